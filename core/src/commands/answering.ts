@@ -1,0 +1,152 @@
+import * as z from 'zod/mini';
+import type { Item } from '../model/item.ts';
+import type { Part, Standing } from '../model/part.ts';
+import { Id, Text, Words } from '../model/row.ts';
+import type { CommentKind } from '../model/said.ts';
+import type { Deciding } from './deciding.ts';
+import { tellingOfCompletion } from './completion.ts';
+import { commandKind } from './kind.ts';
+import { completePart } from './checking.ts';
+import { needOwnPart, partId, signOfLife } from './parts.ts';
+import { refuse } from './reasons.ts';
+
+const OWN = z.object({ item: Id });
+const ownPart = ({ item }: { item: string }, d: Deciding) => {
+  const part = d.actorOrNull ? d.find('part', partId(item, d.actorOrNull.id)) : undefined;
+  return [{ deed: 'self', is: part !== undefined && part.takenBackAt === null } as const];
+};
+
+/** Says something in the thread that belongs to a part. */
+export function say(item: Item, part: Part | null, text: string, kind: CommentKind, audience: 'all' | 'pair', d: Deciding): void {
+  d.insert('comment', d.newId(), { itemId: item.id, partId: part?.id ?? null, authorId: d.actor.id, text, kind, audience, at: d.now, removedAt: null });
+}
+
+function answer(item: Item, standing: Standing, d: Deciding): Part {
+  const part = needOwnPart(item.id, d);
+  if (part.standing === 'completed' || part.passedTo) refuse('not-yours');
+  return d.set('part', part.id, { standing, percent: 0, ...signOfLife(d) });
+}
+
+const givers = (part: Part): string[] => [...new Set([part.giverId, part.originId])].filter((id) => id !== null);
+
+/** The person has opened it: unseen becomes seen, nothing else. */
+export const see = commandKind({
+  name: 'part.see',
+  payload: OWN,
+  asks: ownPart,
+  decide({ item }, d) {
+    const part = needOwnPart(item, d);
+    if (part.seenAt === null) d.set('part', part.id, { seenAt: d.now });
+  },
+});
+
+export const accept = commandKind({
+  name: 'part.accept',
+  payload: OWN,
+  asks: ownPart,
+  decide({ item: itemId }, d) {
+    const item = d.need('item', itemId);
+    answer(item, 'accepted', d);
+    d.enter('part.accept', { itemId });
+  },
+});
+
+/** A question back: the giver is told at once, and the part stands as asked until it is answered or taken. */
+export const askBack = commandKind({
+  name: 'part.askBack',
+  payload: z.object({ item: Id, question: Words }),
+  asks: ownPart,
+  decide({ item: itemId, question }, d) {
+    const item = d.need('item', itemId);
+    const part = answer(item, 'tentative', d);
+    say(item, part, question, 'question', 'all', d);
+    for (const giver of givers(part)) d.tell(giver, 'question', itemId, { title: item.title, text: question });
+    d.enter('part.askBack', { itemId });
+  },
+});
+
+/** Can't: with a reason, which only giver and person read. */
+export const decline = commandKind({
+  name: 'part.decline',
+  payload: z.object({ item: Id, reason: z._default(Text, '') }),
+  asks: ownPart,
+  decide({ item: itemId, reason }, d) {
+    const item = d.need('item', itemId);
+    const part = answer(item, 'declined', d);
+    if (reason.trim()) say(item, part, reason.trim(), 'reason', 'pair', d);
+    for (const giver of givers(part)) d.tell(giver, 'declined', itemId, { title: item.title, text: reason.trim() });
+    d.enter('part.decline', { itemId });
+  },
+});
+
+/** Under way: a percentage by hand; 100 checks it off (RFC 5545 PERCENT-COMPLETE). */
+export const progress = commandKind({
+  name: 'part.progress',
+  payload: z.object({ item: Id, percent: z.int().check(z.gte(0), z.lte(100)) }),
+  asks: ownPart,
+  decide({ item: itemId, percent }, d) {
+    const item = d.need('item', itemId);
+    if (percent === 100) {
+      completePart(item, needOwnPart(itemId, d), d);
+      return;
+    }
+    const part = needOwnPart(itemId, d);
+    if (part.standing === 'completed' || part.passedTo) refuse('not-yours');
+    d.set('part', part.id, { standing: percent === 0 ? 'accepted' : 'in-process', percent, ...signOfLife(d) });
+    d.enter('part.progress', { itemId }, { percent });
+  },
+});
+
+/** Who gave a part, or a manager, sees to what was checked off with confirm wanted. */
+const tying = ({ item, person }: { item: string; person: string }, d: Deciding) => {
+  const part = d.find('part', partId(item, person));
+  const giver = part !== undefined && d.actorOrNull !== null && (part.originId === d.actorOrNull.id || part.giverId === d.actorOrNull.id);
+  return [{ deed: 'tie', item, giver } as const];
+};
+
+export const tieOff = commandKind({
+  name: 'part.tieOff',
+  payload: z.object({ item: Id, person: Id }),
+  asks: tying,
+  decide({ item: itemId, person }, d) {
+    const item = d.need('item', itemId);
+    const part = d.find('part', partId(itemId, person));
+    if (!part || part.standing !== 'completed' || part.tiedAt) refuse('nothing-to-tie');
+    tellingOfCompletion(item, d, () => d.set('part', part.id, { tiedAt: d.now, putAwayAt: d.now }));
+    d.tell(person, 'tied', itemId, { title: item.title });
+    d.enter('part.tieOff', { itemId }, { person: d.find('person', person)?.name ?? '' });
+  },
+});
+
+/** Not done yet after all: back to the person with a reason. */
+export const sendBack = commandKind({
+  name: 'part.sendBack',
+  payload: z.object({ item: Id, person: Id, reason: Words }),
+  asks: tying,
+  decide({ item: itemId, person, reason }, d) {
+    const item = d.need('item', itemId);
+    const part = d.find('part', partId(itemId, person));
+    if (!part || part.standing !== 'completed') refuse('nothing-to-tie');
+    tellingOfCompletion(item, d, () =>
+      d.set('part', part.id, { standing: 'accepted', percent: 0, completedAt: null, arrivedAt: null, completedBy: null, stood: null, tiedAt: null, putAwayAt: null }),
+    );
+    say(item, part, reason, 'sent-back', 'pair', d);
+    d.tell(person, 'sent-back', itemId, { title: item.title, text: reason });
+    d.enter('part.sendBack', { itemId }, { person: d.find('person', person)?.name ?? '' });
+  },
+});
+
+/** The giver has seen that it came back: it leaves "Back". */
+export const putAway = commandKind({
+  name: 'part.putAway',
+  payload: z.object({ items: z.array(Id).check(z.minLength(1), z.maxLength(500)) }),
+  asks: ({ items }) => items.map((item) => ({ deed: 'see', item }) as const),
+  decide({ items }, d) {
+    for (const itemId of items) {
+      for (const part of d.by('part', 'itemId', itemId)) {
+        if (part.putAwayAt || part.standing !== 'completed') continue;
+        if (part.giverId === d.actor.id || part.originId === d.actor.id) d.set('part', part.id, { putAwayAt: d.now });
+      }
+    }
+  },
+});

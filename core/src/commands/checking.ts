@@ -1,0 +1,90 @@
+import * as z from 'zod/mini';
+import { countingParts, firstCompleted, isDone, waitsForTie } from '../followup/standing.ts';
+import type { Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
+import { Id } from '../model/row.ts';
+import { tellingOfCompletion, uncheckPart } from './completion.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import type { Ask } from './may.ts';
+import { partId, settleNobody, signOfLife } from './parts.ts';
+import { refuse } from './reasons.ts';
+
+/** `person` null: the part of an item nobody was given. */
+const PART = z.object({ item: Id, person: z.nullable(Id) });
+
+/** Own part, nobody's, or tied for someone: each is a column of its own in the table. */
+function asksToCheck({ item, person }: z.infer<typeof PART>, d: Deciding): Ask[] {
+  if (person === null) return [{ deed: 'check', item }];
+  const part = d.find('part', partId(item, person));
+  if (person === d.actorOrNull?.id) return [{ deed: 'self', is: part !== undefined && part.takenBackAt === null }];
+  const giver = part !== undefined && d.actorOrNull !== null && (part.giverId === d.actorOrNull.id || part.originId === d.actorOrNull.id);
+  return [{ deed: 'tie', item, giver }];
+}
+
+/** A tap counts when it was made, clamped to [handover or making, now]: a device's clock may be wrong. */
+export function momentOfTap(part: Part, item: Item, d: Deciding): string {
+  const { at } = d.context;
+  const earliest = part.givenAt ?? item.createdAt;
+  if (at > d.now) return d.now;
+  return at < earliest ? earliest : at;
+}
+
+/** Ties the knot. A tap on something already completed by another is recorded, and told who was first. */
+export function completePart(item: Item, part: Part, d: Deciding): void {
+  if (part.standing === 'completed') return;
+  const parts = d.by('part', 'itemId', item.id);
+  const first = item.policy === 'any' && isDone(item, parts) ? firstCompleted(parts) : null;
+  if (first) d.note('already-done', { by: nameOf(first.completedBy, d), at: first.completedAt });
+  if (item.removedAt) d.note('removed-meanwhile', { title: item.title });
+  const tapped = momentOfTap(part, item, d);
+  const own = part.personId === d.actor.id;
+  tellingOfCompletion(item, d, () => {
+    d.set('part', part.id, {
+      standing: 'completed',
+      percent: 100,
+      completedAt: tapped,
+      arrivedAt: d.now,
+      completedBy: d.actor.id,
+      stood: { standing: part.standing, percent: part.percent },
+      // tied by the giver or a manager: no second look is needed
+      tiedAt: own || part.personId === null ? null : d.now,
+      excusedAt: null,
+      ...(own ? signOfLife(d) : {}),
+    });
+  });
+  const completed = d.need('part', part.id);
+  if (waitsForTie(item, completed)) d.tell(completed.originId, 'waits-for-tie', item.id, { title: item.title });
+  d.enter('part.checkOff', { itemId: item.id }, own || part.personId === null ? {} : { for: nameOf(part.personId, d) }, tapped);
+}
+
+export const checkOff = commandKind({
+  name: 'part.checkOff',
+  payload: PART,
+  asks: asksToCheck,
+  decide({ item: itemId, person }, d) {
+    const item = d.need('item', itemId);
+    if (person === null) settleNobody(itemId, d);
+    const part = d.find('part', partId(itemId, person));
+    if (!part || part.takenBackAt) refuse(person === null ? 'already-has-it' : 'not-yours', { names: namesOn(item, d) });
+    if (part.passedTo) refuse('not-yours');
+    completePart(item, part, d);
+  },
+});
+
+/** The part returns to where it stood; whoever was told of the completion is told. */
+export const uncheck = commandKind({
+  name: 'part.uncheck',
+  payload: PART,
+  asks: asksToCheck,
+  decide({ item: itemId, person }, d) {
+    const item = d.need('item', itemId);
+    const part = d.find('part', partId(itemId, person));
+    if (!part || part.standing !== 'completed') refuse('not-done');
+    tellingOfCompletion(item, d, () => uncheckPart(part.id, d));
+    d.enter('part.uncheck', { itemId }, person === null || person === d.actor.id ? {} : { for: nameOf(person, d) });
+  },
+});
+
+const nameOf = (personId: string | null, d: Deciding): string => (personId ? (d.find('person', personId)?.name ?? '') : '');
+const namesOn = (item: Item, d: Deciding): string[] => countingParts(d.by('part', 'itemId', item.id)).map((part) => nameOf(part.personId, d));

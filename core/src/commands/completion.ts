@@ -1,0 +1,51 @@
+import { isDone } from '../followup/standing.ts';
+import type { Item } from '../model/item.ts';
+import type { Deciding } from './deciding.ts';
+
+/**
+ * Does something to the parts of an item and tells whoever waits for it if that completed or reopened the item:
+ * once for the whole item, not for each part.
+ */
+export function tellingOfCompletion(item: Item, d: Deciding, change: () => void): void {
+  const before = isDone(item, d.by('part', 'itemId', item.id));
+  change();
+  const after = isDone(d.need('item', item.id), d.by('part', 'itemId', item.id));
+  if (before === after) return;
+  for (const personId of whoWaits(item, d)) {
+    if (after) d.tell(personId, 'completed', item.id, { title: item.title });
+    else if (wasToldDone(personId, item, d)) d.tell(personId, 'reopened', item.id, { title: item.title });
+  }
+  if (!after) reopenAbove(item, d);
+}
+
+const wasToldDone = (personId: string, item: Item, d: Deciding): boolean =>
+  d.by('notice', 'personId', personId).some((notice) => notice.itemId === item.id && notice.kind === 'completed' && notice.withdrawnAt === null);
+
+/** Givers of parts that count, and those who watch. */
+export function whoWaits(item: Item, d: Deciding): Set<string> {
+  const waiting = new Set<string>();
+  for (const part of d.by('part', 'itemId', item.id)) {
+    if (part.takenBackAt !== null) continue;
+    if (part.giverId) waiting.add(part.giverId);
+    if (part.originId) waiting.add(part.originId);
+  }
+  for (const watch of d.by('watch', 'itemId', item.id)) if (watch.on) waiting.add(watch.personId);
+  return waiting;
+}
+
+/** Unticking a step opens its item again: every checked part returns to where it stood. */
+function reopenAbove(step: Item, d: Deciding): void {
+  if (step.parentId === null) return;
+  const parent = d.find('item', step.parentId);
+  if (!parent || !isDone(parent, d.by('part', 'itemId', parent.id))) return;
+  tellingOfCompletion(parent, d, () => {
+    for (const part of d.by('part', 'itemId', parent.id)) if (part.standing === 'completed') uncheckPart(part.id, d);
+  });
+}
+
+/** The part returns to where it stood before it was checked off. */
+export function uncheckPart(partId: string, d: Deciding): void {
+  const part = d.need('part', partId);
+  const stood = part.stood ?? { standing: part.personId === null ? ('needs-action' as const) : ('accepted' as const), percent: 0 };
+  d.set('part', part.id, { ...stood, completedAt: null, arrivedAt: null, completedBy: null, tiedAt: null, stood: null, putAwayAt: null });
+}

@@ -1,0 +1,138 @@
+import * as z from 'zod/mini';
+import { Id, Instant } from '../model/row.ts';
+import type { Change } from '../reader/change.ts';
+import type { Reader } from '../reader/reader.ts';
+import { accept, askBack, decline, progress, putAway, see, sendBack, tieOff } from './answering.ts';
+import { checkOff, uncheck } from './checking.ts';
+import { Deciding, type Context, type Note } from './deciding.ts';
+import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
+import { changeHouse, makeHouse } from './house.ts';
+import { addItem, bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
+import type { CommandKind } from './kind.ts';
+import { changeBundle, changeList, changeSection, fileList, giveList, makeBundle, makeList, makeSection, moveSection, removeBundle, removeList, removeSection, shareList } from './lists.ts';
+import { isAllowed, NEEDS, type CommandName } from './may.ts';
+import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, withdrawInvitation } from './people.ts';
+import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
+import { readNotice, sayComment, setWatch } from './saying.ts';
+import { undo } from './undo.ts';
+
+const KINDS = {
+  'house.make': makeHouse,
+  'house.change': changeHouse,
+  'person.join': join,
+  'person.add': addPerson,
+  'person.change': changePerson,
+  'person.setRole': setRole,
+  'person.end': endPerson,
+  'invitation.make': makeInvitation,
+  'invitation.withdraw': withdrawInvitation,
+  'bundle.make': makeBundle,
+  'bundle.change': changeBundle,
+  'bundle.remove': removeBundle,
+  'list.make': makeList,
+  'list.change': changeList,
+  'list.share': shareList,
+  'list.giveTo': giveList,
+  'list.file': fileList,
+  'list.remove': removeList,
+  'section.make': makeSection,
+  'section.change': changeSection,
+  'section.move': moveSection,
+  'section.remove': removeSection,
+  'item.add': addItem,
+  'item.change': changeItem,
+  'item.setDue': setDue,
+  'item.setPolicy': setPolicy,
+  'item.move': moveItem,
+  'item.remove': removeItem,
+  'item.bringBack': bringBackItem,
+  'part.handOver': handOver,
+  'part.take': take,
+  'part.takeBack': takeBack,
+  'part.excuse': excuse,
+  'part.passOn': passOn,
+  'part.see': see,
+  'part.accept': accept,
+  'part.askBack': askBack,
+  'part.decline': decline,
+  'part.progress': progress,
+  'part.checkOff': checkOff,
+  'part.uncheck': uncheck,
+  'part.tieOff': tieOff,
+  'part.sendBack': sendBack,
+  'part.putAway': putAway,
+  'comment.say': sayComment,
+  'watch.set': setWatch,
+  'notice.read': readNotice,
+  undo,
+} as const satisfies { [N in CommandName]: { name: N } };
+
+type Kinds = typeof KINDS;
+export type Payload<N extends CommandName> = z.input<Kinds[N]['payload']>;
+
+/** What travels: who acts is told by the session, never by the command. */
+export const Envelope = z.object({
+  id: Id,
+  houseId: Id,
+  name: z.enum(Object.keys(NEEDS) as [CommandName, ...CommandName[]]),
+  payload: z.unknown(),
+  at: Instant,
+  seen: z.int().check(z.gte(0)),
+  batchId: z.optional(Id),
+});
+export interface Command<N extends CommandName = CommandName> {
+  id: string;
+  houseId: string;
+  name: N;
+  payload: Payload<N>;
+  at: string;
+  seen: number;
+  batchId?: string;
+}
+
+export type Decision = { outcome: 'accepted'; changes: Change[]; notes: Note[]; actorId: string | null } | { outcome: 'refused'; reason: Reason } | { outcome: 'unknown' };
+
+/**
+ * Decides a command on what the reader holds. Both sides of the wire run this; on the server it is final.
+ * `unknown`: something that matters is not held here.
+ */
+export function decide(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, reader: Reader, context: Pick<Context, 'now' | 'account'>): Decision {
+  const d = new Deciding(reader, { commandId: command.id, houseId: command.houseId, at: command.at, seen: command.seen, ...context });
+  try {
+    run(command, d);
+    return { outcome: 'accepted', changes: d.changes(), notes: d.notes, actorId: d.actorOrNull?.id ?? null };
+  } catch (error) {
+    if (error instanceof Refusal) return { outcome: 'refused', reason: error.reason };
+    if (error instanceof NotHeld) return { outcome: 'unknown' };
+    throw error;
+  }
+}
+
+function run(command: { name: CommandName; payload: unknown }, d: Deciding): void {
+  const kind = KINDS[command.name] as unknown as CommandKind;
+  const parsed = z.safeParse(kind.payload, command.payload);
+  if (!parsed.success) refuseMalformed(parsed.error.issues[0]);
+  refuseUnlessAllowed(kind, parsed.data, d);
+  if (command.name === 'undo') {
+    // what one may no longer do, one may no longer undo
+    const undone = d.command((parsed.data as Payload<'undo'>).command);
+    const recorded = KINDS[undone.name as CommandName] as unknown as CommandKind;
+    refuseUnlessAllowed(recorded, z.parse(recorded.payload, undone.payload), d);
+  }
+  kind.decide(parsed.data, d);
+}
+
+function refuseUnlessAllowed(kind: CommandKind, payload: unknown, d: Deciding): void {
+  for (const ask of kind.asks(payload, d)) {
+    if (!(NEEDS[kind.name] as readonly string[]).includes(ask.deed)) throw new Error(`${kind.name} asks for '${ask.deed}', which the table does not list`);
+    if (!isAllowed(ask, d.actorOrNull, d)) refuse(d.actorOrNull || ask.deed === 'enter' ? 'not-allowed' : 'not-a-member');
+  }
+}
+
+function refuseMalformed(issue: { code?: string; path?: PropertyKey[]; maximum?: number | bigint; origin?: string } | undefined): never {
+  const field = issue?.path?.map(String).join('.') ?? '';
+  if (issue?.code === 'too_small' && issue.origin === 'string') refuse('title-empty', {}, field);
+  if (issue?.code === 'too_big' && issue.origin === 'string') refuse('too-long', { max: Number(issue.maximum) }, field);
+  if (issue?.code === 'too_big') refuse('too-many', { max: Number(issue.maximum) }, field);
+  refuse('malformed', { field }, field);
+}

@@ -1,0 +1,172 @@
+import { v5 } from 'uuid';
+import type { IndexOf, Noun, Row } from '../model/nouns.ts';
+import { isHere, type Person } from '../model/person.ts';
+import type { NoticeKind, Params } from '../model/said.ts';
+import { stampOf } from '../model/row.ts';
+import { applyChange, type Change } from '../reader/change.ts';
+import type { Reader, RecordedCommand } from '../reader/reader.ts';
+import { NotHeld, refuse } from './reasons.ts';
+
+/** What a command is decided with beside what it says: nothing here is looked up by the core itself. */
+export interface Context {
+  commandId: string;
+  houseId: string;
+  /** The domain clock, UTC instant. */
+  now: string;
+  /** When the tap was made, by the device's clock and its last known offset to the server. */
+  at: string;
+  /** The last sequence number the device had applied. */
+  seen: number;
+  /** Who acts: an account, or null for the system. */
+  account: { id: string; name: string } | null;
+}
+
+/** Something the one who acts should know though the command is accepted. */
+export interface Note {
+  code: 'already-done' | 'was-removed' | 'left-alone' | 'taken-back' | 'due-past' | 'removed-meanwhile' | 'merged-beside';
+  params: Params;
+}
+
+type Fields<N extends Noun> = Partial<Omit<Row<N>, 'seq' | 'stamps' | 'id' | 'houseId'>>;
+
+/**
+ * A command being decided: reads through to the reader, sees its own writes, and gathers changes.
+ * Ids made here are uuidv5(commandId, n), so that both sides of the wire make the same ones.
+ */
+export class Deciding {
+  readonly notes: Note[] = [];
+  private readonly written = new Map<string, { noun: Noun; row: Row; made: boolean; fields: Record<string, unknown> }>();
+  private made = 0;
+  private person: Person | null | undefined;
+
+  constructor(
+    private readonly reader: Reader,
+    readonly context: Context,
+  ) {}
+
+  get now(): string {
+    return this.context.now;
+  }
+
+  /** The acting person, or null: the system, or an account that is not in this house. */
+  get actorOrNull(): Person | null {
+    const { account } = this.context;
+    if (this.person === undefined) this.person = account ? (this.by('person', 'accountId', account.id).find(isHere) ?? null) : null;
+    return this.person;
+  }
+
+  get actor(): Person {
+    return this.actorOrNull ?? refuse('not-a-member');
+  }
+
+  newId(): string {
+    return v5(String(this.made++), this.context.commandId);
+  }
+
+  /** The row, or a refusal: it is not there. Where rows are only partly held: no answer. */
+  need<N extends Noun>(noun: N, id: string): Row<N> {
+    const held = this.own(noun, id) ?? this.reader.get(noun, id);
+    if (held === 'not-held') throw new NotHeld(`${noun} ${id}`);
+    return held === 'absent' ? refuse('gone', { noun }) : held;
+  }
+
+  /** The row if it can be seen from here. */
+  find<N extends Noun>(noun: N, id: string): Row<N> | undefined {
+    const held = this.own(noun, id) ?? this.reader.get(noun, id);
+    return held === 'absent' || held === 'not-held' ? undefined : held;
+  }
+
+  by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] {
+    return this.merged(noun, this.reader.by(noun, field, value), (row) => (row as Record<string, unknown>)[String(field)] === value);
+  }
+
+  all<N extends Noun>(noun: N): Row<N>[] {
+    return this.merged(noun, this.reader.all(noun), () => true);
+  }
+
+  command(id: string): RecordedCommand {
+    const held = this.reader.command(id);
+    if (held === 'not-held') throw new NotHeld(`command ${id}`);
+    return held === 'absent' ? refuse('nothing-to-undo') : held;
+  }
+
+  insert<N extends Noun>(noun: N, id: string, fields: Omit<Row<N>, 'seq' | 'stamps' | 'id' | 'houseId'>): Row<N> {
+    const all = { ...fields, id, houseId: this.context.houseId };
+    const row = applyChange(undefined, { noun, id, made: true, fields: all } as Change, this.writer) as Row<N>;
+    this.written.set(key(noun, id), { noun, row, made: true, fields: all });
+    return row;
+  }
+
+  set<N extends Noun>(noun: N, id: string, fields: Fields<N>): Row<N> {
+    const before = this.need(noun, id);
+    const differing = Object.fromEntries(Object.entries(fields).filter(([field, value]) => !same(value, (before as unknown as Record<string, unknown>)[field])));
+    if (Object.keys(differing).length === 0) return before;
+    const row = applyChange(before, { noun, id, made: false, fields: differing } as Change, this.writer) as Row<N>;
+    const earlier = this.written.get(key(noun, id));
+    this.written.set(key(noun, id), { noun, row, made: earlier?.made ?? false, fields: { ...earlier?.fields, ...differing } });
+    return row;
+  }
+
+  /** Refuses if somebody else wrote the field after the acting device last looked: it is never overwritten blindly. */
+  refuseIfChanged<N extends Noun>(noun: N, id: string, field: keyof Row<N> & string): void {
+    const row = this.need(noun, id);
+    const stamp = stampOf(row, field);
+    if (!stamp || stamp.s <= this.context.seen || stamp.p === this.actorOrNull?.id) return;
+    const value = row[field] as unknown as string | null;
+    refuse('changed-since', { by: this.find('person', stamp.p ?? '')?.name ?? '', field, value, title: (row as { title?: string }).title ?? '' }, field);
+  }
+
+  /** Writes the history: a code and its parameters, worded when read. */
+  enter(kind: string, about: { itemId?: string | null; listId?: string | null }, params: Params = {}, at = this.now): void {
+    this.insert('activity', this.newId(), {
+      itemId: about.itemId ?? null,
+      listId: about.listId ?? null,
+      actorId: this.actorOrNull?.id ?? null,
+      kind,
+      params,
+      at,
+      arrivedAt: this.now,
+    });
+  }
+
+  /** One notice per person and event, none about one's own doing, none to who has no account or has left. */
+  tell(personId: string | null, kind: NoticeKind, itemId: string | null, params: Params = {}): void {
+    const person = personId ? this.find('person', personId) : undefined;
+    if (!person || !isHere(person) || !person.accountId || person.id === this.actorOrNull?.id) return;
+    const id = v5(`${kind}:${itemId}:${person.id}`, this.context.commandId);
+    if (this.written.has(key('notice', id))) return;
+    this.insert('notice', id, { personId: person.id, itemId, kind, byId: this.actorOrNull?.id ?? null, at: this.now, params, readAt: null, withdrawnAt: null });
+  }
+
+  note(code: Note['code'], params: Params = {}): void {
+    this.notes.push({ code, params });
+  }
+
+  changes(): Change[] {
+    return [...this.written].map(([, { noun, row, made, fields }]) => ({ noun, id: row.id, made, fields }) as Change);
+  }
+
+  private get writer() {
+    const { commandId } = this.context;
+    return { commandId, name: '', actorId: this.person?.id ?? null, payload: null, seq: Number.MAX_SAFE_INTEGER };
+  }
+
+  private own<N extends Noun>(noun: N, id: string): Row<N> | undefined {
+    return this.written.get(key(noun, id))?.row as Row<N> | undefined;
+  }
+
+  private merged<N extends Noun>(noun: N, base: Row<N>[], matches: (row: Row<N>) => boolean): Row<N>[] {
+    if (this.written.size === 0) return base;
+    const rows = base.filter((row) => !this.written.has(key(noun, row.id)));
+    for (const written of this.written.values()) {
+      if (written.noun === noun && matches(written.row as Row<N>)) rows.push(written.row as Row<N>);
+    }
+    return rows;
+  }
+}
+
+const key = (noun: Noun, id: string) => `${noun}:${id}`;
+
+function same(a: unknown, b: unknown): boolean {
+  return a === b || (typeof a === 'object' && a !== null && JSON.stringify(a) === JSON.stringify(b));
+}

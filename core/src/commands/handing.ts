@@ -1,0 +1,120 @@
+import * as z from 'zod/mini';
+import { Policy } from '../model/item.ts';
+import { Id, Moment, Text } from '../model/row.ts';
+import { openParts } from '../followup/standing.ts';
+import { tellingOfCompletion, whoWaits } from './completion.ts';
+import { commandKind } from './kind.ts';
+import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
+import { refuse } from './reasons.ts';
+
+const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
+const PEOPLE = z.array(Id).check(z.minLength(1), z.maxLength(60));
+
+/** Gives the same to one or several; due, policy and confirm may be set in the same action. */
+export const handOver = commandKind({
+  name: 'part.handOver',
+  payload: z.object({
+    items: SEVERAL,
+    persons: PEOPLE,
+    message: z._default(Text, ''),
+    policy: z.optional(Policy),
+    due: z.optional(z.nullable(Moment)),
+    confirm: z.optional(z.boolean()),
+  }),
+  asks: ({ items }) => items.map((item) => ({ deed: 'change', item }) as const),
+  decide({ items, persons, message, policy, due, confirm }, d) {
+    const people = persons.map((id) => needPerson(id, d));
+    for (const itemId of items) {
+      const item = d.need('item', itemId);
+      if (item.removedAt) refuse('gone', { noun: 'item' });
+      const fresh = people.filter((person) => !hasCountingPart(itemId, person.id, d));
+      if (fresh.length === 0 && items.length === 1 && policy === undefined) refuse('already-has-it', { names: people.map((person) => person.name) }, 'persons');
+      if (due !== undefined && due !== item.due) d.refuseIfChanged('item', itemId, 'due');
+      if (policy !== undefined && policy !== item.policy) d.refuseIfChanged('item', itemId, 'policy');
+      tellingOfCompletion(item, d, () => {
+        d.set('item', itemId, { policy: policy ?? item.policy, due: due === undefined ? item.due : due, confirm: confirm ?? item.confirm });
+        for (const person of fresh) {
+          givePart(itemId, person, d, message.trim(), d.actor.id);
+          d.tell(person.id, 'handed', itemId, { title: item.title, message: message.trim() });
+        }
+        settleNobody(itemId, d);
+      });
+      d.enter('part.handOver', { itemId }, { to: fresh.map((person) => person.name), policy: policy ?? item.policy, due: due ?? item.due });
+    }
+  },
+});
+
+/** Takes something nobody was given. */
+export const take = commandKind({
+  name: 'part.take',
+  payload: z.object({ item: Id }),
+  asks: ({ item }) => [{ deed: 'check', item }],
+  decide({ item: itemId }, d) {
+    const item = d.need('item', itemId);
+    if (hasCountingPart(itemId, d.actor.id, d)) refuse('already-has-it', { names: [d.actor.name] });
+    if (openParts(d.by('part', 'itemId', itemId)).some((part) => part.personId !== null)) refuse('not-allowed');
+    tellingOfCompletion(item, d, () => {
+      givePart(itemId, d.actor, d, '', d.actor.id);
+      settleNobody(itemId, d);
+    });
+    d.enter('part.take', { itemId });
+  },
+});
+
+/** Takes a part back: that person no longer has it, nor sees the item by it. */
+export const takeBack = commandKind({
+  name: 'part.takeBack',
+  payload: z.object({ item: Id, persons: PEOPLE }),
+  asks: ({ item }) => [{ deed: 'change', item }],
+  decide({ item: itemId, persons }, d) {
+    const item = d.need('item', itemId);
+    const names = persons.map((id) => d.find('person', id)?.name ?? refuse('unknown-person', {}, 'persons'));
+    tellingOfCompletion(item, d, () => {
+      for (const id of persons) {
+        const part = d.find('part', partId(itemId, id));
+        if (!part || part.takenBackAt) continue;
+        d.set('part', part.id, { takenBackAt: d.now });
+        d.tell(id, 'taken-back', null, { title: item.title });
+      }
+      settleNobody(itemId, d);
+    });
+    d.enter('part.takeBack', { itemId }, { from: names });
+  },
+});
+
+/** That person need not do it; the others' parts stand, and the person keeps seeing it. */
+export const excuse = commandKind({
+  name: 'part.excuse',
+  payload: z.object({ item: Id, person: Id, excused: z._default(z.boolean(), true) }),
+  asks: ({ item }) => [{ deed: 'change', item }],
+  decide({ item: itemId, person: personId, excused }, d) {
+    const item = d.need('item', itemId);
+    const part = d.find('part', partId(itemId, personId)) ?? refuse('unknown-person', {}, 'person');
+    tellingOfCompletion(item, d, () => d.set('part', part.id, { excusedAt: excused ? d.now : null }));
+    if (excused) d.tell(personId, 'excused', itemId, { title: item.title });
+    d.enter(excused ? 'part.excuse' : 'part.unexcuse', { itemId }, { person: d.find('person', personId)?.name ?? '' });
+  },
+});
+
+/** Passes a part on: from oneself (delegated, one keeps following it) or, as its giver, from somebody who cannot. */
+export const passOn = commandKind({
+  name: 'part.passOn',
+  payload: z.object({ item: Id, from: Id, to: Id, message: z._default(Text, '') }),
+  asks: ({ item, from }, d) => [{ deed: from === d.actorOrNull?.id ? 'pass-on' : 'change', item }],
+  decide({ item: itemId, from, to, message }, d) {
+    const item = d.need('item', itemId);
+    const person = needPerson(to, d, 'to');
+    const part = d.find('part', partId(itemId, from)) ?? refuse('not-yours');
+    if (part.takenBackAt || part.passedTo) refuse('not-yours');
+    if (part.standing === 'completed') refuse('not-yours');
+    if (to === from || hasCountingPart(itemId, to, d)) refuse('already-has-it', { names: [person.name] }, 'to');
+    const own = from === d.actor.id;
+    tellingOfCompletion(item, d, () => {
+      d.set('part', part.id, { passedTo: to, standing: part.standing === 'declined' ? 'declined' : 'delegated', ...(own ? { lastSignAt: d.now, unanswered: 0 } : {}) });
+      givePart(itemId, person, d, message.trim() || part.message, own ? (part.originId ?? d.actor.id) : d.actor.id);
+    });
+    d.tell(to, 'handed', itemId, { title: item.title, message: message.trim() || part.message });
+    if (own) for (const waiting of whoWaits(item, d)) if (waiting !== to) d.tell(waiting, 'passed', itemId, { title: item.title, to: person.name });
+    d.enter('part.passOn', { itemId }, { from: d.find('person', from)?.name ?? '', to: person.name });
+  },
+});

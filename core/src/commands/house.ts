@@ -1,0 +1,46 @@
+import * as z from 'zod/mini';
+import { DayParts, USUAL_DAY_PARTS, ZONE } from '../model/house.ts';
+import { Colour, Mark, Pattern } from '../model/person.ts';
+import { Id, Name, Title } from '../model/row.ts';
+import { calendarDateOf, isZone } from '../time/clock.ts';
+import { commandKind } from './kind.ts';
+import { insertItem } from './items.ts';
+import { refuse } from './reasons.ts';
+import { keyAtEnd } from './position.ts';
+
+/** Makes a house with its first manager, and four hints as items that can be checked off. */
+export const makeHouse = commandKind({
+  name: 'house.make',
+  payload: z.object({
+    name: Name,
+    zone: ZONE,
+    person: z.object({ name: Name, mark: Mark, colour: Colour, pattern: Pattern }),
+    hints: z.optional(z.object({ list: Name, items: z.array(Title).check(z.maxLength(8)) })),
+  }),
+  asks: () => [{ deed: 'enter' }],
+  decide({ name, zone, person, hints }, d) {
+    const { houseId, account } = d.context;
+    if (!account) refuse('not-a-member');
+    if (d.find('house', houseId)) refuse('house-exists');
+    if (!isZone(zone)) refuse('malformed', {}, 'zone');
+    d.insert('house', houseId, { name, zone, dayParts: USUAL_DAY_PARTS, createdAt: d.now, createdOn: calendarDateOf(d.now, zone) });
+    const personId = d.newId();
+    d.insert('person', personId, { ...person, accountId: account.id, role: 'manager', joinedAt: d.now, endedAt: null });
+    d.enter('house.make', {}, { name });
+    if (!hints) return;
+    const listId = d.newId();
+    d.insert('list', listId, { ownerId: personId, bundleId: null, name: hints.list, purpose: '', colour: person.colour, icon: 'list', kind: 'working', position: keyAtEnd([]), filedAt: null, removedAt: null });
+    for (const title of hints.items) insertItem(d, { title, listId, sectionId: null, parentId: null, makerId: personId });
+  },
+});
+
+export const changeHouse = commandKind({
+  name: 'house.change',
+  payload: z.object({ name: z.optional(Name), zone: z.optional(ZONE), dayParts: z.optional(DayParts) }),
+  asks: () => [{ deed: 'manage' }],
+  decide(fields, d) {
+    if (fields.zone !== undefined && !isZone(fields.zone)) refuse('malformed', {}, 'zone');
+    d.set('house', Id.parse(d.context.houseId), fields);
+    d.enter('house.change', {}, { name: fields.name ?? null });
+  },
+});

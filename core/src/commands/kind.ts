@@ -1,0 +1,15 @@
+import type * as z from 'zod/mini';
+import type { Deciding } from './deciding.ts';
+import type { Ask, CommandName } from './may.ts';
+
+/** One thing people can do: what it says, what leave it asks for, and what comes of it. */
+export interface CommandKind<N extends CommandName = CommandName, S extends z.ZodMiniType = z.ZodMiniType> {
+  name: N;
+  payload: S;
+  asks(payload: z.infer<S>, d: Deciding): Ask[];
+  decide(payload: z.infer<S>, d: Deciding): void;
+}
+
+export function commandKind<N extends CommandName, S extends z.ZodMiniType>(kind: CommandKind<N, S>): CommandKind<N, S> {
+  return kind;
+}

@@ -1,0 +1,208 @@
+import { v5 } from 'uuid';
+import * as z from 'zod/mini';
+import { Access, ListIcon, ListKind } from '../model/list.ts';
+import { Colour } from '../model/person.ts';
+import { Id, Name } from '../model/row.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import { needPerson } from './parts.ts';
+import { keyAtEnd, keyBeside, type Neighbours } from './position.ts';
+import { refuse } from './reasons.ts';
+
+const PURPOSE = z.string().check(z.maxLength(300));
+const NEIGHBOURS = { after: z.optional(z.nullable(Id)), before: z.optional(z.nullable(Id)) };
+
+export const shareId = (listId: string, personId: string): string => v5(`share:${personId}`, listId);
+
+export function putShare(listId: string, personId: string, access: Access | null, d: Deciding): void {
+  const id = shareId(listId, personId);
+  if (d.find('share', id)) d.set('share', id, { access });
+  else if (access !== null) d.insert('share', id, { listId, personId, access });
+}
+
+/** Whether somebody beside the owner can open the list. */
+export const isShared = (listId: string, ownerId: string, d: Pick<Deciding, 'by'>): boolean => d.by('share', 'listId', listId).some((share) => share.access !== null && share.personId !== ownerId);
+
+const ownBundle = ({ bundle }: { bundle: string }, d: Deciding) => (d.find('bundle', bundle)?.ownerId === d.actorOrNull?.id ? ({ deed: 'self', is: true } as const) : ({ deed: 'manage' } as const));
+
+export const makeBundle = commandKind({
+  name: 'bundle.make',
+  payload: z.object({ name: Name }),
+  asks: () => [{ deed: 'keep' }],
+  decide({ name }, d) {
+    d.insert('bundle', d.newId(), { ownerId: d.actor.id, name, position: keyAtEnd(d.all('bundle')), removedAt: null });
+  },
+});
+
+export const changeBundle = commandKind({
+  name: 'bundle.change',
+  payload: z.object({ bundle: Id, name: Name }),
+  asks: (payload, d) => [ownBundle(payload, d)],
+  decide: ({ bundle, name }, d) => void d.set('bundle', bundle, { name }),
+});
+
+/** The lists in it stay, unbundled. */
+export const removeBundle = commandKind({
+  name: 'bundle.remove',
+  payload: z.object({ bundle: Id }),
+  asks: (payload, d) => [ownBundle(payload, d)],
+  decide({ bundle }, d) {
+    d.set('bundle', bundle, { removedAt: d.now });
+    for (const list of d.by('list', 'bundleId', bundle)) d.set('list', list.id, { bundleId: null });
+  },
+});
+
+export const makeList = commandKind({
+  name: 'list.make',
+  payload: z.object({
+    name: Name,
+    purpose: z._default(PURPOSE, ''),
+    colour: Colour,
+    icon: ListIcon,
+    kind: z._default(ListKind, 'working'),
+    bundle: z.optional(z.nullable(Id)),
+    sections: z._default(z.array(Name).check(z.maxLength(50)), []),
+    shares: z._default(z.array(z.object({ person: Id, access: Access })), []),
+  }),
+  asks: () => [{ deed: 'keep' }],
+  decide({ name, purpose, colour, icon, kind, bundle, sections, shares }, d) {
+    const listId = d.newId();
+    const bundleId = bundle && d.find('bundle', bundle) ? bundle : null;
+    d.insert('list', listId, { ownerId: d.actor.id, bundleId, name, purpose, colour, icon, kind, position: keyAtEnd(d.all('list')), filedAt: null, removedAt: null });
+    for (const section of sections) insertSection(listId, section, d);
+    for (const { person, access } of shares) shareWith(listId, person, access, d);
+    d.enter('list.make', { listId }, { name });
+  },
+});
+
+export const changeList = commandKind({
+  name: 'list.change',
+  payload: z.object({
+    list: Id,
+    name: z.optional(Name),
+    purpose: z.optional(PURPOSE),
+    colour: z.optional(Colour),
+    icon: z.optional(ListIcon),
+    kind: z.optional(ListKind),
+    bundle: z.optional(z.nullable(Id)),
+    after: NEIGHBOURS.after,
+    before: NEIGHBOURS.before,
+  }),
+  asks: ({ list }) => [{ deed: 'share', list }],
+  decide({ list: listId, bundle, after, before, ...fields }, d) {
+    const list = d.need('list', listId);
+    if (bundle) d.need('bundle', bundle);
+    d.set('list', listId, { ...fields, ...(bundle === undefined ? {} : { bundleId: bundle }) });
+    if (after !== undefined || before !== undefined) placeList(listId, { after, before }, d);
+    if (fields.name !== undefined && fields.name !== list.name) d.enter('list.rename', { listId }, { from: list.name, to: fields.name });
+  },
+});
+
+function placeList(listId: string, neighbours: Neighbours, d: Deciding): void {
+  const { position, respaced } = keyBeside(d.all('list').filter((other) => other.id !== listId && !other.removedAt), neighbours);
+  for (const [id, key] of respaced) d.set('list', id, { position: key });
+  d.set('list', listId, { position });
+}
+
+/** `access` null: no longer shared with that person. What they were handed, they keep. */
+export const shareList = commandKind({
+  name: 'list.share',
+  payload: z.object({ list: Id, person: Id, access: z.nullable(Access) }),
+  asks: ({ list }) => [{ deed: 'share', list }],
+  decide({ list: listId, person, access }, d) {
+    shareWith(listId, person, access, d);
+  },
+});
+
+function shareWith(listId: string, personId: string, access: Access | null, d: Deciding): void {
+  const person = access === null ? d.need('person', personId) : needPerson(personId, d, 'person');
+  if (person.role === 'outside' && access !== null) refuse('role-outside', { name: person.name }, 'person');
+  if (d.need('list', listId).ownerId === personId) refuse('owner-stays', { name: person.name }, 'person');
+  putShare(listId, personId, access, d);
+  d.enter('list.share', { listId }, { person: person.name, access });
+}
+
+/** Hands the list to another owner; the one before keeps editing it. */
+export const giveList = commandKind({
+  name: 'list.giveTo',
+  payload: z.object({ list: Id, person: Id }),
+  asks: ({ list }) => [{ deed: 'share', list }],
+  decide({ list: listId, person: personId }, d) {
+    const list = d.need('list', listId);
+    const person = needPerson(personId, d, 'person');
+    if (person.role === 'outside') refuse('role-outside', { name: person.name }, 'person');
+    const before = list.ownerId;
+    if (before === personId) return;
+    putShare(listId, personId, null, d);
+    d.set('list', listId, { ownerId: personId });
+    putShare(listId, before, 'edit', d);
+    d.enter('list.giveTo', { listId }, { person: person.name });
+  },
+});
+
+export const fileList = commandKind({
+  name: 'list.file',
+  payload: z.object({ list: Id, filed: z.boolean() }),
+  asks: ({ list }) => [{ deed: 'share', list }],
+  decide({ list, filed }, d) {
+    d.set('list', list, { filedAt: filed ? d.now : null });
+    d.enter(filed ? 'list.file' : 'list.unfile', { listId: list });
+  },
+});
+
+export const removeList = commandKind({
+  name: 'list.remove',
+  payload: z.object({ list: Id, removed: z._default(z.boolean(), true) }),
+  asks: ({ list }) => [{ deed: 'share', list }],
+  decide({ list, removed }, d) {
+    d.set('list', list, { removedAt: removed ? d.now : null });
+    d.enter(removed ? 'list.remove' : 'list.bringBack', { listId: list }, { name: d.need('list', list).name });
+  },
+});
+
+const sectionsOf = (listId: string, d: Deciding) => d.by('section', 'listId', listId).filter((section) => !section.removedAt);
+
+function insertSection(listId: string, name: string, d: Deciding): void {
+  d.insert('section', d.newId(), { listId, name, position: keyAtEnd(sectionsOf(listId, d)), removedAt: null });
+}
+
+const listOfSection = ({ section }: { section: string }, d: Deciding) => [{ deed: 'share', list: d.need('section', section).listId } as const];
+
+export const makeSection = commandKind({
+  name: 'section.make',
+  payload: z.object({ list: Id, name: Name }),
+  asks: ({ list }) => [{ deed: 'share', list }],
+  decide: ({ list, name }, d) => insertSection(list, name, d),
+});
+
+export const changeSection = commandKind({
+  name: 'section.change',
+  payload: z.object({ section: Id, name: Name }),
+  asks: listOfSection,
+  decide: ({ section, name }, d) => void d.set('section', section, { name }),
+});
+
+export const moveSection = commandKind({
+  name: 'section.move',
+  payload: z.object({ section: Id, ...NEIGHBOURS }),
+  asks: listOfSection,
+  decide({ section: id, after, before }, d) {
+    const section = d.need('section', id);
+    const others = sectionsOf(section.listId, d).filter((other) => other.id !== id);
+    const { position, respaced } = keyBeside(others, { after, before });
+    for (const [other, key] of respaced) d.set('section', other, { position: key });
+    d.set('section', id, { position });
+  },
+});
+
+/** Its items stay in the list, under no heading. */
+export const removeSection = commandKind({
+  name: 'section.remove',
+  payload: z.object({ section: Id }),
+  asks: listOfSection,
+  decide({ section: id }, d) {
+    const section = d.need('section', id);
+    d.set('section', id, { removedAt: d.now });
+    for (const item of d.by('item', 'listId', section.listId)) if (item.sectionId === id) d.set('item', item.id, { sectionId: null });
+  },
+});

@@ -1,0 +1,154 @@
+import type { Item } from '../model/item.ts';
+import type { List } from '../model/list.ts';
+import type { Part } from '../model/part.ts';
+import { isHere, type Person } from '../model/person.ts';
+import type { Deciding } from './deciding.ts';
+
+/** What a person is to a list or an item: the rows of the table. Somebody can have several; the best one counts. */
+export type Footing = 'owner' | 'edit' | 'check' | 'view' | 'own-part';
+
+/** The columns of the table, and below them what does not depend on a list. */
+export type Deed = 'see' | 'add' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie' | 'share' | 'manage' | 'keep' | 'self' | 'enter';
+
+/**
+ * `own-items`: of items the person made. `own-part`: with a part of their own. `its-steps`: of the steps below that part.
+ * `giver`: who gave the part, or a manager. `roles`: managers and members, not helpers.
+ */
+export type Grant = 'yes' | 'no' | 'manager' | 'giver' | 'own-items' | 'own-part' | 'its-steps' | 'roles';
+
+/** Who may do what, written by hand. Nothing else in Kotiva decides this. */
+export const TABLE: Record<Footing, Record<Exclude<Deed, 'manage' | 'keep' | 'self' | 'enter'>, Grant>> = {
+  owner: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'yes' },
+  edit: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'manager' },
+  check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', check: 'yes', tie: 'no', share: 'no' },
+  view: { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'own-part', check: 'no', tie: 'no', share: 'no' },
+  'own-part': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'roles', answer: 'yes', check: 'its-steps', tie: 'no', share: 'no' },
+};
+
+/** What each command needs. Several: which one depends on what it is done to. A command that is not here does not run. */
+export const NEEDS = {
+  'house.make': ['enter'],
+  'house.change': ['manage'],
+  'person.join': ['enter'],
+  'person.add': ['manage'],
+  'person.change': ['self', 'manage'],
+  'person.setRole': ['manage'],
+  'person.end': ['self', 'manage'],
+  'invitation.make': ['manage'],
+  'invitation.withdraw': ['manage'],
+  'bundle.make': ['keep'],
+  'bundle.change': ['self', 'manage'],
+  'bundle.remove': ['self', 'manage'],
+  'list.make': ['keep'],
+  'list.change': ['share'],
+  'list.share': ['share'],
+  'list.giveTo': ['share'],
+  'list.file': ['share'],
+  'list.remove': ['share'],
+  'section.make': ['share'],
+  'section.change': ['share'],
+  'section.move': ['share'],
+  'section.remove': ['share'],
+  'item.add': ['add', 'change', 'keep'],
+  'item.change': ['change'],
+  'item.setDue': ['change'],
+  'item.setPolicy': ['change'],
+  'item.move': ['change', 'add', 'keep'],
+  'item.remove': ['change'],
+  'item.bringBack': ['change'],
+  'part.handOver': ['change'],
+  'part.take': ['check'],
+  'part.takeBack': ['change'],
+  'part.excuse': ['change'],
+  'part.passOn': ['pass-on', 'change'],
+  'part.see': ['self'],
+  'part.accept': ['self'],
+  'part.askBack': ['self'],
+  'part.decline': ['self'],
+  'part.progress': ['self'],
+  'part.checkOff': ['self', 'check', 'tie'],
+  'part.uncheck': ['self', 'check', 'tie'],
+  'part.tieOff': ['tie'],
+  'part.sendBack': ['tie'],
+  'part.putAway': ['see'],
+  'comment.say': ['answer'],
+  'watch.set': ['see', 'change'],
+  'notice.read': ['self'],
+  undo: ['self'],
+} as const satisfies Record<string, readonly Deed[]>;
+export type CommandName = keyof typeof NEEDS;
+
+/** One thing a command asks leave for. */
+export type Ask =
+  | { deed: 'manage' | 'keep' | 'enter' }
+  | { deed: 'self'; is: boolean }
+  | { deed: 'see' | 'add' | 'share' | 'change'; list: string }
+  | { deed: 'see' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie'; item: string; giver?: boolean };
+
+export function isAllowed(ask: Ask, actor: Person | null, d: Deciding): boolean {
+  if (ask.deed === 'enter') return true;
+  if (!actor || !isHere(actor)) return false;
+  if (ask.deed === 'self') return ask.is;
+  if (ask.deed === 'manage') return actor.role === 'manager';
+  if (ask.deed === 'keep') return actor.role !== 'outside';
+  if ('list' in ask) return grantedByList(ask.deed, d.need('list', ask.list), actor, d);
+  if ('item' in ask) return grantedByItem(ask.deed, d.need('item', ask.item), actor, ask.giver ?? false, d);
+  return false;
+}
+
+function grantedByList(deed: 'see' | 'add' | 'share' | 'change', list: List, actor: Person, d: Deciding): boolean {
+  const footing = footingInList(list.id, actor, d);
+  if (!footing) return false;
+  const grant = TABLE[footing][deed];
+  return grant === 'yes' || (grant === 'manager' && actor.role === 'manager');
+}
+
+function grantedByItem(deed: keyof (typeof TABLE)['owner'], item: Item, actor: Person, giver: boolean, d: Deciding): boolean {
+  return footingsOnItem(item, actor, d).some((footing) => {
+    const grant = TABLE[footing][deed];
+    if (grant === 'yes') return true;
+    if (grant === 'giver') return giver || actor.role === 'manager';
+    if (grant === 'own-items') return item.makerId === actor.id;
+    if (grant === 'roles') return actor.role === 'manager' || actor.role === 'member';
+    if (grant === 'its-steps') return item.parentId !== null && hasPartAbove(item, actor, d);
+    return false;
+  });
+}
+
+/** What a person is to a list, or null if they cannot open it. */
+export function footingInList(listId: string, person: Person, d: Pick<Deciding, 'find' | 'by'>): Exclude<Footing, 'own-part'> | null {
+  if (person.role === 'outside') return null;
+  const list = d.find('list', listId);
+  if (!list) return null;
+  if (list.ownerId === person.id) return 'owner';
+  const shares = d.by('share', 'listId', listId).filter((share) => share.access !== null && share.personId !== list.ownerId);
+  if (person.role === 'manager') return shares.length > 0 ? 'edit' : null;
+  const access = shares.find((share) => share.personId === person.id)?.access ?? null;
+  return access === 'edit' && person.role === 'helper' ? 'check' : access;
+}
+
+export function footingsOnItem(item: Item, person: Person, d: Pick<Deciding, 'find' | 'by'>): Footing[] {
+  const footings: Footing[] = [];
+  if (item.listId === null) {
+    if (item.makerId === person.id) footings.push('owner');
+  } else {
+    const footing = footingInList(item.listId, person, d);
+    if (footing) footings.push(footing);
+  }
+  if (isOwn(item, person, d) || hasPartAbove(item, person, d)) footings.push('own-part');
+  return footings;
+}
+
+const isOwn = (item: Item, person: Person, d: Pick<Deciding, 'by'>): boolean => d.by('part', 'itemId', item.id).some((part) => isOwnPart(part, person));
+
+export const isOwnPart = (part: Part, person: Person): boolean => part.personId === person.id && part.takenBackAt === null;
+
+function hasPartAbove(item: Item, person: Person, d: Pick<Deciding, 'find' | 'by'>): boolean {
+  for (let above = item.parentId; above !== null; ) {
+    const parent = d.find('item', above);
+    if (!parent) return false;
+    if (isOwn(parent, person, d)) return true;
+    above = parent.parentId;
+  }
+  return false;
+}

@@ -1,0 +1,172 @@
+import * as z from 'zod/mini';
+import { INVITATION_DAYS, invitationClosed, InvitedList } from '../model/invitation.ts';
+import type { Invitation } from '../model/invitation.ts';
+import { Colour, isHere, Mark, Pattern, Role, type Person } from '../model/person.ts';
+import { Id, Name } from '../model/row.ts';
+import { openParts } from '../followup/standing.ts';
+import { epochOf, instantOf } from '../time/clock.ts';
+import { tellingOfCompletion } from './completion.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import { putShare } from './lists.ts';
+import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
+import { refuse } from './reasons.ts';
+
+const LOOKS = { name: Name, mark: Mark, colour: Colour, pattern: Pattern };
+
+function refuseTakenMark(mark: string, except: string | null, d: Deciding): void {
+  const taken = d.all('person').find((person) => isHere(person) && person.id !== except && person.mark.toLowerCase() === mark.toLowerCase());
+  if (taken) refuse('mark-taken', { mark, name: taken.name }, 'mark');
+}
+
+const managersBut = (id: string, d: Deciding): number => d.all('person').filter((person) => isHere(person) && person.role === 'manager' && person.id !== id).length;
+
+/** Somebody without an account: a name to hand things to and wait for. */
+export const addPerson = commandKind({
+  name: 'person.add',
+  payload: z.object(LOOKS),
+  asks: () => [{ deed: 'manage' }],
+  decide(looks, d) {
+    refuseTakenMark(looks.mark, null, d);
+    d.insert('person', d.newId(), { ...looks, accountId: null, role: 'outside', joinedAt: d.now, endedAt: null });
+    d.enter('person.add', {}, { name: looks.name });
+  },
+});
+
+export const changePerson = commandKind({
+  name: 'person.change',
+  payload: z.object({ person: Id, name: z.optional(Name), mark: z.optional(Mark), colour: z.optional(Colour), pattern: z.optional(Pattern) }),
+  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
+  decide({ person: personId, ...fields }, d) {
+    d.need('person', personId);
+    if (fields.mark !== undefined) refuseTakenMark(fields.mark, personId, d);
+    d.set('person', personId, fields);
+  },
+});
+
+export const setRole = commandKind({
+  name: 'person.setRole',
+  payload: z.object({ person: Id, role: Role }),
+  asks: () => [{ deed: 'manage' }],
+  decide({ person: personId, role }, d) {
+    const person = d.need('person', personId);
+    if (person.role === 'manager' && role !== 'manager' && managersBut(personId, d) === 0) refuse('last-manager', { name: person.name }, 'role');
+    if (role === 'outside' && person.accountId) refuse('has-account', { name: person.name }, 'role');
+    if (role !== 'outside' && !person.accountId) refuse('role-outside', { name: person.name }, 'role');
+    d.set('person', personId, { role });
+    d.enter('person.setRole', {}, { name: person.name, role });
+  },
+});
+
+/** Ends someone's access. Every open part of theirs needs a word: a person, nobody, or later. Their name stays on what they did. */
+export const endPerson = commandKind({
+  name: 'person.end',
+  payload: z.object({ person: Id, parts: z._default(z.array(z.object({ item: Id, to: z.union([Id, z.literal('nobody'), z.literal('later')]) })), []) }),
+  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
+  decide({ person: personId, parts }, d) {
+    const person = d.need('person', personId);
+    if (!isHere(person)) refuse('person-left', { name: person.name });
+    if (person.role === 'manager' && managersBut(personId, d) === 0) refuse('last-manager', { name: person.name });
+    const open = openPartsOf(personId, d);
+    const decided = new Map(parts.map(({ item, to }) => [item, to]));
+    const undecided = open.filter((itemId) => !decided.has(itemId));
+    if (undecided.length > 0) refuse('open-parts', { name: person.name, count: undecided.length });
+    for (const itemId of open) settlePart(itemId, person, decided.get(itemId)!, d);
+    leaveLists(person, d);
+    d.set('person', personId, { endedAt: d.now });
+    d.enter('person.end', {}, { name: person.name });
+  },
+});
+
+/** Items a person still has in hand. */
+export function openPartsOf(personId: string, d: Pick<Deciding, 'all'>): string[] {
+  const removed = new Set(d.all('item').filter((item) => item.removedAt).map((item) => item.id));
+  return openParts(d.all('part'))
+    .filter((part) => part.personId === personId && !removed.has(part.itemId))
+    .map((part) => part.itemId);
+}
+
+function settlePart(itemId: string, person: Person, to: string, d: Deciding): void {
+  if (to === 'later') return;
+  const item = d.need('item', itemId);
+  tellingOfCompletion(item, d, () => {
+    const part = d.need('part', partId(itemId, person.id));
+    if (to === 'nobody') {
+      d.set('part', part.id, { takenBackAt: d.now });
+      settleNobody(itemId, d);
+      return;
+    }
+    const next = needPerson(to, d, 'parts');
+    d.set('part', part.id, { passedTo: next.id, standing: part.standing === 'declined' ? 'declined' : 'delegated' });
+    if (!hasCountingPart(itemId, next.id, d)) givePart(itemId, next, d, part.message, d.actor.id);
+    d.tell(next.id, 'handed', itemId, { title: item.title, message: part.message });
+  });
+}
+
+/** Shared lists of somebody who goes stay with a manager; what was theirs alone stays unseen. */
+function leaveLists(person: Person, d: Deciding): void {
+  const heir = d.actor.id !== person.id ? d.actor : d.all('person').find((other) => isHere(other) && other.role === 'manager' && other.id !== person.id);
+  for (const list of d.all('list')) {
+    const shares = d.by('share', 'listId', list.id);
+    for (const share of shares) if (share.personId === person.id) d.set('share', share.id, { access: null });
+    const shared = shares.some((share) => share.access !== null && share.personId !== person.id);
+    if (list.ownerId === person.id && shared && heir) d.set('list', list.id, { ownerId: heir.id });
+  }
+}
+
+export const makeInvitation = commandKind({
+  name: 'invitation.make',
+  payload: z.object({
+    role: z.enum(['manager', 'member', 'helper']),
+    lists: z._default(z.array(InvitedList).check(z.maxLength(100)), []),
+    uses: z.enum(['one', 'several']),
+    token: z.string().check(z.regex(/^[A-Za-z0-9_-]{32,64}$/)),
+  }),
+  asks: ({ lists }) => [{ deed: 'manage' }, ...lists.map(({ listId }) => ({ deed: 'share', list: listId }) as const)],
+  decide({ role, lists, uses, token }, d) {
+    const expiresAt = instantOf(epochOf(d.now) + INVITATION_DAYS * 86_400_000);
+    d.insert('invitation', d.newId(), { makerId: d.actor.id, role, lists, uses, token, madeAt: d.now, expiresAt, withdrawnAt: null, joined: [] });
+    d.enter('invitation.make', {}, { role });
+  },
+});
+
+/** The link no longer opens anything; who joined by it stays. */
+export const withdrawInvitation = commandKind({
+  name: 'invitation.withdraw',
+  payload: z.object({ invitation: Id }),
+  asks: () => [{ deed: 'manage' }],
+  decide({ invitation }, d) {
+    const { withdrawnAt } = d.need('invitation', invitation);
+    if (!withdrawnAt) d.set('invitation', invitation, { withdrawnAt: d.now });
+  },
+});
+
+/** An account becomes a person of the house, with the role and lists the invitation names. */
+export const join = commandKind({
+  name: 'person.join',
+  payload: z.object({ token: z.string(), ...LOOKS }),
+  asks: () => [{ deed: 'enter' }],
+  decide({ token, ...looks }, d) {
+    const { account } = d.context;
+    if (!account) refuse('not-a-member');
+    const invitation = d.by('invitation', 'token', token)[0] ?? refuse('invitation-unknown');
+    const closed = invitationClosed(invitation, d.now);
+    if (closed) refuse(`invitation-${closed}`);
+    const known = d.by('person', 'accountId', account.id)[0];
+    if (known && isHere(known)) refuse('already-member');
+    refuseTakenMark(looks.mark, known?.id ?? null, d);
+    const person = known
+      ? d.set('person', known.id, { ...looks, role: invitation.role, endedAt: null })
+      : d.insert('person', d.newId(), { ...looks, accountId: account.id, role: invitation.role, joinedAt: d.now, endedAt: null });
+    openInvitedLists(invitation, person, d);
+    d.set('invitation', invitation.id, { joined: [...invitation.joined, person.id] });
+    d.enter('person.join', {}, { name: looks.name });
+  },
+});
+
+function openInvitedLists(invitation: Invitation, person: Person, d: Deciding): void {
+  for (const { listId, access } of invitation.lists) {
+    const list = d.find('list', listId);
+    if (list && !list.removedAt) putShare(listId, person.id, access, d);
+  }
+}

@@ -1,0 +1,45 @@
+import { generateKeyBetween, generateNKeysBetween } from 'fractional-indexing';
+
+export interface Placed {
+  id: string;
+  position: string;
+}
+
+/** Own order: by key, ties by id. */
+export const byPosition = (a: Placed, b: Placed): number => (a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+
+export const keyAtEnd = (siblings: readonly Placed[]): string => {
+  let last: string | null = null;
+  for (const { position } of siblings) if (last === null || position > last) last = position;
+  return generateKeyBetween(last, null);
+};
+
+export interface Neighbours {
+  /** Comes right after this one. */
+  after?: string | null;
+  /** Comes right before this one. */
+  before?: string | null;
+}
+
+/**
+ * A key beside the neighbour named; with neither, at the end; `after: null` alone, at the top. A neighbour that is gone is passed over.
+ * Where two siblings share a key, all are spaced anew: `respaced` says how, by id.
+ */
+export function keyBeside(siblings: readonly Placed[], { after, before }: Neighbours): { position: string; respaced: Map<string, string> } {
+  const ordered = [...siblings].sort(byPosition);
+  const slot = slotOf(ordered, after, before);
+  const left = ordered[slot - 1]?.position ?? null;
+  const right = ordered[slot]?.position ?? null;
+  if (left === null || right === null || left < right) return { position: generateKeyBetween(left, right), respaced: new Map() };
+  const keys = generateNKeysBetween(null, null, ordered.length + 1);
+  const respaced = new Map(ordered.map((one, index) => [one.id, keys[index < slot ? index : index + 1]!]));
+  return { position: keys[slot]!, respaced };
+}
+
+function slotOf(ordered: readonly Placed[], after: string | null | undefined, before: string | null | undefined): number {
+  const afterAt = after ? ordered.findIndex((one) => one.id === after) : -1;
+  if (afterAt >= 0) return afterAt + 1;
+  const beforeAt = before ? ordered.findIndex((one) => one.id === before) : -1;
+  if (beforeAt >= 0) return beforeAt;
+  return after === null ? 0 : ordered.length;
+}

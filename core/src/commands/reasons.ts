@@ -1,0 +1,56 @@
+import type { Params } from '../model/said.ts';
+
+/** Why a command is refused: a code the reader's language turns into a sentence. */
+export type ReasonCode =
+  | 'malformed'
+  | 'not-a-member'
+  | 'not-allowed'
+  | 'gone'
+  | 'unknown-person'
+  | 'person-left'
+  | 'title-empty'
+  | 'too-long'
+  | 'too-many'
+  | 'mark-taken'
+  | 'last-manager'
+  | 'open-parts'
+  | 'has-account'
+  | 'role-outside'
+  | 'owner-stays'
+  | 'invitation-withdrawn'
+  | 'invitation-expired'
+  | 'invitation-used'
+  | 'invitation-unknown'
+  | 'already-member'
+  | 'house-exists'
+  | 'changed-since'
+  | 'due-before-start'
+  | 'into-itself'
+  | 'not-yours'
+  | 'not-done'
+  | 'nothing-to-tie'
+  | 'already-has-it'
+  | 'cannot-open-list'
+  | 'nothing-to-undo'
+  | 'undo-of-another';
+
+export interface Reason {
+  code: ReasonCode;
+  /** The payload field beside which the sentence belongs. */
+  field?: string;
+  params: Params;
+}
+
+/** Thrown while deciding, caught by `decide`: the command does not apply. */
+export class Refusal extends Error {
+  constructor(readonly reason: Reason) {
+    super(reason.code);
+  }
+}
+
+/** Thrown while deciding, caught by `decide`: a row that matters is not held here, so only the server can tell. */
+export class NotHeld extends Error {}
+
+export function refuse(code: ReasonCode, params: Params = {}, field?: string): never {
+  throw new Refusal({ code, params, field });
+}

@@ -1,0 +1,60 @@
+import { v5 } from 'uuid';
+import * as z from 'zod/mini';
+import { footingsOnItem } from './may.ts';
+import { Id, Words } from '../model/row.ts';
+import { say } from './answering.ts';
+import { whoWaits } from './completion.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import { needPerson, partId, signOfLife } from './parts.ts';
+import { refuse } from './reasons.ts';
+
+/** Says something in an item's thread. From somebody it was handed to, it is a sign of life; from a giver, it answers what was asked. */
+export const sayComment = commandKind({
+  name: 'comment.say',
+  payload: z.object({ item: Id, text: Words }),
+  asks: ({ item }) => [{ deed: 'answer', item }],
+  decide({ item: itemId, text }, d) {
+    const item = d.need('item', itemId);
+    const own = d.find('part', partId(itemId, d.actor.id));
+    const mine = own && own.takenBackAt === null ? own : null;
+    const asked = d.by('part', 'itemId', itemId).filter((part) => part.standing === 'tentative' && part.takenBackAt === null && part.originId === d.actor.id);
+    const answered = new Set(asked.map((part) => part.id));
+    say(item, mine, text, asked.length > 0 ? 'answer' : 'comment', 'all', d);
+    if (mine) d.set('part', mine.id, signOfLife(d));
+    for (const part of asked) {
+      d.set('part', part.id, { standing: 'needs-action' });
+      d.tell(part.personId, 'answer', itemId, { title: item.title, text });
+    }
+    for (const waiting of whoWaits(item, d)) d.tell(waiting, 'comment', itemId, { title: item.title, text });
+    for (const part of d.by('part', 'itemId', itemId)) if (part.takenBackAt === null && !answered.has(part.id)) d.tell(part.personId, 'comment', itemId, { title: item.title, text });
+  },
+});
+
+export const watchId = (itemId: string, personId: string): string => v5(`watch:${personId}`, itemId);
+
+/** Follows an item, or stops following; for somebody else, only what they can see. */
+export const setWatch = commandKind({
+  name: 'watch.set',
+  payload: z.object({ item: Id, person: Id, on: z.boolean() }),
+  asks: ({ item, person }, d) => [{ deed: person === d.actorOrNull?.id ? 'see' : 'change', item }],
+  decide({ item: itemId, person: personId, on }, d) {
+    const item = d.need('item', itemId);
+    const person = on ? needPerson(personId, d, 'person') : d.need('person', personId);
+    if (on && footingsOnItem(item, person, d).length === 0) refuse('cannot-open-list', { name: person.name }, 'person');
+    const id = watchId(itemId, personId);
+    if (d.find('watch', id)) d.set('watch', id, { on });
+    else d.insert('watch', id, { itemId, personId, on });
+  },
+});
+
+const isMine = (notice: string, d: Deciding) => d.find('notice', notice)?.personId === d.actorOrNull?.id;
+
+export const readNotice = commandKind({
+  name: 'notice.read',
+  payload: z.object({ notices: z.array(Id).check(z.minLength(1), z.maxLength(500)) }),
+  asks: ({ notices }, d) => notices.map((notice) => ({ deed: 'self', is: isMine(notice, d) }) as const),
+  decide({ notices }, d) {
+    for (const notice of notices) if (d.need('notice', notice).readAt === null) d.set('notice', notice, { readAt: d.now });
+  },
+});

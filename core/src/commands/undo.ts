@@ -1,0 +1,107 @@
+import * as z from 'zod/mini';
+import type { Noun, Row } from '../model/nouns.ts';
+import type { Part } from '../model/part.ts';
+import { Id, stampOf } from '../model/row.ts';
+import type { RecordedChange, RecordedCommand } from '../reader/reader.ts';
+import { tellingOfCompletion } from './completion.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import { settleNobody } from './parts.ts';
+import { refuse } from './reasons.ts';
+
+/** How the making of a row is taken back: it is never deleted. Nouns that are not here stay as they are. */
+const UNMADE: Partial<Record<Noun, (d: Deciding) => Record<string, unknown>>> = {
+  bundle: (d) => ({ removedAt: d.now }),
+  list: (d) => ({ removedAt: d.now }),
+  section: (d) => ({ removedAt: d.now }),
+  share: () => ({ access: null }),
+  item: (d) => ({ removedAt: d.now }),
+  comment: (d) => ({ removedAt: d.now }),
+  watch: () => ({ on: false }),
+  invitation: (d) => ({ withdrawnAt: d.now }),
+};
+
+/** What history and telling leave behind is not restored. */
+const KEPT: readonly Noun[] = ['activity', 'house', 'person'];
+
+/** Not to be undone: what let people in or out is changed openly. */
+const FINAL = ['house.make', 'person.join', 'person.end', 'person.add', 'list.giveTo', 'undo', 'part.see', 'notice.read'];
+
+export const isUndoable = (name: string): boolean => !FINAL.includes(name);
+
+/** Restores each field only where that action is still its last writer, and says what it left alone. */
+export const undo = commandKind({
+  name: 'undo',
+  payload: z.object({ command: Id }),
+  asks: ({ command }, d) => [{ deed: 'self', is: d.command(command).actorId === (d.actorOrNull?.id ?? '') }],
+  decide({ command }, d) {
+    const recorded = d.command(command);
+    if (!isUndoable(recorded.name)) refuse('nothing-to-undo');
+    const items = touchedItems(recorded, d);
+    restoreTelling(items, d, () => {
+      for (const change of recorded.changes) if (!KEPT.includes(change.noun)) restore(change, recorded, d);
+      for (const itemId of items) if (recorded.changes.some(({ noun }) => noun === 'part')) settleNobody(itemId, d);
+    });
+    for (const itemId of items) d.enter('undo', { itemId }, { command: recorded.name });
+  },
+});
+
+function touchedItems(recorded: RecordedCommand, d: Deciding): string[] {
+  const ids = new Set<string>();
+  for (const { noun, id } of recorded.changes) {
+    if (noun === 'item') ids.add(id);
+    if (noun === 'part') ids.add(d.need('part', id).itemId);
+  }
+  return [...ids];
+}
+
+function restoreTelling(items: string[], d: Deciding, change: () => void): void {
+  const [first, ...rest] = items;
+  if (first === undefined) return change();
+  const item = d.need('item', first);
+  tellingOfCompletion(item, d, () => restoreTelling(rest, d, change));
+}
+
+function restore(change: RecordedChange, recorded: RecordedCommand, d: Deciding): void {
+  const row = d.find(change.noun, change.id);
+  if (!row) return;
+  if (change.noun === 'notice') return withdrawNotice(row as Row<'notice'>, recorded, d);
+  if (change.noun === 'part' && isHandover(change, row as Part)) return takeBackPart(row as Part, change, recorded, d);
+  if (change.before === null) {
+    const unmade = UNMADE[change.noun];
+    if (unmade) restoreFields(change.noun, row, unmade(d), recorded.id, d);
+    return;
+  }
+  restoreFields(change.noun, row, change.before, recorded.id, d);
+}
+
+function restoreFields(noun: Noun, row: Row, before: Record<string, unknown>, commandId: string, d: Deciding): void {
+  const mine: Record<string, unknown> = {};
+  const others: string[] = [];
+  for (const [field, value] of Object.entries(before)) {
+    if (stampOf(row, field)?.c === commandId) mine[field] = value;
+    else if ((row as unknown as Record<string, unknown>)[field] !== value) others.push(field);
+  }
+  if (Object.keys(mine).length > 0) d.set(noun, row.id, mine as never);
+  if (others.length > 0) d.note('left-alone', { fields: others, title: (row as { title?: string }).title ?? '' });
+}
+
+const isHandover = (change: RecordedChange, part: Part): boolean => part.personId !== null && (change.before === null || 'givenAt' in change.before);
+
+/** A handover that showed a sign of life is taken back openly, not undone. */
+function takeBackPart(part: Part, change: RecordedChange, recorded: RecordedCommand, d: Deciding): void {
+  const answered = part.lastSignAt !== null && part.personId !== d.actor.id;
+  if (answered) {
+    d.set('part', part.id, { takenBackAt: d.now });
+    d.tell(part.personId, 'taken-back', null, { title: d.need('item', part.itemId).title });
+    d.note('taken-back', { name: d.find('person', part.personId!)?.name ?? '' });
+    return;
+  }
+  if (change.before === null) d.set('part', part.id, { takenBackAt: d.now });
+  else restoreFields('part', part, change.before, recorded.id, d);
+}
+
+/** Nobody is told of what did not happen, unless they have read it already. */
+function withdrawNotice(notice: Row<'notice'>, recorded: RecordedCommand, d: Deciding): void {
+  if (stampOf(notice, '')?.c === recorded.id && notice.readAt === null) d.set('notice', notice.id, { withdrawnAt: d.now });
+}

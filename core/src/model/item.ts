@@ -1,0 +1,41 @@
+import * as z from 'zod/mini';
+import { Id, Instant, Moment, shared, Text, Title } from './row.ts';
+
+/** `any`: the first to check off completes it. `each`: everyone checks off their own part. */
+export const Policy = z.enum(['any', 'each']);
+export type Policy = z.infer<typeof Policy>;
+
+export const Energy = z.enum(['low', 'middle', 'high']);
+export type Energy = z.infer<typeof Energy>;
+
+/** Minutes; of an `each` item per person. */
+export const Effort = z.int().check(z.gte(1), z.lte(60_000));
+export const Importance = z.int().check(z.gte(0), z.lte(3));
+
+/** One thing to do or get. Whether it is done is never stored: it follows from its parts. */
+export const Item = z.object({
+  ...shared,
+  /** Null: it lies in its maker's own pile. */
+  listId: z.nullable(Id),
+  sectionId: z.nullable(Id),
+  /** A step's item. */
+  parentId: z.nullable(Id),
+  makerId: Id,
+  title: Title,
+  notes: Text,
+  /** The deadline: RFC 5545 DUE. Without an hour it passes when the next day begins. */
+  due: z.nullable(Moment),
+  /** Not before: until then the item is in no doing view. */
+  start: z.nullable(Moment),
+  importance: Importance,
+  effort: z.nullable(Effort),
+  energy: z.nullable(Energy),
+  /** Fractional key among its siblings; ties break by id. */
+  position: z.string(),
+  policy: Policy,
+  /** Completed parts wait for the giver, who ties them off or sends them back. */
+  confirm: z.boolean(),
+  createdAt: Instant,
+  removedAt: z.nullable(Instant),
+});
+export type Item = z.infer<typeof Item>;

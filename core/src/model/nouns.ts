@@ -1,0 +1,62 @@
+import { House } from './house.ts';
+import { Invitation } from './invitation.ts';
+import { Item } from './item.ts';
+import { Bundle, List, Section, Share } from './list.ts';
+import { Part } from './part.ts';
+import { Person } from './person.ts';
+import { Activity, Comment, Notice, Watch } from './said.ts';
+
+/** Every kind of row that is shared between devices. */
+export interface Nouns {
+  house: House;
+  person: Person;
+  invitation: Invitation;
+  bundle: Bundle;
+  list: List;
+  section: Section;
+  share: Share;
+  item: Item;
+  part: Part;
+  comment: Comment;
+  watch: Watch;
+  notice: Notice;
+  activity: Activity;
+}
+export type Noun = keyof Nouns;
+export type Row<N extends Noun = Noun> = Nouns[N];
+
+export const rowSchemas = {
+  house: House,
+  person: Person,
+  invitation: Invitation,
+  bundle: Bundle,
+  list: List,
+  section: Section,
+  share: Share,
+  item: Item,
+  part: Part,
+  comment: Comment,
+  watch: Watch,
+  notice: Notice,
+  activity: Activity,
+} as const;
+
+export const NOUNS = Object.keys(rowSchemas) as Noun[];
+
+/** The fields by which rows of a noun are looked up together. */
+export const INDEXES = {
+  house: [],
+  person: ['accountId'],
+  invitation: ['token'],
+  bundle: [],
+  list: ['bundleId'],
+  section: ['listId'],
+  share: ['listId'],
+  item: ['listId', 'parentId'],
+  part: ['itemId'],
+  comment: ['itemId'],
+  watch: ['itemId'],
+  notice: ['personId'],
+  activity: ['itemId'],
+} as const satisfies { [N in Noun]: readonly (keyof Nouns[N])[] };
+export type IndexOf<N extends Noun> = (typeof INDEXES)[N][number];

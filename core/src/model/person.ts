@@ -1,0 +1,34 @@
+import * as z from 'zod/mini';
+import { Id, Instant, Name, oneLine, shared } from './row.ts';
+
+/** Manager, member, helper, outside (no account: reached by mail, or only a name to wait for). */
+export const Role = z.enum(['manager', 'member', 'helper', 'outside']);
+export type Role = z.infer<typeof Role>;
+
+export const COLOURS = ['petrol', 'indigo', 'plum', 'rust', 'aubergine', 'moss', 'slate', 'umber', 'olive', 'graphite'] as const;
+export const Colour = z.enum(COLOURS);
+export type Colour = z.infer<typeof Colour>;
+
+/** The weave of a person's patch, so that colour is never the only cue. */
+export const PATTERNS = ['weft', 'warp', 'twill', 'zigzag', 'diamond', 'dashes'] as const;
+export const Pattern = z.enum(PATTERNS);
+export type Pattern = z.infer<typeof Pattern>;
+
+export const Mark = oneLine(3);
+
+/** A membership in a house. Who has left keeps the row, so that their name stays on what they did. */
+export const Person = z.object({
+  ...shared,
+  accountId: z.nullable(Id),
+  name: Name,
+  /** Two or three letters, unique among those in the house. */
+  mark: Mark,
+  colour: Colour,
+  pattern: Pattern,
+  role: Role,
+  joinedAt: Instant,
+  endedAt: z.nullable(Instant),
+});
+export type Person = z.infer<typeof Person>;
+
+export const isHere = (person: Person): boolean => person.endedAt === null;

@@ -1,0 +1,47 @@
+import * as z from 'zod/mini';
+
+/** A UUID of any version. Commands carry version 7, everything decided from them version 5 (RFC 9562). */
+export const Id = z.uuid();
+/** A moment on the time line: UTC, milliseconds, `2026-11-24T10:42:00.000Z`. Fixed width, so text order is time order. */
+export const Instant = z.string().check(z.regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/));
+/** A calendar date, or a wall-clock time of the house's zone: `2026-11-27` or `2026-11-27T17:00`. */
+export const Moment = z.string().check(z.regex(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])(T([01]\d|2[0-3]):[0-5]\d)?$/));
+/** A calendar date, `2026-11-27`. */
+export const CalendarDate = z.string().check(z.regex(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/));
+/** A wall-clock time, `06:30`. */
+export const WallTime = z.string().check(z.regex(/^([01]\d|2[0-3]):[0-5]\d$/));
+
+export const TITLE_MAX = 500;
+export const TEXT_MAX = 20_000;
+export const NAME_MAX = 80;
+
+/** What a person types as a name or title: trimmed, one line, not empty. */
+export const oneLine = (max: number) => z.string().check(z.trim(), z.minLength(1), z.maxLength(max));
+export const Title = oneLine(TITLE_MAX);
+export const Name = oneLine(NAME_MAX);
+export const Text = z.string().check(z.maxLength(TEXT_MAX));
+export const Words = z.string().check(z.trim(), z.minLength(1), z.maxLength(TEXT_MAX));
+
+/** Who wrote a field last: command, sequence number, person. What undo and "changed since you saw it" are judged by. */
+export const Stamp = z.object({ c: z.string(), s: z.number(), p: z.nullable(z.string()) });
+export type Stamp = z.infer<typeof Stamp>;
+
+/** What every shared row carries beside its own fields. `stamps['']` is the making of the row; a field changed since has its own. */
+export const shared = {
+  id: Id,
+  houseId: Id,
+  seq: z.number(),
+  stamps: z.record(z.string(), Stamp),
+};
+
+export interface SharedRow {
+  id: string;
+  houseId: string;
+  seq: number;
+  stamps: Record<string, Stamp>;
+}
+
+/** The stamp of one field: its own, or that of the making of the row. */
+export function stampOf(row: SharedRow, field: string): Stamp | undefined {
+  return row.stamps[field] ?? row.stamps[''];
+}

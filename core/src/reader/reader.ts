@@ -1,0 +1,32 @@
+import type { IndexOf, Noun, Row } from '../model/nouns.ts';
+
+/** What looking for one row gives: the row, the certainty that there is none, or no knowledge. */
+export type Held<N extends Noun> = Row<N> | 'absent' | 'not-held';
+
+/**
+ * What deciding reads through: synchronous, of one house. The SQLite connection answers `absent` for what is not there;
+ * a device, which holds only what its person sees, answers `not-held`.
+ */
+export interface Reader {
+  get<N extends Noun>(noun: N, id: string): Held<N>;
+  /** The rows held whose field has that value, in no particular order. */
+  by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[];
+  all<N extends Noun>(noun: N): Row<N>[];
+  /** A command decided before, for undoing it. */
+  command(id: string): RecordedCommand | 'absent' | 'not-held';
+}
+
+/** One row touched by a command: what was written, and what stood there before (null: the row was made). */
+export interface RecordedChange {
+  noun: Noun;
+  id: string;
+  before: Record<string, unknown> | null;
+}
+
+export interface RecordedCommand {
+  id: string;
+  name: string;
+  actorId: string | null;
+  payload: unknown;
+  changes: RecordedChange[];
+}
