@@ -1,0 +1,107 @@
+import { serveStatic } from '@hono/node-server/serve-static';
+import { Hono } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+import { secureHeaders } from 'hono/secure-headers';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Accounts } from './auth/accounts.ts';
+import { AttemptLimit } from './auth/limits.ts';
+import { realClock, SimulatedClock, type Clock } from './clock.ts';
+import type { Env, Services } from './context.ts';
+import type { Storage } from './db/open.ts';
+import { answerProblem, Problem } from './problem.ts';
+import { clockRoutes } from './routes/clock.ts';
+import { houseRoutes } from './routes/house.ts';
+import { sessionRoutes } from './routes/session.ts';
+import { Ledger } from './sync/apply.ts';
+import { ChangeFeed } from './sync/changes.ts';
+import { LiveHub } from './sync/live.ts';
+
+export interface AppOptions {
+  storage: Storage;
+  version: string;
+  simulate?: boolean;
+  demo?: boolean;
+  publicUrl?: string;
+  /** The exported client; without it only the API answers. */
+  clientFolder?: string;
+}
+
+const MOST_BYTES = 1024 * 1024;
+
+export function createApp({ storage, version, simulate = false, demo = false, publicUrl = 'http://127.0.0.1', clientFolder }: AppOptions) {
+  const simulated = simulate ? new SimulatedClock(storage.db) : null;
+  const clock: Clock = simulated ?? realClock;
+  const ledger = new Ledger(storage.raw, clock);
+  const feed = new ChangeFeed(storage.raw);
+  const hub = new LiveHub(ledger, feed);
+  const services: Services = {
+    storage,
+    clock,
+    simulated,
+    accounts: new Accounts(storage.db),
+    ledger,
+    feed,
+    hub,
+    perAccount: new AttemptLimit(5, 15),
+    perAddress: new AttemptLimit(30, 15),
+    demo,
+    publicUrl,
+  };
+
+  const app = new Hono<Env>();
+  app.use(secureHeaders({ contentSecurityPolicy: POLICY, xFrameOptions: 'DENY', referrerPolicy: 'same-origin', strictTransportSecurity: publicUrl.startsWith('https:') ? undefined : false }));
+  app.use('/api/*', bodyLimit({ maxSize: MOST_BYTES, onError: () => tooLarge() }));
+  app.use('/api/*', async (c, next) => {
+    refuseForeign(c.req.method, c.req.header('origin'), c.req.header('host'));
+    await next();
+    c.header('Cache-Control', 'no-store');
+  });
+  app.get('/api/health', (c) => c.json({ status: 'ok', version, seq: lastSeq(storage) }));
+  app.route('/api', sessionRoutes(services));
+  app.route('/api', houseRoutes(services));
+  if (simulated) app.route('/api', clockRoutes(simulated, hub));
+  app.all('/api/*', () => {
+    throw new Problem(404, 'no-such-route', 'There is nothing at this address.');
+  });
+  if (clientFolder) serveClient(app, clientFolder);
+  app.onError((error, c) => {
+    if (error instanceof Problem) return answerProblem(c, error);
+    console.error(error);
+    return answerProblem(c, new Problem(500, 'failed', 'Something went wrong on the server. Nothing was changed.'));
+  });
+  return { app, services };
+}
+
+const POLICY = {
+  defaultSrc: ["'self'"],
+  // react-native-web writes its rules into style elements
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  objectSrc: ["'none'"],
+  baseUri: ["'none'"],
+  frameAncestors: ["'none'"],
+};
+
+const tooLarge = (): never => {
+  throw new Problem(413, 'too-large', 'That is more than 1 MB at once.', { params: { max: MOST_BYTES } });
+};
+
+/** A browser sends Origin with every changing request: one from another site is refused whatever cookies it brings. */
+function refuseForeign(method: string, origin: string | undefined, host: string | undefined): void {
+  if (method === 'GET' || method === 'HEAD' || !origin) return;
+  if (new URL(origin).host !== host) throw new Problem(403, 'foreign-origin', 'This request came from another site.');
+}
+
+const lastSeq = ({ raw }: Storage): number => (raw.prepare('SELECT COALESCE(MAX(seq), 0) AS seq FROM sequence').get() as { seq: number }).seq;
+
+/** Files as built, compressed beforehand; every other address is the application itself. */
+function serveClient(app: Hono<Env>, folder: string): void {
+  const index = readFileSync(join(folder, 'index.html'), 'utf8');
+  app.use('/_expo/*', async (c, next) => {
+    await next();
+    c.header('Cache-Control', 'public, max-age=31536000, immutable');
+  });
+  app.use('*', serveStatic({ root: folder, precompressed: true }));
+  app.get('*', (c) => (/\.[a-z0-9]+$/i.test(c.req.path) ? c.notFound() : c.html(index, 200, { 'Cache-Control': 'no-cache' })));
+}

@@ -1,0 +1,270 @@
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+
+const flag = () => integer({ mode: 'boolean' }).notNull();
+const json = () => text({ mode: 'json' }).notNull();
+
+/** What every shared row carries: its house, the sequence number that last changed it, and who wrote which field last. */
+const shared = () => ({
+  id: text().primaryKey(),
+  houseId: text().notNull(),
+  seq: integer().notNull(),
+  stamps: json(),
+});
+
+export const house = sqliteTable('house', { ...shared(), name: text().notNull(), zone: text().notNull(), dayParts: json(), createdOn: text().notNull(), createdAt: text().notNull() }, (t) => [
+  index('house_seq_ix').on(t.houseId, t.seq),
+]);
+
+export const person = sqliteTable(
+  'person',
+  {
+    ...shared(),
+    accountId: text(),
+    name: text().notNull(),
+    mark: text().notNull(),
+    colour: text().notNull(),
+    pattern: text().notNull(),
+    role: text().notNull(),
+    joinedAt: text().notNull(),
+    endedAt: text(),
+  },
+  (t) => [index('person_seq_ix').on(t.houseId, t.seq), uniqueIndex('person_account_ix').on(t.accountId, t.houseId)],
+);
+
+export const invitation = sqliteTable(
+  'invitation',
+  {
+    ...shared(),
+    makerId: text().notNull(),
+    role: text().notNull(),
+    lists: json(),
+    uses: text().notNull(),
+    token: text().notNull(),
+    madeAt: text().notNull(),
+    expiresAt: text().notNull(),
+    withdrawnAt: text(),
+    joined: json(),
+  },
+  (t) => [index('invitation_seq_ix').on(t.houseId, t.seq), uniqueIndex('invitation_token_ix').on(t.token)],
+);
+
+export const bundle = sqliteTable('bundle', { ...shared(), ownerId: text().notNull(), name: text().notNull(), position: text().notNull(), removedAt: text() }, (t) => [
+  index('bundle_seq_ix').on(t.houseId, t.seq),
+]);
+
+export const list = sqliteTable(
+  'list',
+  {
+    ...shared(),
+    ownerId: text().notNull(),
+    bundleId: text().references(() => bundle.id),
+    name: text().notNull(),
+    purpose: text().notNull(),
+    colour: text().notNull(),
+    icon: text().notNull(),
+    kind: text().notNull(),
+    position: text().notNull(),
+    filedAt: text(),
+    removedAt: text(),
+  },
+  (t) => [index('list_seq_ix').on(t.houseId, t.seq), index('list_bundle_ix').on(t.bundleId)],
+);
+
+export const section = sqliteTable(
+  'section',
+  {
+    ...shared(),
+    listId: text()
+      .notNull()
+      .references(() => list.id),
+    name: text().notNull(),
+    position: text().notNull(),
+    removedAt: text(),
+  },
+  (t) => [index('section_seq_ix').on(t.houseId, t.seq), index('section_list_ix').on(t.listId)],
+);
+
+export const share = sqliteTable(
+  'share',
+  {
+    ...shared(),
+    listId: text()
+      .notNull()
+      .references(() => list.id),
+    personId: text().notNull(),
+    access: text(),
+  },
+  (t) => [index('share_seq_ix').on(t.houseId, t.seq), index('share_list_ix').on(t.listId)],
+);
+
+export const item = sqliteTable(
+  'item',
+  {
+    ...shared(),
+    listId: text().references(() => list.id),
+    sectionId: text(),
+    parentId: text(),
+    makerId: text().notNull(),
+    title: text().notNull(),
+    notes: text().notNull(),
+    due: text(),
+    start: text(),
+    importance: integer().notNull(),
+    effort: integer(),
+    energy: text(),
+    position: text().notNull(),
+    policy: text().notNull(),
+    confirm: flag(),
+    createdAt: text().notNull(),
+    removedAt: text(),
+  },
+  (t) => [index('item_seq_ix').on(t.houseId, t.seq), index('item_list_ix').on(t.listId), index('item_parent_ix').on(t.parentId)],
+);
+
+export const part = sqliteTable(
+  'part',
+  {
+    ...shared(),
+    itemId: text()
+      .notNull()
+      .references(() => item.id),
+    personId: text(),
+    standing: text().notNull(),
+    percent: real().notNull(),
+    seenAt: text(),
+    completedAt: text(),
+    arrivedAt: text(),
+    completedBy: text(),
+    stood: text({ mode: 'json' }),
+    tiedAt: text(),
+    message: text().notNull(),
+    giverId: text(),
+    originId: text(),
+    givenAt: text(),
+    passedTo: text(),
+    excusedAt: text(),
+    takenBackAt: text(),
+    lastSignAt: text(),
+    nudgedAt: text(),
+    unanswered: integer().notNull(),
+    putAwayAt: text(),
+    plan: text(),
+    shelvedAt: text(),
+    pulledInto: text(),
+    takenOff: text(),
+    askAgain: text(),
+    ownOrder: text(),
+  },
+  (t) => [index('part_seq_ix').on(t.houseId, t.seq), index('part_item_ix').on(t.itemId)],
+);
+
+export const comment = sqliteTable(
+  'comment',
+  {
+    ...shared(),
+    itemId: text().notNull(),
+    partId: text(),
+    authorId: text().notNull(),
+    text: text().notNull(),
+    kind: text().notNull(),
+    audience: text().notNull(),
+    at: text().notNull(),
+    removedAt: text(),
+  },
+  (t) => [index('comment_seq_ix').on(t.houseId, t.seq), index('comment_item_ix').on(t.itemId)],
+);
+
+export const watch = sqliteTable('watch', { ...shared(), itemId: text().notNull(), personId: text().notNull(), on: flag() }, (t) => [
+  index('watch_seq_ix').on(t.houseId, t.seq),
+  index('watch_item_ix').on(t.itemId),
+]);
+
+export const notice = sqliteTable(
+  'notice',
+  {
+    ...shared(),
+    personId: text().notNull(),
+    itemId: text(),
+    kind: text().notNull(),
+    byId: text(),
+    at: text().notNull(),
+    params: json(),
+    readAt: text(),
+    withdrawnAt: text(),
+  },
+  (t) => [index('notice_seq_ix').on(t.houseId, t.seq), index('notice_person_ix').on(t.personId)],
+);
+
+export const activity = sqliteTable(
+  'activity',
+  {
+    ...shared(),
+    itemId: text(),
+    listId: text(),
+    actorId: text(),
+    kind: text().notNull(),
+    params: json(),
+    at: text().notNull(),
+    arrivedAt: text().notNull(),
+  },
+  (t) => [index('activity_seq_ix').on(t.houseId, t.seq), index('activity_item_ix').on(t.itemId)],
+);
+
+/** The tables of the nouns, by name. */
+export const nounTables = { house, person, invitation, bundle, list, section, share, item, part, comment, watch, notice, activity };
+
+/** The last sequence number of each house. */
+export const sequence = sqliteTable('sequence', { houseId: text().primaryKey(), seq: integer().notNull() });
+
+/** Every command ever decided: answered a second time with its first outcome, and the ground of undo. */
+export const command = sqliteTable(
+  'command',
+  {
+    accountId: text().notNull(),
+    id: text().notNull(),
+    houseId: text().notNull(),
+    name: text().notNull(),
+    payload: json(),
+    actorId: text(),
+    seq: integer(),
+    changes: json(),
+    outcome: json(),
+    at: text().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.accountId, t.id] }), index('command_id_ix').on(t.id)],
+);
+
+/** Rows that came into or went out of a person's sight at a sequence number, without having changed themselves. */
+export const sight = sqliteTable(
+  'sight',
+  { houseId: text().notNull(), personId: text().notNull(), seq: integer().notNull(), noun: text().notNull(), rowId: text().notNull() },
+  (t) => [index('sight_ix').on(t.houseId, t.personId, t.seq)],
+);
+
+export const account = sqliteTable('account', {
+  id: text().primaryKey(),
+  email: text().notNull().unique(),
+  name: text().notNull(),
+  passwordHash: text().notNull(),
+  theme: text().notNull(),
+  createdAt: text().notNull(),
+});
+
+/** A signed-in browser. The cookie's secret is kept as its SHA-256 only. */
+export const device = sqliteTable(
+  'device',
+  {
+    id: text().primaryKey(),
+    secretHash: text().notNull().unique(),
+    accountId: text()
+      .notNull()
+      .references(() => account.id),
+    label: text().notNull(),
+    createdAt: text().notNull(),
+    lastSeenAt: text().notNull(),
+  },
+  (t) => [index('device_account_ix').on(t.accountId)],
+);
+
+/** Settings of the installation itself, such as the simulated clock. */
+export const setting = sqliteTable('setting', { key: text().primaryKey(), value: text().notNull() });

@@ -1,0 +1,98 @@
+import { decide, isHere, type Command, type Note, type Reason, type RecordedCommand } from '@kotiva/core';
+import type { Clock } from '../clock.ts';
+import type { Raw } from '../db/open.ts';
+import { SqliteRows } from '../db/sqlite-rows.ts';
+import { differences, reachesNothing, reachOf, seenInReach } from './reach.ts';
+
+/** What becomes of a command: its place in the house's sequence, or the reason it does not apply. */
+export type Outcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
+
+export interface Actor {
+  id: string;
+  name: string;
+}
+
+/** The one way shared data changes: commands, each in one transaction, each applied once. */
+export class Ledger {
+  private readonly houses = new Map<string, SqliteRows>();
+  private readonly listeners = new Set<(houseId: string, seq: number) => void>();
+  private readonly statements;
+
+  constructor(
+    private readonly raw: Raw,
+    private readonly clock: Clock,
+  ) {
+    this.statements = {
+      known: raw.prepare('SELECT outcome, "houseId" FROM command WHERE "accountId" = ? AND id = ?'),
+      keep: raw.prepare('INSERT INTO command ("accountId", id, "houseId", name, payload, "actorId", seq, changes, outcome, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)'),
+      next: raw.prepare('INSERT INTO sequence ("houseId", seq) VALUES (?, 1) ON CONFLICT ("houseId") DO UPDATE SET seq = seq + 1 RETURNING seq'),
+      last: raw.prepare('SELECT seq FROM sequence WHERE "houseId" = ?'),
+      sight: raw.prepare('INSERT INTO sight ("houseId", "personId", seq, noun, "rowId") VALUES (?, ?, ?, ?, ?)'),
+    };
+  }
+
+  rows(houseId: string): SqliteRows {
+    const known = this.houses.get(houseId);
+    if (known) return known;
+    const made = new SqliteRows(this.raw, houseId);
+    this.houses.set(houseId, made);
+    return made;
+  }
+
+  /** The last sequence number of a house; 0 before its first command. */
+  seq(houseId: string): number {
+    return (this.statements.last.get(houseId) as { seq: number } | undefined)?.seq ?? 0;
+  }
+
+  /** Called after each commit. Returns how to stop listening. */
+  onCommit(listener: (houseId: string, seq: number) => void): () => void {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  }
+
+  /** Decides and commits one command. A second time it gets its first outcome. */
+  apply(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {
+    let seq: number | null = null;
+    const outcome = this.raw.transaction(() => {
+      const known = this.statements.known.get(account?.id ?? '', command.id) as { outcome: string } | undefined;
+      if (known) return JSON.parse(known.outcome) as Outcome;
+      const decided = this.decideAndWrite(command, account);
+      seq = decided.outcome === 'accepted' ? decided.seq : null;
+      return decided;
+    })();
+    if (seq !== null) for (const listener of this.listeners) listener(command.houseId, seq);
+    return outcome;
+  }
+
+  private decideAndWrite(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {
+    const rows = this.rows(command.houseId);
+    const now = this.clock.now();
+    const decision = decide(command, rows, { now, account });
+    if (decision.outcome === 'unknown') throw new Error(`the server did not hold what ${command.name} needs`);
+    if (decision.outcome === 'refused') {
+      const outcome: Outcome = { id: command.id, outcome: 'refused', reason: decision.reason };
+      this.keep(command, account, null, null, [], outcome, now);
+      return outcome;
+    }
+    const reach = reachOf(decision.changes, rows);
+    const watched = !reachesNothing(reach);
+    const before = watched ? seenInReach(reach, rows, this.readers(rows)) : null;
+    const { seq } = this.statements.next.get(command.houseId) as { seq: number };
+    const recorded: RecordedCommand = rows.apply(decision.changes, { commandId: command.id, name: command.name, payload: command.payload, actorId: decision.actorId, seq });
+    if (before) {
+      const after = seenInReach(reach, rows, this.readers(rows));
+      for (const { personId, noun, rowId } of differences(before, after)) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
+    }
+    const outcome: Outcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
+    this.keep(command, account, decision.actorId, seq, recorded.changes, outcome, now);
+    return outcome;
+  }
+
+  private readers(rows: SqliteRows) {
+    return rows.all('person').filter((person) => person.accountId !== null || !isHere(person));
+  }
+
+  private keep(command: Pick<Command, 'id' | 'name' | 'houseId'> & { payload: unknown }, account: Actor | null, actorId: string | null, seq: number | null, changes: unknown, outcome: Outcome, at: string): void {
+    this.statements.keep.run(account?.id ?? '', command.id, command.houseId, command.name, JSON.stringify(command.payload ?? null), actorId, seq, JSON.stringify(changes), JSON.stringify(outcome), at);
+  }
+}

@@ -1,0 +1,79 @@
+import { NOUNS, type Noun, type Person, type Row } from '@kotiva/core';
+import type { Raw } from '../db/open.ts';
+import { fromDriver, type SqliteRows } from '../db/sqlite-rows.ts';
+import { Sight } from './visibility.ts';
+
+/** One page of what changed for a person: rows to put, rows to evict, and the cursor it brings them to. */
+export interface Page {
+  seq: number;
+  more: boolean;
+  put: { noun: Noun; row: Row }[];
+  evict: { noun: Noun; id: string }[];
+}
+
+export const PAGE_ROWS = 500;
+
+const KEYS_SQL = `${NOUNS.map((noun) => `SELECT '${noun}' AS noun, id, seq, 0 AS sighted FROM "${noun}" WHERE "houseId" = :house AND seq > :since AND seq <= :until`).join(
+  ' UNION ALL ',
+)} UNION ALL SELECT noun, "rowId" AS id, seq, 1 AS sighted FROM sight WHERE "houseId" = :house AND "personId" = :person AND seq > :since AND seq <= :until ORDER BY seq LIMIT :limit`;
+
+/** Positional copies of the same parameters, in the order they stand in the statement. */
+const KEYS_POSITIONAL = KEYS_SQL.replace(/:\w+/g, '?');
+const KEYS_ORDER = KEYS_SQL.match(/:\w+/g)!.map((name) => name.slice(1));
+
+interface Key {
+  noun: Noun;
+  id: string;
+  seq: number;
+  sighted: number;
+}
+
+/** What a person's devices are missing: rows changed since, and rows that came into or went out of their sight since. */
+export class ChangeFeed {
+  private readonly keys;
+  private readonly bySeq = new Map<Noun, ReturnType<Raw['prepare']>>();
+
+  constructor(raw: Raw) {
+    this.keys = raw.prepare(KEYS_POSITIONAL);
+    for (const noun of NOUNS) this.bySeq.set(noun, raw.prepare(`SELECT * FROM "${noun}" WHERE id = ?`));
+  }
+
+  /** Changes after `since` up to `until`, at most about `limit` rows but never part of a commit. */
+  page(rows: SqliteRows, person: Person, since: number, until: number, limit = PAGE_ROWS): Page {
+    const { keys, seq, more } = this.keysBetween(person, since, until, limit);
+    const sight = new Sight(rows, person);
+    const put: Page['put'] = [];
+    const evict: Page['evict'] = [];
+    for (const { noun, id, sighted } of unique(keys).values()) {
+      const values = this.bySeq.get(noun)!.get(id) as Record<string, unknown> | undefined;
+      const row = values ? fromDriver(noun, values) : undefined;
+      if (row && sight.sees(noun, row)) put.push({ noun, row: sight.shown(noun, row) });
+      else if (sighted) evict.push({ noun, id });
+    }
+    return { seq, more, put, evict };
+  }
+
+  private keysBetween(person: Person, since: number, until: number, limit: number): { keys: Key[]; seq: number; more: boolean } {
+    const read = (to: number, most: number) => {
+      const values: Record<string, unknown> = { house: person.houseId, person: person.id, since, until: to, limit: most };
+      return this.keys.all(...KEYS_ORDER.map((name) => values[name])) as Key[];
+    };
+    const found = read(until, limit + 1);
+    if (found.length <= limit) return { keys: found, seq: until, more: false };
+    // end the page at a commit: the one before the row that did not fit, or the first commit whole
+    const cut = found[limit]!.seq;
+    const whole = found.filter(({ seq }) => seq < cut);
+    if (whole.length > 0) return { keys: whole, seq: cut - 1, more: true };
+    return { keys: read(cut, Number.MAX_SAFE_INTEGER), seq: cut, more: true };
+  }
+}
+
+function unique(keys: Key[]): Map<string, Key> {
+  const map = new Map<string, Key>();
+  for (const key of keys) {
+    const name = `${key.noun}:${key.id}`;
+    const known = map.get(name);
+    map.set(name, known ? { ...key, sighted: known.sighted | key.sighted } : key);
+  }
+  return map;
+}

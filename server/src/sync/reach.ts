@@ -1,0 +1,112 @@
+import { NOUNS, type Change, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
+import { Sight } from './visibility.ts';
+
+/**
+ * The rows whose readers a command may change without changing the rows themselves: by sharing, handing over, moving or a new role.
+ * Most commands reach nothing.
+ */
+export interface Reach {
+  lists: Set<string>;
+  items: Set<string>;
+  everything: boolean;
+}
+
+const TOUCHING: { [N in Noun]?: readonly string[] } = {
+  share: ['access'],
+  list: ['ownerId', 'bundleId'],
+  item: ['listId', 'parentId', 'makerId'],
+  part: ['takenBackAt', 'giverId', 'originId', 'givenAt'],
+  person: ['role', 'endedAt'],
+};
+
+export function reachOf(changes: readonly Change[], reader: Reader): Reach {
+  const reach: Reach = { lists: new Set(), items: new Set(), everything: false };
+  const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
+  for (const { noun, id, made, fields } of changes) {
+    if (!TOUCHING[noun]?.some((field) => field in fields)) continue;
+    if (noun === 'person') reach.everything ||= !made || reader.all('person').length > 0;
+    if (noun === 'list') reach.lists.add(id);
+    if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
+    if (noun === 'item' && !made) reach.items.add(id);
+    if (noun === 'part') {
+      const itemId = made ? (fields as Partial<Part>).itemId! : itemOf(id, reader);
+      if (!madeItems.has(itemId)) reach.items.add(itemId);
+    }
+  }
+  return reach;
+}
+
+const listOf = (id: string, fields: Partial<Row<'share'>>, reader: Reader): string => {
+  if (fields.listId) return fields.listId;
+  const share = reader.get('share', id);
+  return typeof share === 'string' ? '' : share.listId;
+};
+const itemOf = (id: string, reader: Reader): string => {
+  const part = reader.get('part', id);
+  return typeof part === 'string' ? '' : part.itemId;
+};
+
+export const reachesNothing = ({ lists, items, everything }: Reach): boolean => !everything && lists.size === 0 && items.size === 0;
+
+type Key = `${Noun}:${string}`;
+
+/** What each person sees of the rows in reach: compared before and after a command. */
+export function seenInReach(reach: Reach, reader: Reader, people: readonly Person[]): Map<string, Set<Key>> {
+  const rows = [...rowsInReach(reach, reader)];
+  return new Map(
+    people.map((person) => {
+      const sight = new Sight(reader, person);
+      return [person.id, new Set(rows.filter(([noun, row]) => sight.sees(noun, row)).map(([noun, row]): Key => `${noun}:${row.id}`))];
+    }),
+  );
+}
+
+export function* differences(before: Map<string, Set<Key>>, after: Map<string, Set<Key>>): Generator<{ personId: string; noun: Noun; rowId: string }> {
+  for (const [personId, now] of after) {
+    const then = before.get(personId) ?? new Set();
+    for (const key of now) if (!then.has(key)) yield split(personId, key);
+    for (const key of then) if (!now.has(key)) yield split(personId, key);
+  }
+}
+
+const split = (personId: string, key: Key) => {
+  const at = key.indexOf(':');
+  return { personId, noun: key.slice(0, at) as Noun, rowId: key.slice(at + 1) };
+};
+
+function* rowsInReach(reach: Reach, reader: Reader): Generator<readonly [Noun, Row]> {
+  if (reach.everything) {
+    for (const noun of NOUNS) for (const row of reader.all(noun)) yield [noun, row];
+    return;
+  }
+  const items = new Set<string>();
+  for (const listId of reach.lists) {
+    yield* rowsOfList(listId, reader);
+    for (const item of reader.by('item', 'listId', listId)) items.add(item.id);
+  }
+  for (const itemId of reach.items) withSteps(itemId, reader, items);
+  for (const itemId of items) yield* rowsOfItem(itemId, reader);
+}
+
+function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, Row]> {
+  const list = reader.get('list', listId);
+  if (typeof list === 'string') return;
+  yield ['list', list];
+  for (const section of reader.by('section', 'listId', listId)) yield ['section', section];
+  for (const share of reader.by('share', 'listId', listId)) yield ['share', share];
+  for (const bundle of reader.all('bundle')) yield ['bundle', bundle];
+  for (const entry of reader.all('activity')) if (entry.listId === listId) yield ['activity', entry];
+}
+
+function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, Row]> {
+  const item = reader.get('item', itemId);
+  if (typeof item === 'string') return;
+  yield ['item', item];
+  for (const noun of ['part', 'comment', 'watch', 'activity'] as const) for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];
+}
+
+function withSteps(itemId: string, reader: Reader, into: Set<string>): void {
+  if (into.has(itemId)) return;
+  into.add(itemId);
+  for (const step of reader.by('item', 'parentId', itemId)) withSteps(step.id, reader, into);
+}

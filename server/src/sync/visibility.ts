@@ -1,0 +1,132 @@
+import {
+  footingInList,
+  footingsOnItem,
+  isHere,
+  isOwnPart,
+  PRIVATE_PART_FIELDS,
+  type Comment,
+  type Footing,
+  type Item,
+  type Noun,
+  type Part,
+  type Person,
+  type Reader,
+  type Row,
+  type Activity,
+} from '@kotiva/core';
+
+/**
+ * Who sees what: for changes, the live stream and everything else that leaves the server.
+ * One `Sight` answers for one person at one moment; it remembers what it worked out.
+ */
+export class Sight {
+  private readonly lists = new Map<string, boolean>();
+  private readonly items = new Map<string, readonly Footing[]>();
+  private readonly rows: { find<N extends Noun>(noun: N, id: string): Row<N> | undefined; by: Reader['by'] };
+
+  constructor(
+    private readonly reader: Reader,
+    readonly person: Person,
+  ) {
+    this.rows = {
+      find: (noun, id) => {
+        const held = reader.get(noun, id);
+        return typeof held === 'string' ? undefined : held;
+      },
+      by: (noun, field, value) => reader.by(noun, field, value),
+    };
+  }
+
+  sees(noun: Noun, row: Row): boolean {
+    if (!isHere(this.person)) return false;
+    switch (noun) {
+      case 'house':
+      case 'person':
+        return true;
+      case 'invitation':
+        return this.person.role === 'manager';
+      case 'bundle':
+        return (row as Row<'bundle'>).ownerId === this.person.id || this.rows.by('list', 'bundleId', row.id).some((list) => this.seesList(list.id));
+      case 'list':
+        return this.seesList(row.id);
+      case 'section':
+      case 'share':
+        return this.seesList((row as Row<'section'>).listId);
+      case 'item':
+        return this.footings(row.id, row as Item).length > 0;
+      case 'part':
+      case 'watch':
+        return this.seesItem((row as Part).itemId);
+      case 'comment':
+        return this.seesComment(row as Comment);
+      case 'notice':
+        return (row as Row<'notice'>).personId === this.person.id;
+      case 'activity':
+        return this.seesActivity(row as Activity);
+    }
+  }
+
+  /** The row as this person may read it: what is private to another is emptied. */
+  shown<N extends Noun>(noun: N, row: Row<N>): Row<N> {
+    if (noun !== 'part' || (row as Part).personId === this.person.id) return row;
+    const emptied: Record<string, unknown> = { ...row };
+    for (const field of PRIVATE_PART_FIELDS) emptied[field] = null;
+    return emptied as unknown as Row<N>;
+  }
+
+  private seesList(listId: string): boolean {
+    const known = this.lists.get(listId);
+    if (known !== undefined) return known;
+    const seen = footingInList(listId, this.person, this.rows) !== null;
+    this.lists.set(listId, seen);
+    return seen;
+  }
+
+  private seesItem(itemId: string): boolean {
+    return this.footings(itemId).length > 0;
+  }
+
+  private footings(itemId: string, row?: Item): readonly Footing[] {
+    const known = this.items.get(itemId);
+    if (known) return known;
+    const item = row ?? this.rows.find('item', itemId);
+    const footings = item ? footingsOnItem(item, this.person, this.rows) : [];
+    this.items.set(itemId, footings);
+    return footings;
+  }
+
+  private seesComment(comment: Comment): boolean {
+    if (!this.seesItem(comment.itemId)) return false;
+    if (comment.audience === 'all' || comment.authorId === this.person.id) return true;
+    const part = comment.partId ? this.rows.find('part', comment.partId) : undefined;
+    return part !== undefined && [part.personId, part.giverId, part.originId].includes(this.person.id);
+  }
+
+  /** A handover shows what happens from then on, never what was before. */
+  private seesActivity(activity: Activity): boolean {
+    if (activity.itemId) {
+      const footings = this.footings(activity.itemId);
+      if (footings.some((footing) => footing !== 'own-part')) return true;
+      if (footings.length === 0) return false;
+      const since = this.handedSince(activity.itemId);
+      return since !== null && activity.arrivedAt >= since;
+    }
+    if (activity.listId) return this.seesList(activity.listId);
+    return this.person.role === 'manager';
+  }
+
+  private handedSince(itemId: string): string | null {
+    for (let at: string | null = itemId; at !== null; ) {
+      const own = this.rows.by('part', 'itemId', at).find((part) => isOwnPart(part, this.person));
+      if (own) return own.givenAt;
+      at = this.rows.find('item', at)?.parentId ?? null;
+    }
+    return null;
+  }
+}
+
+/** Everything a person sees of their house, as they may read it. */
+export function* visible(reader: Reader, person: Person, nouns: readonly Noun[]): Generator<readonly [Noun, Row]> {
+  const sight = new Sight(reader, person);
+  for (const noun of nouns) for (const row of reader.all(noun)) if (sight.sees(noun, row)) yield [noun, sight.shown(noun, row)];
+}
