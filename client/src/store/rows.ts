@@ -1,0 +1,50 @@
+import { createSelector } from '@reduxjs/toolkit';
+import { decide, MemoryRows, NOUNS, recordOf, type Command, type Decision, type Noun, type RecordedCommand, type Row } from '@kotiva/core';
+import type { HouseState, Pending, RowsByNoun } from './house.ts';
+
+/** What a device shows: the confirmed rows with the pending commands replayed over them. */
+export const selectRows = createSelector(
+  [(state: HouseState) => state.confirmed, (state: HouseState) => state.pending, (state: HouseState) => state.recent, (state: HouseState) => state.accountId],
+  (confirmed, pending, recent, accountId): MemoryRows => {
+    const rows = baseOf(confirmed).over();
+    for (const command of recent) rows.remember(command);
+    for (const { command } of pending) replay(rows, command, accountId);
+    return rows;
+  },
+);
+
+const bases = new WeakMap<RowsByNoun, MemoryRows>();
+
+function baseOf(confirmed: RowsByNoun): MemoryRows {
+  const known = bases.get(confirmed);
+  if (known) return known;
+  const made = MemoryRows.from('not-held', allRows(confirmed));
+  bases.set(confirmed, made);
+  return made;
+}
+
+function* allRows(confirmed: RowsByNoun): Generator<readonly [Noun, Row]> {
+  for (const noun of NOUNS) for (const row of Object.values(confirmed[noun])) yield [noun, row];
+}
+
+/** Decides a command here and now: the moment of the tap stands for the server's clock. */
+export const decideHere = (command: Command, rows: MemoryRows, accountId: string | null): Decision =>
+  decide(command, rows, { now: command.at, account: accountId === null ? null : { id: accountId, name: '' } });
+
+function replay(rows: MemoryRows, command: Command, accountId: string | null): void {
+  const decision = decideHere(command, rows, accountId);
+  if (decision.outcome !== 'accepted') return;
+  rows.apply(decision.changes, { commandId: command.id, name: command.name, payload: command.payload, actorId: decision.actorId, seq: Number.MAX_SAFE_INTEGER });
+}
+
+/** What undoing a command decided here would need. */
+export function recordHere(command: Command, decision: Decision, rows: MemoryRows): RecordedCommand | null {
+  if (decision.outcome !== 'accepted') return null;
+  const changes = decision.changes.map((change) => {
+    const held = rows.get(change.noun, change.id);
+    return recordOf(change, typeof held === 'string' ? undefined : held);
+  });
+  return { id: command.id, name: command.name, actorId: decision.actorId, payload: command.payload, changes };
+}
+
+export const isPending = (pending: readonly Pending[]): boolean => pending.some(({ ackSeq }) => ackSeq === null);

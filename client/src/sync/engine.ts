@@ -1,0 +1,216 @@
+import type { Command, CommandName, Note, Payload, Reason } from '@kotiva/core';
+import { houseSlice, noRows, type HouseState } from '../store/house.ts';
+import { decideHere, recordHere, selectRows } from '../store/rows.ts';
+import { TransportError, type Cache, type Outcome, type Transport } from './ports.ts';
+
+const { actions } = houseSlice;
+
+export interface EngineStore {
+  getState(): HouseState;
+  dispatch(action: { type: string }): unknown;
+}
+
+export interface EnginePorts {
+  store: EngineStore;
+  transport: Transport;
+  cache: Cache;
+  accountId: string;
+  houseId: string;
+  newId(): string;
+  /** Domain time on this device: its clock and the last known offset to the server. */
+  now(): string;
+  /** The server told the time. */
+  toldTime(now: string): void;
+  /** Something to say about a command that was accepted. */
+  noted(id: string, notes: Note[]): void;
+  /** Signed out here, or no longer in the house. */
+  ended(why: 'signed-out' | 'not-a-member'): void;
+  schedule(task: () => void, afterMs: number): () => void;
+}
+
+const FIRST_WAIT_MS = 500;
+const LONGEST_WAIT_MS = 30_000;
+const AT_ONCE = 50;
+
+export type Given = { id: string; refused: null; notes: Note[] } | { id: null; refused: Reason };
+
+/**
+ * Keeps one house of one account in step with the server: commands are decided here at once, queued until acknowledged,
+ * sent in order and as often as it takes; changes come down the live stream.
+ */
+export class SyncEngine {
+  private sending = false;
+  private closeLive: (() => void) | null = null;
+  private cancelRetry: (() => void) | null = null;
+  private cancelReopen: (() => void) | null = null;
+  private sendWait = FIRST_WAIT_MS;
+  private liveWait = FIRST_WAIT_MS;
+  private stopped = false;
+  private readonly settling = new Map<string, (outcome: Outcome) => void>();
+
+  constructor(private readonly ports: EnginePorts) {}
+
+  async start(): Promise<void> {
+    const { store, cache, accountId, houseId } = this.ports;
+    const kept = await cache.load().catch(() => null);
+    if (this.stopped) return;
+    const from = kept ?? { confirmed: noRows(), cursor: 0, pending: [], refused: [] };
+    store.dispatch(actions.opened({ houseId, accountId, ...from, loaded: kept !== null && kept.cursor > 0 }));
+    this.openLive();
+    void this.flush();
+  }
+
+  stop(): void {
+    this.stopped = true;
+    this.closeLive?.();
+    this.cancelRetry?.();
+    this.cancelReopen?.();
+  }
+
+  /** Gives a command: decided here, shown at once, sent as soon as there is a line. What is refused here is not sent. */
+  give<N extends CommandName>(name: N, payload: Payload<N>, batchId?: string): Given {
+    const { store, houseId, accountId } = this.ports;
+    const state = store.getState();
+    const command = { id: this.ports.newId(), houseId, name, payload, at: this.ports.now(), seen: state.cursor, batchId } as Command;
+    const rows = selectRows(state);
+    const decision = decideHere(command, rows, accountId);
+    if (decision.outcome === 'refused') return { id: null, refused: decision.reason };
+    store.dispatch(actions.given({ command, recorded: recordHere(command, decision, rows) }));
+    void this.keepPending();
+    void this.flush();
+    return { id: command.id, refused: null, notes: decision.outcome === 'accepted' ? decision.notes : [] };
+  }
+
+  /** What the server said to a command; waits as long as it takes. */
+  outcome(id: string): Promise<Outcome> {
+    return new Promise((resolve) => this.settling.set(id, resolve));
+  }
+
+  /** The network may be back: no need to wait any longer. */
+  wake(): void {
+    this.sendWait = FIRST_WAIT_MS;
+    this.liveWait = FIRST_WAIT_MS;
+    if (this.cancelRetry) {
+      this.cancelRetry();
+      this.cancelRetry = null;
+      void this.flush();
+    }
+    if (this.cancelReopen) {
+      this.cancelReopen();
+      this.cancelReopen = null;
+      this.openLive();
+    }
+  }
+
+  putAwayRefusal(id: string): void {
+    this.ports.store.dispatch(actions.refusalPutAway(id));
+    void this.keepPending();
+  }
+
+  /** Sends what waits, oldest first, until nothing does. */
+  async flush(): Promise<void> {
+    if (this.sending || this.stopped) return;
+    this.sending = true;
+    try {
+      for (let waiting = this.waiting(); waiting.length > 0 && !this.stopped; waiting = this.waiting()) {
+        const { outcomes, now } = await this.ports.transport.send(waiting.slice(0, AT_ONCE));
+        this.sendWait = FIRST_WAIT_MS;
+        this.ports.toldTime(now);
+        for (const outcome of outcomes) this.settle(outcome);
+        await this.keepPending();
+      }
+    } catch (error) {
+      this.failed(error);
+    } finally {
+      this.sending = false;
+    }
+  }
+
+  private waiting(): Command[] {
+    return this.ports.store
+      .getState()
+      .pending.filter(({ ackSeq }) => ackSeq === null)
+      .map(({ command }) => command);
+  }
+
+  private settle(outcome: Outcome): void {
+    const { store } = this.ports;
+    if (outcome.outcome === 'accepted') {
+      store.dispatch(actions.acknowledged({ id: outcome.id, seq: outcome.seq }));
+      if (outcome.notes.length > 0) this.ports.noted(outcome.id, outcome.notes);
+    } else {
+      store.dispatch(actions.refused({ id: outcome.id, reason: outcome.reason }));
+    }
+    this.settling.get(outcome.id)?.(outcome);
+    this.settling.delete(outcome.id);
+  }
+
+  private failed(error: unknown): void {
+    if (this.stopped) return;
+    if (error instanceof TransportError && error.kind !== 'offline' && error.kind !== 'too-large') return this.end(error.kind);
+    this.ports.store.dispatch(actions.lineChanged('offline'));
+    this.cancelRetry = this.ports.schedule(() => {
+      this.cancelRetry = null;
+      void this.flush();
+    }, this.sendWait);
+    this.sendWait = Math.min(this.sendWait * 2, LONGEST_WAIT_MS);
+  }
+
+  private openLive(): void {
+    if (this.stopped) return;
+    const { store, transport, cache } = this.ports;
+    this.closeLive = transport.live(store.getState().cursor, {
+      page: (page) => {
+        this.liveWait = FIRST_WAIT_MS;
+        store.dispatch(actions.pageApplied(page));
+        void cache.page(page);
+        this.lineIs('live');
+      },
+      clock: (now) => {
+        this.ports.toldTime(now);
+        this.lineIs('live');
+      },
+      gone: () => void this.askWhy(),
+      broken: () => void this.reopenLater(),
+    });
+  }
+
+  private lineIs(line: HouseState['line']): void {
+    if (this.ports.store.getState().line === line) return;
+    this.ports.store.dispatch(actions.lineChanged(line));
+    if (line === 'live') this.wake();
+  }
+
+  private reopenLater(): void {
+    this.closeLive?.();
+    this.closeLive = null;
+    if (this.stopped || this.cancelReopen) return;
+    this.ports.store.dispatch(actions.lineChanged('offline'));
+    this.cancelReopen = this.ports.schedule(() => {
+      this.cancelReopen = null;
+      void this.askWhy();
+    }, this.liveWait);
+    this.liveWait = Math.min(this.liveWait * 2, LONGEST_WAIT_MS);
+  }
+
+  /** A stream does not say why it failed; a plain request does. */
+  private async askWhy(): Promise<void> {
+    try {
+      await this.ports.transport.changes(this.ports.store.getState().cursor);
+      this.openLive();
+    } catch (error) {
+      if (error instanceof TransportError && (error.kind === 'signed-out' || error.kind === 'not-a-member')) this.end(error.kind);
+      else this.reopenLater();
+    }
+  }
+
+  private end(why: 'signed-out' | 'not-a-member'): void {
+    this.stop();
+    this.ports.ended(why);
+  }
+
+  private async keepPending(): Promise<void> {
+    const { pending, refused } = this.ports.store.getState();
+    await this.ports.cache.pending(pending, refused).catch(() => undefined);
+  }
+}

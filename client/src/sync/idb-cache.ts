@@ -1,0 +1,72 @@
+import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Noun, Row } from '@kotiva/core';
+import { noRows, type Pending, type Refused } from '../store/house.ts';
+import { memoryCache } from './memory-cache.ts';
+import type { Cache, Kept } from './ports.ts';
+
+interface Shape extends DBSchema {
+  rows: { key: string; value: { key: string; noun: Noun; row: Row } };
+  queue: { key: 'queue'; value: { pending: Pending[]; refused: Refused[] } };
+  cursor: { key: 'cursor'; value: number };
+}
+
+const PREFIX = 'kotiva';
+const nameOf = (accountId: string, houseId: string) => `${PREFIX}/${accountId}/${houseId}`;
+
+/** What a device keeps of one account × house, in IndexedDB. Where the browser refuses storage, in memory. */
+export function idbCache(accountId: string, houseId: string): Cache {
+  const spare = memoryCache();
+  const database = openDB<Shape>(nameOf(accountId, houseId), 1, {
+    upgrade(db) {
+      db.createObjectStore('rows', { keyPath: 'key' });
+      db.createObjectStore('queue');
+      db.createObjectStore('cursor');
+    },
+  }).catch(() => null);
+  const withDb = async <T>(use: (db: IDBPDatabase<Shape>) => Promise<T>, otherwise: () => Promise<T>): Promise<T> => {
+    const db = await database;
+    return db ? use(db) : otherwise();
+  };
+  return {
+    load: () => withDb(loadAll, () => spare.load()),
+    page: (page) =>
+      withDb(
+        async (db) => {
+          const tx = db.transaction(['rows', 'cursor'], 'readwrite');
+          const rows = tx.objectStore('rows');
+          for (const { noun, row } of page.put) void rows.put({ key: `${noun}:${row.id}`, noun, row });
+          for (const { noun, id } of page.evict) void rows.delete(`${noun}:${id}`);
+          void tx.objectStore('cursor').put(page.seq, 'cursor');
+          await tx.done;
+        },
+        () => spare.page(page),
+      ),
+    pending: (pending, refused) =>
+      withDb(
+        async (db) => void (await db.put('queue', { pending, refused }, 'queue')),
+        () => spare.pending(pending, refused),
+      ),
+    forget: () =>
+      withDb(
+        async (db) => {
+          db.close();
+          await deleteDB(nameOf(accountId, houseId));
+        },
+        () => spare.forget(),
+      ),
+  };
+}
+
+async function loadAll(db: IDBPDatabase<Shape>): Promise<Kept> {
+  const [rows, queue, cursor] = await Promise.all([db.getAll('rows'), db.get('queue', 'queue'), db.get('cursor', 'cursor')]);
+  const confirmed = noRows();
+  for (const { noun, row } of rows) (confirmed[noun] as Record<string, Row>)[row.id] = row;
+  return { confirmed, cursor: cursor ?? 0, pending: queue?.pending ?? [], refused: queue?.refused ?? [] };
+}
+
+/** Removes everything kept here of an account, or of everyone: after signing out a shared device shows nothing of the last person. */
+export async function forgetAll(accountId: string | null): Promise<void> {
+  const known = (await indexedDB.databases?.()) ?? [];
+  const prefix = accountId === null ? `${PREFIX}/` : `${PREFIX}/${accountId}/`;
+  await Promise.all(known.flatMap(({ name }) => (name?.startsWith(prefix) ? [deleteDB(name)] : [])));
+}

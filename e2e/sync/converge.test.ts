@@ -1,0 +1,99 @@
+import { NOUNS, isHere } from '@kotiva/core';
+import { visible } from '../../server/src/sync/visibility.ts';
+import { doSomething } from './doings.ts';
+import { Editor } from './editor.ts';
+import { Random } from './random.ts';
+import { RealServer } from './server.ts';
+
+const SEEDS = Number(process.env.SYNC_SEEDS ?? 1000);
+const FIRST = Number(process.env.SYNC_FIRST ?? 1);
+const STEPS = 24;
+const NAMES = ['Aino', 'Leila', 'Noor', 'Eetu'];
+
+/** A house with two to four people, each on a device of their own. */
+async function household(server: RealServer, random: Random): Promise<Editor[]> {
+  const houseId = random.uuid();
+  const names = NAMES.slice(0, 2 + random.below(3));
+  const { ledger } = server.services;
+  const at = new Date().toISOString();
+  const editors: Editor[] = [];
+  for (const [index, name] of names.entries()) {
+    const who = server.signIn(name);
+    const account = { id: who.accountId, name };
+    const looks = { name, mark: name.slice(0, 2), colour: 'moss', pattern: 'weft' };
+    const run = (command: string, payload: unknown, by = account) => {
+      const outcome = ledger.apply({ id: random.uuid(), houseId, name: command as never, payload, at, seen: 0 }, by);
+      if (outcome.outcome === 'refused') throw new Error(`${command}: ${outcome.reason.code}`);
+    };
+    if (index === 0) run('house.make', { name: 'House', zone: 'Europe/Helsinki', person: looks });
+    else {
+      const token = random.uuid().replaceAll('-', '') + name;
+      run('invitation.make', { role: random.pick(['manager', 'member', 'helper']), uses: 'one', token }, { id: server.signIn('Aino').accountId, name: 'Aino' });
+      run('person.join', { token, ...looks });
+    }
+    editors.push(new Editor(server, random, name, houseId, who));
+  }
+  for (const editor of editors) await editor.open();
+  for (const editor of editors) await editor.catchUp();
+  return editors;
+}
+
+async function run(server: RealServer, seed: number): Promise<void> {
+  const random = new Random(seed);
+  const editors = await household(server, random);
+  const done = new Map<Editor, string[]>();
+  for (const editor of editors) {
+    editor.faults = { unsent: random.next() * 0.4, lostAck: random.next() * 0.4, reordered: random.next() * 0.5 };
+    editor.pageRows = 1 + random.below(20);
+  }
+  for (let step = 0; step < STEPS; step++) {
+    const editor = random.pick(editors)!;
+    const what = random.next();
+    if (what < 0.62) {
+      const id = doSomething(editor, random);
+      if (id) done.set(editor, [...(done.get(editor) ?? []), id]);
+    } else if (what < 0.7) {
+      const last = random.pick(done.get(editor) ?? []);
+      if (last) editor.give('undo', { command: last });
+    } else if (what < 0.9) await editor.pull();
+    else if (what < 0.97) await editor.runTasks();
+    else if (what < 0.985) await editor.reload();
+    else {
+      for (const other of editors) await other.settleSending();
+      await server.restart();
+    }
+    if (random.chance(0.5)) await editor.settleSending();
+  }
+  for (const editor of editors) await editor.catchUp();
+  for (const editor of editors) await editor.catchUp();
+  for (const editor of editors) {
+    expectSame(server, editor, seed);
+    editor.stop();
+  }
+}
+
+/** Row for row: what the device holds is what the server says this person sees. */
+function expectSame(server: RealServer, editor: Editor, seed: number): void {
+  const { houseId } = editor.store.getState();
+  const rows = server.services.ledger.rows(houseId!);
+  const person = rows.all('person').find((one) => one.name === editor.name && isHere(one));
+  if (!person) throw new Error(`seed ${seed}: ${editor.name} is gone`);
+  const seen = new Map([...visible(rows, person, NOUNS)].map(([noun, row]) => [`${noun}:${row.id}`, row]));
+  const held = editor.confirmed();
+  expect({ seed, who: editor.name, held: [...held.keys()].sort() }).toEqual({ seed, who: editor.name, held: [...seen.keys()].sort() });
+  for (const [key, row] of seen) expect({ seed, who: editor.name, row: held.get(key) }).toEqual({ seed, who: editor.name, row });
+  expect(editor.store.getState().pending).toEqual([]);
+}
+
+describe('editors with bad lines', () => {
+  const server = new RealServer();
+  beforeAll(() => server.start());
+  afterAll(() => server.stop());
+  const BLOCK = 50;
+  for (let first = FIRST; first < FIRST + SEEDS; first += BLOCK) {
+    const last = Math.min(first + BLOCK, FIRST + SEEDS) - 1;
+    test(`seeds ${first} to ${last} end where the server says`, async () => {
+      for (let seed = first; seed <= last; seed++) await run(server, seed);
+    }, 120_000);
+  }
+});

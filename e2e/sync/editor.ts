@@ -1,0 +1,167 @@
+import { configureStore, type EnhancedStore } from '@reduxjs/toolkit';
+import { isHere, NOUNS, type CommandName, type Command, type MemoryRows, type Noun, type Payload, type Person, type Row } from '@kotiva/core';
+import { houseSlice, type HouseState } from '@/store/house.ts';
+import { selectRows } from '@/store/rows.ts';
+import { SyncEngine, type Given } from '@/sync/engine.ts';
+import { memoryCache } from '@/sync/memory-cache.ts';
+import { TransportError, type LiveHandlers, type Outcome, type Transport } from '@/sync/ports.ts';
+import type { Random } from './random.ts';
+import type { RealServer } from './server.ts';
+
+/** How bad the line is: the chance of each fault per request. */
+export interface Faults {
+  unsent: number;
+  lostAck: number;
+  reordered: number;
+}
+
+/** One device of one person: the client's own engine and store, a line that fails, a clock that is asked for nothing. */
+export class Editor {
+  readonly store: EnhancedStore<HouseState>;
+  private engine!: SyncEngine;
+  private readonly cache = memoryCache();
+  private handlers: LiveHandlers | null = null;
+  private tasks = new Set<() => void>();
+  private held: Outcome[] | null = null;
+  ended: string | null = null;
+  faults: Faults = { unsent: 0, lostAck: 0, reordered: 0 };
+  pageRows = 500;
+
+  constructor(
+    private readonly server: RealServer,
+    private readonly random: Random,
+    readonly name: string,
+    private readonly houseId: string,
+    private readonly who: { accountId: string; cookie: string },
+  ) {
+    this.store = configureStore({ reducer: houseSlice.reducer, middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }) });
+  }
+
+  async open(): Promise<void> {
+    this.engine = new SyncEngine({
+      store: this.store,
+      transport: this.transport(),
+      cache: this.cache,
+      accountId: this.who.accountId,
+      houseId: this.houseId,
+      newId: () => this.random.uuid(),
+      now: () => new Date().toISOString(),
+      toldTime: () => undefined,
+      noted: () => undefined,
+      ended: (why) => (this.ended = why),
+      schedule: (task) => {
+        this.tasks.add(task);
+        return () => this.tasks.delete(task);
+      },
+    });
+    await this.engine.start();
+  }
+
+  /** The tab is closed and opened again: what the device kept is all there is. */
+  async reload(): Promise<void> {
+    this.engine.stop();
+    await this.settleSending();
+    this.tasks.clear();
+    await this.open();
+  }
+
+  give<N extends CommandName>(name: N, payload: Payload<N>): Given {
+    return this.engine.give(name, payload);
+  }
+
+  get rows(): MemoryRows {
+    return selectRows(this.store.getState());
+  }
+
+  get me(): Person | undefined {
+    return this.rows.by('person', 'accountId', this.who.accountId).find(isHere);
+  }
+
+  /** Fetches one page, as the live stream would push it. */
+  async pull(): Promise<boolean> {
+    const page = await this.fetchPage();
+    if (!page) return false;
+    this.handlers?.page(page);
+    return page.more;
+  }
+
+  /** Runs whatever waits for its time: retries. */
+  async runTasks(): Promise<void> {
+    const due = [...this.tasks];
+    this.tasks.clear();
+    for (const task of due) task();
+    await this.settleSending();
+  }
+
+  async settleSending(): Promise<void> {
+    while ((this.engine as unknown as { sending: boolean }).sending) await new Promise((resolve) => setImmediate(resolve));
+  }
+
+  /** Everything sent, everything received. */
+  async catchUp(): Promise<void> {
+    this.faults = { unsent: 0, lostAck: 0, reordered: 0 };
+    for (let round = 0; round < 50; round++) {
+      await this.settleSending();
+      await this.runTasks();
+      await this.engine.flush();
+      await this.settleSending();
+      while (await this.pull());
+      if (this.ended || this.store.getState().pending.length === 0) return;
+    }
+    throw new Error(`${this.name} still has ${this.store.getState().pending.length} commands waiting`);
+  }
+
+  confirmed(): Map<string, Row> {
+    const { confirmed } = this.store.getState();
+    return new Map(NOUNS.flatMap((noun: Noun) => Object.values(confirmed[noun]).map((row) => [`${noun}:${row.id}`, row] as const)));
+  }
+
+  stop(): void {
+    this.engine.stop();
+  }
+
+  private transport(): Transport {
+    return {
+      send: async (commands) => {
+        if (this.random.chance(this.faults.unsent)) throw new TransportError('offline');
+        const answer = await this.post(commands);
+        if (this.random.chance(this.faults.lostAck)) throw new TransportError('offline');
+        return { ...answer, outcomes: this.reorder(answer.outcomes) };
+      },
+      changes: async () => (await this.fetchPage()) ?? Promise.reject(new TransportError('not-a-member')),
+      live: (_since, handlers) => {
+        this.handlers = handlers;
+        return () => (this.handlers = null);
+      },
+    };
+  }
+
+  /** Acknowledgements may come in another order, and some only with the next ones. */
+  private reorder(outcomes: Outcome[]): Outcome[] {
+    const all = [...(this.held ?? []), ...outcomes];
+    this.held = null;
+    if (!this.random.chance(this.faults.reordered)) return all;
+    this.held = all.splice(this.random.below(all.length), 1);
+    return all.reverse();
+  }
+
+  private async post(commands: readonly Command[]): Promise<{ outcomes: Outcome[]; now: string }> {
+    const headers = { 'content-type': 'application/json', cookie: this.who.cookie };
+    const response = await fetch(`${this.server.base}/api/commands`, { method: 'POST', headers, body: JSON.stringify({ commands }) }).catch(() => {
+      throw new TransportError('offline');
+    });
+    if (!response.ok) throw new Error(`${response.status} ${await response.text()}`);
+    return (await response.json()) as { outcomes: Outcome[]; now: string };
+  }
+
+  private async fetchPage() {
+    const since = this.store.getState().cursor;
+    const response = await fetch(`${this.server.base}/api/houses/${this.houseId}/changes?since=${since}&limit=${this.pageRows}`, { headers: { cookie: this.who.cookie } });
+    if (response.status === 403) {
+      this.ended = 'not-a-member';
+      return null;
+    }
+    if (!response.ok) throw new Error(`${response.status} ${await response.text()}`);
+    return (await response.json()) as { seq: number; more: boolean; put: { noun: Noun; row: Row }[]; evict: { noun: Noun; id: string }[]; now: string };
+  }
+}

@@ -1,0 +1,56 @@
+import { serve } from '@hono/node-server';
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createApp } from '../../server/src/app.ts';
+import type { Services } from '../../server/src/context.ts';
+import { openStorage, type Storage } from '../../server/src/db/open.ts';
+
+const MIGRATIONS = join(__dirname, '../../server/drizzle');
+
+/** A real server on a real file, that can be stopped and started again in the middle of things. */
+export class RealServer {
+  private readonly folder = mkdtempSync(join(tmpdir(), 'kotiva-sync-'));
+  private storage!: Storage;
+  private http!: ReturnType<typeof serve>;
+  services!: Services;
+  base = '';
+
+  async start(): Promise<void> {
+    this.storage = openStorage(join(this.folder, 'kotiva.sqlite'), MIGRATIONS);
+    const { app, services } = createApp({ storage: this.storage, version: 'test' });
+    this.services = services;
+    await new Promise<void>((resolve) => {
+      this.http = serve({ fetch: app.fetch, port: 0, hostname: '127.0.0.1' }, (info: AddressInfo) => {
+        this.base = `http://127.0.0.1:${info.port}`;
+        resolve();
+      });
+    });
+  }
+
+  async restart(): Promise<void> {
+    await this.halt();
+    await this.start();
+  }
+
+  async stop(): Promise<void> {
+    await this.halt();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+
+  /** An account without the cost of hashing: how it signs in is tested elsewhere. */
+  signIn(name: string): { accountId: string; cookie: string } {
+    const id = `00000000-0000-4000-8000-${Buffer.from(name.padEnd(6, '_').slice(0, 6)).toString('hex')}`;
+    this.storage.raw
+      .prepare("INSERT OR IGNORE INTO account (id, email, name, \"passwordHash\", theme, \"createdAt\") VALUES (?, ?, ?, '', 'device', '')")
+      .run(id, `${name}@example.org`, name);
+    return { accountId: id, cookie: `kotiva_session=${this.services.accounts.signIn(id, 'test')}` };
+  }
+
+  private async halt(): Promise<void> {
+    (this.http as unknown as { closeAllConnections(): void }).closeAllConnections();
+    await new Promise((resolve) => this.http.close(resolve));
+    this.storage.close();
+  }
+}
