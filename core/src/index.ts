@@ -21,3 +21,5 @@ export { isUndoable } from './commands/undo.ts';
 export { byPosition } from './commands/position.ts';
 export * from './followup/standing.ts';
 export * from './time/clock.ts';
+export * from './followup/groups.ts';
+export * from './planning/today.ts';

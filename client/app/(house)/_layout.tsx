@@ -1,0 +1,20 @@
+import { Slot } from 'expo-router';
+import { FirstHouseScreen, SignInScreen, useSession } from '@/features/account';
+import { Shell } from '@/features/shell';
+import { LiveHouseProvider } from '@/store/live-house.tsx';
+
+/** Inside the house: only for who is signed in and in one. */
+export default function HouseLayout() {
+  const { standing, lost } = useSession();
+  if (standing.state === 'asking') return null;
+  if (standing.state === 'out') return <SignInScreen signedOut={standing.why === 'signed-out'} />;
+  const { me, houseId } = standing;
+  if (!houseId) return <FirstHouseScreen />;
+  return (
+    <LiveHouseProvider key={`${me.account.id} ${houseId}`} accountId={me.account.id} houseId={houseId} onLost={lost}>
+      <Shell>
+        <Slot />
+      </Shell>
+    </LiveHouseProvider>
+  );
+}

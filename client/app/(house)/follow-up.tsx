@@ -1,0 +1,1 @@
+export { FollowUpScreen as default } from '@/features/followup';

@@ -1,0 +1,1 @@
+export { ListsScreen as default } from '@/features/lists';

@@ -1,0 +1,33 @@
+import '../global.css';
+import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
+import { AtkinsonHyperlegibleNext_500Medium } from '@expo-google-fonts/atkinson-hyperlegible-next/500Medium';
+import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
+import { BricolageGrotesque_600SemiBold } from '@expo-google-fonts/bricolage-grotesque/600SemiBold';
+import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
+import { PortalHost } from '@rn-primitives/portal';
+import { useFonts } from 'expo-font';
+import { Slot } from 'expo-router';
+import { useState } from 'react';
+import { Provider } from 'react-redux';
+import { SessionProvider } from '@/features/account';
+import { makeStore } from '@/store/store.ts';
+import { registerServiceWorker } from '@/sync/service-worker.ts';
+import { ThemeProvider } from '@/ui/theme.tsx';
+
+registerServiceWorker();
+
+/** What every page stands in. Text shows in the system's font until ours have come. */
+export default function Root() {
+  useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_500Medium, AtkinsonHyperlegibleNext_700Bold, BricolageGrotesque_600SemiBold, BricolageGrotesque_700Bold });
+  const [store] = useState(makeStore);
+  return (
+    <Provider store={store}>
+      <ThemeProvider>
+        <SessionProvider>
+          <Slot />
+          <PortalHost />
+        </SessionProvider>
+      </ThemeProvider>
+    </Provider>
+  );
+}

@@ -1,0 +1,61 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ask, type ProblemDetails } from '@/store/api.ts';
+import { Button } from '@/ui/button.tsx';
+import { Field } from '@/ui/field.tsx';
+import { Txt } from '@/ui/text.tsx';
+import { t } from '@/words';
+import { sayProblem } from '@/words/problems.ts';
+
+/** Signing in, or a new account: e-mail, password, name, nothing else. */
+export function AccountForm({ startsNew, onDone }: { startsNew: boolean; onDone: () => Promise<void> }) {
+  const [isNew, setNew] = useState(startsNew);
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  const [name, setName] = useState('');
+  const [problem, setProblem] = useState<ProblemDetails | null>(null);
+  const [busy, setBusy] = useState(false);
+  const errorAt = (field: string) => (problem?.field === field ? sayProblem(problem) : null);
+
+  const submit = async () => {
+    setBusy(true);
+    const answer = isNew ? await ask('POST', '/accounts', { email, password, name }) : await ask('POST', '/session', { email, password });
+    if (answer.ok) await onDone();
+    else setProblem(answer.problem);
+    setBusy(false);
+  };
+
+  return (
+    <View className="gap-4">
+      {isNew ? <Field label={t('account.name')} value={name} onChangeText={setName} autoComplete="name" error={errorAt('name')} maxLength={80} /> : null}
+      <Field label={t('account.email')} value={email} onChangeText={setEmail} autoComplete="email" inputMode="email" autoCapitalize="none" error={errorAt('email')} />
+      <Field
+        label={t('account.password')}
+        hint={isNew ? t('account.passwordHint') : undefined}
+        value={password}
+        onChangeText={setPassword}
+        secureTextEntry
+        autoComplete={isNew ? 'new-password' : 'current-password'}
+        error={errorAt('password')}
+        onSubmitEditing={() => void submit()}
+      />
+      {problem && !problem.field ? (
+        <Txt role="alert" tone="late" size={15}>
+          {sayProblem(problem)}
+        </Txt>
+      ) : null}
+      <Button kind="main" onPress={() => void submit()} disabled={busy}>
+        {isNew ? t('account.make') : t('account.signIn')}
+      </Button>
+      <Button
+        kind="quiet"
+        onPress={() => {
+          setNew(!isNew);
+          setProblem(null);
+        }}
+      >
+        {isNew ? t('account.haveOne') : t('account.haveNone')}
+      </Button>
+    </View>
+  );
+}

@@ -1,0 +1,59 @@
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { enterHouse, type ProblemDetails } from '@/store/api.ts';
+import { momentNow } from '@/store/live-house.tsx';
+import { Button } from '@/ui/button.tsx';
+import { Field } from '@/ui/field.tsx';
+import { Page } from '@/ui/page.tsx';
+import { Heading, Txt } from '@/ui/text.tsx';
+import { t } from '@/words';
+import { sayProblem, sayReason } from '@/words/problems.ts';
+import { useMe, useSession } from './session.tsx';
+import { suggestLooks } from './suggest-looks.ts';
+
+/** For who is in no house yet: its name is all that is asked. */
+export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
+  const { account } = useMe();
+  const { refresh, choose, signOut } = useSession();
+  const [name, setName] = useState('');
+  const [error, setError] = useState<string | null>(null);
+
+  const make = async () => {
+    const houseId = v7();
+    const payload = {
+      name,
+      zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+      person: { name: account.name, ...suggestLooks(account.name, []) },
+      hints: { list: t('hints.list'), items: [t('hints.add'), t('hints.invite'), t('hints.handOver'), t('hints.follow')] },
+    };
+    const answer = await enterHouse({ id: v7(), houseId, name: 'house.make', payload, at: momentNow() });
+    if (!answer.ok) return setError(sayProblem(answer.problem as ProblemDetails));
+    if (answer.value.outcome === 'refused') return setError(sayReason(answer.value.reason));
+    choose(houseId);
+    await refresh();
+    onCancel?.();
+  };
+
+  return (
+    <Page>
+      <Heading level={1}>{t('house.make')}</Heading>
+      <Txt tone="muted">{t('house.makeWhy')}</Txt>
+      <Field label={t('house.name')} value={name} onChangeText={setName} error={error} maxLength={80} autoFocus onSubmitEditing={() => void make()} />
+      <Button kind="main" onPress={() => void make()}>
+        {t('house.makeIt')}
+      </Button>
+      <Txt size={15} tone="muted">
+        {t('house.orInvited')}
+      </Txt>
+      {onCancel ? (
+        <Button kind="quiet" onPress={onCancel}>
+          {t('common.back')}
+        </Button>
+      ) : (
+        <Button kind="quiet" onPress={() => void signOut(false)}>
+          {t('account.signOut')}
+        </Button>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,94 @@
+import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import { forgetAll } from '@/sync/idb-cache.ts';
+import { ask, type Me } from '@/store/api.ts';
+
+type Standing = { state: 'asking' } | { state: 'out'; why: 'fresh' | 'signed-out' } | { state: 'in'; me: Me; houseId: string | null };
+
+interface Session {
+  standing: Standing;
+  /** Asks the server anew who is signed in here. */
+  refresh(): Promise<void>;
+  signOut(everywhere: boolean): Promise<void>;
+  choose(houseId: string): void;
+  /** The server no longer lets this device in. */
+  lost(why: 'signed-out' | 'not-a-member'): void;
+}
+
+const SessionContext = createContext<Session | null>(null);
+const KEPT = 'kotiva/me';
+const CHOSEN = 'kotiva/house';
+
+/** Who is signed in on this device; kept for starting without a network, gone with signing out. */
+export function SessionProvider({ children }: { children: React.ReactNode }) {
+  const [standing, setStanding] = useState<Standing>({ state: 'asking' });
+
+  const enter = useCallback((me: Me) => {
+    localStorage.setItem(KEPT, JSON.stringify(me));
+    setStanding({ state: 'in', me, houseId: chosenHouse(me) });
+  }, []);
+
+  const leave = useCallback(async (why: 'fresh' | 'signed-out') => {
+    localStorage.removeItem(KEPT);
+    localStorage.removeItem(CHOSEN);
+    setStanding({ state: 'out', why });
+    await forgetAll(null).catch(() => undefined);
+  }, []);
+
+  const refresh = useCallback(async () => {
+    const answer = await ask<Me>('GET', '/me');
+    if (answer.ok) return enter(answer.value);
+    if (answer.problem.status === 401) return leave('fresh');
+    const kept = localStorage.getItem(KEPT);
+    if (kept) enter(JSON.parse(kept) as Me);
+    else setStanding({ state: 'out', why: 'fresh' });
+  }, [enter, leave]);
+
+  useEffect(() => {
+    // what was kept is shown at once; the answer corrects it
+    const kept = localStorage.getItem(KEPT);
+    if (kept) enter(JSON.parse(kept) as Me);
+    void refresh();
+  }, [enter, refresh]);
+
+  const session = useMemo<Session>(
+    () => ({
+      standing,
+      refresh,
+      async signOut(everywhere) {
+        await ask('DELETE', `/session${everywhere ? '?everywhere=1' : ''}`);
+        await leave('fresh');
+      },
+      choose(houseId) {
+        localStorage.setItem(CHOSEN, houseId);
+        setStanding((now) => (now.state === 'in' ? { ...now, houseId } : now));
+      },
+      lost(why) {
+        if (why === 'signed-out') void leave('signed-out');
+        else {
+          localStorage.removeItem(CHOSEN);
+          void refresh();
+        }
+      },
+    }),
+    [standing, refresh, leave],
+  );
+  return <SessionContext.Provider value={session}>{children}</SessionContext.Provider>;
+}
+
+export function useSession(): Session {
+  const session = useContext(SessionContext);
+  if (!session) throw new Error('outside of SessionProvider');
+  return session;
+}
+
+/** Inside the house: who is signed in. */
+export function useMe(): Me {
+  const { standing } = useSession();
+  if (standing.state !== 'in') throw new Error('nobody is signed in');
+  return standing.me;
+}
+
+function chosenHouse({ houses }: Me): string | null {
+  const chosen = localStorage.getItem(CHOSEN);
+  return houses.find(({ houseId }) => houseId === chosen)?.houseId ?? houses[0]?.houseId ?? null;
+}

@@ -1,0 +1,24 @@
+import { createContext, useContext, useMemo, useState } from 'react';
+
+/** What the view one is in gives to what is typed there. */
+export interface CaptureContext {
+  list?: string;
+  section?: string | null;
+  person?: string;
+  /** Said below the line: where it goes. */
+  words?: string;
+}
+
+const Context = createContext<{ context: CaptureContext; set: (context: CaptureContext) => void } | null>(null);
+
+export function CaptureProvider({ children }: { children: React.ReactNode }) {
+  const [context, set] = useState<CaptureContext>({});
+  const value = useMemo(() => ({ context, set }), [context]);
+  return <Context.Provider value={value}>{children}</Context.Provider>;
+}
+
+export function useCapture() {
+  const value = useContext(Context);
+  if (!value) throw new Error('outside of CaptureProvider');
+  return value;
+}

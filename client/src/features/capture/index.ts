@@ -1,0 +1,2 @@
+export { CaptureLine } from './capture-line.tsx';
+export { CaptureProvider, useCapture, type CaptureContext } from './context.tsx';

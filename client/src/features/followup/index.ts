@@ -1,0 +1,1 @@
+export { FollowUpScreen } from './follow-up-screen.tsx';

@@ -1,0 +1,132 @@
+import { isHere, isLate, type FollowUp, type Person } from '@kotiva/core';
+import { Pressable, View } from 'react-native';
+import Svg, { G, Path } from 'react-native-svg';
+import { knotOf, sayStrands, useOpenItem } from '@/features/item';
+import { useNow, usePlace } from '@/store/store.ts';
+import { ink, KnotShape, personInk, PersonMark, Txt, type Tone } from '@/ui';
+import { t } from '@/words';
+import { FollowUpAction } from './action.tsx';
+import { sayWhy } from './words.ts';
+
+const COLUMN = 64;
+const ROW = 46;
+const MIDDLE = COLUMN / 2;
+
+export interface WeaveGroup {
+  title: string;
+  tone: Tone;
+  rows: FollowUp[];
+}
+
+/** People as columns: those who have any of it, in the order they joined. */
+export function columnsOf(followUps: readonly FollowUp[], people: readonly Person[]): Person[] {
+  const inIt = new Set(followUps.flatMap(({ parts }) => parts.map((part) => part.personId)));
+  return people.filter((person) => inIt.has(person.id) || (isHere(person) && person.role !== 'outside'));
+}
+
+export function WeaveHead({ people }: { people: readonly Person[] }) {
+  return (
+    <View className="flex-row" style={{ width: people.length * COLUMN }}>
+      {people.map((person) => (
+        <View key={person.id} className="items-center gap-1" style={{ width: COLUMN }}>
+          <PersonMark looks={person} size={34} />
+          <Txt size={13} tone="muted" numberOfLines={1}>
+            {person.name}
+          </Txt>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Items as rows, people as columns, a knot at each crossing. */
+export function Weave({ groups, people }: { groups: readonly WeaveGroup[]; people: readonly Person[] }) {
+  return (
+    <View role="table" aria-label={t('follow.weave')}>
+      {groups.map(({ title, tone, rows }) => (
+        <View key={title} role="rowgroup">
+          <View role="row" className="flex-row items-end">
+            <View role="cell" className="h-11 grow shrink basis-0 flex-row items-baseline gap-2 pl-4 pt-4">
+              <Txt role="heading" aria-level={3} face="head" tone={tone}>
+                {title}
+              </Txt>
+              <Txt size={13} tone="muted">
+                {rows.length}
+              </Txt>
+            </View>
+            <Threads people={people} height={44} />
+            <View className="w-28" />
+          </View>
+          {rows.map((row) => (
+            <WeaveRow key={row.item.id} followUp={row} people={people} />
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly Person[] }) {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const open = useOpenItem();
+  const { item, parts } = followUp;
+  const crossings = people.flatMap((person, column) => {
+    const part = parts.find((one) => one.personId === person.id);
+    return part ? [{ person, part, x: column * COLUMN + MIDDLE }] : [];
+  });
+  const from = crossings[0]?.x ?? 0;
+  const to = crossings.at(-1)?.x ?? 0;
+  const late = followUp.group !== 'back' && isLate(item, now, house.zone);
+  const thread = ink(late ? 'lingonberry' : 'muted');
+  const middle = ROW / 2;
+  return (
+    <View role="row" className="flex-row items-center border-b border-line">
+      <Pressable role="cell" onPress={() => open(item.id)} tabIndex={0} className="min-w-0 grow shrink basis-0 justify-center py-1 pl-4 pr-4" style={{ minHeight: ROW }}>
+        <Txt size={17} face="medium" numberOfLines={1}>
+          {item.title}
+        </Txt>
+        <Txt size={13} tone="muted" numberOfLines={1}>
+          {sayWhy(followUp, rows, now, house.zone)}
+        </Txt>
+      </Pressable>
+      <View role="cell" aria-label={sayStrands(item, parts, rows)}>
+        <Svg width={people.length * COLUMN} height={ROW} aria-hidden>
+          <Warp people={people} height={ROW} />
+          <Path d={`M0 ${middle}H${people.length * COLUMN}`} stroke={ink('line')} strokeDasharray="1 4" />
+          {from === to ? null : item.policy === 'any' ? (
+            <Path d={`M${from} ${middle - 2.5}H${to}M${from} ${middle + 2.5}H${to}`} stroke={thread} strokeWidth={1.3} />
+          ) : (
+            <Path d={`M${from} ${middle}H${to}`} stroke={thread} strokeWidth={1.8} />
+          )}
+          {crossings.map(({ person, part, x }) => (
+            <G key={person.id} transform={`translate(${x - 14} ${middle - 14})`}>
+              <KnotShape state={knotOf(item, part)} colour={person.colour} />
+            </G>
+          ))}
+        </Svg>
+      </View>
+      <View role="cell" className="w-28 items-end pr-2">
+        <FollowUpAction followUp={followUp} />
+      </View>
+    </View>
+  );
+}
+
+function Threads({ people, height }: { people: readonly Person[]; height: number }) {
+  return (
+    <Svg width={people.length * COLUMN} height={height} aria-hidden>
+      <Warp people={people} height={height} />
+    </Svg>
+  );
+}
+
+function Warp({ people, height }: { people: readonly Person[]; height: number }) {
+  return (
+    <>
+      {people.map((person, column) => (
+        <Path key={person.id} d={`M${column * COLUMN + MIDDLE} 0V${height}`} stroke={personInk(person.colour)} strokeOpacity={0.35} strokeWidth={1.5} />
+      ))}
+    </>
+  );
+}

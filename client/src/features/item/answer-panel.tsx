@@ -1,0 +1,107 @@
+import type { Item, Part } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Choice, Field, PersonMark, Txt } from '@/ui';
+import { t } from '@/words';
+import { nameOf, personOf } from './knot-of.ts';
+
+type Asking = 'decline' | 'ask' | 'percent' | null;
+
+/** What the one who was handed something can say to it: take it, can't, ask back, how far it is. */
+export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const [asking, setAsking] = useState<Asking>(null);
+  const giver = personOf(rows, part.giverId);
+  const fresh = part.standing === 'needs-action' || part.standing === 'tentative';
+  return (
+    <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
+      {giver && giver.id !== part.personId ? (
+        <View className="flex-row items-center gap-3">
+          <PersonMark looks={giver} />
+          <View className="shrink">
+            <Txt size={15} tone="muted">
+              {t('answer.from', { name: giver.name })}
+            </Txt>
+            {part.message ? <Txt>{part.message}</Txt> : null}
+          </View>
+        </View>
+      ) : null}
+      {asking === null ? (
+        <View className="flex-row flex-wrap gap-2">
+          {fresh || part.standing === 'declined' ? (
+            <Button kind="main" onPress={() => give('part.accept', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>
+              {t('answer.take')}
+            </Button>
+          ) : null}
+          {part.standing === 'accepted' || part.standing === 'in-process' ? <Button onPress={() => setAsking('percent')}>{t('answer.howFar')}</Button> : null}
+          {part.standing === 'tentative' ? null : <Button onPress={() => setAsking('ask')}>{t('answer.askBack')}</Button>}
+          {part.standing === 'declined' ? null : <Button onPress={() => setAsking('decline')}>{t('answer.cant')}</Button>}
+        </View>
+      ) : null}
+      {asking === 'percent' ? <PercentAnswer item={item} part={part} onDone={() => setAsking(null)} /> : null}
+      {asking === 'ask' ? (
+        <WordsAnswer
+          label={t('answer.question', { name: nameOf(rows, part.giverId) })}
+          verb={t('answer.askBack')}
+          needed
+          onCancel={() => setAsking(null)}
+          onSend={(question) => {
+            if (!give('part.askBack', { item: item.id, question }, { words: t('said.asked', { name: nameOf(rows, part.giverId) }), undo: true })) setAsking(null);
+          }}
+        />
+      ) : null}
+      {asking === 'decline' ? (
+        <WordsAnswer
+          label={t('answer.reason', { name: nameOf(rows, part.giverId) })}
+          verb={t('answer.cant')}
+          onCancel={() => setAsking(null)}
+          onSend={(reason) => {
+            if (!give('part.decline', { item: item.id, reason }, { words: t('said.declined', { name: nameOf(rows, part.giverId) }), undo: true })) setAsking(null);
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function PercentAnswer({ item, part, onDone }: { item: Item; part: Part; onDone: () => void }) {
+  const give = useGive();
+  const steps = ['0', '20', '40', '60', '80', '100'] as const;
+  return (
+    <View className="gap-3">
+      <Choice
+        label={t('answer.howFar')}
+        value={String(part.percent) as (typeof steps)[number]}
+        options={steps.map((value) => ({ value, words: t('answer.percent', { percent: value }) }))}
+        onChange={(value) => {
+          if (!give('part.progress', { item: item.id, percent: Number(value) })) onDone();
+        }}
+      />
+      <Button kind="quiet" onPress={onDone}>
+        {t('common.cancel')}
+      </Button>
+    </View>
+  );
+}
+
+/** A line of words and a verb. What was typed stays when it cannot be sent. */
+export function WordsAnswer({ label, verb, needed = false, onSend, onCancel }: { label: string; verb: string; needed?: boolean; onSend: (words: string) => void; onCancel: () => void }) {
+  const [words, setWords] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  return (
+    <View className="gap-3">
+      <Field label={label} value={words} onChangeText={setWords} error={error} multiline autoFocus maxLength={20_000} />
+      <View className="flex-row gap-2">
+        <Button kind="main" onPress={() => (needed && !words.trim() ? setError(t('answer.wordsNeeded')) : onSend(words))}>
+          {verb}
+        </Button>
+        <Button kind="quiet" onPress={onCancel}>
+          {t('common.cancel')}
+        </Button>
+      </View>
+    </View>
+  );
+}

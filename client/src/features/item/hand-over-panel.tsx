@@ -1,0 +1,97 @@
+import { isDone, progressOf, type Item, type Policy } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Choice, Field, Heading, Switch, Txt } from '@/ui';
+import { t, together } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import { DueChoice } from './due-panel.tsx';
+import { footings } from './use-check.ts';
+import { givenParts, nameOf } from './knot-of.ts';
+import { PeoplePicker } from './people-picker.tsx';
+
+/** To whom, each or any, by when, with what message. */
+export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const given = givenParts(rows, item.id);
+  const holders = given.filter((part) => !part.passedTo).map((part) => part.personId!);
+  const [chosen, setChosen] = useState<string[]>([]);
+  const [policy, setPolicy] = useState<Policy>(given.length > 0 ? item.policy : 'each');
+  const [due, setDue] = useState(item.due);
+  const [message, setMessage] = useState('');
+  const [confirm, setConfirm] = useState(item.confirm);
+  const [error, setError] = useState<string | null>(null);
+  const several = new Set([...holders, ...chosen]).size > 1;
+  const parts = rows.by('part', 'itemId', item.id);
+  const reopens = policy === 'each' && isDone(item, parts) && chosen.length > 0;
+
+  const handOver = () => {
+    if (chosen.length === 0) return setError(t('hand.chooseSomeone'));
+    const names = chosen.map((id) => nameOf(rows, id));
+    const reason = give(
+      'part.handOver',
+      { items: [item.id], persons: chosen, message, ...(several ? { policy } : {}), ...(due === item.due ? {} : { due }), ...(confirm === item.confirm ? {} : { confirm }) },
+      { words: t('said.handed', { title: item.title, names: together(names) }), undo: true, ownRefusal: true },
+    );
+    if (reason) setError(sayReason(reason));
+    else onDone();
+  };
+
+  return (
+    <View className="gap-5 pt-2">
+      <Heading level={2}>{t('hand.title', { title: item.title })}</Heading>
+      <View className="gap-2">
+        <PeoplePicker
+          label={t('hand.whom')}
+          chosen={chosen}
+          without={holders}
+          onToggle={(id) => {
+            setError(null);
+            setChosen(chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id]);
+          }}
+          noteOn={(person) => (person.id !== me.id && footings(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
+        />
+        {error ? (
+          <Txt role="alert" size={15} tone="late">
+            {error}
+          </Txt>
+        ) : null}
+      </View>
+      {several ? (
+        <View className="gap-2">
+          <Choice
+            label={t('policy.label')}
+            value={policy}
+            onChange={setPolicy}
+            options={[
+              { value: 'each', words: t('policy.each') },
+              { value: 'any', words: t('policy.any') },
+            ]}
+          />
+          <Txt size={15} tone="muted">
+            {t(policy === 'each' ? 'policy.eachMeans' : 'policy.anyMeans')}
+          </Txt>
+        </View>
+      ) : null}
+      {reopens ? <Txt tone="waits">{t('hand.reopens', { done: progressOf(item, parts).done })}</Txt> : null}
+      <View className="gap-2">
+        <Txt size={15} face="medium" tone="muted">
+          {t('due.by')}
+        </Txt>
+        <DueChoice due={due} onChange={setDue} />
+      </View>
+      <Field label={t('hand.message')} placeholder={t('hand.messageHint')} value={message} onChangeText={setMessage} multiline maxLength={20_000} />
+      <Switch words={t('hand.confirm')} on={confirm} onChange={setConfirm} />
+      <View className="flex-row gap-2">
+        <View className="grow">
+          <Button kind="main" onPress={handOver}>
+            {t('hand.over')}
+          </Button>
+        </View>
+        <Button onPress={onDone}>{t('common.cancel')}</Button>
+      </View>
+    </View>
+  );
+}

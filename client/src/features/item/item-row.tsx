@@ -1,0 +1,70 @@
+import { countingParts, isDone, isLate, progressOf, type Item } from '@kotiva/core';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Knot, KnotMark, Row, Thread, type Tone } from '@/ui';
+import { t, type WordKey } from '@/words';
+import { sayDue, sayInstant } from '@/words/dates.ts';
+import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
+import { useOpenItem } from './open-item.ts';
+import { partToTie, useTie } from './use-check.ts';
+
+interface ItemRowProps {
+  item: Item;
+  /** Said below the title before anything else: the list's name, who gave it. */
+  sub?: string;
+  trail?: React.ReactNode;
+  /** Before the knot: a handle to drag by. */
+  handle?: React.ReactNode;
+}
+
+/** An item in a list or a day: the knot one ties, the title, who shares it, what is due. */
+export function ItemRow({ item, sub, trail, handle }: ItemRowProps) {
+  const { rows, me, house } = usePlace();
+  const now = useNow();
+  const open = useOpenItem();
+  const tie = useTie();
+  const parts = rows.by('part', 'itemId', item.id);
+  const given = givenParts(rows, item.id);
+  const done = isDone(item, parts);
+  const mine = partToTie(item, parts, me, rows);
+  const shown = mine ?? given.find((part) => countingParts([part]).length > 0) ?? given[0] ?? parts[0];
+  const others = given.filter((part) => part !== shown);
+  const late = !done && isLate(item, now, house.zone);
+  const person = shown ? personOf(rows, shown.personId) : null;
+  const steps = rows.by('item', 'parentId', item.id).filter((step) => !step.removedAt);
+  const completed = parts.find((part) => part.standing === 'completed');
+
+  const lines = [
+    sub,
+    done && completed?.completedAt ? t('row.doneBy', { name: nameOf(rows, completed.completedBy), when: sayInstant(completed.completedAt, now, house.zone) }) : null,
+    !done && steps.length > 0 ? t('row.steps', { done: steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length, of: steps.length }) : null,
+    !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
+    !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
+  ].filter(Boolean);
+  const rightTone: Tone = late ? 'late' : 'ink';
+  const knot = shown ? knotOf(item, shown) : 'nobody';
+  const lead =
+    mine && shown ? (
+      <Knot state={knot} colour={person?.colour ?? null} onTie={() => tie(item, mine)} label={t(mine.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })} />
+    ) : (
+      <KnotMark state={knot} colour={person?.colour ?? null} />
+    );
+  return (
+    <Row
+      title={item.title}
+      sub={lines.join(' · ') || undefined}
+      right={!done && item.due ? sayDue(item.due, late, now, house.zone) : undefined}
+      rightTone={rightTone}
+      done={done}
+      importance={item.importance}
+      onPress={() => open(item.id)}
+      label={t('row.open', { title: item.title, state: t(`knot.${knot}` as WordKey) })}
+      lead={handle ? <>{handle}{lead}</> : lead}
+      trail={
+        <>
+          {others.length > 0 ? <Thread strands={strandsOf(item, others, rows)} each={item.policy === 'each'} late={late} label={sayStrands(item, others, rows)} /> : null}
+          {trail}
+        </>
+      }
+    />
+  );
+}

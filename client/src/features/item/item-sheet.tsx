@@ -1,0 +1,236 @@
+import { byPosition, footingsOnItem, isDone, partId, progressOf, watchId, type Item } from '@kotiva/core';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlaceOrNull, usePlace } from '@/store/store.ts';
+import { Band, Button, Field, Heading, Menu, Sheet, Txt, useWide, type MenuEntry } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import { AnswerPanel } from './answer-panel.tsx';
+import { HandOverPanel } from './hand-over-panel.tsx';
+import { givenParts } from './knot-of.ts';
+import { Notes } from './notes.tsx';
+import { useOpenedItem, useOpenItem } from './open-item.ts';
+import { Happened, SaidThread } from './said-thread.tsx';
+import { Sentence } from './sentence.tsx';
+import { Steps } from './steps.tsx';
+import { lookup, partToTie, useTie } from './use-check.ts';
+import { WhoStands } from './who-stands.tsx';
+
+/** The sheet of whichever item the address names. */
+export function ItemSheet() {
+  const opened = useOpenedItem();
+  const open = useOpenItem();
+  const place = usePlaceOrNull();
+  const item = opened && place ? place.rows.get('item', opened) : null;
+  if (!opened || !item) return null;
+  if (typeof item === 'string') {
+    return (
+      <Sheet open onClose={() => open(null)} title={t('item.gone')} closeLabel={t('common.close')}>
+        <Txt className="py-6">{t('item.goneWhy')}</Txt>
+      </Sheet>
+    );
+  }
+  return <OpenItem key={item.id} item={item} onClose={() => open(null)} />;
+}
+
+function OpenItem({ item, onClose }: { item: Item; onClose: () => void }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const wide = useWide();
+  const [handing, setHanding] = useState(false);
+  useSeen(item);
+  const footings = footingsOnItem(item, me, lookup(rows));
+  const canChange = footings.some((footing) => footing === 'owner' || footing === 'edit' || (footing === 'check' && item.makerId === me.id));
+  const given = givenParts(rows, item.id);
+  const parts = rows.by('part', 'itemId', item.id);
+  const own = given.find((part) => part.personId === me.id);
+  const { done, of } = progressOf(item, parts);
+  const nobody = given.length === 0 ? partToTie(item, parts, me, rows) : null;
+  const steps = rows
+    .by('item', 'parentId', item.id)
+    .filter((step) => !step.removedAt)
+    .sort(byPosition);
+
+  const what = (
+    <>
+      <Title item={item} canChange={canChange} />
+      <Sentence item={item} canChange={canChange} onHandOver={() => setHanding(true)} />
+      {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
+      {own && !own.passedTo && own.standing !== 'completed' && own.giverId !== me.id ? <AnswerPanel item={item} part={own} /> : null}
+      {nobody ? <NobodysPart item={item} /> : null}
+      <Steps item={item} steps={steps} canChange={canChange} />
+      <Notes item={item} canChange={canChange} />
+    </>
+  );
+  const who = (
+    <>
+      {given.length > 0 ? (
+        <View className="mt-4">
+          <View className="flex-row items-center gap-3">
+            <View className="grow">
+              <Heading level={3}>{t('item.whoStands')}</Heading>
+            </View>
+            {item.policy === 'each' && of > 1 ? (
+              <>
+                <Band share={of ? done / of : 0} width={70} height={12} />
+                <Txt size={15} face="medium">
+                  {t('common.of', { done, of })}
+                </Txt>
+              </>
+            ) : null}
+          </View>
+          {given.map((part) => (
+            <WhoStands key={part.id} item={item} part={part} canChange={canChange} />
+          ))}
+        </View>
+      ) : null}
+      <View className="mt-5">
+        <SaidThread item={item} />
+      </View>
+      <Happened item={item} />
+    </>
+  );
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title={item.title}
+      closeLabel={t('common.close')}
+      leaves
+      head={<Head item={item} canChange={canChange} onClose={onClose} />}
+      foot={handing ? undefined : <Foot item={item} canHandOver={canChange} onHandOver={() => setHanding(true)} />}
+    >
+      {handing ? (
+        <HandOverPanel item={item} onDone={() => setHanding(false)} />
+      ) : wide ? (
+        <View className="flex-row gap-8">
+          <View className="grow basis-0">{what}</View>
+          <View className="grow basis-0 border-l border-line pl-8">{who}</View>
+        </View>
+      ) : (
+        <>
+          {what}
+          {who}
+        </>
+      )}
+    </Sheet>
+  );
+
+  /** Opening turns unseen into seen, and reads what was told of it; putting away what came back. */
+  function useSeen({ id }: Item) {
+    const part = rows.get('part', partId(id, me.id));
+    const unseen = typeof part !== 'string' && part.seenAt === null && part.takenBackAt === null;
+    const unread = rows.by('notice', 'personId', me.id).filter((notice) => notice.itemId === id && notice.readAt === null && !notice.withdrawnAt);
+    const back = isDone(item, rows.by('part', 'itemId', id)) && rows.by('part', 'itemId', id).some((one) => one.standing === 'completed' && !one.putAwayAt && one.personId !== me.id && (one.giverId === me.id || one.originId === me.id));
+    const unreadIds = unread.map((notice) => notice.id).join(' ');
+    useEffect(() => {
+      if (unseen) give('part.see', { item: id }, { ownRefusal: true });
+      if (unreadIds) give('notice.read', { notices: unreadIds.split(' ') }, { ownRefusal: true });
+      if (back) give('part.putAway', { items: [id] }, { ownRefusal: true });
+      // eslint-disable-next-line react-hooks/exhaustive-deps -- giving is not a dependency: it changes with every row
+    }, [id, unseen, unreadIds, back]);
+  }
+}
+
+function Head({ item, canChange, onClose }: { item: Item; canChange: boolean; onClose: () => void }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const list = item.listId ? rows.get('list', item.listId) : null;
+  const section = item.sectionId ? rows.get('section', item.sectionId) : null;
+  const where = [list, section].flatMap((row) => (row && typeof row !== 'string' ? [row.name] : [])).join(' · ');
+  const watch = rows.get('watch', watchId(item.id, me.id));
+  const watching = typeof watch !== 'string' && watch.on;
+  const entries: MenuEntry[] = [
+    { key: 'watch', words: t(watching ? 'item.unwatch' : 'item.watch'), onPress: () => void give('watch.set', { item: item.id, person: me.id, on: !watching }, { words: t(watching ? 'said.unwatched' : 'said.watched') }) },
+  ];
+  if (canChange) {
+    entries.push({ key: 'confirm', words: t(item.confirm ? 'item.noConfirm' : 'item.confirm'), onPress: () => void give('item.change', { item: item.id, confirm: !item.confirm }, { undo: true, words: t(item.confirm ? 'said.noConfirm' : 'said.confirm') }) });
+    entries.push({
+      key: 'remove',
+      words: t('item.remove'),
+      late: true,
+      onPress: () => {
+        if (!give('item.remove', { items: [item.id] }, { words: t('said.removed', { title: item.title }), undo: true })) onClose();
+      },
+    });
+  }
+  return (
+    <View className="flex-row items-center">
+      <Txt size={13} tone="muted" numberOfLines={1} className="grow shrink basis-0">
+        {where || t('item.ownPile')}
+      </Txt>
+      <Menu label={t('item.more')} entries={entries} />
+    </View>
+  );
+}
+
+/** Tapped to reword; an empty or overlong title says so here and keeps what was typed. */
+function Title({ item, canChange }: { item: Item; canChange: boolean }) {
+  const give = useGive();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const save = () => {
+    if (typed === null || typed === item.title) return setTyped(null);
+    const reason = give('item.change', { item: item.id, title: typed }, { ownRefusal: true });
+    setError(reason ? sayReason(reason) : null);
+    if (!reason) setTyped(null);
+  };
+  if (typed !== null) return <Field label={t('item.title')} hideLabel value={typed} onChangeText={setTyped} error={error} onBlur={save} onSubmitEditing={save} autoFocus className="my-2" />;
+  return (
+    <View role="heading" aria-level={1} className="mb-2 mt-1">
+      <Txt size={26} face="title" onPress={canChange ? () => setTyped(item.title) : undefined}>
+        {item.title}
+      </Txt>
+    </View>
+  );
+}
+
+function RemovedNote({ item, canChange }: { item: Item; canChange: boolean }) {
+  const give = useGive();
+  return (
+    <View className="my-2 flex-row items-center gap-3 rounded-sheet bg-ground p-4">
+      <Txt className="grow shrink basis-0">{t('item.removedNote')}</Txt>
+      {canChange ? <Button onPress={() => give('item.bringBack', { items: [item.id] }, { words: t('said.broughtBack', { title: item.title }) })}>{t('item.bringBack')}</Button> : null}
+    </View>
+  );
+}
+
+function NobodysPart({ item }: { item: Item }) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const tie = useTie();
+  const part = rows.get('part', partId(item.id, null));
+  if (typeof part === 'string') return null;
+  const done = part.standing === 'completed';
+  return (
+    <View className="mt-2 flex-row flex-wrap gap-2">
+      <Button kind={done ? 'plain' : 'main'} onPress={() => tie(item, part)}>
+        {t(done ? 'item.uncheck' : 'item.checkOff')}
+      </Button>
+      {done ? null : <Button onPress={() => give('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>{t('answer.take')}</Button>}
+    </View>
+  );
+}
+
+function Foot({ item, canHandOver, onHandOver }: { item: Item; canHandOver: boolean; onHandOver: () => void }) {
+  const give = useGive();
+  const [words, setWords] = useState('');
+  const say = () => {
+    if (words.trim() && !give('comment.say', { item: item.id, text: words })) setWords('');
+  };
+  return (
+    <View className="flex-row items-end gap-2">
+      <Field label={t('item.saySomething')} hideLabel placeholder={t('item.saySomething')} value={words} onChangeText={setWords} onSubmitEditing={say} maxLength={20_000} className="min-w-0 grow shrink basis-0" />
+      {words.trim() ? (
+        <Button kind="main" onPress={say}>
+          {t('item.say')}
+        </Button>
+      ) : canHandOver ? (
+        <Button kind="main" onPress={onHandOver}>
+          {t('hand.over')}
+        </Button>
+      ) : null}
+    </View>
+  );
+}

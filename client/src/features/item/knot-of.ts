@@ -1,0 +1,51 @@
+import { waitsForTie, type Item, type MemoryRows, type Part, type Person } from '@kotiva/core';
+import type { KnotState, Strand } from '@/ui';
+import { t, type WordKey } from '@/words';
+
+/** What a part looks like as a knot. */
+export function knotOf(item: Pick<Item, 'confirm'>, part: Part): KnotState {
+  if (part.personId === null) return part.standing === 'completed' ? 'done' : 'nobody';
+  if (part.excusedAt) return 'excused';
+  if (part.passedTo) return 'passed';
+  switch (part.standing) {
+    case 'completed':
+      return waitsForTie(item, part) ? 'waits' : 'done';
+    case 'declined':
+      return 'declined';
+    case 'tentative':
+      return 'asked';
+    case 'in-process':
+      return 'underway';
+    case 'accepted':
+      return 'taken';
+    case 'delegated':
+      return 'passed';
+    case 'needs-action':
+      return part.seenAt ? 'seen' : 'unseen';
+  }
+}
+
+export const personOf = (rows: MemoryRows, id: string | null): Person | null => {
+  const held = id ? rows.get('person', id) : 'absent';
+  return typeof held === 'string' ? null : held;
+};
+
+export const nameOf = (rows: MemoryRows, id: string | null): string => personOf(rows, id)?.name ?? t('person.someone');
+
+/** The parts of an item that were given to somebody and not taken back, in the order they were given. */
+export const givenParts = (rows: MemoryRows, itemId: string): Part[] =>
+  rows
+    .by('part', 'itemId', itemId)
+    .filter((part) => part.personId !== null && part.takenBackAt === null)
+    .sort((a, b) => ((a.givenAt ?? '') < (b.givenAt ?? '') ? -1 : (a.givenAt ?? '') > (b.givenAt ?? '') ? 1 : a.id < b.id ? -1 : 1));
+
+export function strandsOf(item: Item, parts: readonly Part[], rows: MemoryRows): Strand[] {
+  return parts.map((part) => {
+    const person = personOf(rows, part.personId);
+    return { key: part.id, state: knotOf(item, part), colour: person?.colour ?? null, mark: person?.mark ?? '' };
+  });
+}
+
+/** "Leila: checked off, Noor: seen": what a thread says without pictures. */
+export const sayStrands = (item: Item, parts: readonly Part[], rows: MemoryRows): string =>
+  parts.map((part) => `${nameOf(rows, part.personId)}: ${t(`knot.${knotOf(item, part)}` as WordKey)}`).join(', ');

@@ -1,0 +1,50 @@
+import type { Item } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { Button, Field, Heading, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+
+/** Longer words with the item. Saved with the text they were based on, so that two can write at once. */
+export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
+  const give = useGive();
+  const [writing, setWriting] = useState<{ base: string; text: string } | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  if (!item.notes && !canChange) return null;
+  const save = () => {
+    if (!writing) return;
+    const reason = writing.text === writing.base ? null : give('item.change', { item: item.id, notes: writing.text, notesBase: writing.base }, { ownRefusal: true });
+    setError(reason ? sayReason(reason) : null);
+    if (!reason) setWriting(null);
+  };
+  return (
+    <View className="mt-4 gap-2">
+      {item.notes || writing ? <Heading level={3}>{t('item.notes')}</Heading> : null}
+      {writing ? (
+        <>
+          <Field label={t('item.notes')} hideLabel multiline value={writing.text} onChangeText={(text) => setWriting({ ...writing, text })} error={error} autoFocus />
+          <View className="flex-row gap-2">
+            <Button kind="main" onPress={save}>
+              {t('common.save')}
+            </Button>
+            <Button kind="quiet" onPress={() => setWriting(null)}>
+              {t('common.cancel')}
+            </Button>
+          </View>
+        </>
+      ) : (
+        <>
+          {item.notes ? <Txt>{item.notes}</Txt> : null}
+          {canChange ? (
+            <View className="items-start">
+              <Button kind="quiet" onPress={() => setWriting({ base: item.notes, text: item.notes })}>
+                {t(item.notes ? 'item.changeNotes' : 'item.writeNotes')}
+              </Button>
+            </View>
+          ) : null}
+        </>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,57 @@
+import type { Item } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Field, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import { givenParts, nameOf } from './knot-of.ts';
+import { PeoplePicker } from './people-picker.tsx';
+import { footings } from './use-check.ts';
+
+/** Passes one person's part to another, with a word if wanted. */
+export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; onDone: () => void }) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const [to, setTo] = useState<string | null>(null);
+  const [message, setMessage] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const without = givenParts(rows, item.id)
+    .filter((part) => !part.passedTo)
+    .map((part) => part.personId!);
+  const pass = () => {
+    if (!to) return setError(t('hand.chooseSomeone'));
+    const reason = give('part.passOn', { item: item.id, from, to, message }, { words: t('said.passed', { name: nameOf(rows, to) }), undo: true, ownRefusal: true });
+    if (reason) setError(sayReason(reason));
+    else onDone();
+  };
+  return (
+    <View className="mb-3 gap-3 rounded-sheet bg-ground p-4">
+      <PeoplePicker
+        label={t('part.passTo')}
+        chosen={to ? [to] : []}
+        without={[...without, from]}
+        onToggle={(id) => {
+          setError(null);
+          setTo(id === to ? null : id);
+        }}
+        noteOn={(person) => (footings(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
+      />
+      {error ? (
+        <Txt role="alert" size={15} tone="late">
+          {error}
+        </Txt>
+      ) : null}
+      <Field label={t('hand.message')} value={message} onChangeText={setMessage} maxLength={20_000} />
+      <View className="flex-row gap-2">
+        <Button kind="main" onPress={pass}>
+          {t('part.passOn')}
+        </Button>
+        <Button kind="quiet" onPress={onDone}>
+          {t('common.cancel')}
+        </Button>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,72 @@
+import { isHere, type Person } from '@kotiva/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { usePlace } from '@/store/store.ts';
+import { Field, PersonMark, Txt } from '@/ui';
+import { t } from '@/words';
+
+interface PeoplePickerProps {
+  chosen: readonly string[];
+  onToggle: (personId: string) => void;
+  /** Those who cannot be chosen here, such as who has it already. */
+  without?: readonly string[];
+  /** A short word beside a name: "will see only this". */
+  noteOn?: (person: Person) => string | null;
+  label: string;
+}
+
+const FIELD_FROM = 7;
+
+/** People by name or short mark, any part of it; two of one name are told apart by their marks. */
+export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: PeoplePickerProps) {
+  const { rows } = usePlace();
+  const [typed, setTyped] = useState('');
+  const people = rows
+    .all('person')
+    .filter((person) => isHere(person) && !without.includes(person.id))
+    .sort((a, b) => a.name.localeCompare(b.name));
+  const found = people.filter((person) => matches(person, typed));
+  return (
+    <View className="gap-2" role="group" aria-label={label}>
+      {people.length >= FIELD_FROM ? <Field label={t('person.find')} hideLabel placeholder={t('person.find')} value={typed} onChangeText={setTyped} /> : null}
+      {typed && found.length === 0 ? (
+        <Txt role="alert" size={15} tone="late">
+          {t('person.nobodyCalled', { name: typed })}
+        </Txt>
+      ) : null}
+      <View className="flex-row flex-wrap gap-2">
+        {found.map((person) => {
+          const on = chosen.includes(person.id);
+          const note = on ? noteOn?.(person) : null;
+          return (
+            <Pressable
+              key={person.id}
+              role="checkbox"
+              aria-checked={on}
+              aria-label={person.name}
+              onPress={() => onToggle(person.id)}
+              className={`min-h-11 flex-row items-center gap-2 rounded-control border-2 bg-sunk py-1 pl-1.5 pr-3 ${on ? 'border-pine' : 'border-sunk'}`}
+            >
+              <PersonMark looks={person} size={28} />
+              <View>
+                <Txt size={15} face={on ? 'bold' : 'medium'}>
+                  {person.name}
+                </Txt>
+                {note ? (
+                  <Txt size={13} tone="muted">
+                    {note}
+                  </Txt>
+                ) : null}
+              </View>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+export function matches(person: Person, typed: string): boolean {
+  const wanted = typed.trim().toLowerCase();
+  return wanted === '' || person.name.toLowerCase().includes(wanted) || person.mark.toLowerCase().startsWith(wanted);
+}

@@ -1,0 +1,43 @@
+import { isDone, type Item } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Field, Heading, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import { ItemRow } from './item-row.tsx';
+
+/** The steps of an item; a field below keeps taking more. */
+export function Steps({ item, steps, canChange }: { item: Item; steps: readonly Item[]; canChange: boolean }) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  if (steps.length === 0 && !canChange) return null;
+  const done = steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length;
+  const add = () => {
+    if (!typed.trim()) return;
+    const reason = give('item.add', { title: typed, parent: item.id }, { ownRefusal: true });
+    setError(reason ? sayReason(reason) : null);
+    if (!reason) setTyped('');
+  };
+  return (
+    <View className="mt-4">
+      <View className="flex-row items-baseline gap-2">
+        <Heading level={3}>{t('item.steps')}</Heading>
+        {steps.length > 0 ? (
+          <Txt size={13} tone="muted">
+            {t('common.of', { done, of: steps.length })}
+          </Txt>
+        ) : null}
+      </View>
+      <View className="-mx-2">
+        {steps.map((step) => (
+          <ItemRow key={step.id} item={step} />
+        ))}
+      </View>
+      {canChange ? <Field label={t('item.addStep')} hideLabel placeholder={t('item.addStep')} value={typed} onChangeText={setTyped} onSubmitEditing={add} submitBehavior="submit" error={error} className="mt-2" /> : null}
+    </View>
+  );
+}

@@ -1,0 +1,71 @@
+import { footingsOnItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person } from '@kotiva/core';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { t } from '@/words';
+import { nameOf } from './knot-of.ts';
+
+/** Rows as `find` and `by`, the way the table of rights reads them. */
+export const lookup = (rows: MemoryRows) => ({
+  find: ((noun: 'item', id: string) => {
+    const held = rows.get(noun, id);
+    return typeof held === 'string' ? undefined : held;
+  }) as never,
+  by: rows.by.bind(rows) as never,
+});
+
+export const footings = (item: Item, person: Person, rows: MemoryRows) => footingsOnItem(item, person, lookup(rows));
+
+/** The part that a tap of this person ties: their own, else nobody's if they may check here. */
+export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: MemoryRows): Part | null {
+  const own = parts.find((part) => part.personId === me.id && !part.takenBackAt && !part.passedTo);
+  if (own) return own;
+  const nobody = parts.find((part) => part.personId === null && !part.takenBackAt);
+  if (!nobody) return null;
+  const standing = footings(item, me, rows);
+  const may = standing.some((footing) => footing === 'owner' || footing === 'edit' || footing === 'check') || (item.parentId !== null && standing.includes('own-part'));
+  return may ? nobody : null;
+}
+
+/** Ties or unties a knot, says so, and offers the way back, or the whole when its last step was ticked. */
+export function useTie(): (item: Item, part: Part) => void {
+  const give = useGive();
+  const { me, rows } = usePlace();
+  return (item, part) => {
+    const payload = { item: item.id, person: part.personId };
+    if (part.standing === 'completed') {
+      give('part.uncheck', payload, { words: t('said.unchecked', { title: item.title }), undo: true });
+      return;
+    }
+    const whole = wholeToOffer(item, me, rows);
+    const first = othersWhoDid(item, rows, me);
+    if (whole) {
+      give('part.checkOff', payload, { words: t('said.lastStep', { title: whole.item.title }), offer: { words: t('said.checkWhole'), name: 'part.checkOff', payload: { item: whole.item.id, person: whole.part.personId } } });
+      return;
+    }
+    const someoneElse = part.personId !== me.id && part.personId !== null;
+    const words = someoneElse ? t('said.tiedFor', { name: nameOf(rows, part.personId) }) : first ? undefined : sayProgress(item, rows);
+    give('part.checkOff', payload, { words, undo: true });
+  };
+}
+
+function sayProgress(item: Item, rows: MemoryRows): string {
+  const { done, of } = progressOf(item, rows.by('part', 'itemId', item.id));
+  return of > 1 ? t('said.checkedOf', { title: item.title, done: done + 1, of }) : t('said.checked', { title: item.title });
+}
+
+function othersWhoDid(item: Item, rows: MemoryRows, me: Person): boolean {
+  const parts = rows.by('part', 'itemId', item.id);
+  return item.policy === 'any' && isDone(item, parts) && parts.some((part) => part.standing === 'completed' && part.personId !== me.id);
+}
+
+/** Ticking the last open step asks whether the whole is done. */
+function wholeToOffer(step: Item, me: Person, rows: MemoryRows): { item: Item; part: Part } | null {
+  if (step.parentId === null) return null;
+  const parent = rows.get('item', step.parentId);
+  if (typeof parent === 'string') return null;
+  const parts = rows.by('part', 'itemId', parent.id);
+  const others = rows.by('item', 'parentId', parent.id).filter((other) => other.id !== step.id && !other.removedAt);
+  if (isDone(parent, parts) || others.some((other) => !isDone(other, rows.by('part', 'itemId', other.id)))) return null;
+  const part = partToTie(parent, parts, me, rows);
+  return part && part.standing !== 'completed' ? { item: parent, part } : null;
+}

@@ -1,0 +1,53 @@
+import { byPosition, footingInList, type Item } from '@kotiva/core';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Txt } from '@/ui';
+import { t } from '@/words';
+import { lookup } from './use-check.ts';
+
+/** Moves an item to another list or section, with everything under it. */
+export function WherePanel({ item, onClose }: { item: Item; onClose: () => void }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const lists = rows
+    .all('list')
+    .filter((list) => !list.removedAt && !list.filedAt && mayAdd(list.id))
+    .sort(byPosition);
+  function mayAdd(listId: string): boolean {
+    const footing = footingInList(listId, me, lookup(rows));
+    return footing !== null && footing !== 'view';
+  }
+  const move = (list: string, section: string | null, name: string) => {
+    if (!give('item.move', { items: [item.id], list, section }, { words: t('said.moved', { list: name }), undo: true })) onClose();
+  };
+  return (
+    <View className="my-2 gap-1 rounded-sheet bg-ground p-4">
+      {lists.map((list) => {
+        const sections = rows
+          .by('section', 'listId', list.id)
+          .filter((section) => !section.removedAt)
+          .sort(byPosition);
+        const here = item.listId === list.id;
+        return (
+          <View key={list.id} className="flex-row flex-wrap items-center gap-x-1">
+            <Button kind="quiet" tone={here && !item.sectionId ? 'ink' : 'plan'} onPress={() => move(list.id, null, list.name)}>
+              {list.name}
+            </Button>
+            {sections.map((section) => (
+              <Button key={section.id} kind="quiet" tone={item.sectionId === section.id ? 'ink' : 'plan'} onPress={() => move(list.id, section.id, `${list.name}, ${section.name}`)}>
+                {`· ${section.name}`}
+              </Button>
+            ))}
+          </View>
+        );
+      })}
+      {lists.length === 0 ? <Txt tone="muted">{t('lists.none')}</Txt> : null}
+      <View className="items-start">
+        <Button kind="quiet" onPress={onClose}>
+          {t('common.cancel')}
+        </Button>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,115 @@
+import { waitsForTie, type Item, type Part } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, KnotMark, Knot, Menu, PersonMark, Txt, type MenuEntry } from '@/ui';
+import { t } from '@/words';
+import { WordsAnswer } from './answer-panel.tsx';
+import { knotOf, nameOf, personOf } from './knot-of.ts';
+import { PassOnPanel } from './pass-on-panel.tsx';
+import { sayStanding } from './standing-words.ts';
+import { useTie } from './use-check.ts';
+
+interface WhoStandsProps {
+  item: Item;
+  part: Part;
+  canChange: boolean;
+}
+
+/** One person's part: where it stands, their knot, and what its giver can do about it. */
+export function WhoStands({ item, part, canChange }: WhoStandsProps) {
+  const { rows, me, house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const tie = useTie();
+  const [open, setOpen] = useState<'pass' | 'send-back' | null>(null);
+  const person = personOf(rows, part.personId);
+  if (!person) return null;
+  const own = part.personId === me.id;
+  const isGiver = part.giverId === me.id || part.originId === me.id;
+  const mayTie = canChange && (isGiver || me.role === 'manager');
+  const waits = waitsForTie(item, part);
+  const reason = reasonOf(part);
+  const entries = menuEntries();
+
+  function reasonOf({ id, standing }: Part): string | null {
+    if (standing !== 'declined' && standing !== 'tentative') return null;
+    const kind = standing === 'declined' ? 'reason' : 'question';
+    const said = rows
+      .by('comment', 'itemId', item.id)
+      .filter((comment) => comment.partId === id && comment.kind === kind && !comment.removedAt)
+      .sort((a, b) => (a.at < b.at ? 1 : -1))[0];
+    return said ? said.text : null;
+  }
+
+  function menuEntries(): MenuEntry[] {
+    if (part.passedTo) return [];
+    const found: MenuEntry[] = [];
+    const openPart = part.standing !== 'completed';
+    const mayPass = openPart && (own ? me.role === 'manager' || me.role === 'member' || canChange : canChange);
+    if (mayPass) found.push({ key: 'pass', words: t('part.passOn'), onPress: () => setOpen('pass') });
+    if (!own && mayTie) found.push({ key: 'tie', words: t(openPart ? 'part.tieFor' : 'part.untieFor', { name: person!.name }), onPress: () => tie(item, part) });
+    if (canChange && !own && openPart) {
+      const words = t(part.excusedAt ? 'said.unexcused' : 'said.excused', { name: person!.name });
+      found.push({ key: 'excuse', words: t(part.excusedAt ? 'part.unexcuse' : 'part.excuse'), onPress: () => void give('part.excuse', { item: item.id, person: person!.id, excused: !part.excusedAt }, { words, undo: true }) });
+    }
+    if (canChange) found.push({ key: 'back', words: t('part.takeBack'), onPress: () => void give('part.takeBack', { item: item.id, persons: [person!.id] }, { words: t('said.takenBack', { name: person!.name }), undo: true }) });
+    return found;
+  }
+
+  return (
+    <View className="border-b border-line">
+      <View className="min-h-14 flex-row items-center gap-3 py-1">
+        <PersonMark looks={person} size={32} />
+        <View className="min-w-0 grow shrink basis-0">
+          <Txt face="medium">{person.name}</Txt>
+          <Txt size={13} tone="muted">
+            {sayStanding(item, part, rows, now, house.zone)}
+          </Txt>
+          {reason ? <Txt size={15}>{t('part.quote', { text: reason })}</Txt> : null}
+          {part.givenAt && part.giverId && part.giverId !== me.id && part.giverId !== part.personId ? (
+            <Txt size={13} tone="muted">
+              {t('part.givenBy', { name: nameOf(rows, part.giverId) })}
+            </Txt>
+          ) : null}
+        </View>
+        {entries.length > 0 ? <Menu label={t('part.more', { name: person.name })} entries={entries} /> : null}
+        {own && !part.passedTo ? (
+          <Knot state={knotOf(item, part)} colour={person.colour} onTie={() => tie(item, part)} label={t(part.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })} />
+        ) : (
+          <View className="h-11 w-11 items-center justify-center">
+            <KnotMark state={knotOf(item, part)} colour={person.colour} />
+          </View>
+        )}
+      </View>
+      {waits && mayTie && open === null ? (
+        <View className="flex-row gap-2 pb-3">
+          <Button kind="main" onPress={() => give('part.tieOff', { item: item.id, person: person.id }, { words: t('said.tied', { name: person.name }), undo: true })}>
+            {t('part.tieOff')}
+          </Button>
+          <Button onPress={() => setOpen('send-back')}>{t('part.sendBack')}</Button>
+        </View>
+      ) : null}
+      {part.standing === 'declined' && !part.passedTo && canChange && open === null ? (
+        <View className="flex-row pb-3">
+          <Button onPress={() => setOpen('pass')}>{t('part.passOn')}</Button>
+        </View>
+      ) : null}
+      {open === 'send-back' ? (
+        <View className="pb-3">
+          <WordsAnswer
+            label={t('part.sendBackWhy', { name: person.name })}
+            verb={t('part.sendBack')}
+            needed
+            onCancel={() => setOpen(null)}
+            onSend={(words) => {
+              if (!give('part.sendBack', { item: item.id, person: person.id, reason: words }, { words: t('said.sentBack', { name: person.name }), undo: true })) setOpen(null);
+            }}
+          />
+        </View>
+      ) : null}
+      {open === 'pass' ? <PassOnPanel item={item} from={person.id} onDone={() => setOpen(null)} /> : null}
+    </View>
+  );
+}

@@ -1,0 +1,2 @@
+export { ListScreen } from './list-screen.tsx';
+export { ListsScreen } from './lists-screen.tsx';

@@ -1,0 +1,106 @@
+import { byPosition, isDone, type Bundle, type List, type MemoryRows } from '@kotiva/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Screen } from '@/features/shell';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Empty, Fold, GroupHead, Icon, Menu, Row } from '@/ui';
+import { t } from '@/words';
+import { ListSheet } from './list-sheet.tsx';
+import { NameSheet } from './name-sheet.tsx';
+
+/** Every list one can open, in its bundles. */
+export function ListsScreen() {
+  const { rows } = usePlace();
+  const give = useGive();
+  const [making, setMaking] = useState<'list' | 'bundle' | null>(null);
+  const [renaming, setRenaming] = useState<Bundle | null>(null);
+  const lists = rows
+    .all('list')
+    .filter((list) => !list.removedAt)
+    .sort(byPosition);
+  const open = lists.filter((list) => !list.filedAt);
+  const filed = lists.filter((list) => list.filedAt);
+  const bundles = rows
+    .all('bundle')
+    .filter((bundle) => !bundle.removedAt)
+    .sort(byPosition);
+  const loose = open.filter((list) => !bundles.some((bundle) => bundle.id === list.bundleId));
+  return (
+    <Screen title={t('nav.lists')} sub={t('lists.count', { count: open.length })}>
+      {open.length === 0 ? <Empty words={t('lists.empty')} action={t('lists.make')} onAction={() => setMaking('list')} /> : null}
+      <View className="lg:grid lg:grid-cols-2 lg:gap-x-8">
+        {bundles.map((bundle) => (
+          <View key={bundle.id}>
+            <GroupHead title={bundle.name} count={open.filter((list) => list.bundleId === bundle.id).length}>
+              <Menu
+                label={t('bundle.more', { name: bundle.name })}
+                entries={[
+                  { key: 'rename', words: t('common.rename'), onPress: () => setRenaming(bundle) },
+                  { key: 'remove', words: t('bundle.remove'), onPress: () => void give('bundle.remove', { bundle: bundle.id }, { words: t('said.bundleRemoved', { name: bundle.name }), undo: true }) },
+                ]}
+              />
+            </GroupHead>
+            {open
+              .filter((list) => list.bundleId === bundle.id)
+              .map((list) => (
+                <ListRow key={list.id} list={list} />
+              ))}
+          </View>
+        ))}
+        {loose.length > 0 ? (
+          <View>
+            {bundles.length > 0 ? <GroupHead title={t('lists.loose')} count={loose.length} /> : null}
+            {loose.map((list) => (
+              <ListRow key={list.id} list={list} />
+            ))}
+          </View>
+        ) : null}
+      </View>
+      <View className="flex-row flex-wrap gap-2 px-4 py-5">
+        <Button icon="plus" onPress={() => setMaking('list')}>
+          {t('lists.make')}
+        </Button>
+        <Button kind="quiet" onPress={() => setMaking('bundle')}>
+          {t('bundle.make')}
+        </Button>
+      </View>
+      {filed.length > 0 ? (
+        <Fold words={t('lists.filed', { count: filed.length })}>
+          {filed.map((list) => (
+            <ListRow key={list.id} list={list} />
+          ))}
+        </Fold>
+      ) : null}
+      {making === 'list' ? <ListSheet onClose={() => setMaking(null)} /> : null}
+      {making === 'bundle' ? <NameSheet title={t('bundle.make')} verb={t('bundle.makeIt')} label={t('bundle.name')} onClose={() => setMaking(null)} onName={(name) => give('bundle.make', { name }, { ownRefusal: true })} /> : null}
+      {renaming ? (
+        <NameSheet title={t('common.rename')} verb={t('common.save')} label={t('bundle.name')} startsAs={renaming.name} onClose={() => setRenaming(null)} onName={(name) => give('bundle.change', { bundle: renaming.id, name }, { ownRefusal: true })} />
+      ) : null}
+    </Screen>
+  );
+}
+
+/** How far a list has come: completed top items of all. */
+export function progressOfList(listId: string, rows: MemoryRows): { done: number; of: number } {
+  const items = rows.by('item', 'listId', listId).filter((item) => !item.removedAt && item.parentId === null);
+  return { done: items.filter((item) => isDone(item, rows.by('part', 'itemId', item.id))).length, of: items.length };
+}
+
+function ListRow({ list }: { list: List }) {
+  const { rows } = usePlace();
+  const router = useRouter();
+  const { done, of } = progressOfList(list.id, rows);
+  const shared = rows.by('share', 'listId', list.id).some((share) => share.access !== null);
+  return (
+    <Row
+      lead={<Icon name={list.icon} size={22} colour={list.colour} />}
+      title={list.name}
+      sub={[list.purpose, shared ? null : t('lists.onlyYou')].filter(Boolean).join(' · ') || undefined}
+      right={of > 0 ? t('common.of', { done, of }) : undefined}
+      rightTone="muted"
+      onPress={() => router.push(`/lists/${list.id}`)}
+    />
+  );
+}

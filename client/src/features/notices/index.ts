@@ -1,0 +1,1 @@
+export { NoticesButton } from './notices.tsx';

@@ -1,0 +1,74 @@
+import type { Notice } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { nameOf, personOf, useOpenItem } from '@/features/item';
+import { useGive } from '@/store/live-house.tsx';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, Empty, Heading, IconButton, PersonMark, Row, Sheet } from '@/ui';
+import { t, type Slots, type WordKey } from '@/words';
+import { sayInstant } from '@/words/dates.ts';
+
+const MOST = 60;
+
+function useNotices(): Notice[] {
+  const { rows, me } = usePlace();
+  return rows
+    .by('notice', 'personId', me.id)
+    .filter((notice) => !notice.withdrawnAt)
+    .sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? -1 : 1));
+}
+
+/** The bell, with how many are unread; its sheet keeps what was told until it is read. */
+export function NoticesButton() {
+  const [open, setOpen] = useState(false);
+  const unread = useNotices().filter((notice) => !notice.readAt);
+  return (
+    <>
+      <IconButton icon="bell" label={t('notices.button', { count: unread.length })} badge={unread.length} onPress={() => setOpen(true)} />
+      {open ? <NoticesSheet onClose={() => setOpen(false)} /> : null}
+    </>
+  );
+}
+
+function NoticesSheet({ onClose }: { onClose: () => void }) {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const openItem = useOpenItem();
+  const notices = useNotices().slice(0, MOST);
+  const unread = notices.filter((notice) => !notice.readAt).map((notice) => notice.id);
+  const read = (notice: Notice) => {
+    if (!notice.readAt) give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
+    onClose();
+    if (notice.itemId) openItem(notice.itemId);
+  };
+  return (
+    <Sheet open onClose={onClose} title={t('notices.title')} closeLabel={t('common.close')} head={<Heading level={2}>{t('notices.title')}</Heading>}>
+      {unread.length > 0 ? (
+        <View className="items-start">
+          <Button kind="quiet" onPress={() => give('notice.read', { notices: unread })}>
+            {t('notices.readAll')}
+          </Button>
+        </View>
+      ) : null}
+      {notices.length === 0 ? <Empty words={t('notices.none')} /> : null}
+      <View className="-mx-5">
+        {notices.map((notice) => {
+          const by = personOf(rows, notice.byId);
+          return (
+            <Row
+              key={notice.id}
+              lead={by ? <PersonMark looks={by} size={30} /> : undefined}
+              title={t(`notice.${notice.kind}` as WordKey, { name: nameOf(rows, notice.byId), ...(notice.params as Slots) })}
+              sub={[sayInstant(notice.at, now, house.zone), typeof notice.params.message === 'string' ? notice.params.message : notice.params.text].filter(Boolean).join(' · ')}
+              done={false}
+              right={notice.readAt ? undefined : t('notices.new')}
+              rightTone="waits"
+              onPress={() => read(notice)}
+            />
+          );
+        })}
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,55 @@
+import { isHere, openParts } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Choice, Heading, Sheet, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+
+/** Ending someone's access: first who takes each of the things they still have in hand. */
+export function EndSheet({ personId, onClose }: { personId: string; onClose: () => void }) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const person = rows.get('person', personId);
+  const [chosen, setChosen] = useState<Record<string, string>>({});
+  const [error, setError] = useState<string | null>(null);
+  if (typeof person === 'string') return null;
+  const items = openParts(rows.all('part'))
+    .filter((part) => part.personId === personId)
+    .flatMap((part) => {
+      const item = rows.get('item', part.itemId);
+      return typeof item === 'string' || item.removedAt ? [] : [item];
+    });
+  const others = rows
+    .all('person')
+    .filter((one) => isHere(one) && one.id !== personId)
+    .sort((a, b) => a.name.localeCompare(b.name));
+  const end = () => {
+    const reason = give('person.end', { person: personId, parts: items.map((item) => ({ item: item.id, to: (chosen[item.id] ?? 'later') as 'later' })) }, { words: t('said.ended', { name: person.name }), ownRefusal: true });
+    if (reason) setError(sayReason(reason));
+    else onClose();
+  };
+  const title = t('end.title', { name: person.name });
+  return (
+    <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
+      <View className="gap-4 pt-2">
+        <Txt tone="muted">{items.length > 0 ? t('end.openParts', { name: person.name, count: items.length }) : t('end.nothingOpen', { name: person.name })}</Txt>
+        {items.map((item) => (
+          <View key={item.id} className="gap-2 border-b border-line pb-3">
+            <Txt face="medium">{item.title}</Txt>
+            <Choice label={t('end.whoTakes', { title: item.title })} value={chosen[item.id] ?? 'later'} onChange={(to) => setChosen({ ...chosen, [item.id]: to })} options={[{ value: 'later', words: t('end.later') }, { value: 'nobody', words: t('end.nobody') }, ...others.map((one) => ({ value: one.id, words: one.name }))]} />
+          </View>
+        ))}
+        {error ? (
+          <Txt role="alert" tone="late">
+            {error}
+          </Txt>
+        ) : null}
+        <Button kind="main" onPress={end}>
+          {t('end.end')}
+        </Button>
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,34 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Field, Fold, GroupHead } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+
+/** The house's name and time zone. */
+export function HouseSettings() {
+  const { house } = usePlace();
+  const give = useGive();
+  const [name, setName] = useState(house.name);
+  const [zone, setZone] = useState(house.zone);
+  const [error, setError] = useState<{ field?: string; words: string } | null>(null);
+  const save = () => {
+    const reason = give('house.change', { name, zone }, { words: t('said.saved'), ownRefusal: true });
+    setError(reason ? { field: reason.field, words: reason.field === 'zone' ? t('house.zoneUnknown') : sayReason(reason) } : null);
+  };
+  return (
+    <View>
+      <GroupHead title={t('house.title')} />
+      <Fold words={t('house.summary', { name: house.name, zone: house.zone })}>
+        <View className="gap-4 px-4 pb-4">
+          <Field label={t('house.name')} value={name} maxLength={80} onChangeText={setName} error={error?.field === 'name' ? error.words : null} />
+          <Field label={t('house.zone')} hint={t('house.zoneHint')} value={zone} onChangeText={setZone} autoCapitalize="none" error={error?.field === 'zone' ? error.words : null} />
+          <Button kind="main" onPress={save}>
+            {t('common.save')}
+          </Button>
+        </View>
+      </Fold>
+    </View>
+  );
+}

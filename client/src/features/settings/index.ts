@@ -1,0 +1,1 @@
+export { MoreScreen } from './more-screen.tsx';

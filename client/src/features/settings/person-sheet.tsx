@@ -1,0 +1,86 @@
+import { isHere, type Role } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { suggestLooks, suggestMark } from '@/features/account';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Choice, Field, Heading, Sheet, Txt, type Looks } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import { LooksFields } from './looks-fields.tsx';
+
+/** Somebody in the house, for managers: name, mark, role, end of access. Without an id: a new name to hand things to. */
+export function PersonSheet({ personId, onClose, onEnd }: { personId: string | null; onClose: () => void; onEnd: (id: string) => void }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const held = personId ? rows.get('person', personId) : null;
+  const person = held && typeof held !== 'string' ? held : null;
+  const taken = rows.all('person').filter(isHere);
+  const [name, setName] = useState(person?.name ?? '');
+  const [looks, setLooks] = useState<Looks>(() => person ?? suggestLooks('', taken));
+  const [role, setRole] = useState<Role>(person?.role ?? 'outside');
+  const [error, setError] = useState<{ field?: string; words: string } | null>(null);
+  const [markTyped, setMarkTyped] = useState(false);
+  const title = person ? person.name : t('people.addWithout');
+
+  const save = () => {
+    const fields = { name, mark: looks.mark, colour: looks.colour, pattern: looks.pattern };
+    const reason = person ? give('person.change', { person: person.id, ...fields }, { ownRefusal: true }) : give('person.add', fields, { words: t('said.personAdded', { name }), ownRefusal: true });
+    const roleReason = !reason && person && role !== person.role ? give('person.setRole', { person: person.id, role }, { ownRefusal: true }) : null;
+    const why = reason ?? roleReason;
+    if (why) setError({ field: why.field, words: sayReason(why) });
+    else onClose();
+  };
+  return (
+    <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
+      <View className="gap-5 pt-2">
+        {person ? null : <Txt tone="muted">{t('people.withoutMeans')}</Txt>}
+        <Field
+          label={t('account.name')}
+          value={name}
+          maxLength={80}
+          error={error?.field === 'name' ? error.words : null}
+          onChangeText={(next) => {
+            setName(next);
+            if (!person && !markTyped) setLooks({ ...looks, mark: suggestMark(next, taken.map((one) => one.mark)) });
+          }}
+        />
+        <Field
+          label={t('person.mark')}
+          hint={t('person.markHint')}
+          value={looks.mark}
+          maxLength={3}
+          error={error?.field === 'mark' ? error.words : null}
+          onChangeText={(mark) => {
+            setMarkTyped(true);
+            setLooks({ ...looks, mark });
+          }}
+        />
+        <LooksFields looks={looks} onChange={setLooks} />
+        {person?.accountId ? (
+          <View className="gap-2">
+            <Choice label={t('person.role')} value={role} onChange={setRole} options={(['manager', 'member', 'helper'] as const).map((value) => ({ value, words: t(`role.${value}`) }))} />
+            <Txt size={15} tone="muted">
+              {t(`role.${role}Means`)}
+            </Txt>
+          </View>
+        ) : null}
+        {error && error.field !== 'name' && error.field !== 'mark' ? (
+          <Txt role="alert" tone="late" size={15}>
+            {error.words}
+          </Txt>
+        ) : null}
+        <View className="flex-row gap-2">
+          <Button kind="main" onPress={save}>
+            {t(person ? 'common.save' : 'people.addIt')}
+          </Button>
+          {person ? (
+            <Button tone="late" onPress={() => onEnd(person.id)}>
+              {t(person.id === me.id ? 'person.leave' : 'person.end')}
+            </Button>
+          ) : null}
+        </View>
+      </View>
+    </Sheet>
+  );
+}

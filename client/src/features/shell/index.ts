@@ -1,0 +1,2 @@
+export { Screen, Shell } from './shell.tsx';
+export { PeopleStrip } from './people-strip.tsx';

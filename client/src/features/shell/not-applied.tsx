@@ -1,0 +1,52 @@
+import { View } from 'react-native';
+import type { Refused } from '@/store/house.ts';
+import { useGive, useLiveHouse } from '@/store/live-house.tsx';
+import { useHouseState, usePlace } from '@/store/store.ts';
+import { Button, Txt } from '@/ui';
+import { t, hasWord } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+
+/** Changes the server refused: kept here with the reason until put away; where it makes sense, offered again. */
+export function NotApplied() {
+  const refused = useHouseState((state) => state.refused);
+  if (refused.length === 0) return null;
+  return (
+    <View role="alert" className="border-b border-line bg-sunk">
+      {refused.slice(-3).map((one) => (
+        <NotAppliedRow key={one.command.id} refused={one} />
+      ))}
+    </View>
+  );
+}
+
+function NotAppliedRow({ refused: { command, reason } }: { refused: Refused }) {
+  const { rows } = usePlace();
+  const house = useLiveHouse();
+  const give = useGive();
+  const payload = command.payload as { item?: string; items?: string[]; title?: string };
+  const item = rows.get('item', payload.item ?? payload.items?.[0] ?? '');
+  const title = typeof item === 'string' ? (payload.title ?? '') : item.title;
+  const what = hasWord(`tried.${command.name}`) ? t(`tried.${command.name}` as never, { title }) : t('tried.change', { title });
+  const again = reason.code === 'changed-since';
+  return (
+    <View className="flex-row flex-wrap items-center gap-x-2 px-4 py-1">
+      <Txt size={15} className="min-w-0 grow shrink basis-[200px]">
+        {what} {sayReason(reason)}
+      </Txt>
+      {again ? (
+        <Button
+          kind="quiet"
+          onPress={() => {
+            house.putAwayRefusal(command.id);
+            give(command.name, command.payload);
+          }}
+        >
+          {t('tried.useMine')}
+        </Button>
+      ) : null}
+      <Button kind="quiet" tone="muted" onPress={() => house.putAwayRefusal(command.id)}>
+        {t(again ? 'tried.useTheirs' : 'tried.putAway')}
+      </Button>
+    </View>
+  );
+}

@@ -1,0 +1,190 @@
+import { usePathname, useRouter } from 'expo-router';
+import { useDispatch } from 'react-redux';
+import { Pressable, ScrollView, View } from 'react-native';
+import { CaptureLine, CaptureProvider } from '@/features/capture';
+import { ItemSheet } from '@/features/item';
+import { NoticesButton } from '@/features/notices';
+import { useGive } from '@/store/live-house.tsx';
+import { quiet, useHouseState, usePlace, usePlaceOrNull, useSaid } from '@/store/store.ts';
+import { Heading, Icon, NoticeBar, PersonMark, Txt, useWide, WovenSign, type IconName } from '@/ui';
+import { t, type WordKey } from '@/words';
+import { NotApplied } from './not-applied.tsx';
+import { PeopleStrip } from './people-strip.tsx';
+
+const DESTINATIONS: { path: string; words: WordKey; icon: IconName | 'woven' }[] = [
+  { path: '/', words: 'nav.today', icon: 'lines' },
+  { path: '/lists', words: 'nav.lists', icon: 'list' },
+  { path: '/follow-up', words: 'nav.followUp', icon: 'woven' },
+  { path: '/more', words: 'nav.more', icon: 'menu' },
+];
+
+/** The bars around every screen of the house, and the item's sheet over it. */
+export function Shell({ children }: { children: React.ReactNode }) {
+  const place = usePlaceOrNull();
+  const wide = useWide();
+  if (!place) return <OnItsWay />;
+  return (
+    <CaptureProvider>
+      <View className="h-full bg-ground">
+        {wide ? <TopBar /> : null}
+        <LineState />
+        <View className="min-h-0 grow shrink" role="main">
+          {children}
+        </View>
+        <SaidBar />
+        {wide ? null : (
+          <>
+            <CaptureLine />
+            <BottomBar />
+          </>
+        )}
+        <ItemSheet />
+      </View>
+    </CaptureProvider>
+  );
+}
+
+function OnItsWay() {
+  const line = useHouseState((state) => state.line);
+  return (
+    <View className="h-full items-center justify-center bg-ground p-6" role="main">
+      <Txt tone="muted">{t(line === 'offline' ? 'common.offlineFirst' : 'common.onItsWay')}</Txt>
+    </View>
+  );
+}
+
+const isAt = (path: string, at: string): boolean => (path === '/' ? at === '/' : at.startsWith(path));
+
+function BottomBar() {
+  const at = usePathname();
+  const router = useRouter();
+  return (
+    <View role="navigation" aria-label={t('nav.label')} className="flex-row justify-around border-t border-line bg-surface px-1 pb-3 pt-1">
+      {DESTINATIONS.map(({ path, words, icon }) => {
+        const here = isAt(path, at);
+        return (
+          <Pressable key={path} role="link" aria-current={here ? 'page' : undefined} onPress={() => router.navigate(path as '/')} className="min-h-12 min-w-16 items-center justify-center gap-0.5">
+            {icon === 'woven' ? <WovenSign on={here} /> : <Icon name={icon} size={22} tone={here ? 'pine' : 'muted'} />}
+            <Txt size={13} face={here ? 'bold' : 'read'} tone={here ? 'pine' : 'muted'}>
+              {t(words)}
+            </Txt>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}
+
+function TopBar() {
+  const at = usePathname();
+  const router = useRouter();
+  const { me } = usePlace();
+  return (
+    <View className="z-20 h-16 flex-row items-center gap-7 border-b border-line bg-surface px-7">
+      <Txt size={20} face="title" tone="pine">
+        Kotiva
+      </Txt>
+      <View role="navigation" aria-label={t('nav.label')} className="h-full flex-row gap-6">
+        {DESTINATIONS.map(({ path, words }) => {
+          const here = isAt(path, at);
+          return (
+            <Pressable key={path} role="link" aria-current={here ? 'page' : undefined} onPress={() => router.navigate(path as '/')} className={`h-full justify-center border-b-[3px] ${here ? 'border-pine' : 'border-transparent'}`}>
+              <Txt face={here ? 'bold' : 'read'} tone={here ? 'ink' : 'muted'}>
+                {t(words)}
+              </Txt>
+            </Pressable>
+          );
+        })}
+      </View>
+      <View className="ml-auto">
+        <CaptureLine inBar />
+      </View>
+      <NoticesButton />
+      <Pressable role="link" aria-label={t('people.ownPage', { name: me.name })} onPress={() => router.push(`/people/${me.id}`)} className="h-11 w-11 items-center justify-center">
+        <PersonMark looks={me} size={34} />
+      </Pressable>
+    </View>
+  );
+}
+
+/** Offline is said quietly, with how many changes wait. */
+function LineState() {
+  const line = useHouseState((state) => state.line);
+  const waiting = useHouseState((state) => state.pending.filter(({ ackSeq }) => ackSeq === null).length);
+  return (
+    <>
+      {line === 'offline' ? (
+        <Txt role="status" size={15} tone="waits" className="bg-sunk px-4 py-1.5">
+          {waiting > 0 ? t('line.offlineWaiting', { count: waiting }) : t('line.offline')}
+        </Txt>
+      ) : null}
+      <NotApplied />
+    </>
+  );
+}
+
+function SaidBar() {
+  const said = useSaid();
+  const give = useGive();
+  const dispatch = useDispatch();
+  if (!said) return null;
+  const { words, offer, tone } = said;
+  return (
+    <View className="pointer-events-box-none mx-3.5 mb-2 lg:absolute lg:bottom-4 lg:left-1/2 lg:mx-0 lg:w-[480px] lg:-translate-x-1/2">
+      <NoticeBar
+        words={words}
+        tone={tone}
+        action={offer?.words}
+        onAction={
+          offer
+            ? () => {
+                dispatch(quiet());
+                give(offer.name, offer.payload as never);
+              }
+            : undefined
+        }
+      />
+    </View>
+  );
+}
+
+interface ScreenProps {
+  title: string;
+  sub?: string;
+  /** At the right of the title: menu, bell. */
+  actions?: React.ReactNode;
+  /** With the people strip below the title. */
+  strip?: boolean;
+  lead?: React.ReactNode;
+  children: React.ReactNode;
+}
+
+/** A screen of the house: its name, who is in it, and the content on the surface. */
+export function Screen({ title, sub, actions, strip = false, lead, children }: ScreenProps) {
+  const wide = useWide();
+  return (
+    <ScrollView className="h-full" stickyHeaderIndices={[]} contentContainerClassName="min-h-full">
+      <View className="gap-3 pb-3 pt-4 lg:pt-5">
+        <View className="flex-row items-start gap-2 pl-4 pr-2 lg:px-7">
+          {lead}
+          <View className="min-w-0 grow shrink basis-0">
+            <Heading level={1}>{title}</Heading>
+            {sub ? (
+              <Txt size={15} tone="muted" className="mt-0.5">
+                {sub}
+              </Txt>
+            ) : null}
+          </View>
+          {actions}
+          {wide ? null : <NoticesButton />}
+        </View>
+        {strip ? (
+          <View className="lg:px-4">
+            <PeopleStrip />
+          </View>
+        ) : null}
+      </View>
+      <View className="grow border-t border-line bg-surface pb-8 lg:px-3">{children}</View>
+    </ScrollView>
+  );
+}

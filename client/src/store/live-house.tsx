@@ -1,0 +1,124 @@
+import { instantOf, type CommandName, type Note, type Payload, type Reason } from '@kotiva/core';
+import { createContext, useContext, useEffect, useMemo, useRef } from 'react';
+import { useStore } from 'react-redux';
+import { v7 } from 'uuid';
+import { SyncEngine, type Given } from '@/sync/engine.ts';
+import { httpTransport } from '@/sync/http-transport.ts';
+import { idbCache } from '@/sync/idb-cache.ts';
+import type { Outcome } from '@/sync/ports.ts';
+import { t } from '@/words';
+import { sayNote, sayReason } from '@/words/problems.ts';
+import { houseSlice } from './house.ts';
+import { nowOf, quiet, said, ticked, told, type Said, type Store } from './store.ts';
+
+interface LiveHouse {
+  give<N extends CommandName>(name: N, payload: Payload<N>): Given;
+  outcome(id: string): Promise<Outcome>;
+  putAwayRefusal(id: string): void;
+}
+
+const LiveHouseContext = createContext<LiveHouse | null>(null);
+const TICK_MS = 20_000;
+const SAID_MS = 8_000;
+
+interface Props {
+  accountId: string;
+  houseId: string;
+  onLost: (why: 'signed-out' | 'not-a-member') => void;
+  children: React.ReactNode;
+}
+
+/** Keeps the chosen house in step with the server while it is on the screen. */
+export function LiveHouseProvider({ accountId, houseId, onLost, children }: Props) {
+  const store = useStore() as Store;
+  const lost = useRef(onLost);
+  useEffect(() => {
+    lost.current = onLost;
+  });
+
+  const engine = useMemo(() => {
+    const cache = idbCache(accountId, houseId);
+    return new SyncEngine({
+      store: { getState: () => store.getState().house, dispatch: (action) => store.dispatch(action) },
+      transport: httpTransport(houseId),
+      cache,
+      accountId,
+      houseId,
+      newId: () => v7(),
+      now: () => nowOf(store.getState()),
+      toldTime: (now) => void store.dispatch(told(now)),
+      noted: (_id, notes) => sayNotes(store, notes),
+      ended: (why) => {
+        if (why === 'not-a-member') void cache.forget();
+        lost.current(why);
+      },
+      schedule: (task, afterMs) => {
+        const timer = setTimeout(task, afterMs);
+        return () => clearTimeout(timer);
+      },
+    });
+  }, [store, accountId, houseId]);
+
+  useEffect(() => {
+    void engine.start();
+    const wake = () => engine.wake();
+    const tick = setInterval(() => store.dispatch(ticked()), TICK_MS);
+    window.addEventListener('online', wake);
+    document.addEventListener('visibilitychange', wake);
+    return () => {
+      engine.stop();
+      clearInterval(tick);
+      window.removeEventListener('online', wake);
+      document.removeEventListener('visibilitychange', wake);
+      store.dispatch(houseSlice.actions.closed());
+    };
+  }, [engine, store]);
+
+  return <LiveHouseContext.Provider value={engine}>{children}</LiveHouseContext.Provider>;
+}
+
+export function useLiveHouse(): LiveHouse {
+  const house = useContext(LiveHouseContext);
+  if (!house) throw new Error('outside of a house');
+  return house;
+}
+
+function sayNotes(store: Store, notes: readonly Note[]): void {
+  const words = notes.map(sayNote).filter((one) => one !== null);
+  if (words.length > 0) store.dispatch(said({ words: words.join(' '), offer: null, tone: 'plain' }));
+}
+
+/** What is said when a command was given; with `undo`, the way back is offered. */
+export interface Saying {
+  words?: string;
+  undo?: boolean;
+  /** Something else to offer instead of the way back. */
+  offer?: Said['offer'];
+  /** A refusal is shown by the caller, beside its cause. */
+  ownRefusal?: boolean;
+}
+
+/** Gives commands from a screen. Returns the reason if the command does not apply here. */
+export function useGive(): <N extends CommandName>(name: N, payload: Payload<N>, saying?: Saying) => Reason | null {
+  const house = useLiveHouse();
+  const store = useStore() as Store;
+  const hide = useRef<ReturnType<typeof setTimeout> | null>(null);
+  return (name, payload, { words, undo = false, offer, ownRefusal = false } = {}) => {
+    const given = house.give(name, payload);
+    const say = (what: string, offered: Said['offer'], tone: Said['tone']) => {
+      store.dispatch(said({ words: what, offer: offered, tone }));
+      if (hide.current) clearTimeout(hide.current);
+      hide.current = setTimeout(() => store.dispatch(quiet()), SAID_MS);
+    };
+    if (given.refused) {
+      if (!ownRefusal) say(sayReason(given.refused), null, 'refused');
+      return given.refused;
+    }
+    const notes = given.notes.map(sayNote).filter((one) => one !== null);
+    const spoken = [words, ...notes].filter(Boolean).join(' ');
+    if (spoken) say(spoken, offer ?? (undo ? { words: t('common.undo'), name: 'undo', payload: { command: given.id } } : null), 'plain');
+    return null;
+  };
+}
+
+export const momentNow = (): string => instantOf(Date.now());

@@ -1,0 +1,92 @@
+import { combineReducers, configureStore, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { epochOf, instantOf, isHere, type CommandName, type House, type MemoryRows, type Person } from '@kotiva/core';
+import { useSelector } from 'react-redux';
+import { houseSlice, type HouseState } from './house.ts';
+import { selectRows } from './rows.ts';
+
+/** Domain time on this device: its own clock and how far the server's is ahead of it. */
+const clockSlice = createSlice({
+  name: 'clock',
+  initialState: { aheadMs: 0, tick: 0 },
+  reducers: {
+    told: (state, { payload }: PayloadAction<string>) => {
+      const aheadMs = epochOf(payload) - Date.now();
+      // a reading within the time a message takes changes nothing
+      if (Math.abs(aheadMs - state.aheadMs) > 2_000) state.aheadMs = aheadMs;
+      state.tick += 1;
+    },
+    ticked: (state) => {
+      state.tick += 1;
+    },
+  },
+});
+
+/** What was last said at the foot of the screen, and the command it offers. */
+export interface Said {
+  words: string;
+  offer: { words: string; name: CommandName; payload: unknown } | null;
+  tone: 'plain' | 'refused';
+}
+const saidSlice = createSlice({
+  name: 'said',
+  initialState: null as Said | null,
+  reducers: {
+    said: (_state, { payload }: PayloadAction<Said>) => payload,
+    quiet: () => null,
+  },
+});
+
+/** The person the screen is narrowed to by the people strip. */
+const narrowSlice = createSlice({
+  name: 'narrow',
+  initialState: { personId: null as string | null },
+  reducers: {
+    narrowed: (state, { payload }: PayloadAction<string | null>) => {
+      state.personId = state.personId === payload ? null : payload;
+    },
+  },
+});
+
+export const { told, ticked } = clockSlice.actions;
+export const { said, quiet } = saidSlice.actions;
+export const { narrowed } = narrowSlice.actions;
+
+const reducer = combineReducers({ house: houseSlice.reducer, clock: clockSlice.reducer, said: saidSlice.reducer, narrow: narrowSlice.reducer });
+export type State = ReturnType<typeof reducer>;
+
+export const makeStore = () => configureStore({ reducer, middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }) });
+export type Store = ReturnType<typeof makeStore>;
+
+export const nowOf = ({ clock }: State): string => instantOf(Date.now() + clock.aheadMs);
+
+export const useHouseState = <T>(select: (state: HouseState) => T): T => useSelector((state: State) => select(state.house));
+export const useRows = (): MemoryRows => useHouseState(selectRows);
+export const useSaid = (): Said | null => useSelector((state: State) => state.said);
+export const useNarrowed = (): string | null => useSelector((state: State) => state.narrow.personId);
+
+/** Now, to the minute: renders again as it passes, or when the server says another time. */
+export function useNow(): string {
+  return useSelector((state: State) => `${nowOf(state).slice(0, 17)}00.000Z`);
+}
+
+export interface Place {
+  house: House;
+  me: Person;
+  rows: MemoryRows;
+}
+
+/** The house on the screen and who one is in it; null until both are known here. */
+export function usePlaceOrNull(): Place | null {
+  const rows = useRows();
+  const { houseId, accountId } = { houseId: useHouseState((state) => state.houseId), accountId: useHouseState((state) => state.accountId) };
+  const house = houseId ? rows.get('house', houseId) : 'absent';
+  const me = accountId ? rows.by('person', 'accountId', accountId).find(isHere) : undefined;
+  return typeof house === 'string' || !me ? null : { house, me, rows };
+}
+
+/** For screens inside the house: there it is always known. */
+export function usePlace(): Place {
+  const place = usePlaceOrNull();
+  if (!place) throw new Error('outside of a house');
+  return place;
+}

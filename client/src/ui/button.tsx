@@ -1,0 +1,59 @@
+import { Pressable } from 'react-native';
+import { Txt, type Tone } from './text.tsx';
+import { Icon, type IconName } from './icon.tsx';
+
+interface ButtonProps {
+  /** A verb. */
+  children: string;
+  onPress: () => void;
+  kind?: 'main' | 'plain' | 'quiet';
+  tone?: Tone;
+  icon?: IconName;
+  disabled?: boolean;
+  label?: string;
+}
+
+const BOXES = { main: 'bg-pine px-5', plain: 'bg-sunk px-5', quiet: 'px-2' };
+
+/** What does something: the main one filled, the others sunk, the quiet ones a word alone. */
+export function Button({ children, onPress, kind = 'plain', tone, icon, disabled = false, label }: ButtonProps) {
+  const shown: Tone = tone ?? (kind === 'main' ? 'onpine' : kind === 'quiet' ? 'plan' : 'ink');
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      aria-disabled={disabled}
+      disabled={disabled}
+      onPress={onPress}
+      className={`min-h-11 flex-row items-center justify-center gap-2 rounded-control ${BOXES[kind]} ${disabled ? 'opacity-50' : ''}`}
+    >
+      {icon ? <Icon name={icon} tone={kind === 'main' ? 'onpine' : kind === 'quiet' ? 'lake' : 'ink'} /> : null}
+      <Txt size={kind === 'quiet' ? 15 : 17} face={kind === 'main' ? 'bold' : 'medium'} tone={shown}>
+        {children}
+      </Txt>
+    </Pressable>
+  );
+}
+
+/** An icon alone, for second-level actions: always with a name. */
+export function IconButton({ icon, label, onPress, badge }: { icon: IconName; label: string; onPress: () => void; badge?: number }) {
+  return (
+    <Pressable role="button" aria-label={label} onPress={onPress} className="h-11 w-11 items-center justify-center rounded-control">
+      <Icon name={icon} size={22} />
+      {badge ? (
+        <Txt size={13} face="bold" className="absolute right-1 top-0.5 rounded-[3px] bg-cloudberry px-1 text-ground" aria-hidden>
+          {badge}
+        </Txt>
+      ) : null}
+    </Pressable>
+  );
+}
+
+/** A word in a sentence that can be tapped to change it. */
+export function Tappable({ children, onPress, faint = false, label }: { children: string; onPress: () => void; faint?: boolean; label?: string }) {
+  return (
+    <Txt role="button" tabIndex={0} aria-label={label} onPress={onPress} size={20} face={faint ? 'read' : 'medium'} tone={faint ? 'muted' : 'ink'} className="cursor-pointer border-b-2 border-underline leading-[34px]">
+      {children}
+    </Txt>
+  );
+}

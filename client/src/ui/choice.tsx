@@ -1,0 +1,44 @@
+import { Pressable, View } from 'react-native';
+import { Txt } from './text.tsx';
+
+export interface Option<T extends string> {
+  value: T;
+  words: string;
+}
+
+/** One of a few, side by side. */
+export function Choice<T extends string>({ label, value, options, onChange }: { label: string; value: T | null; options: readonly Option<T>[]; onChange: (value: T) => void }) {
+  return (
+    <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
+      {options.map((option) => (
+        <Pressable
+          key={option.value}
+          role="radio"
+          aria-checked={option.value === value}
+          onPress={() => onChange(option.value)}
+          className={`min-h-11 justify-center rounded-control px-4 ${option.value === value ? 'bg-ink' : 'bg-sunk'}`}
+        >
+          <Txt size={15} face="medium" className={option.value === value ? 'text-ground' : ''}>
+            {option.words}
+          </Txt>
+        </Pressable>
+      ))}
+    </View>
+  );
+}
+
+/** Yes or no, said as a sentence. */
+export function Switch({ words, on, onChange }: { words: string; on: boolean; onChange: (on: boolean) => void }) {
+  return (
+    <Pressable role="checkbox" aria-checked={on} aria-label={words} onPress={() => onChange(!on)} className="min-h-11 flex-row items-center gap-3">
+      <View className={`h-5 w-5 items-center justify-center rounded-[3px] border-2 ${on ? 'border-pine bg-pine' : 'border-underline'}`}>
+        {on ? (
+          <Txt size={13} face="bold" tone="onpine" className="leading-4" aria-hidden>
+            ✓
+          </Txt>
+        ) : null}
+      </View>
+      <Txt className="shrink">{words}</Txt>
+    </Pressable>
+  );
+}

@@ -1,0 +1,60 @@
+import Anchor from 'lucide-react-native/icons/anchor';
+import Bed from 'lucide-react-native/icons/bed-double';
+import Bell from 'lucide-react-native/icons/bell';
+import Book from 'lucide-react-native/icons/book';
+import Car from 'lucide-react-native/icons/car';
+import Close from 'lucide-react-native/icons/x';
+import Down from 'lucide-react-native/icons/chevron-down';
+import Flame from 'lucide-react-native/icons/flame';
+import Grip from 'lucide-react-native/icons/grip-vertical';
+import Heart from 'lucide-react-native/icons/heart';
+import House from 'lucide-react-native/icons/house';
+import Key from 'lucide-react-native/icons/key-round';
+import Leaf from 'lucide-react-native/icons/leaf';
+import ListIcon from 'lucide-react-native/icons/list';
+import Menu from 'lucide-react-native/icons/ellipsis';
+import Package from 'lucide-react-native/icons/package';
+import Paw from 'lucide-react-native/icons/paw-print';
+import Plus from 'lucide-react-native/icons/plus';
+import Right from 'lucide-react-native/icons/chevron-right';
+import Sailboat from 'lucide-react-native/icons/sailboat';
+import Basket from 'lucide-react-native/icons/shopping-basket';
+import Lines from 'lucide-react-native/icons/text-align-start';
+import Utensils from 'lucide-react-native/icons/utensils';
+import Wrench from 'lucide-react-native/icons/wrench';
+import { ink, personInk, type Token } from './tokens.ts';
+import type { Colour } from '@kotiva/core';
+
+const ICONS = {
+  anchor: Anchor,
+  bed: Bed,
+  bell: Bell,
+  book: Book,
+  car: Car,
+  close: Close,
+  down: Down,
+  flame: Flame,
+  grip: Grip,
+  heart: Heart,
+  house: House,
+  key: Key,
+  leaf: Leaf,
+  list: ListIcon,
+  menu: Menu,
+  package: Package,
+  paw: Paw,
+  plus: Plus,
+  right: Right,
+  sailboat: Sailboat,
+  basket: Basket,
+  lines: Lines,
+  utensils: Utensils,
+  wrench: Wrench,
+};
+export type IconName = keyof typeof ICONS;
+
+/** A drawing beside a word, never instead of one on a first-level action. */
+export function Icon({ name, size = 20, tone = 'muted', colour }: { name: IconName; size?: number; tone?: Token; colour?: Colour }) {
+  const Drawn = ICONS[name];
+  return <Drawn size={size} strokeWidth={1.75} color={colour ? personInk(colour) : ink(tone)} aria-hidden />;
+}

@@ -1,0 +1,36 @@
+import * as Dropdown from '@rn-primitives/dropdown-menu';
+import { Pressable, View } from 'react-native';
+import { Icon } from './icon.tsx';
+import { Txt } from './text.tsx';
+
+export interface MenuEntry {
+  key: string;
+  words: string;
+  onPress: () => void;
+  late?: boolean;
+}
+
+/** Further words of a row or a sheet, behind one button. */
+export function Menu({ label, entries }: { label: string; entries: readonly MenuEntry[] }) {
+  if (entries.length === 0) return null;
+  return (
+    <Dropdown.Root>
+      <Dropdown.Trigger asChild>
+        <Pressable role="button" aria-label={label} className="h-11 w-11 items-center justify-center rounded-control">
+          <Icon name="menu" size={22} />
+        </Pressable>
+      </Dropdown.Trigger>
+      <Dropdown.Portal>
+        <Dropdown.Content align="end" sideOffset={4} className="z-50 min-w-[200px]">
+          <View className="rounded-sheet border border-line bg-surface py-1">
+            {entries.map(({ key, words, onPress, late }) => (
+              <Dropdown.Item key={key} onPress={onPress} className="min-h-11 cursor-pointer justify-center px-4 outline-none focus:bg-sunk">
+                <Txt tone={late ? 'late' : 'ink'}>{words}</Txt>
+              </Dropdown.Item>
+            ))}
+          </View>
+        </Dropdown.Content>
+      </Dropdown.Portal>
+    </Dropdown.Root>
+  );
+}

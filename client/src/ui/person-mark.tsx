@@ -1,0 +1,48 @@
+import type { Colour, Pattern as Weave } from '@kotiva/core';
+import { useId } from 'react';
+import Svg, { ClipPath, Defs, G, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
+import { ink, personInk } from './tokens.ts';
+
+const WEAVES: Record<Weave, { d: string; width: number }> = {
+  weft: { d: 'M0 2h8M0 6h8', width: 1.6 },
+  warp: { d: 'M2 0v8M6 0v8', width: 1.6 },
+  twill: { d: 'M-2 6L6 -2M2 10L10 2', width: 1.6 },
+  zigzag: { d: 'M0 0L4 4L8 0M0 8L4 4L8 8', width: 1.4 },
+  diamond: { d: 'M4 0L8 4L4 8L0 4Z', width: 1.4 },
+  dashes: { d: 'M0 2h3M5 6h3M0 6h1M7 2h1', width: 2 },
+};
+
+/** What a person looks like on every screen: short mark, colour, weave. */
+export interface Looks {
+  mark: string;
+  colour: Colour;
+  pattern: Weave;
+}
+
+/** A person as a small woven patch. The name stands beside it or is its label. */
+export function PersonMark({ looks: { mark, colour, pattern }, size = 28, label }: { looks: Looks; size?: number; label?: string }) {
+  const id = useId().replace(/[^a-zA-Z0-9]/g, '');
+  const c = personInk(colour);
+  const weave = WEAVES[pattern];
+  return (
+    <Svg width={size} height={size} viewBox="0 0 28 28" role={label ? 'img' : undefined} aria-label={label} aria-hidden={label ? undefined : true}>
+      <Defs>
+        <Pattern id={`w${id}`} width={8} height={8} patternUnits="userSpaceOnUse">
+          <Path d={weave.d} stroke={c} strokeWidth={weave.width} fill="none" />
+        </Pattern>
+        <ClipPath id={`c${id}`}>
+          <Rect x={1} y={1} width={26} height={26} rx={5} />
+        </ClipPath>
+      </Defs>
+      <Rect x={1} y={1} width={26} height={26} rx={5} fill={ink('surface')} />
+      <G clipPath={`url(#c${id})`}>
+        <Rect x={1} y={1} width={26} height={5} fill={`url(#w${id})`} />
+        <Rect x={1} y={22} width={26} height={5} fill={`url(#w${id})`} />
+      </G>
+      <Rect x={1} y={1} width={26} height={26} rx={5} fill="none" stroke={c} strokeWidth={1.5} />
+      <SvgText x={14} y={18.4} textAnchor="middle" fontFamily="AtkinsonHyperlegibleNext_700Bold" fontSize={mark.length > 2 ? 10 : 12} fill={c}>
+        {mark}
+      </SvgText>
+    </Svg>
+  );
+}

@@ -1,0 +1,75 @@
+import { Pressable, View } from 'react-native';
+import { Txt, type Tone } from './text.tsx';
+
+interface RowProps {
+  title: string;
+  /** A short line below: where it is, from whom, what it waits for. */
+  sub?: string;
+  subTone?: Tone;
+  /** A short word at the right: hour, days late, figure. */
+  right?: string;
+  rightTone?: Tone;
+  /** The knot, or another lead. */
+  lead?: React.ReactNode;
+  /** Knots of others, buttons. */
+  trail?: React.ReactNode;
+  done?: boolean;
+  importance?: number;
+  onPress?: () => void;
+  label?: string;
+}
+
+/** Importance as one to three short weft strokes on the left edge. */
+function Weft({ strokes }: { strokes: number }) {
+  if (strokes === 0) return null;
+  return (
+    <View aria-hidden className="absolute bottom-0 left-0 top-0 justify-center gap-1">
+      {Array.from({ length: strokes }, (_, index) => (
+        <View key={index} className="h-[3px] w-[9px] bg-ink" />
+      ))}
+    </View>
+  );
+}
+
+/** One line of a list: 56 pixels on a phone, 44 on a wide screen. */
+export function Row({ title, sub, subTone = 'muted', right, rightTone = 'ink', lead, trail, done = false, importance = 0, onPress, label }: RowProps) {
+  return (
+    <View className="min-h-14 flex-row items-center gap-1 border-b border-line pr-4 lg:min-h-11">
+      <Weft strokes={importance} />
+      {lead ? <View className="ml-2 w-11 items-center">{lead}</View> : <View className="w-4" />}
+      <Pressable role={onPress ? 'button' : undefined} aria-label={label} onPress={onPress} disabled={!onPress} className="min-h-14 min-w-0 grow shrink basis-0 justify-center py-1.5 lg:min-h-11">
+        <Txt face="medium" tone={done ? 'muted' : 'ink'} numberOfLines={2} className={done ? 'line-through' : ''}>
+          {title}
+        </Txt>
+        {sub ? (
+          <Txt size={13} tone={subTone} numberOfLines={1} className="mt-px">
+            {sub}
+          </Txt>
+        ) : null}
+      </Pressable>
+      {right ? (
+        <Txt size={15} face="medium" tone={rightTone} className="text-right">
+          {right}
+        </Txt>
+      ) : null}
+      {trail}
+    </View>
+  );
+}
+
+/** The heading of a group of rows, with how many there are. */
+export function GroupHead({ title, count, tone = 'ink', children }: { title: string; count?: number; tone?: Tone; children?: React.ReactNode }) {
+  return (
+    <View className="flex-row items-baseline gap-2 px-4 pb-1 pt-4">
+      <Txt role="heading" aria-level={3} face="head" tone={tone}>
+        {title}
+      </Txt>
+      {count === undefined ? null : (
+        <Txt size={13} tone="muted">
+          {count}
+        </Txt>
+      )}
+      {children ? <View className="ml-auto self-center">{children}</View> : null}
+    </View>
+  );
+}

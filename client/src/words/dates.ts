@@ -1,0 +1,73 @@
+import { addDays, calendarDateOf, daysBetween, wallClockOf } from '@kotiva/core';
+import { locale, t } from './index.ts';
+
+const format = (date: string, options: Intl.DateTimeFormatOptions): string => new Intl.DateTimeFormat(locale(), { timeZone: 'UTC', ...options }).format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
+
+const SHORT = { weekday: 'short', day: 'numeric', month: 'short' } as const;
+const LONG = { weekday: 'long', day: 'numeric', month: 'long' } as const;
+
+/** "Fri 4 Dec": day before month, whatever the locale puts between them. */
+const dayMonth = (date: string): string => `${format(date, { weekday: 'short' })} ${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
+
+/** A date as people say it: "today", "Fri", "Fri 4 Dec". With the hour, if it has one. */
+export function sayMoment(moment: string, now: string, zone: string): string {
+  const day = sayDay(moment.slice(0, 10), calendarDateOf(now, zone));
+  return moment.includes('T') ? `${day} ${moment.slice(11, 16)}` : day;
+}
+
+export function sayDay(date: string, today: string): string {
+  const days = daysBetween(today, date);
+  if (days === 0) return t('date.today');
+  if (days === 1) return t('date.tomorrow');
+  if (days === -1) return t('date.yesterday');
+  if (days > 0 && days < 7) return format(date, { weekday: 'long' });
+  const year = date.slice(0, 4) === today.slice(0, 4) ? '' : ` ${date.slice(0, 4)}`;
+  return dayMonth(date) + year;
+}
+
+/** An instant as people say it: "today 10:42", "Mon 18:05". */
+export function sayInstant(instant: string, now: string, zone: string): string {
+  const wall = wallClockOf(instant, zone);
+  const today = calendarDateOf(now, zone);
+  const days = daysBetween(wall, today);
+  if (days === 0) return t('date.todayAt', { time: wall.slice(11) });
+  if (days > 0 && days < 7) return `${format(wall, { weekday: 'short' })} ${wall.slice(11)}`;
+  return `${dayMonth(wall)} ${wall.slice(11)}`;
+}
+
+/** The short word at a row's right: what is left, or how late it is. */
+export function sayDue(due: string, late: boolean, now: string, zone: string): string {
+  const today = calendarDateOf(now, zone);
+  const days = daysBetween(today, due);
+  if (late && days < 0) return t('due.daysLate', { count: -days });
+  if (late) return t('due.sinceHour', { time: due.slice(11, 16) });
+  if (days === 0) return due.includes('T') ? due.slice(11, 16) : t('date.today');
+  return sayMoment(due, now, zone);
+}
+
+/** The exact date, for screen readers and long presses. */
+export const sayExactly = (moment: string): string => `${format(moment, { ...LONG, year: 'numeric' })}${moment.includes('T') ? ` ${moment.slice(11, 16)}` : ''}`;
+
+/** "Tuesday 24 Nov" over the day. */
+export const sayToday = (today: string, short: boolean): string => `${format(today, { weekday: 'long' })} ${format(today, { day: 'numeric' })} ${format(today, { month: short ? 'short' : 'long' })}`;
+
+export interface UsualMoment {
+  key: string;
+  words: string;
+  moment: string;
+}
+
+/** Moments people mean often, each with its exact date. */
+export function usualMoments(now: string, zone: string): UsualMoment[] {
+  const today = calendarDateOf(now, zone);
+  const weekday = new Date(`${today}T00:00:00Z`).getUTCDay();
+  const friday = addDays(today, (5 - weekday + 7) % 7 || 7);
+  const monday = addDays(today, (1 - weekday + 7) % 7 || 7);
+  const usual = [
+    { key: 'today', words: t('date.today'), moment: today },
+    { key: 'tomorrow', words: t('date.tomorrow'), moment: addDays(today, 1) },
+    { key: 'friday', words: format(friday, SHORT), moment: friday },
+    { key: 'monday', words: format(monday, SHORT), moment: monday },
+  ];
+  return usual.filter((one, index) => usual.findIndex((other) => other.moment === one.moment) === index);
+}

@@ -1,0 +1,28 @@
+import i18next from 'i18next';
+import { en } from './en.ts';
+
+/** Keys of the catalogue; `_one` and `_other` are plural forms of one key (CLDR). */
+type Plain<K> = K extends `${infer Base}_one` | `${infer Base}_other` ? Base : K;
+export type WordKey = Plain<keyof typeof en>;
+
+void i18next.init({
+  lng: 'en',
+  resources: { en: { translation: en } },
+  keySeparator: false,
+  nsSeparator: false,
+  interpolation: { escapeValue: false, prefix: '{', suffix: '}' },
+  initAsync: false,
+});
+
+export type Slots = Record<string, string | number>;
+
+/** A sentence of the catalogue with its slots filled. `count` chooses the plural. */
+export const t = (key: WordKey, slots: Slots = {}): string => i18next.t(key, slots);
+
+export const hasWord = (key: string): key is WordKey => i18next.exists(key, { count: 2 });
+
+/** "Leila, Noor and Eetu", in the reader's language. */
+export const together = (names: readonly string[]): string => new Intl.ListFormat(i18next.language, { type: 'conjunction' }).format(names);
+export const either = (names: readonly string[]): string => new Intl.ListFormat(i18next.language, { type: 'disjunction' }).format(names);
+
+export const locale = (): string => i18next.language;

@@ -1,0 +1,107 @@
+import type { Item } from '../model/item.ts';
+import type { Row } from '../model/nouns.ts';
+import type { Part } from '../model/part.ts';
+import { isHere } from '../model/person.ts';
+import { instantDue } from '../time/clock.ts';
+import { countingParts, isDone, waitsForTie } from './standing.ts';
+
+/** In the order they are looked through: an item stands once, in the first group that one of its open parts meets. */
+export const FOLLOW_UP_GROUPS = ['needs-you', 'late', 'silent', 'in-hand', 'back'] as const;
+export type FollowUpGroup = (typeof FOLLOW_UP_GROUPS)[number];
+
+export type FollowUpReason = 'declined' | 'asked' | 'waits-for-tie' | 'no-answer' | 'left' | 'nobody' | 'late' | 'silent' | 'in-hand' | 'done';
+
+export interface FollowUp {
+  item: Item;
+  group: FollowUpGroup;
+  reason: FollowUpReason;
+  /** The part that brought it here; null when nobody has it. */
+  part: Part | null;
+  /** All parts that were given and not taken back, in no particular order. */
+  parts: Part[];
+}
+
+/** What following up reads: a part of `Reader` that every side has. */
+export interface FollowUpRows {
+  all(noun: 'part'): Part[];
+  by(noun: 'part', field: 'itemId', value: string): Part[];
+  get(noun: 'item', id: string): Item | 'absent' | 'not-held';
+  get(noun: 'person', id: string): Row<'person'> | 'absent' | 'not-held';
+}
+
+/** After this many nudges without a sign of life the giver is asked instead. */
+export const NUDGES_BEFORE_ASKING = 3;
+
+/** Everything a person handed to others and that is not settled for good, each item once. */
+export function followUpsOf(giverId: string, rows: FollowUpRows, now: string, zone: string): FollowUp[] {
+  const itemIds = new Set(
+    rows
+      .all('part')
+      .filter((part) => isFrom(part, giverId) && part.takenBackAt === null)
+      .map((part) => part.itemId),
+  );
+  const found: FollowUp[] = [];
+  for (const itemId of itemIds) {
+    const item = rows.get('item', itemId);
+    if (typeof item === 'string' || item.removedAt) continue;
+    const followUp = followUpOf(item, giverId, rows, now, zone);
+    if (followUp) found.push(followUp);
+  }
+  return found.sort(byUrgency);
+}
+
+/** Where one item stands for its giver, or null when there is nothing to follow any more. */
+export function followUpOf(item: Item, giverId: string, rows: FollowUpRows, now: string, zone: string): FollowUp | null {
+  const parts = rows.by('part', 'itemId', item.id).filter((part) => part.personId !== null && part.takenBackAt === null);
+  const others = parts.filter((part) => isFrom(part, giverId) && part.personId !== giverId);
+  const stands = (group: FollowUpGroup, reason: FollowUpReason, part: Part | null): FollowUp => ({ item, group, reason, part, parts });
+  if (isDone(item, parts)) {
+    const back = others.find((part) => part.standing === 'completed' && part.putAwayAt === null);
+    return back ? stands('back', 'done', back) : null;
+  }
+  const counting = countingParts(others);
+  if (counting.length === 0) return others.length > 0 && countingParts(parts).length === 0 ? stands('needs-you', 'nobody', null) : null;
+  const need = needOf(item, counting, rows);
+  if (need) return stands('needs-you', need.reason, need.part);
+  const open = counting.filter((part) => part.standing !== 'completed');
+  const first = open[0] ?? counting[0]!;
+  if (item.due && instantDue(item.due, zone) <= now) return stands('late', 'late', first);
+  const silent = open.find(isSilent);
+  if (silent) return stands('silent', 'silent', silent);
+  return stands('in-hand', 'in-hand', first);
+}
+
+function needOf(item: Item, counting: Part[], rows: FollowUpRows): { reason: FollowUpReason; part: Part } | null {
+  const find = (reason: FollowUpReason, meets: (part: Part) => boolean) => {
+    const part = counting.find(meets);
+    return part ? { reason, part } : null;
+  };
+  const declined = (part: Part) => part.standing === 'declined';
+  const left = (part: Part) => part.standing !== 'completed' && hasLeft(part, rows);
+  const nobodyLeft = counting.every((part) => declined(part) || left(part));
+  return (
+    (item.policy === 'each' || nobodyLeft ? (find('declined', declined) ?? find('left', left)) : null) ??
+    find('asked', (part) => part.standing === 'tentative') ??
+    find('waits-for-tie', (part) => waitsForTie(item, part)) ??
+    find('no-answer', (part) => part.unanswered >= NUDGES_BEFORE_ASKING && part.standing !== 'completed')
+  );
+}
+
+const hasLeft = (part: Part, rows: FollowUpRows): boolean => {
+  const person = rows.get('person', part.personId!);
+  return typeof person !== 'string' && !isHere(person);
+};
+
+/** Nudged at least once and no sign of life since. */
+const isSilent = (part: Part): boolean => part.nudgedAt !== null && (part.lastSignAt === null || part.lastSignAt < part.nudgedAt);
+
+const isFrom = (part: Part, giverId: string): boolean => part.giverId === giverId || part.originId === giverId;
+
+/** By group; within one by deadline, what has none last, then by title. */
+function byUrgency(a: FollowUp, b: FollowUp): number {
+  const group = FOLLOW_UP_GROUPS.indexOf(a.group) - FOLLOW_UP_GROUPS.indexOf(b.group);
+  if (group !== 0) return group;
+  const due = (item: Item) => item.due ?? '9';
+  if (due(a.item) !== due(b.item)) return due(a.item) < due(b.item) ? -1 : 1;
+  return a.item.title < b.item.title ? -1 : 1;
+}
