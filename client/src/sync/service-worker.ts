@@ -1,5 +1,5 @@
 /** Keeps the application itself on the device, so that it opens without a network. */
 export function registerServiceWorker(): void {
   if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
-  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js').catch(() => undefined));
+  void navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 }

@@ -41,7 +41,7 @@ export function IconButton({ icon, label, onPress, badge }: { icon: IconName; la
     <Pressable role="button" aria-label={label} onPress={onPress} className="h-11 w-11 items-center justify-center rounded-control">
       <Icon name={icon} size={22} />
       {badge ? (
-        <Txt size={13} face="bold" className="absolute right-1 top-0.5 rounded-[3px] bg-cloudberry px-1 text-ground" aria-hidden>
+        <Txt size={13} face="bold" tone="ground" className="absolute right-1 top-0.5 rounded-[3px] bg-cloudberry px-1" aria-hidden>
           {badge}
         </Txt>
       ) : null}

@@ -18,7 +18,7 @@ export function Choice<T extends string>({ label, value, options, onChange }: { 
           onPress={() => onChange(option.value)}
           className={`min-h-11 justify-center rounded-control px-4 ${option.value === value ? 'bg-ink' : 'bg-sunk'}`}
         >
-          <Txt size={15} face="medium" className={option.value === value ? 'text-ground' : ''}>
+          <Txt size={15} face="medium" tone={option.value === value ? 'ground' : 'ink'}>
             {option.words}
           </Txt>
         </Pressable>

@@ -7,6 +7,7 @@ const TONES = {
   muted: 'text-muted',
   pine: 'text-pine',
   onpine: 'text-onpine',
+  ground: 'text-ground',
   late: 'text-lingonberry',
   waits: 'text-cloudberry',
   plan: 'text-lake',

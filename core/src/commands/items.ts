@@ -29,6 +29,8 @@ const siblingsAt = ({ listId, sectionId, parentId }: Place, makerId: string, d: 
 
 export function insertItem(d: Deciding, fields: Place & { title: string; makerId: string } & Partial<Item>): Item {
   const id = d.newId();
+  // what was left out is as usual
+  const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as typeof fields;
   const item = d.insert('item', id, {
     notes: '',
     due: null,
@@ -41,7 +43,7 @@ export function insertItem(d: Deciding, fields: Place & { title: string; makerId
     createdAt: d.now,
     removedAt: null,
     position: keyAtEnd(siblingsAt(fields, fields.makerId, d)),
-    ...fields,
+    ...given,
   });
   makePart(id, null, d);
   return item;

@@ -32,3 +32,6 @@ export const Person = z.object({
 export type Person = z.infer<typeof Person>;
 
 export const isHere = (person: Person): boolean => person.endedAt === null;
+
+/** In the order they came into the house. */
+export const byArrival = (a: Person, b: Person): number => (a.stamps['']?.s ?? 0) - (b.stamps['']?.s ?? 0) || (a.id < b.id ? -1 : 1);

@@ -1,4 +1,4 @@
-import { FOLLOW_UP_GROUPS, followUpsOf, isLate, type FollowUp, type FollowUpGroup } from '@kotiva/core';
+import { byArrival, FOLLOW_UP_GROUPS, followUpsOf, isLate, type FollowUp, type FollowUpGroup } from '@kotiva/core';
 import { View } from 'react-native';
 import { givenParts, sayStrands, strandsOf, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
@@ -22,7 +22,7 @@ export function FollowUpScreen() {
   const people = rows
     .all('person')
     .filter((person) => person.id !== me.id)
-    .sort((a, b) => (a.joinedAt < b.joinedAt ? -1 : a.joinedAt > b.joinedAt ? 1 : a.id < b.id ? -1 : 1));
+    .sort(byArrival);
   const holding = new Set(all.filter(({ group }) => group !== 'back').flatMap(({ parts }) => parts.filter((part) => part.standing !== 'completed' && !part.passedTo).map((part) => part.personId)));
   const out = all.filter(({ group }) => group !== 'back').length;
   const sub = t('follow.out', { things: t('follow.things', { count: out }), people: t('follow.people', { count: holding.size }) });

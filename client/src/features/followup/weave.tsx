@@ -9,7 +9,7 @@ import { FollowUpAction } from './action.tsx';
 import { sayWhy } from './words.ts';
 
 const COLUMN = 64;
-const ROW = 46;
+const ROW = 48;
 const MIDDLE = COLUMN / 2;
 
 export interface WeaveGroup {
@@ -82,7 +82,7 @@ function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly P
   const middle = ROW / 2;
   return (
     <View role="row" className="flex-row items-center border-b border-line">
-      <Pressable role="cell" onPress={() => open(item.id)} tabIndex={0} className="min-w-0 grow shrink basis-0 justify-center py-1 pl-4 pr-4" style={{ minHeight: ROW }}>
+      <Pressable role="cell" onPress={() => open(item.id)} tabIndex={0} className="min-w-0 grow shrink basis-0 justify-center pl-4 pr-4" style={{ height: ROW }}>
         <Txt size={17} face="medium" numberOfLines={1}>
           {item.title}
         </Txt>
@@ -90,9 +90,9 @@ function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly P
           {sayWhy(followUp, rows, now, house.zone)}
         </Txt>
       </Pressable>
-      <View role="cell" aria-label={sayStrands(item, parts, rows)}>
-        <Svg width={people.length * COLUMN} height={ROW} aria-hidden>
-          <Warp people={people} height={ROW} />
+      <View role="cell" aria-label={sayStrands(item, parts, rows)} className="-mb-px">
+        <Svg width={people.length * COLUMN} height={ROW + 1} aria-hidden>
+          <Warp people={people} height={ROW + 1} />
           <Path d={`M0 ${middle}H${people.length * COLUMN}`} stroke={ink('line')} strokeDasharray="1 4" />
           {from === to ? null : item.policy === 'any' ? (
             <Path d={`M${from} ${middle - 2.5}H${to}M${from} ${middle + 2.5}H${to}`} stroke={thread} strokeWidth={1.3} />

@@ -1,4 +1,4 @@
-import { calendarDateOf, isHere, myItems, openParts } from '@kotiva/core';
+import { byArrival, calendarDateOf, isHere, myItems, openParts } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useDispatch } from 'react-redux';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -19,7 +19,7 @@ export function PeopleStrip() {
   const people = rows
     .all('person')
     .filter(isHere)
-    .sort((a, b) => (a.id === me.id ? -1 : b.id === me.id ? 1 : a.joinedAt < b.joinedAt ? -1 : 1));
+    .sort((a, b) => (a.id === me.id ? -1 : b.id === me.id ? 1 : byArrival(a, b)));
   const today = calendarDateOf(now, house.zone);
   const openOf = (personId: string) =>
     personId === me.id

@@ -1,0 +1,165 @@
+import { addDays, calendarDateOf, epochOf, instantAt, instantOf, type CommandName, type Noun, type Payload, type Row } from '@kotiva/core';
+import { v7 } from 'uuid';
+import { Accounts } from '../../server/src/auth/accounts.ts';
+import type { Storage } from '../../server/src/db/open.ts';
+import { Ledger } from '../../server/src/sync/apply.ts';
+import type { DemoHouse, DemoItem, DemoList, Did } from './scenario.ts';
+import { GUESTHOUSE, HOME } from './scenario.ts';
+
+const ZONE = 'Europe/Helsinki';
+export const DEMO_PASSWORD = 'kaislaranta';
+
+/** Fills an empty database with the scenario: through commands, at the times they would have been given. */
+export async function fillDemo(storage: Storage, now: string): Promise<void> {
+  const accounts = await demoAccounts(new Accounts(storage.db));
+  for (const house of [GUESTHOUSE, HOME]) new HouseFiller(storage, accounts, house, now).fill();
+}
+
+type AccountIds = Map<string, { id: string; name: string }>;
+
+/** One account a person; the family's are in both houses. */
+async function demoAccounts(accounts: Accounts): Promise<AccountIds> {
+  const names = new Set([...GUESTHOUSE.people, ...HOME.people].map((person) => person.name));
+  const made: AccountIds = new Map();
+  for (const name of names) made.set(name, (await accounts.create(`${name.toLowerCase()}@kaislaranta.example`, DEMO_PASSWORD, name))!);
+  return made;
+}
+
+class HouseFiller {
+  private readonly houseId = v7();
+  private readonly ledger: Ledger;
+  private readonly today: string;
+  private clock: string;
+
+  constructor(
+    storage: Storage,
+    private readonly accounts: AccountIds,
+    private readonly scenario: DemoHouse,
+    private readonly now: string,
+  ) {
+    this.clock = now;
+    this.today = calendarDateOf(now, ZONE);
+    this.ledger = new Ledger(storage.raw, { now: () => this.clock });
+  }
+
+  fill(): void {
+    this.at(30, 8);
+    this.people();
+    this.at(29, 9);
+    for (const [name, owner] of Object.entries(this.scenario.bundles)) this.give(owner, 'bundle.make', { name });
+    for (const list of this.scenario.lists) this.list(list);
+    for (const { list, section, item } of this.inOrder()) this.item(item, list, section);
+    for (const [owner, items] of Object.entries(this.scenario.own)) for (const item of items) this.own(owner, item);
+  }
+
+  private people(): void {
+    const [first, ...others] = this.scenario.people;
+    const { role: _role, ...looks } = first!;
+    this.give(first!.name, 'house.make', { name: this.scenario.name, zone: ZONE, person: looks });
+    for (const { role, ...person } of others) {
+      const token = v7().replaceAll('-', '') + person.mark;
+      this.give(first!.name, 'invitation.make', { role, uses: 'one', token });
+      this.give(person.name, 'person.join', { token, ...person });
+    }
+  }
+
+  private list({ name, purpose, colour, icon, kind, bundle, owner, edit = [], check = [], view = [], sections }: DemoList): void {
+    // a bundle is seen by its maker, so its maker puts the lists in it
+    const maker = bundle ? this.scenario.bundles[bundle]! : owner;
+    const shares = [...edit.map((who) => [who, 'edit'] as const), ...check.map((who) => [who, 'check'] as const), ...view.map((who) => [who, 'view'] as const)].filter(([who]) => who !== maker);
+    if (maker !== owner && !shares.some(([who]) => who === owner)) shares.push([owner, 'edit']);
+    this.give(maker, 'list.make', {
+      name,
+      purpose,
+      colour,
+      icon,
+      kind,
+      bundle: bundle ? this.find('bundle', (row) => row.name === bundle) : null,
+      sections: Object.keys(sections),
+      shares: shares.map(([who, access]) => ({ person: this.person(who), access })),
+    });
+    if (maker !== owner) this.give(maker, 'list.giveTo', { list: this.find('list', (row) => row.name === name), person: this.person(owner) });
+  }
+
+  /** Oldest first, as they would have come. */
+  private inOrder() {
+    return this.scenario.lists
+      .flatMap((list) => Object.entries(list.sections).flatMap(([section, items]) => items.map((item) => ({ list, section, item }))))
+      .map((one, index) => ({ ...one, index }))
+      .sort((a, b) => (b.item.ago ?? 12) - (a.item.ago ?? 12) || a.index - b.index);
+  }
+
+  private item(item: DemoItem, list: DemoList, section: string): void {
+    const listId = this.find('list', (row) => row.name === list.name);
+    const sectionId = this.find('section', (row) => row.listId === listId && row.name === section);
+    const by = item.by ?? list.owner;
+    this.at(item.ago ?? 12, 9);
+    const itemId = this.add(by, item, { list: listId, section: sectionId });
+    for (const [index, title] of (item.steps ?? []).entries()) {
+      const step = this.add(by, { title }, { parent: itemId });
+      if (index < (item.stepsDone ?? 0)) this.give(by, 'part.checkOff', { item: step, person: null });
+    }
+    if (item.done) this.give(by, 'part.checkOff', { item: itemId, person: null });
+    for (const [who, did] of Object.entries(item.did ?? {})) this.answer(itemId, who, did, item.ago ?? 12);
+  }
+
+  private own(owner: string, item: DemoItem): void {
+    this.at(item.ago ?? 2, 10);
+    this.add(owner, item, {});
+  }
+
+  private add(by: string, item: DemoItem, place: { list?: string; section?: string; parent?: string }): string {
+    const command = this.give(by, 'item.add', {
+      title: item.title,
+      notes: item.notes,
+      due: item.due ? this.moment(item.due) : undefined,
+      importance: item.importance,
+      confirm: item.confirm,
+      persons: (item.to ?? []).map((who) => this.person(who)),
+      policy: item.each ? 'each' : 'any',
+      message: item.message ?? '',
+      ...place,
+    });
+    return this.find('item', (row) => row.stamps['']?.c === command);
+  }
+
+  private answer(item: string, who: string, did: Did, ago: number): void {
+    // answers come an hour after the handover or later, checks on the day they were made
+    this.at('done' in did ? Math.min(ago, 0) : Math.max(0, ago - 1), 'done' in did ? 7 : 8);
+    this.give(who, 'part.see', { item });
+    if ('take' in did) this.give(who, 'part.accept', { item });
+    if ('percent' in did) this.give(who, 'part.progress', { item, percent: did.percent });
+    if ('decline' in did) this.give(who, 'part.decline', { item, reason: did.decline });
+    if ('ask' in did) this.give(who, 'part.askBack', { item, question: did.ask });
+    if ('done' in did) this.give(who, 'part.checkOff', { item, person: this.person(who) });
+  }
+
+  private give<N extends CommandName>(by: string, name: N, payload: Payload<N>): string {
+    const id = v7();
+    const outcome = this.ledger.apply({ id, houseId: this.houseId, name, payload, at: this.clock, seen: Number.MAX_SAFE_INTEGER }, this.accounts.get(by)!);
+    if (outcome.outcome === 'refused') throw new Error(`${name} by ${by} in ${this.scenario.name}: ${outcome.reason.code} ${JSON.stringify(payload)}`);
+    return id;
+  }
+
+  private find<N extends Noun>(noun: N, matches: (row: Row<N>) => boolean): string {
+    const found = this.ledger.rows(this.houseId).all(noun).find(matches);
+    if (!found) throw new Error(`no such ${noun} in ${this.scenario.name}`);
+    return found.id;
+  }
+
+  private person(name: string): string {
+    return this.find('person', (row) => row.name === name);
+  }
+
+  /** Sets the clock to an hour some days ago, never past the day's present. */
+  private at(daysAgo: number, hour: number): void {
+    const then = instantAt(`${addDays(this.today, -daysAgo)}T${String(hour).padStart(2, '0')}:00`, ZONE);
+    this.clock = then < this.now ? then : instantOf(epochOf(this.now) - 60_000);
+  }
+
+  private moment(due: string): string {
+    const [days, hour] = due.split(' ');
+    const date = addDays(this.today, Number(days));
+    return hour ? `${date}T${hour}` : date;
+  }
+}

@@ -1,0 +1,37 @@
+import { rmSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { Accounts } from '../../server/src/auth/accounts.ts';
+import { SimulatedClock } from '../../server/src/clock.ts';
+import { portOf, root, startServer } from '../../server/src/serve.ts';
+import { DEMO_PASSWORD, fillDemo } from './fill.ts';
+import { GUESTHOUSE, HOME } from './scenario.ts';
+
+const { values } = parseArgs({
+  options: {
+    port: { type: 'string', default: process.env.PORT ?? '4100' },
+    data: { type: 'string', default: join(root, '.data/demo') },
+    fresh: { type: 'boolean', default: false },
+    simulate: { type: 'boolean', default: true },
+    host: { type: 'string', default: '127.0.0.1' },
+  },
+  allowNegative: true,
+});
+
+const data = resolve(values.data);
+if (values.fresh) for (const end of ['', '-wal', '-shm']) rmSync(join(data, `kotiva.sqlite${end}`), { force: true });
+
+await startServer({
+  port: portOf(values.port),
+  host: values.host,
+  data,
+  simulate: values.simulate,
+  demo: true,
+  async fill(storage) {
+    if (new Accounts(storage.db).all().length > 0) return;
+    console.log('Filling the demo houses …');
+    await fillDemo(storage, new SimulatedClock(storage.db).now());
+  },
+});
+console.log(`Sign in with one tap as anyone, or with NAME@kaislaranta.example and the password '${DEMO_PASSWORD}':`);
+for (const { name, people } of [GUESTHOUSE, HOME]) console.log(`  ${name}: ${people.map((person) => `${person.name} (${person.role})`).join(', ')}`);

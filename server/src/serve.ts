@@ -1,0 +1,74 @@
+import { serve } from '@hono/node-server';
+import { accessSync, constants, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { createApp } from './app.ts';
+import { openStorage, type Storage } from './db/open.ts';
+
+const BEAT_MS = 15_000;
+export const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
+
+export interface ServeOptions {
+  port: number;
+  host: string;
+  /** Folder of the database; made if it is not there. */
+  data: string;
+  simulate: boolean;
+  demo: boolean;
+  publicUrl?: string;
+  /** Runs before the first request is answered. */
+  fill?: (storage: Storage) => Promise<void>;
+}
+
+/** Opens the data, starts answering, and ends cleanly on SIGTERM and SIGINT. What stands in the way is said in a sentence. */
+export async function startServer({ port, host, data, simulate, demo, publicUrl = `http://${host}:${port}`, fill }: ServeOptions): Promise<void> {
+  const folder = writable(resolve(data));
+  const storage = openStorage(join(folder, 'kotiva.sqlite'), join(root, 'server/drizzle'));
+  await fill?.(storage);
+  const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
+  const clientFolder = join(root, 'client/dist');
+  const { app, services } = createApp({ storage, version, publicUrl, simulate, demo, clientFolder: existsSync(clientFolder) ? clientFolder : undefined });
+  const beat = setInterval(() => services.hub.beat(), BEAT_MS);
+  const server = serve({ fetch: app.fetch, port, hostname: host });
+  const end = () => {
+    clearInterval(beat);
+    server.close();
+    storage.close();
+    process.exit(0);
+  };
+  process.on('SIGTERM', end);
+  process.on('SIGINT', end);
+  await new Promise<void>((listening) => {
+    server.on('listening', listening);
+    server.on('error', (error: NodeJS.ErrnoException) => stop(sayListenError(error, port)));
+  });
+  console.log(`Kotiva listens on ${publicUrl}`);
+}
+
+function sayListenError(error: NodeJS.ErrnoException, port: number): string {
+  if (error.code === 'EADDRINUSE') return `Port ${port} is taken by another program. Choose another with --port or PORT.`;
+  if (error.code === 'EACCES') return `Port ${port} may not be opened by this user. Choose one above 1023 with --port or PORT.`;
+  return error.message;
+}
+
+export function portOf(text: string): number {
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) stop(`'${text}' is not a port. Give a number from 1 to 65535.`);
+  return port;
+}
+
+function writable(folder: string): string {
+  try {
+    mkdirSync(folder, { recursive: true });
+    accessSync(folder, constants.W_OK);
+    return folder;
+  } catch (error) {
+    return stop(`The data folder ${folder} can't be written: ${(error as Error).message}. Choose another with --data or KOTIVA_DATA.`);
+  }
+}
+
+/** Says what is in the way, and ends. */
+export function stop(sentence: string): never {
+  console.error(sentence);
+  process.exit(1);
+}
