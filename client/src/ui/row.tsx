@@ -60,16 +60,18 @@ export function Row({ title, sub, subTone = 'muted', right, rightTone = 'ink', l
 /** The heading of a group of rows, with how many there are. */
 export function GroupHead({ title, count, tone = 'ink', children }: { title: string; count?: number; tone?: Tone; children?: React.ReactNode }) {
   return (
-    <View className="flex-row items-baseline gap-2 px-4 pb-1 pt-4">
-      <Txt role="heading" aria-level={3} face="head" tone={tone}>
-        {title}
-      </Txt>
-      {count === undefined ? null : (
-        <Txt size={13} tone="muted">
-          {count}
+    <View className={`flex-row items-center pl-4 ${children ? 'pr-1 pt-2' : 'pb-1 pr-4 pt-4'}`}>
+      <View className="shrink flex-row items-baseline gap-2">
+        <Txt role="heading" aria-level={3} face="head" tone={tone}>
+          {title}
         </Txt>
-      )}
-      {children ? <View className="ml-auto self-center">{children}</View> : null}
+        {count === undefined ? null : (
+          <Txt size={13} tone="muted">
+            {count}
+          </Txt>
+        )}
+      </View>
+      {children ? <View className="ml-auto">{children}</View> : null}
     </View>
   );
 }

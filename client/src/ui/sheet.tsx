@@ -18,19 +18,25 @@ interface SheetProps {
   children: React.ReactNode;
 }
 
+/** The sheet itself takes the focus, not its first button: a screen reader begins with its name. */
+function focusSheet(event: Event): void {
+  event.preventDefault();
+  (event.currentTarget as HTMLElement | null)?.focus({ preventScroll: true });
+}
+
 /** Comes from below on a phone; on a wide screen it stands in the middle, as wide as its leaves. */
 export function Sheet({ open, onClose, title, head, foot, closeLabel, leaves = false, children }: SheetProps) {
   const wide = useWide();
   const place = wide ? 'items-center justify-center p-6' : 'justify-end';
-  const shape = wide ? `max-h-full w-full rounded-sheet ${leaves ? 'max-w-[960px]' : 'max-w-[560px]'}` : 'max-h-[92%] w-full rounded-t-sheet';
+  const shape = wide ? `w-full rounded-sheet ${leaves ? 'max-w-[960px]' : 'max-w-[560px]'}` : 'w-full rounded-t-sheet';
   return (
     <Dialog.Root open={open} onOpenChange={(next) => (next ? undefined : onClose())}>
       <Dialog.Portal>
         <Dialog.Overlay asChild closeOnPress={false}>
-          <View className={`fixed inset-0 z-40 bg-[#0B1A1E]/60 ${place}`}>
+          <View className={`sheet fixed inset-0 z-40 bg-[#0B1A1E]/60 ${place}`}>
             <Pressable aria-hidden tabIndex={-1} onPress={onClose} className="absolute inset-0 cursor-default" />
-            <Dialog.Content asChild aria-describedby={undefined}>
-              <View className={`bg-surface shadow-lg ${shape}`}>
+            <Dialog.Content asChild aria-describedby={undefined} onOpenAutoFocus={focusSheet}>
+              <View className={`min-h-0 shrink bg-surface shadow-lg ${shape}`}>
                 {wide ? null : <View aria-hidden className="mx-auto mt-2 h-1 w-10 rounded-full bg-line" />}
                 <Dialog.Title asChild>
                   <View className="sr-only" aria-label={title} />

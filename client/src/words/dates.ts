@@ -3,8 +3,6 @@ import { locale, t } from './index.ts';
 
 const format = (date: string, options: Intl.DateTimeFormatOptions): string => new Intl.DateTimeFormat(locale(), { timeZone: 'UTC', ...options }).format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
 
-const SHORT = { weekday: 'short', day: 'numeric', month: 'short' } as const;
-const LONG = { weekday: 'long', day: 'numeric', month: 'long' } as const;
 
 /** "Fri 4 Dec": day before month, whatever the locale puts between them. */
 const dayMonth = (date: string): string => `${format(date, { weekday: 'short' })} ${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
@@ -46,7 +44,7 @@ export function sayDue(due: string, late: boolean, now: string, zone: string): s
 }
 
 /** The exact date, for screen readers and long presses. */
-export const sayExactly = (moment: string): string => `${format(moment, { ...LONG, year: 'numeric' })}${moment.includes('T') ? ` ${moment.slice(11, 16)}` : ''}`;
+export const sayExactly = (moment: string): string => `${format(moment, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })}${moment.includes('T') ? ` ${moment.slice(11, 16)}` : ''}`;
 
 /** "Tuesday 24 Nov" over the day. */
 export const sayToday = (today: string, short: boolean): string => `${format(today, { weekday: 'long' })} ${format(today, { day: 'numeric' })} ${format(today, { month: short ? 'short' : 'long' })}`;
@@ -66,8 +64,8 @@ export function usualMoments(now: string, zone: string): UsualMoment[] {
   const usual = [
     { key: 'today', words: t('date.today'), moment: today },
     { key: 'tomorrow', words: t('date.tomorrow'), moment: addDays(today, 1) },
-    { key: 'friday', words: format(friday, SHORT), moment: friday },
-    { key: 'monday', words: format(monday, SHORT), moment: monday },
+    { key: 'friday', words: dayMonth(friday), moment: friday },
+    { key: 'monday', words: dayMonth(monday), moment: monday },
   ];
   return usual.filter((one, index) => usual.findIndex((other) => other.moment === one.moment) === index);
 }

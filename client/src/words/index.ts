@@ -22,7 +22,8 @@ export const t = (key: WordKey, slots: Slots = {}): string => i18next.t(key, slo
 export const hasWord = (key: string): key is WordKey => i18next.exists(key, { count: 2 });
 
 /** "Leila, Noor and Eetu", in the reader's language. */
-export const together = (names: readonly string[]): string => new Intl.ListFormat(i18next.language, { type: 'conjunction' }).format(names);
-export const either = (names: readonly string[]): string => new Intl.ListFormat(i18next.language, { type: 'disjunction' }).format(names);
+export const together = (names: readonly string[]): string => new Intl.ListFormat(locale(), { type: 'conjunction' }).format(names);
+export const either = (names: readonly string[]): string => new Intl.ListFormat(locale(), { type: 'disjunction' }).format(names);
 
-export const locale = (): string => i18next.language;
+/** For dates, numbers and lists: English as it is written in Europe, day before month. */
+export const locale = (): string => (i18next.language === 'en' ? 'en-GB' : i18next.language);

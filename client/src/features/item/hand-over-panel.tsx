@@ -76,15 +76,15 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
         </View>
       ) : null}
       {reopens ? <Txt tone="waits">{t('hand.reopens', { done: progressOf(item, parts).done })}</Txt> : null}
+      <Field label={t('hand.message')} placeholder={t('hand.messageHint')} value={message} onChangeText={setMessage} multiline maxLength={20_000} />
       <View className="gap-2">
         <Txt size={15} face="medium" tone="muted">
           {t('due.by')}
         </Txt>
         <DueChoice due={due} onChange={setDue} />
       </View>
-      <Field label={t('hand.message')} placeholder={t('hand.messageHint')} value={message} onChangeText={setMessage} multiline maxLength={20_000} />
       <Switch words={t('hand.confirm')} on={confirm} onChange={setConfirm} />
-      <View className="flex-row gap-2">
+      <View className="sticky bottom-0 -mx-5 -mb-5 flex-row gap-2 border-t border-line bg-surface px-5 py-3">
         <View className="grow">
           <Button kind="main" onPress={handOver}>
             {t('hand.over')}

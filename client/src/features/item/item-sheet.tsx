@@ -1,4 +1,4 @@
-import { byPosition, footingsOnItem, isDone, partId, progressOf, watchId, type Item } from '@kotiva/core';
+import { byPosition, footingsOnItem, isDone, partId, progressOf, watchId, type Item, type MemoryRows } from '@kotiva/core';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
@@ -145,6 +145,7 @@ function Head({ item, canChange, onClose }: { item: Item; canChange: boolean; on
     { key: 'watch', words: t(watching ? 'item.unwatch' : 'item.watch'), onPress: () => void give('watch.set', { item: item.id, person: me.id, on: !watching }, { words: t(watching ? 'said.unwatched' : 'said.watched') }) },
   ];
   if (canChange) {
+    entries.push(...moveEntries(item, rows, (where) => void give('item.move', { items: [item.id], list: item.listId, section: item.sectionId, parent: item.parentId, ...where }, { words: t('said.reordered'), undo: true })));
     entries.push({ key: 'confirm', words: t(item.confirm ? 'item.noConfirm' : 'item.confirm'), onPress: () => void give('item.change', { item: item.id, confirm: !item.confirm }, { undo: true, words: t(item.confirm ? 'said.noConfirm' : 'said.confirm') }) });
     entries.push({
       key: 'remove',
@@ -163,6 +164,19 @@ function Head({ item, canChange, onClose }: { item: Item; canChange: boolean; on
       <Menu label={t('item.more')} entries={entries} />
     </View>
   );
+}
+
+/** The menu's ways of what dragging does. */
+function moveEntries(item: Item, rows: MemoryRows, move: (where: { after?: string | null; before?: string }) => void): MenuEntry[] {
+  const siblings = (item.parentId ? rows.by('item', 'parentId', item.parentId) : item.listId ? rows.by('item', 'listId', item.listId).filter((one) => one.parentId === null && one.sectionId === item.sectionId) : [])
+    .filter((one) => !one.removedAt && !isDone(one, rows.by('part', 'itemId', one.id)))
+    .sort(byPosition);
+  const at = siblings.findIndex((one) => one.id === item.id);
+  if (at < 0) return [];
+  const entries: MenuEntry[] = [];
+  if (at > 0) entries.push({ key: 'top', words: t('move.top'), onPress: () => move({ after: null }) }, { key: 'up', words: t('move.up'), onPress: () => move({ before: siblings[at - 1]!.id }) });
+  if (at < siblings.length - 1) entries.push({ key: 'down', words: t('move.down'), onPress: () => move({ after: siblings[at + 1]!.id }) });
+  return entries;
 }
 
 /** Tapped to reword; an empty or overlong title says so here and keeps what was typed. */

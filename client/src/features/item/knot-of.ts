@@ -32,12 +32,14 @@ export const personOf = (rows: MemoryRows, id: string | null): Person | null => 
 
 export const nameOf = (rows: MemoryRows, id: string | null): string => personOf(rows, id)?.name ?? t('person.someone');
 
-/** The parts of an item that were given to somebody and not taken back, in the order they were given. */
+/** The parts of an item that were given to somebody and not taken back, in the order they were given; at once, as they came to the house. */
 export const givenParts = (rows: MemoryRows, itemId: string): Part[] =>
   rows
     .by('part', 'itemId', itemId)
     .filter((part) => part.personId !== null && part.takenBackAt === null)
-    .sort((a, b) => ((a.givenAt ?? '') < (b.givenAt ?? '') ? -1 : (a.givenAt ?? '') > (b.givenAt ?? '') ? 1 : a.id < b.id ? -1 : 1));
+    .sort((a, b) => ((a.givenAt ?? '') < (b.givenAt ?? '') ? -1 : (a.givenAt ?? '') > (b.givenAt ?? '') ? 1 : arrivalOf(rows, a) - arrivalOf(rows, b)));
+
+const arrivalOf = (rows: MemoryRows, part: Part): number => personOf(rows, part.personId)?.stamps['']?.s ?? 0;
 
 export function strandsOf(item: Item, parts: readonly Part[], rows: MemoryRows): Strand[] {
   return parts.map((part) => {

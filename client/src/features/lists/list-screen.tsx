@@ -128,9 +128,10 @@ interface ListedItemProps {
   sections: readonly Section[];
 }
 
-/** Every drag has a way by the menu too. */
+/** Every drag has a way by a menu too: on a wide screen the row's, on a phone the one of the item's sheet. */
 function ListedItem({ item, mayMove, neighbours, sections }: ListedItemProps) {
   const give = useGive();
+  const wide = useWide();
   if (!mayMove) return <ItemRow item={item} />;
   const at = neighbours.indexOf(item);
   const move = (where: { after?: string | null; before?: string; section?: string | null }) => void give('item.move', { items: [item.id], list: item.listId, section: item.sectionId, ...where }, { words: t('said.reordered'), undo: true });
@@ -147,7 +148,7 @@ function ListedItem({ item, mayMove, neighbours, sections }: ListedItemProps) {
           item={item}
           trail={
             <>
-              <Menu label={t('row.more', { title: item.title })} entries={entries} />
+              {wide ? <Menu label={t('row.more', { title: item.title })} entries={entries} /> : null}
               {handle}
             </>
           }

@@ -1,0 +1,1 @@
+export { WorkbenchScreen as default } from '@/features/workbench';

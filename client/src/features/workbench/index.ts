@@ -1,0 +1,1 @@
+export { WorkbenchScreen } from './workbench-screen.tsx';

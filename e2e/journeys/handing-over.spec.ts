@@ -1,0 +1,146 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+import { PHONE, test, WIDE, type Devices, type RunningKotiva } from './house.ts';
+
+const JACKETS = 'Check the life jackets';
+
+async function signUp(page: Page, name: string): Promise<void> {
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('E-mail').fill(`${name.toLowerCase()}@example.org`);
+  await page.getByLabel('Password').fill('long enough');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+}
+
+/** Aino invites; whoever opens the link signs up and joins. */
+async function invite(aino: Page, devices: Devices, name: string, role: 'member' | 'helper', size = PHONE): Promise<Page> {
+  await aino.getByRole('link', { name: 'More' }).click();
+  await aino.getByRole('button', { name: 'Invite someone' }).click();
+  const dialog = aino.getByRole('dialog');
+  await dialog.getByRole('radio', { name: role, exact: true }).click();
+  await dialog.getByRole('button', { name: 'Make the link' }).click();
+  await expect(dialog).toBeHidden();
+  const link = await aino.getByLabel('Link to pass on').first().inputValue();
+  const page = await devices.open(size);
+  await page.goto(link);
+  await expect(page.getByText(`Aino invites you, as ${role}.`)).toBeVisible();
+  await signUp(page, name);
+  await page.getByRole('button', { name: 'Join' }).click();
+  await expect(page.getByRole('navigation')).toBeVisible();
+  // used up: it is no longer among the open invitations
+  await expect(aino.getByLabel('Link to pass on')).toHaveCount(0);
+  return page;
+}
+
+async function makeHouse(running: RunningKotiva, devices: Devices): Promise<Page> {
+  const aino = await devices.open(WIDE);
+  await aino.goto(running.base);
+  await aino.getByRole('button', { name: 'I am new here: make an account' }).click();
+  await signUp(aino, 'Aino');
+  await aino.getByLabel('Name of the house').fill('Kaislaranta');
+  await aino.getByRole('button', { name: 'Make it' }).click();
+  await expect(aino.getByRole('heading', { level: 1 })).toBeVisible();
+  await aino.getByRole('link', { name: 'Lists' }).click();
+  await aino.getByRole('button', { name: /First steps/ }).click();
+  await expect(aino.getByText('Look at Follow-up to see who has not done their part')).toBeVisible();
+  return aino;
+}
+
+async function makeList(aino: Page): Promise<void> {
+  await aino.getByRole('link', { name: 'Lists' }).click();
+  await aino.getByRole('button', { name: 'New list' }).click();
+  const dialog = aino.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Make the list' }).click();
+  await expect(dialog.getByText('Write at least one word.')).toBeVisible();
+  await dialog.getByLabel('Name of the list').fill('Opening the boathouse');
+  await dialog.getByLabel('Sections').fill('On the water\nOn land');
+  await dialog.getByRole('button', { name: 'Make the list' }).click();
+  await aino.getByRole('button', { name: /^Opening the boathouse/ }).click();
+  const line = aino.getByRole('textbox', { name: 'What needs doing?' });
+  for (const title of [JACKETS, 'Sweep the floor', 'Put out the oars']) {
+    await line.fill(title);
+    await line.press('Enter');
+    await expect(line).toHaveValue('');
+    await expect(aino.getByRole('button', { name: new RegExp(`^${title}`) })).toBeVisible();
+  }
+}
+
+const knotWords = (page: Page | Locator, words: string) => page.getByText(words, { exact: false });
+
+test('an item for two is handed over, followed and checked off; nothing is lost when the server dies', async ({ empty, devices }) => {
+  const aino = await makeHouse(empty, devices);
+  const leila = await invite(aino, devices, 'Leila', 'helper');
+  const noor = await invite(aino, devices, 'Noor', 'helper');
+  const eetu = await invite(aino, devices, 'Eetu', 'member');
+  await makeList(aino);
+
+  // handed to Leila and Noor, each, due Friday 17:00, with a message
+  await aino.getByRole('button', { name: new RegExp(`^${JACKETS}`) }).click();
+  const sheet = aino.getByRole('dialog');
+  await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
+  await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
+  await expect(sheet.getByText('Choose who it goes to.')).toBeVisible();
+  await sheet.getByRole('checkbox', { name: 'Leila' }).click();
+  await expect(sheet.getByText('will see only this')).toBeVisible();
+  await sheet.getByRole('checkbox', { name: 'Noor' }).click();
+  await sheet.getByRole('radio', { name: 'Each of them' }).click();
+  await sheet.getByRole('radio', { name: /^Fri / }).click();
+  await sheet.getByLabel('Hour, if it matters').fill('17:00');
+  await sheet.getByLabel('A word with it').fill("count the children's sizes too");
+  await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
+  await expect(sheet.getByText('not seen yet').first()).toBeVisible();
+
+  // on Leila's phone without a reload, with the message
+  const fresh = leila.getByRole('region', { name: 'New for you' });
+  await expect(fresh.getByText(JACKETS)).toBeVisible();
+  await expect(fresh.getByText("count the children's sizes too")).toBeVisible();
+  await expect(leila.getByText('Sweep the floor')).toHaveCount(0);
+
+  // opened: Aino sees that it was seen
+  await fresh.getByRole('button', { name: `Answer “${JACKETS}”` }).click();
+  await expect(knotWords(sheet, 'no answer yet')).toBeVisible();
+  await leila.getByRole('dialog').getByRole('button', { name: 'Take it' }).click();
+  await expect(knotWords(sheet, 'has taken it')).toBeVisible();
+  await leila.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await leila.getByRole('checkbox', { name: `Check off “${JACKETS}”` }).click();
+  await expect(sheet.getByText('1 of 2')).toBeVisible();
+  await expect(knotWords(sheet, 'checked off')).toBeVisible();
+  await aino.keyboard.press('Escape');
+
+  // Noor can't: it needs Aino, who passes it to Eetu
+  await noor.getByRole('button', { name: `Answer “${JACKETS}”` }).click();
+  const noorSheet = noor.getByRole('dialog');
+  await noorSheet.getByRole('button', { name: 'Can’t' }).click();
+  await noorSheet.getByLabel(/Why not/).fill('I am away on Friday');
+  await noorSheet.getByRole('button', { name: 'Can’t' }).click();
+  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  await expect(aino.getByRole('heading', { name: 'Needs you' })).toBeVisible();
+  await expect(aino.getByText('Noor can’t: “I am away on Friday”')).toBeVisible();
+  await aino.getByRole('button', { name: `Pass on: ${JACKETS}` }).click();
+  await sheet.getByRole('button', { name: 'Pass on' }).click();
+  await sheet.getByRole('checkbox', { name: 'Eetu' }).click();
+  await sheet.getByRole('button', { name: 'Pass on' }).last().click();
+  await expect(sheet.getByText('couldn’t, passed to Eetu')).toBeVisible();
+  await aino.keyboard.press('Escape');
+
+  // the server is killed and started again: all is there, the devices come back by themselves
+  await empty.kill();
+  await expect(eetu.getByText(/Offline/)).toBeVisible();
+  await eetu.getByRole('button', { name: `Take “${JACKETS}”` }).click();
+  await eetu.getByRole('checkbox', { name: `Check off “${JACKETS}”` }).click();
+  await expect(eetu.getByText(/2 changes wait/)).toBeVisible();
+  await empty.up();
+  await expect(eetu.getByText(/Offline/)).toBeHidden({ timeout: 40_000 });
+  await expect(aino.getByRole('heading', { name: 'Back' })).toBeVisible({ timeout: 40_000 });
+
+  // done: the list's band moves
+  await aino.getByRole('link', { name: 'Lists' }).click();
+  await expect(aino.getByRole('button', { name: /^Opening the boathouse/ })).toBeVisible();
+  await expect(aino.getByText('1 of 3')).toBeVisible();
+
+  // by mistake and back: the part returns to where it stood
+  await eetu.getByRole('checkbox', { name: `Uncheck “${JACKETS}”` }).click();
+  await expect(aino.getByText('0 of 3')).toBeVisible();
+  await expect(eetu.getByRole('checkbox', { name: `Check off “${JACKETS}”` })).toBeVisible();
+  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  await aino.getByText(JACKETS).click();
+  await expect(knotWords(sheet, 'has taken it')).toBeVisible();
+});

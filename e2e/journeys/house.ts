@@ -1,0 +1,110 @@
+import { test as base, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const ROOT = join(import.meta.dirname, '../..');
+export const WIDE = { width: 1280, height: 800 };
+export const PHONE = { width: 390, height: 844 };
+
+/** The application as it is run, on a port and data of its own; it can be killed and started again. */
+export class RunningKotiva {
+  private child: ChildProcess | null = null;
+  private readonly data = mkdtempSync(join(tmpdir(), 'kotiva-e2e-'));
+
+  private constructor(
+    private readonly script: 'main' | 'demo',
+    readonly port: number,
+  ) {}
+
+  static async start(script: 'main' | 'demo'): Promise<RunningKotiva> {
+    const running = new RunningKotiva(script, await freePort());
+    await running.up();
+    return running;
+  }
+
+  get base(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async up(): Promise<void> {
+    const args = [join(ROOT, `server/out/${this.script}.mjs`), '--port', String(this.port), '--data', this.data, '--simulate'];
+    const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    this.child = child;
+    let printed = '';
+    await new Promise<void>((resolve, reject) => {
+      child.stdout.on('data', (chunk: Buffer) => {
+        printed += chunk.toString();
+        if (printed.includes('Kotiva listens')) resolve();
+      });
+      child.stderr.on('data', (chunk: Buffer) => (printed += chunk.toString()));
+      child.once('exit', () => reject(new Error(`the server ended: ${printed}`)));
+    });
+  }
+
+  /** As a power cut would. */
+  async kill(): Promise<void> {
+    const child = this.child!;
+    const ended = new Promise((resolve) => child.once('exit', resolve));
+    child.kill('SIGKILL');
+    await ended;
+  }
+
+  async stop(): Promise<void> {
+    await this.kill();
+    rmSync(this.data, { recursive: true, force: true });
+  }
+
+  async advance(duration: string): Promise<void> {
+    const response = await fetch(`${this.base}/api/simulate/clock`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ advance: duration }) });
+    if (!response.ok) throw new Error(await response.text());
+  }
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const server = createServer();
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => resolve(port));
+    });
+  });
+}
+
+export interface Devices {
+  /** A browser of one's own: nothing shared with the others. */
+  open(size: typeof WIDE, options?: { dark?: boolean }): Promise<Page>;
+}
+
+export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; devices: Devices }>({
+  empty: async ({}, use) => {
+    const running = await RunningKotiva.start('main');
+    await use(running);
+    await running.stop();
+  },
+  demo: async ({}, use) => {
+    const running = await RunningKotiva.start('demo');
+    await use(running);
+    await running.stop();
+  },
+  devices: async ({ browser }, use) => {
+    const contexts: BrowserContext[] = [];
+    await use({ open: (size, options) => openDevice(browser, contexts, size, options) });
+    for (const context of contexts) await context.close();
+  },
+});
+
+async function openDevice(browser: Browser, contexts: BrowserContext[], size: typeof WIDE, { dark = false } = {}): Promise<Page> {
+  const context = await browser.newContext({ viewport: size, hasTouch: size === PHONE, colorScheme: dark ? 'dark' : 'light', timezoneId: 'Europe/Helsinki', reducedMotion: 'reduce', permissions: ['clipboard-read', 'clipboard-write'] });
+  contexts.push(context);
+  return context.newPage();
+}
+
+/** Signs a page in as one of the demo people, with the one tap the sign-in page offers. */
+export async function enterDemo(page: Page, running: RunningKotiva, name: string): Promise<void> {
+  await page.goto(running.base);
+  await page.getByRole('button', { name }).click();
+  await page.getByRole('navigation').waitFor();
+}
