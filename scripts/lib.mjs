@@ -20,7 +20,11 @@ export function needNode() {
 }
 
 export function run(command, args, { cwd = root, env = {}, quiet = false } = {}) {
-  const done = spawnSync(command, args, { cwd, env: { ...process.env, ...QUIET, ...env }, stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'] });
+  const done = spawnSync(command, args, {
+    cwd,
+    env: { ...process.env, ...QUIET, ...env },
+    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+  });
   if (done.status === 0) return;
   if (quiet) process.stderr.write(Buffer.concat([done.stdout ?? Buffer.alloc(0), done.stderr ?? Buffer.alloc(0)]));
   stop(`'${command} ${args.join(' ')}' failed${done.error ? `: ${done.error.message}` : ''}.`);
@@ -39,14 +43,40 @@ export function once(name, inputs, outputs, task) {
 
 export function install() {
   needNode();
-  once('installed', ['package.json', 'package-lock.json', 'core/package.json', 'server/package.json', 'client/package.json', 'demo/package.json', 'e2e/package.json', 'bench/package.json'], ['node_modules/expo'], () => {
-    console.log('Installing what Kotiva is built with …');
-    run('npm', ['ci', '--no-audit', '--no-fund'], { quiet: true });
-  });
+  once(
+    'installed',
+    [
+      'package.json',
+      'package-lock.json',
+      'core/package.json',
+      'server/package.json',
+      'client/package.json',
+      'demo/package.json',
+      'e2e/package.json',
+      'bench/package.json',
+    ],
+    ['node_modules/expo'],
+    () => {
+      console.log('Installing what Kotiva is built with …');
+      run('npm', ['ci', '--no-audit', '--no-fund'], { quiet: true });
+    },
+  );
 }
 
 const SOURCES = ['core/src', 'core/package.json', 'server/src', 'server/bundle.mjs', 'demo/src', 'package-lock.json'];
-const CLIENT = ['core/src', 'client/app', 'client/src', 'client/public', 'client/global.css', 'client/app.json', 'client/babel.config.js', 'client/metro.config.js', 'client/tailwind.config.js', 'client/build-extra.mjs', 'package-lock.json'];
+const CLIENT = [
+  'core/src',
+  'client/app',
+  'client/src',
+  'client/public',
+  'client/global.css',
+  'client/app.json',
+  'client/babel.config.js',
+  'client/metro.config.js',
+  'client/tailwind.config.js',
+  'client/build-extra.mjs',
+  'package-lock.json',
+];
 
 export function build() {
   install();

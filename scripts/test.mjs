@@ -26,7 +26,11 @@ function needChromium() {
   if (existsSync('/usr/bin/chromium')) return;
   console.log('Installing Chromium …');
   const root = process.getuid?.() === 0 ? [] : ['sudo'];
-  const apt = (...args) => spawnSync([...root, 'apt-get'][0], [...root, 'apt-get', ...args].slice(1), { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  const apt = (...args) =>
+    spawnSync([...root, 'apt-get'][0], [...root, 'apt-get', ...args].slice(1), {
+      stdio: 'inherit',
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   apt('update', '-qq');
   apt('install', '-y', '-qq', 'chromium');
   if (!existsSync('/usr/bin/chromium')) {

@@ -18,7 +18,13 @@ registerServiceWorker();
 
 /** What every page stands in. Text shows in the system's font until ours have come. */
 export default function Root() {
-  useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_500Medium, AtkinsonHyperlegibleNext_700Bold, BricolageGrotesque_600SemiBold, BricolageGrotesque_700Bold });
+  useFonts({
+    AtkinsonHyperlegibleNext_400Regular,
+    AtkinsonHyperlegibleNext_500Medium,
+    AtkinsonHyperlegibleNext_700Bold,
+    BricolageGrotesque_600SemiBold,
+    BricolageGrotesque_700Bold,
+  });
   const [store] = useState(makeStore);
   return (
     <Provider store={store}>

@@ -66,7 +66,11 @@ class HouseFiller {
   private list({ name, purpose, colour, icon, kind, bundle, owner, edit = [], check = [], view = [], sections }: DemoList): void {
     // a bundle is seen by its maker, so its maker puts the lists in it
     const maker = bundle ? this.scenario.bundles[bundle]! : owner;
-    const shares = [...edit.map((who) => [who, 'edit'] as const), ...check.map((who) => [who, 'check'] as const), ...view.map((who) => [who, 'view'] as const)].filter(([who]) => who !== maker);
+    const shares = [
+      ...edit.map((who) => [who, 'edit'] as const),
+      ...check.map((who) => [who, 'check'] as const),
+      ...view.map((who) => [who, 'view'] as const),
+    ].filter(([who]) => who !== maker);
     if (maker !== owner && !shares.some(([who]) => who === owner)) shares.push([owner, 'edit']);
     this.give(maker, 'list.make', {
       name,

@@ -11,13 +11,7 @@ export interface DemoPerson {
 }
 
 /** What became of somebody's part. */
-export type Did =
-  | { take: true }
-  | { done: true }
-  | { seen: true }
-  | { decline: string }
-  | { ask: string }
-  | { percent: number };
+export type Did = { take: true } | { done: true } | { seen: true } | { decline: string } | { ask: string } | { percent: number };
 
 export interface DemoItem {
   title: string;
@@ -94,10 +88,26 @@ export const GUESTHOUSE: DemoHouse = {
       check: ['Tapio', 'Noor'],
       sections: {
         'Before winter': [
-          t('Count the life jackets', { to: ['Leila', 'Noor'], each: true, due: '+3 17:00', message: "Count the children's sizes too.", ago: 1, did: { Leila: { done: true }, Noor: { percent: 40 } }, steps: ['Small sizes', "Children's sizes", 'Whistles'], stepsDone: 2 }),
+          t('Count the life jackets', {
+            to: ['Leila', 'Noor'],
+            each: true,
+            due: '+3 17:00',
+            message: "Count the children's sizes too.",
+            ago: 1,
+            did: { Leila: { done: true }, Noor: { percent: 40 } },
+            steps: ['Small sizes', "Children's sizes", 'Whistles'],
+            stepsDone: 2,
+          }),
           t('Grease the oarlocks', { to: ['Tapio'], due: '+5', ago: 2, did: { Tapio: { decline: 'Back is out this week' } } }),
           t('Winter storage for the boats', { to: ['Tapio'], due: '+18', ago: 6, did: { Tapio: { percent: 40 } } }),
-          t('Varnish the jetty rail', { to: ['Aino'], due: '0', ago: 4, steps: ['Sand it', 'Clean the dust off', 'First coat', 'Second coat', 'Put the sign back'], stepsDone: 1, did: { Aino: { take: true } } }),
+          t('Varnish the jetty rail', {
+            to: ['Aino'],
+            due: '0',
+            ago: 4,
+            steps: ['Sand it', 'Clean the dust off', 'First coat', 'Second coat', 'Put the sign back'],
+            stepsDone: 1,
+            did: { Aino: { take: true } },
+          }),
           t('Collect the outboard from the workshop', { to: ['Tapio'], due: '+1 15:00', message: 'Ask for the old spark plugs back.', ago: 1 }),
           t('Take in the swimming ladder', { to: ['Eetu'], due: '+2', ago: 1, did: { Eetu: { take: true } } }),
           t('Drain the rain barrel', { due: '+6' }),
@@ -134,7 +144,12 @@ export const GUESTHOUSE: DemoHouse = {
           t('Bring wood to the porch', { to: ['Eetu', 'Oona'], due: '+1', ago: 1, did: { Oona: { take: true } } }),
           t('Sand the steps to the shore', { to: ['Tapio'], due: '0 10:00', ago: 1, did: { Tapio: { take: true } } }),
         ],
-        Sometime: [t('A second lamp for the path'), t('Mend the windbreak'), t('Ask what a stove glass costs', { done: true, ago: 6 }), t('Paint the dressing room')],
+        Sometime: [
+          t('A second lamp for the path'),
+          t('Mend the windbreak'),
+          t('Ask what a stove glass costs', { done: true, ago: 6 }),
+          t('Paint the dressing room'),
+        ],
       },
     },
     {
@@ -160,7 +175,14 @@ export const GUESTHOUSE: DemoHouse = {
           t('Soap for all the rooms', { done: true, ago: 2 }),
           t('Spare keys on new rings', { done: true, ago: 5 }),
         ],
-        'Deep clean': [t('Room 1, behind the wardrobe'), t('Room 2, the stove'), t('Room 3, curtains'), t('Room 4, mattress turned', { done: true, ago: 4 }), t('Room 5, the lamp'), t('Hall carpet')],
+        'Deep clean': [
+          t('Room 1, behind the wardrobe'),
+          t('Room 2, the stove'),
+          t('Room 3, curtains'),
+          t('Room 4, mattress turned', { done: true, ago: 4 }),
+          t('Room 5, the lamp'),
+          t('Hall carpet'),
+        ],
       },
     },
     {
@@ -179,8 +201,17 @@ export const GUESTHOUSE: DemoHouse = {
           t('Clean the grill hood', { to: ['Marek'], due: '0', ago: 3, confirm: true, did: { Marek: { done: true } } }),
           t('Bake rye bread', { to: ['Marek'], due: '0', ago: 1, did: { Marek: { done: true } } }),
         ],
-        'Cold room': [t('Temperature log', { to: ['Marek'], due: '+1', ago: 1 }), t('Throw out what is past its day', { to: ['Noor'], due: '+2', ago: 1 }), t('Label the jam'), t('Defrost the small freezer', { due: '+9' })],
-        'Coach group': [t('Menu for 18', { to: ['Marek'], due: '+2 12:00', ago: 2, importance: 2, did: { Marek: { ask: 'Is anyone without gluten?' } } }), t('Borrow the big pot', { to: ['Helmi'], due: '+3', ago: 1 }), t('Set the long table', { due: '+4' })],
+        'Cold room': [
+          t('Temperature log', { to: ['Marek'], due: '+1', ago: 1 }),
+          t('Throw out what is past its day', { to: ['Noor'], due: '+2', ago: 1 }),
+          t('Label the jam'),
+          t('Defrost the small freezer', { due: '+9' }),
+        ],
+        'Coach group': [
+          t('Menu for 18', { to: ['Marek'], due: '+2 12:00', ago: 2, importance: 2, did: { Marek: { ask: 'Is anyone without gluten?' } } }),
+          t('Borrow the big pot', { to: ['Helmi'], due: '+3', ago: 1 }),
+          t('Set the long table', { due: '+4' }),
+        ],
       },
     },
     {
@@ -194,7 +225,9 @@ export const GUESTHOUSE: DemoHouse = {
       edit: ['Petri', 'Oona', 'Eetu', 'Helmi'],
       check: ['Marek', 'Leila', 'Noor', 'Tapio'],
       sections: {
-        'Village shop': ['Coffee filters, size 4', 'Birch syrup', 'Oat flakes, 5 kg', 'Matches', 'Dish brushes', 'Lamp oil'].map((title) => t(title)).concat(t('Yeast', { done: true, ago: 1 }), t('Salt', { done: true, ago: 1 })),
+        'Village shop': ['Coffee filters, size 4', 'Birch syrup', 'Oat flakes, 5 kg', 'Matches', 'Dish brushes', 'Lamp oil']
+          .map((title) => t(title))
+          .concat(t('Yeast', { done: true, ago: 1 }), t('Salt', { done: true, ago: 1 })),
         Dairy: [t('Milk, 20 l'), t('Butter'), t('Sour cream', { done: true, ago: 2 })],
         Market: [t('Apples'), t('Root vegetables'), t('Honey')],
       },
@@ -209,11 +242,33 @@ export const GUESTHOUSE: DemoHouse = {
       view: [...STAFF, 'Oona', 'Eetu', 'Helmi'],
       sections: {
         Safety: [
-          t('Read the fire plan', { to: ['Petri', 'Oona', 'Eetu', 'Marek', 'Leila', 'Tapio', 'Noor'], each: true, due: '+5 20:00', ago: 3, message: 'Two pages. The meeting point is new.', did: { Petri: { done: true }, Oona: { done: true }, Marek: { done: true }, Leila: { done: true }, Tapio: { seen: true }, Noor: { percent: 50 } } }),
-          t('Return the spare keys', { to: ['Petri', 'Eetu', 'Leila', 'Tapio'], each: true, due: '-1 18:00', ago: 5, did: { Petri: { done: true }, Leila: { done: true }, Eetu: { seen: true }, Tapio: { seen: true } } }),
-          t('First-aid course, say which day suits', { to: ['Marek', 'Leila', 'Noor', 'Oona'], each: true, due: '+8', ago: 2, did: { Oona: { done: true }, Marek: { take: true } } }),
+          t('Read the fire plan', {
+            to: ['Petri', 'Oona', 'Eetu', 'Marek', 'Leila', 'Tapio', 'Noor'],
+            each: true,
+            due: '+5 20:00',
+            ago: 3,
+            message: 'Two pages. The meeting point is new.',
+            did: { Petri: { done: true }, Oona: { done: true }, Marek: { done: true }, Leila: { done: true }, Tapio: { seen: true }, Noor: { percent: 50 } },
+          }),
+          t('Return the spare keys', {
+            to: ['Petri', 'Eetu', 'Leila', 'Tapio'],
+            each: true,
+            due: '-1 18:00',
+            ago: 5,
+            did: { Petri: { done: true }, Leila: { done: true }, Eetu: { seen: true }, Tapio: { seen: true } },
+          }),
+          t('First-aid course, say which day suits', {
+            to: ['Marek', 'Leila', 'Noor', 'Oona'],
+            each: true,
+            due: '+8',
+            ago: 2,
+            did: { Oona: { done: true }, Marek: { take: true } },
+          }),
         ],
-        Papers: [t('Photos for the insurer', { to: ['Oona'], due: '-1', ago: 6, did: { Oona: { seen: true } } }), t('New notice for the hall', { to: ['Helmi'], due: '+6', ago: 2, did: { Helmi: { take: true } } })],
+        Papers: [
+          t('Photos for the insurer', { to: ['Oona'], due: '-1', ago: 6, did: { Oona: { seen: true } } }),
+          t('New notice for the hall', { to: ['Helmi'], due: '+6', ago: 2, did: { Helmi: { take: true } } }),
+        ],
       },
     },
     {
@@ -261,7 +316,11 @@ export const GUESTHOUSE: DemoHouse = {
       edit: ['Aino', 'Eetu'],
       check: ['Tapio'],
       sections: {
-        Now: [t('Gutter, north side', { to: ['Tapio'], by: 'Petri', due: '0', ago: 2, did: { Tapio: { take: true } } }), t('Snow poles along the drive', { to: ['Eetu'], by: 'Petri', due: '+2', ago: 2 }), t('Winter tyres on the van', { to: ['Tapio'], by: 'Petri', due: '+1', ago: 3, did: { Tapio: { done: true } } })],
+        Now: [
+          t('Gutter, north side', { to: ['Tapio'], by: 'Petri', due: '0', ago: 2, did: { Tapio: { take: true } } }),
+          t('Snow poles along the drive', { to: ['Eetu'], by: 'Petri', due: '+2', ago: 2 }),
+          t('Winter tyres on the van', { to: ['Tapio'], by: 'Petri', due: '+1', ago: 3, did: { Tapio: { done: true } } }),
+        ],
         Tools: [t('Sharpen the axes'), t('Oil for the chainsaw'), t('Find the long ladder', { done: true, ago: 3 })],
       },
     },
@@ -292,7 +351,14 @@ export const GUESTHOUSE: DemoHouse = {
       icon: 'car',
       owner: 'Tapio',
       edit: ['Petri', 'Eetu'],
-      sections: { Keep: [t('First-aid kit checked', { by: 'Tapio', done: true, ago: 4 }), t('Tow rope', { by: 'Tapio' }), t('Washer fluid', { by: 'Tapio', due: '+1' }), t('Book the inspection', { by: 'Tapio', to: ['Tapio'], due: '+11', ago: 2 })] },
+      sections: {
+        Keep: [
+          t('First-aid kit checked', { by: 'Tapio', done: true, ago: 4 }),
+          t('Tow rope', { by: 'Tapio' }),
+          t('Washer fluid', { by: 'Tapio', due: '+1' }),
+          t('Book the inspection', { by: 'Tapio', to: ['Tapio'], due: '+11', ago: 2 }),
+        ],
+      },
     },
   ],
   own: {
@@ -317,8 +383,17 @@ export const HOME: DemoHouse = {
       owner: 'Aino',
       edit: ['Petri', 'Oona', 'Eetu', 'Helmi'],
       sections: {
-        Today: [t('Walk the dog', { to: ['Oona'], due: '0 18:00', ago: 1, did: { Oona: { take: true } } }), t('Empty the dishwasher', { to: ['Eetu'], due: '0', ago: 1 }), t('Dark wash', { to: ['Petri'], due: '0', ago: 1, did: { Petri: { done: true } } })],
-        'This week': [t('Tidy your own room', { to: ['Oona', 'Eetu'], each: true, due: '+4', ago: 1, did: { Eetu: { seen: true } } }), t('Carpets out', { due: '+4' }), t('Descale the coffee machine', { to: ['Helmi'], due: '+3', ago: 2, did: { Helmi: { take: true } } }), t('Change the beds', { to: ['Aino', 'Petri'], due: '+5', ago: 1 })],
+        Today: [
+          t('Walk the dog', { to: ['Oona'], due: '0 18:00', ago: 1, did: { Oona: { take: true } } }),
+          t('Empty the dishwasher', { to: ['Eetu'], due: '0', ago: 1 }),
+          t('Dark wash', { to: ['Petri'], due: '0', ago: 1, did: { Petri: { done: true } } }),
+        ],
+        'This week': [
+          t('Tidy your own room', { to: ['Oona', 'Eetu'], each: true, due: '+4', ago: 1, did: { Eetu: { seen: true } } }),
+          t('Carpets out', { due: '+4' }),
+          t('Descale the coffee machine', { to: ['Helmi'], due: '+3', ago: 2, did: { Helmi: { take: true } } }),
+          t('Change the beds', { to: ['Aino', 'Petri'], due: '+5', ago: 1 }),
+        ],
       },
     },
     {
@@ -330,8 +405,15 @@ export const HOME: DemoHouse = {
       owner: 'Aino',
       edit: ['Petri', 'Oona', 'Eetu'],
       sections: {
-        Forms: [t('Sign the trip form', { to: ['Petri'], due: '+1', ago: 2, did: { Petri: { seen: true } } }), t('Pay the choir', { due: '+7' }), t('Skates sharpened', { to: ['Eetu'], due: '+2', ago: 1 })],
-        Rides: [t('Floorball, there', { to: ['Aino'], due: '+1 17:30', ago: 1, did: { Aino: { take: true } } }), t('Floorball, back', { to: ['Petri'], due: '+1 19:00', ago: 1, did: { Petri: { take: true } } })],
+        Forms: [
+          t('Sign the trip form', { to: ['Petri'], due: '+1', ago: 2, did: { Petri: { seen: true } } }),
+          t('Pay the choir', { due: '+7' }),
+          t('Skates sharpened', { to: ['Eetu'], due: '+2', ago: 1 }),
+        ],
+        Rides: [
+          t('Floorball, there', { to: ['Aino'], due: '+1 17:30', ago: 1, did: { Aino: { take: true } } }),
+          t('Floorball, back', { to: ['Petri'], due: '+1 19:00', ago: 1, did: { Petri: { take: true } } }),
+        ],
       },
     },
     {
@@ -341,7 +423,10 @@ export const HOME: DemoHouse = {
       icon: 'heart',
       owner: 'Helmi',
       edit: ['Aino', 'Petri'],
-      sections: { Baking: [t('Ginger biscuits', { by: 'Helmi', to: ['Oona', 'Eetu'], due: '+20', ago: 1 }), t('Plum tarts', { by: 'Helmi' })], Presents: [t('A present for Petri', { by: 'Helmi' }), t('Wool for mittens', { by: 'Helmi', done: true, ago: 2 })] },
+      sections: {
+        Baking: [t('Ginger biscuits', { by: 'Helmi', to: ['Oona', 'Eetu'], due: '+20', ago: 1 }), t('Plum tarts', { by: 'Helmi' })],
+        Presents: [t('A present for Petri', { by: 'Helmi' }), t('Wool for mittens', { by: 'Helmi', done: true, ago: 2 })],
+      },
     },
     {
       name: 'Dog',
@@ -350,7 +435,13 @@ export const HOME: DemoHouse = {
       icon: 'paw',
       owner: 'Oona',
       edit: ['Aino', 'Petri', 'Eetu', 'Helmi'],
-      sections: { Now: [t('Worming tablet', { by: 'Oona', to: ['Helmi'], due: '+2', ago: 1 }), t('New collar', { by: 'Oona' }), t('Book the vet', { by: 'Oona', to: ['Aino'], due: '+3', ago: 1, message: 'The yearly jab.' })] },
+      sections: {
+        Now: [
+          t('Worming tablet', { by: 'Oona', to: ['Helmi'], due: '+2', ago: 1 }),
+          t('New collar', { by: 'Oona' }),
+          t('Book the vet', { by: 'Oona', to: ['Aino'], due: '+3', ago: 1, message: 'The yearly jab.' }),
+        ],
+      },
     },
   ],
   own: { Oona: [t('Ask about the summer job')], Eetu: [t('Return the library book', { due: '-1' })] },

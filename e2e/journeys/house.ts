@@ -58,7 +58,11 @@ export class RunningKotiva {
   }
 
   async advance(duration: string): Promise<void> {
-    const response = await fetch(`${this.base}/api/simulate/clock`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ advance: duration }) });
+    const response = await fetch(`${this.base}/api/simulate/clock`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ advance: duration }),
+    });
     if (!response.ok) throw new Error(await response.text());
   }
 }
@@ -97,7 +101,14 @@ export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; dev
 });
 
 async function openDevice(browser: Browser, contexts: BrowserContext[], size: typeof WIDE, { dark = false } = {}): Promise<Page> {
-  const context = await browser.newContext({ viewport: size, hasTouch: size === PHONE, colorScheme: dark ? 'dark' : 'light', timezoneId: 'Europe/Helsinki', reducedMotion: 'reduce', permissions: ['clipboard-read', 'clipboard-write'] });
+  const context = await browser.newContext({
+    viewport: size,
+    hasTouch: size === PHONE,
+    colorScheme: dark ? 'dark' : 'light',
+    timezoneId: 'Europe/Helsinki',
+    reducedMotion: 'reduce',
+    permissions: ['clipboard-read', 'clipboard-write'],
+  });
   contexts.push(context);
   return context.newPage();
 }

@@ -16,17 +16,34 @@ const DOINGS: [number, Doing][] = [
   [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.add', { title: `Step ${r.below(1000)}`, parent: item.id }))],
   [1, (e, r) => given(e.give('item.add', { title: `Own ${r.below(1000)}` }))],
   [1, (e, r) => given(e.give('list.make', { name: `List ${r.below(100)}`, colour: 'moss', icon: 'leaf', sections: r.chance(0.5) ? ['One', 'Two'] : [] }))],
-  [3, (e, r, rows) => withOne(r.pick(lists(rows)), (list) => e.give('list.share', { list: list.id, person: r.pick(people(rows))!.id, access: r.pick(['edit', 'check', 'view', null] as const)! }))],
+  [
+    3,
+    (e, r, rows) =>
+      withOne(r.pick(lists(rows)), (list) =>
+        e.give('list.share', { list: list.id, person: r.pick(people(rows))!.id, access: r.pick(['edit', 'check', 'view', null] as const)! }),
+      ),
+  ],
   [1, (e, r, rows) => withOne(r.pick(lists(rows)), (list) => e.give('list.giveTo', { list: list.id, person: r.pick(people(rows))!.id }))],
   [1, (e, r, rows) => withOne(r.pick(lists(rows)), (list) => e.give('section.make', { list: list.id, name: `Section ${r.below(100)}` }))],
   [
     4,
     (e, r, rows) =>
       withOne(r.pick(openItems(rows)), (item) =>
-        e.give('part.handOver', { items: [item.id], persons: [r.pick(people(rows))!.id], policy: r.chance(0.5) ? r.pick(['any', 'each'] as const) : undefined, message: r.chance(0.5) ? 'Please' : '' }),
+        e.give('part.handOver', {
+          items: [item.id],
+          persons: [r.pick(people(rows))!.id],
+          policy: r.chance(0.5) ? r.pick(['any', 'each'] as const) : undefined,
+          message: r.chance(0.5) ? 'Please' : '',
+        }),
       ),
   ],
-  [2, (e, r, rows) => withOne(r.pick(rows.all('part')), (part) => (part.personId ? e.give('part.takeBack', { item: part.itemId, persons: [part.personId] }) : e.give('part.take', { item: part.itemId })))],
+  [
+    2,
+    (e, r, rows) =>
+      withOne(r.pick(rows.all('part')), (part) =>
+        part.personId ? e.give('part.takeBack', { item: part.itemId, persons: [part.personId] }) : e.give('part.take', { item: part.itemId }),
+      ),
+  ],
   [2, (e, r, rows, me) => withOne(r.pick(mine(rows, me)), (part) => e.give('part.passOn', { item: part.itemId, from: me.id, to: r.pick(people(rows))!.id }))],
   [4, (e, r, rows) => withOne(r.pick(rows.all('part')), (part) => e.give('part.checkOff', { item: part.itemId, person: part.personId }))],
   [2, (e, r, rows) => withOne(r.pick(rows.all('part')), (part) => e.give('part.uncheck', { item: part.itemId, person: part.personId }))],
@@ -34,12 +51,26 @@ const DOINGS: [number, Doing][] = [
   [1, (e, r, rows, me) => withOne(r.pick(mine(rows, me)), (part) => e.give('part.decline', { item: part.itemId, reason: 'Busy' }))],
   [1, (e, r, rows, me) => withOne(r.pick(mine(rows, me)), (part) => e.give('part.askBack', { item: part.itemId, question: 'Which?' }))],
   [2, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.change', { item: item.id, title: `Better ${r.below(1000)}` }))],
-  [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.change', { item: item.id, notes: `${item.notes}\nline ${r.below(10)}`, notesBase: item.notes }))],
+  [
+    1,
+    (e, r, rows) =>
+      withOne(r.pick(openItems(rows)), (item) => e.give('item.change', { item: item.id, notes: `${item.notes}\nline ${r.below(10)}`, notesBase: item.notes })),
+  ],
   [2, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.setDue', { item: item.id, due: `2026-12-${10 + r.below(20)}` }))],
-  [2, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.move', { items: [item.id], list: r.pick(lists(rows))?.id ?? null, after: r.chance(0.5) ? (r.pick(openItems(rows))?.id ?? null) : null }))],
+  [
+    2,
+    (e, r, rows) =>
+      withOne(r.pick(openItems(rows)), (item) =>
+        e.give('item.move', { items: [item.id], list: r.pick(lists(rows))?.id ?? null, after: r.chance(0.5) ? (r.pick(openItems(rows))?.id ?? null) : null }),
+      ),
+  ],
   [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.remove', { items: [item.id] }))],
   [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('comment.say', { item: item.id, text: 'Well' }))],
-  [1, (e, r, rows) => withOne(r.pick(people(rows)), (person) => e.give('person.setRole', { person: person.id, role: r.pick(['manager', 'member', 'helper'] as const)! }))],
+  [
+    1,
+    (e, r, rows) =>
+      withOne(r.pick(people(rows)), (person) => e.give('person.setRole', { person: person.id, role: r.pick(['manager', 'member', 'helper'] as const)! })),
+  ],
 ];
 const TOTAL = DOINGS.reduce((sum, [weight]) => sum + weight, 0);
 

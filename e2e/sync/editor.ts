@@ -156,7 +156,9 @@ export class Editor {
 
   private async fetchPage() {
     const since = this.store.getState().cursor;
-    const response = await fetch(`${this.server.base}/api/houses/${this.houseId}/changes?since=${since}&limit=${this.pageRows}`, { headers: { cookie: this.who.cookie } });
+    const response = await fetch(`${this.server.base}/api/houses/${this.houseId}/changes?since=${since}&limit=${this.pageRows}`, {
+      headers: { cookie: this.who.cookie },
+    });
     if (response.status === 403) {
       this.ended = 'not-a-member';
       return null;

@@ -50,7 +50,14 @@ export function createApp({ storage, version, simulate = false, demo = false, pu
   };
 
   const app = new Hono<Env>();
-  app.use(secureHeaders({ contentSecurityPolicy: POLICY, xFrameOptions: 'DENY', referrerPolicy: 'same-origin', strictTransportSecurity: publicUrl.startsWith('https:') ? undefined : false }));
+  app.use(
+    secureHeaders({
+      contentSecurityPolicy: POLICY,
+      xFrameOptions: 'DENY',
+      referrerPolicy: 'same-origin',
+      strictTransportSecurity: publicUrl.startsWith('https:') ? undefined : false,
+    }),
+  );
   app.use('/api/*', bodyLimit({ maxSize: MOST_BYTES, onError: () => tooLarge() }));
   app.use('/api/*', async (c, next) => {
     refuseForeign(c.req.method, c.req.header('origin'), c.req.header('host'));

@@ -15,7 +15,12 @@ export type Answer<T> = { ok: true; value: T } | { ok: false; problem: ProblemDe
 export const OFFLINE: ProblemDetails = { status: 0, code: 'offline', title: 'No connection' };
 
 export async function ask<T>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
-  const init: RequestInit = { method, credentials: 'same-origin', headers: body === undefined ? {} : { 'content-type': 'application/json' }, body: body === undefined ? undefined : JSON.stringify(body) };
+  const init: RequestInit = {
+    method,
+    credentials: 'same-origin',
+    headers: body === undefined ? {} : { 'content-type': 'application/json' },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  };
   const response = await fetch(`/api${path}`, init).catch(() => null);
   if (!response) return { ok: false, problem: OFFLINE };
   if (response.status === 204) return { ok: true, value: undefined as T };
@@ -48,7 +53,13 @@ export interface Me {
 export type CommandAnswer = { outcome: 'accepted'; seq: number } | { outcome: 'refused'; reason: Reason };
 
 /** A command of somebody who is not in the house yet: making it, or joining. Everything else goes through the queue. */
-export async function enterHouse(command: { id: string; houseId: string; name: 'house.make' | 'person.join'; payload: unknown; at: string }): Promise<Answer<CommandAnswer>> {
+export async function enterHouse(command: {
+  id: string;
+  houseId: string;
+  name: 'house.make' | 'person.join';
+  payload: unknown;
+  at: string;
+}): Promise<Answer<CommandAnswer>> {
   const answer = await ask<{ outcomes: CommandAnswer[] }>('POST', '/commands', { commands: [{ ...command, seen: 0 }] });
   return answer.ok ? { ok: true, value: answer.value.outcomes[0]! } : answer;
 }

@@ -43,7 +43,17 @@ const RECENT = 40;
 
 export const noRows = (): RowsByNoun => Object.fromEntries(NOUNS.map((noun) => [noun, {}])) as unknown as RowsByNoun;
 
-const closed: HouseState = { houseId: null, accountId: null, confirmed: noRows(), cursor: 0, pending: [], refused: [], recent: [], line: 'connecting', loaded: false };
+const closed: HouseState = {
+  houseId: null,
+  accountId: null,
+  confirmed: noRows(),
+  cursor: 0,
+  pending: [],
+  refused: [],
+  recent: [],
+  line: 'connecting',
+  loaded: false,
+};
 
 export const houseSlice = createSlice({
   name: 'house',

@@ -34,7 +34,13 @@ export const decideHere = (command: Command, rows: MemoryRows, accountId: string
 function replay(rows: MemoryRows, command: Command, accountId: string | null): void {
   const decision = decideHere(command, rows, accountId);
   if (decision.outcome !== 'accepted') return;
-  rows.apply(decision.changes, { commandId: command.id, name: command.name, payload: command.payload, actorId: decision.actorId, seq: Number.MAX_SAFE_INTEGER });
+  rows.apply(decision.changes, {
+    commandId: command.id,
+    name: command.name,
+    payload: command.payload,
+    actorId: decision.actorId,
+    seq: Number.MAX_SAFE_INTEGER,
+  });
 }
 
 /** What undoing a command decided here would need. */

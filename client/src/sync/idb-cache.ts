@@ -23,9 +23,9 @@ export function idbCache(accountId: string, houseId: string): Cache {
       db.createObjectStore('cursor');
     },
   }).catch(() => null);
-  const withDb = async <T>(use: (db: IDBPDatabase<Shape>) => Promise<T>, otherwise: () => Promise<T>): Promise<T> => {
+  const withDb = async <T>(work: (db: IDBPDatabase<Shape>) => Promise<T>, otherwise: () => Promise<T>): Promise<T> => {
     const db = await database;
-    return db ? use(db) : otherwise();
+    return db ? work(db) : otherwise();
   };
   return {
     load: () => withDb(loadAll, () => spare.load()),

@@ -52,7 +52,16 @@ export function IconButton({ icon, label, onPress, badge }: { icon: IconName; la
 /** A word in a sentence that can be tapped to change it. */
 export function Tappable({ children, onPress, faint = false, label }: { children: string; onPress: () => void; faint?: boolean; label?: string }) {
   return (
-    <Txt role="button" tabIndex={0} aria-label={label} onPress={onPress} size={20} face={faint ? 'read' : 'medium'} tone={faint ? 'muted' : 'ink'} className="cursor-pointer border-b-2 border-underline leading-[34px]">
+    <Txt
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      onPress={onPress}
+      size={20}
+      face={faint ? 'read' : 'medium'}
+      tone={faint ? 'muted' : 'ink'}
+      className="cursor-pointer border-b-2 border-underline leading-[34px]"
+    >
       {children}
     </Txt>
   );

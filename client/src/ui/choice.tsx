@@ -7,7 +7,17 @@ export interface Option<T extends string> {
 }
 
 /** One of a few, side by side. */
-export function Choice<T extends string>({ label, value, options, onChange }: { label: string; value: T | null; options: readonly Option<T>[]; onChange: (value: T) => void }) {
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: T | null;
+  options: readonly Option<T>[];
+  onChange: (value: T) => void;
+}) {
   return (
     <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
       {options.map((option) => (

@@ -23,7 +23,15 @@ export function MomentInput({ label, kind, value, onChange }: MomentInputProps) 
         value,
         'aria-label': label,
         onChange: (event: React.ChangeEvent<HTMLInputElement>) => onChange(event.target.value),
-        style: { font: '17px AtkinsonHyperlegibleNext_400Regular', minHeight: 46, padding: '0 12px', borderRadius: 6, border: 0, background: 'rgb(var(--sunk))', color: 'rgb(var(--ink))' },
+        style: {
+          font: '17px AtkinsonHyperlegibleNext_400Regular',
+          minHeight: 46,
+          padding: '0 12px',
+          borderRadius: 6,
+          border: 0,
+          background: 'rgb(var(--sunk))',
+          color: 'rgb(var(--ink))',
+        },
       })}
     </View>
   );

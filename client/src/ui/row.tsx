@@ -37,7 +37,13 @@ export function Row({ title, sub, subTone = 'muted', right, rightTone = 'ink', l
     <View className="min-h-14 flex-row items-center gap-1 border-b border-line pr-4 lg:min-h-11">
       <Weft strokes={importance} />
       {lead ? <View className="ml-2 w-11 items-center">{lead}</View> : <View className="w-4" />}
-      <Pressable role={onPress ? 'button' : undefined} aria-label={label} onPress={onPress} disabled={!onPress} className="min-h-14 min-w-0 grow shrink basis-0 justify-center py-1.5 lg:min-h-11">
+      <Pressable
+        role={onPress ? 'button' : undefined}
+        aria-label={label}
+        onPress={onPress}
+        disabled={!onPress}
+        className="min-h-14 min-w-0 grow shrink basis-0 justify-center py-1.5 lg:min-h-11"
+      >
         <Txt face="medium" tone={done ? 'muted' : 'ink'} numberOfLines={2} className={done ? 'line-through' : ''}>
           {title}
         </Txt>

@@ -50,11 +50,31 @@ export function SortableRow({ id, label, children }: { id: string; label: string
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
   const handle = createElement(
     'button',
-    { type: 'button', 'aria-label': label, ...attributes, ...listeners, style: { touchAction: 'none', background: 'none', border: 0, padding: 0, width: 28, height: 44, cursor: 'grab', display: 'flex', alignItems: 'center', justifyContent: 'center' } },
+    {
+      type: 'button',
+      'aria-label': label,
+      ...attributes,
+      ...listeners,
+      style: {
+        touchAction: 'none',
+        background: 'none',
+        border: 0,
+        padding: 0,
+        width: 28,
+        height: 44,
+        cursor: 'grab',
+        display: 'flex',
+        alignItems: 'center',
+        justifyContent: 'center',
+      },
+    },
     <Icon name="grip" size={18} />,
   );
   return (
-    <View ref={setNodeRef as never} style={{ transform: CSS.Transform.toString(transform) as never, transition, zIndex: isDragging ? 10 : undefined, opacity: isDragging ? 0.8 : 1 } as never}>
+    <View
+      ref={setNodeRef as never}
+      style={{ transform: CSS.Transform.toString(transform) as never, transition, zIndex: isDragging ? 10 : undefined, opacity: isDragging ? 0.8 : 1 } as never}
+    >
       {children(handle)}
     </View>
   );

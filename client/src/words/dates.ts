@@ -1,8 +1,8 @@
 import { addDays, calendarDateOf, daysBetween, wallClockOf } from '@kotiva/core';
 import { locale, t } from './index.ts';
 
-const format = (date: string, options: Intl.DateTimeFormatOptions): string => new Intl.DateTimeFormat(locale(), { timeZone: 'UTC', ...options }).format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
-
+const format = (date: string, options: Intl.DateTimeFormatOptions): string =>
+  new Intl.DateTimeFormat(locale(), { timeZone: 'UTC', ...options }).format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
 
 /** "Fri 4 Dec": day before month, whatever the locale puts between them. */
 const dayMonth = (date: string): string => `${format(date, { weekday: 'short' })} ${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
@@ -44,10 +44,12 @@ export function sayDue(due: string, late: boolean, now: string, zone: string): s
 }
 
 /** The exact date, for screen readers and long presses. */
-export const sayExactly = (moment: string): string => `${format(moment, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })}${moment.includes('T') ? ` ${moment.slice(11, 16)}` : ''}`;
+export const sayExactly = (moment: string): string =>
+  `${format(moment, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })}${moment.includes('T') ? ` ${moment.slice(11, 16)}` : ''}`;
 
 /** "Tuesday 24 Nov" over the day. */
-export const sayToday = (today: string, short: boolean): string => `${format(today, { weekday: 'long' })} ${format(today, { day: 'numeric' })} ${format(today, { month: short ? 'short' : 'long' })}`;
+export const sayToday = (today: string, short: boolean): string =>
+  `${format(today, { weekday: 'long' })} ${format(today, { day: 'numeric' })} ${format(today, { month: short ? 'short' : 'long' })}`;
 
 export interface UsualMoment {
   key: string;

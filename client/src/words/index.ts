@@ -1,10 +1,11 @@
-import i18next from 'i18next';
+import { createInstance } from 'i18next';
 import { en } from './en.ts';
 
 /** Keys of the catalogue; `_one` and `_other` are plural forms of one key (CLDR). */
 type Plain<K> = K extends `${infer Base}_one` | `${infer Base}_other` ? Base : K;
 export type WordKey = Plain<keyof typeof en>;
 
+const i18next = createInstance();
 void i18next.init({
   lng: 'en',
   resources: { en: { translation: en } },

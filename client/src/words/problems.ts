@@ -16,7 +16,9 @@ export function sayReason({ code, params }: Reason): string {
 }
 
 export function slotsOf(params: Reason['params']): Slots {
-  return Object.fromEntries(Object.entries(params).map(([name, value]) => [name, Array.isArray(value) ? together(value) : typeof value === 'number' ? value : String(value ?? '')]));
+  return Object.fromEntries(
+    Object.entries(params).map(([name, value]) => [name, Array.isArray(value) ? together(value) : typeof value === 'number' ? value : String(value ?? '')]),
+  );
 }
 
 /** What is said of an accepted command, or null when it goes without saying. */

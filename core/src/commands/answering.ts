@@ -128,7 +128,16 @@ export const sendBack = commandKind({
     const part = d.find('part', partId(itemId, person));
     if (!part || part.standing !== 'completed') refuse('nothing-to-tie');
     tellingOfCompletion(item, d, () =>
-      d.set('part', part.id, { standing: 'accepted', percent: 0, completedAt: null, arrivedAt: null, completedBy: null, stood: null, tiedAt: null, putAwayAt: null }),
+      d.set('part', part.id, {
+        standing: 'accepted',
+        percent: 0,
+        completedAt: null,
+        arrivedAt: null,
+        completedBy: null,
+        stood: null,
+        tiedAt: null,
+        putAwayAt: null,
+      }),
     );
     say(item, part, reason, 'sent-back', 'pair', d);
     d.tell(person, 'sent-back', itemId, { title: item.title, text: reason });

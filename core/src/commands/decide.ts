@@ -9,7 +9,21 @@ import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
 import { changeHouse, makeHouse } from './house.ts';
 import { addItem, bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
 import type { CommandKind } from './kind.ts';
-import { changeBundle, changeList, changeSection, fileList, giveList, makeBundle, makeList, makeSection, moveSection, removeBundle, removeList, removeSection, shareList } from './lists.ts';
+import {
+  changeBundle,
+  changeList,
+  changeSection,
+  fileList,
+  giveList,
+  makeBundle,
+  makeList,
+  makeSection,
+  moveSection,
+  removeBundle,
+  removeList,
+  removeSection,
+  shareList,
+} from './lists.ts';
 import { isAllowed, NEEDS, type CommandName } from './may.ts';
 import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, withdrawInvitation } from './people.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
@@ -90,13 +104,18 @@ export interface Command<N extends CommandName = CommandName> {
   batchId?: string;
 }
 
-export type Decision = { outcome: 'accepted'; changes: Change[]; notes: Note[]; actorId: string | null } | { outcome: 'refused'; reason: Reason } | { outcome: 'unknown' };
+export type Decision =
+  { outcome: 'accepted'; changes: Change[]; notes: Note[]; actorId: string | null } | { outcome: 'refused'; reason: Reason } | { outcome: 'unknown' };
 
 /**
  * Decides a command on what the reader holds. Both sides of the wire run this; on the server it is final.
  * `unknown`: something that matters is not held here.
  */
-export function decide(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, reader: Reader, context: Pick<Context, 'now' | 'account'>): Decision {
+export function decide(
+  command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown },
+  reader: Reader,
+  context: Pick<Context, 'now' | 'account'>,
+): Decision {
   const d = new Deciding(reader, { commandId: command.id, houseId: command.houseId, at: command.at, seen: command.seen, ...context });
   try {
     run(command, d);

@@ -99,7 +99,9 @@ export class Deciding {
 
   set<N extends Noun>(noun: N, id: string, fields: Fields<N>): Row<N> {
     const before = this.need(noun, id);
-    const differing = Object.fromEntries(Object.entries(fields).filter(([field, value]) => value !== undefined && !same(value, (before as unknown as Record<string, unknown>)[field])));
+    const differing = Object.fromEntries(
+      Object.entries(fields).filter(([field, value]) => value !== undefined && !same(value, (before as unknown as Record<string, unknown>)[field])),
+    );
     if (Object.keys(differing).length === 0) return before;
     const row = applyChange(before, { noun, id, made: false, fields: differing } as Change, this.writer) as Row<N>;
     const earlier = this.written.get(key(noun, id));

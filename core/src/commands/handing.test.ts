@@ -11,7 +11,8 @@ function boathouse() {
   const jackets = w.item('Aino', 'Check the life jackets', { list });
   return { w, list, jackets };
 }
-const hand = (w: World, item: string, names: string[], more: object = {}) => w.must('Aino', 'part.handOver', { items: [item], persons: names.map((name) => w.person(name)), ...more });
+const hand = (w: World, item: string, names: string[], more: object = {}) =>
+  w.must('Aino', 'part.handOver', { items: [item], persons: names.map((name) => w.person(name)), ...more });
 const done = (w: World, item: string) => isDone(w.row(item), w.parts(item));
 
 describe('an item for each of two', () => {
@@ -159,7 +160,11 @@ describe('a tap counts when it was made', () => {
 describe('nobody', () => {
   test('an item nobody was given has one part without a person; a handover takes its place and gives it back', () => {
     const { w, jackets } = boathouse();
-    const counting = () => w.parts(jackets).filter((part) => !part.takenBackAt).map((part) => part.personId);
+    const counting = () =>
+      w
+        .parts(jackets)
+        .filter((part) => !part.takenBackAt)
+        .map((part) => part.personId);
     expect(counting()).toEqual([null]);
     hand(w, jackets, ['Leila']);
     expect(counting()).toEqual([w.person('Leila')]);

@@ -110,7 +110,11 @@ export const passOn = commandKind({
     if (to === from || hasCountingPart(itemId, to, d)) refuse('already-has-it', { names: [person.name] }, 'to');
     const own = from === d.actor.id;
     tellingOfCompletion(item, d, () => {
-      d.set('part', part.id, { passedTo: to, standing: part.standing === 'declined' ? 'declined' : 'delegated', ...(own ? { lastSignAt: d.now, unanswered: 0 } : {}) });
+      d.set('part', part.id, {
+        passedTo: to,
+        standing: part.standing === 'declined' ? 'declined' : 'delegated',
+        ...(own ? { lastSignAt: d.now, unanswered: 0 } : {}),
+      });
       givePart(itemId, person, d, message.trim() || part.message, own ? (part.originId ?? d.actor.id) : d.actor.id);
     });
     d.tell(to, 'handed', itemId, { title: item.title, message: message.trim() || part.message });

@@ -29,7 +29,18 @@ export const makeHouse = commandKind({
     d.enter('house.make', {}, { name });
     if (!hints) return;
     const listId = d.newId();
-    d.insert('list', listId, { ownerId: personId, bundleId: null, name: hints.list, purpose: '', colour: person.colour, icon: 'list', kind: 'working', position: keyAtEnd([]), filedAt: null, removedAt: null });
+    d.insert('list', listId, {
+      ownerId: personId,
+      bundleId: null,
+      name: hints.list,
+      purpose: '',
+      colour: person.colour,
+      icon: 'list',
+      kind: 'working',
+      position: keyAtEnd([]),
+      filedAt: null,
+      removedAt: null,
+    });
     for (const title of hints.items) insertItem(d, { title, listId, sectionId: null, parentId: null, makerId: personId });
   },
 });

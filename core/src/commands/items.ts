@@ -200,7 +200,13 @@ export const setPolicy = commandKind({
 /** Moves items, with everything under them, to a place named by its neighbours. Several keep their order. */
 export const moveItem = commandKind({
   name: 'item.move',
-  payload: z.object({ items: SEVERAL, list: z.optional(z.nullable(Id)), section: z.optional(z.nullable(Id)), parent: z.optional(z.nullable(Id)), ...NEIGHBOURS }),
+  payload: z.object({
+    items: SEVERAL,
+    list: z.optional(z.nullable(Id)),
+    section: z.optional(z.nullable(Id)),
+    parent: z.optional(z.nullable(Id)),
+    ...NEIGHBOURS,
+  }),
   asks({ items, ...target }, d) {
     const moved = items.map((item) => ({ deed: 'change', item }) as const);
     const within = !target.parent && items.every((id) => (d.find('item', id)?.listId ?? null) === (target.list ?? null));

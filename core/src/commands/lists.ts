@@ -21,9 +21,11 @@ export function putShare(listId: string, personId: string, access: Access | null
 }
 
 /** Whether somebody beside the owner can open the list. */
-export const isShared = (listId: string, ownerId: string, d: Pick<Deciding, 'by'>): boolean => d.by('share', 'listId', listId).some((share) => share.access !== null && share.personId !== ownerId);
+export const isShared = (listId: string, ownerId: string, d: Pick<Deciding, 'by'>): boolean =>
+  d.by('share', 'listId', listId).some((share) => share.access !== null && share.personId !== ownerId);
 
-const ownBundle = ({ bundle }: { bundle: string }, d: Deciding) => (d.find('bundle', bundle)?.ownerId === d.actorOrNull?.id ? ({ deed: 'self', is: true } as const) : ({ deed: 'manage' } as const));
+const ownBundle = ({ bundle }: { bundle: string }, d: Deciding) =>
+  d.find('bundle', bundle)?.ownerId === d.actorOrNull?.id ? ({ deed: 'self', is: true } as const) : ({ deed: 'manage' } as const);
 
 export const makeBundle = commandKind({
   name: 'bundle.make',
@@ -68,7 +70,18 @@ export const makeList = commandKind({
   decide({ name, purpose, colour, icon, kind, bundle, sections, shares }, d) {
     const listId = d.newId();
     const bundleId = bundle && d.find('bundle', bundle) ? bundle : null;
-    d.insert('list', listId, { ownerId: d.actor.id, bundleId, name, purpose, colour, icon, kind, position: keyAtEnd(d.all('list')), filedAt: null, removedAt: null });
+    d.insert('list', listId, {
+      ownerId: d.actor.id,
+      bundleId,
+      name,
+      purpose,
+      colour,
+      icon,
+      kind,
+      position: keyAtEnd(d.all('list')),
+      filedAt: null,
+      removedAt: null,
+    });
     for (const section of sections) insertSection(listId, section, d);
     for (const { person, access } of shares) shareWith(listId, person, access, d);
     d.enter('list.make', { listId }, { name });
@@ -99,7 +112,10 @@ export const changeList = commandKind({
 });
 
 function placeList(listId: string, neighbours: Neighbours, d: Deciding): void {
-  const { position, respaced } = keyBeside(d.all('list').filter((other) => other.id !== listId && !other.removedAt), neighbours);
+  const { position, respaced } = keyBeside(
+    d.all('list').filter((other) => other.id !== listId && !other.removedAt),
+    neighbours,
+  );
   for (const [id, key] of respaced) d.set('list', id, { position: key });
   d.set('list', listId, { position });
 }

@@ -144,7 +144,7 @@ const isOwn = (item: Item, person: Person, d: Pick<Deciding, 'by'>): boolean => 
 export const isOwnPart = (part: Part, person: Person): boolean => part.personId === person.id && part.takenBackAt === null;
 
 function hasPartAbove(item: Item, person: Person, d: Pick<Deciding, 'find' | 'by'>): boolean {
-  for (let above = item.parentId; above !== null; ) {
+  for (let above = item.parentId; above !== null;) {
     const parent = d.find('item', above);
     if (!parent) return false;
     if (isOwn(parent, person, d)) return true;

@@ -43,7 +43,15 @@ export function makePart(itemId: string, personId: string | null, d: Deciding, f
 /** Gives a part to a person, also to one who had it before: it starts anew, with this giver and message. */
 export function givePart(itemId: string, person: Person, d: Deciding, message: string, originId: string): Part {
   const own = person.id === d.actor.id;
-  const given: Partial<Part> = { ...FRESH, standing: own ? 'accepted' : 'needs-action', seenAt: own ? d.now : null, message, giverId: d.actor.id, originId, givenAt: d.now };
+  const given: Partial<Part> = {
+    ...FRESH,
+    standing: own ? 'accepted' : 'needs-action',
+    seenAt: own ? d.now : null,
+    message,
+    giverId: d.actor.id,
+    originId,
+    givenAt: d.now,
+  };
   const id = partId(itemId, person.id);
   if (d.find('part', id)) return d.set('part', id, given);
   return makePart(itemId, person.id, d, given);

@@ -19,7 +19,8 @@ function refuseTakenMark(mark: string, except: string | null, d: Deciding): void
   if (taken) refuse('mark-taken', { mark, name: taken.name }, 'mark');
 }
 
-const managersBut = (id: string, d: Deciding): number => d.all('person').filter((person) => isHere(person) && person.role === 'manager' && person.id !== id).length;
+const managersBut = (id: string, d: Deciding): number =>
+  d.all('person').filter((person) => isHere(person) && person.role === 'manager' && person.id !== id).length;
 
 /** Somebody without an account: a name to hand things to and wait for. */
 export const addPerson = commandKind({
@@ -80,7 +81,12 @@ export const endPerson = commandKind({
 
 /** Items a person still has in hand. */
 export function openPartsOf(personId: string, d: Pick<Deciding, 'all'>): string[] {
-  const removed = new Set(d.all('item').filter((item) => item.removedAt).map((item) => item.id));
+  const removed = new Set(
+    d
+      .all('item')
+      .filter((item) => item.removedAt)
+      .map((item) => item.id),
+  );
   return openParts(d.all('part'))
     .filter((part) => part.personId === personId && !removed.has(part.itemId))
     .map((part) => part.itemId);

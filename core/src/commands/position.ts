@@ -6,7 +6,8 @@ export interface Placed {
 }
 
 /** Own order: by key, ties by id. */
-export const byPosition = (a: Placed, b: Placed): number => (a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+export const byPosition = (a: Placed, b: Placed): number =>
+  a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 
 export const keyAtEnd = (siblings: readonly Placed[]): string => {
   let last: string | null = null;

@@ -27,7 +27,8 @@ export const sayComment = commandKind({
       d.tell(part.personId, 'answer', itemId, { title: item.title, text });
     }
     for (const waiting of whoWaits(item, d)) d.tell(waiting, 'comment', itemId, { title: item.title, text });
-    for (const part of d.by('part', 'itemId', itemId)) if (part.takenBackAt === null && !answered.has(part.id)) d.tell(part.personId, 'comment', itemId, { title: item.title, text });
+    for (const part of d.by('part', 'itemId', itemId))
+      if (part.takenBackAt === null && !answered.has(part.id)) d.tell(part.personId, 'comment', itemId, { title: item.title, text });
   },
 });
 

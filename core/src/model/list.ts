@@ -2,7 +2,24 @@ import * as z from 'zod/mini';
 import { Colour } from './person.ts';
 import { Id, Instant, Name, oneLine, shared } from './row.ts';
 
-export const LIST_ICONS = ['list', 'anchor', 'sailboat', 'utensils', 'basket', 'bed', 'wrench', 'leaf', 'flame', 'book', 'package', 'key', 'car', 'house', 'heart', 'paw'] as const;
+export const LIST_ICONS = [
+  'list',
+  'anchor',
+  'sailboat',
+  'utensils',
+  'basket',
+  'bed',
+  'wrench',
+  'leaf',
+  'flame',
+  'book',
+  'package',
+  'key',
+  'car',
+  'house',
+  'heart',
+  'paw',
+] as const;
 export const ListIcon = z.enum(LIST_ICONS);
 export type ListIcon = z.infer<typeof ListIcon>;
 

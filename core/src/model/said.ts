@@ -22,7 +22,24 @@ export type Comment = z.infer<typeof Comment>;
 export const Watch = z.object({ ...shared, itemId: Id, personId: Id, on: z.boolean() });
 export type Watch = z.infer<typeof Watch>;
 
-export const NoticeKind = z.enum(['handed', 'question', 'answer', 'declined', 'completed', 'reopened', 'waits-for-tie', 'tied', 'sent-back', 'passed', 'taken-back', 'excused', 'changed', 'comment', 'needs-person', 'policy']);
+export const NoticeKind = z.enum([
+  'handed',
+  'question',
+  'answer',
+  'declined',
+  'completed',
+  'reopened',
+  'waits-for-tie',
+  'tied',
+  'sent-back',
+  'passed',
+  'taken-back',
+  'excused',
+  'changed',
+  'comment',
+  'needs-person',
+  'policy',
+]);
 export type NoticeKind = z.infer<typeof NoticeKind>;
 
 /** Values a code is worded with: stored as they were then. */

@@ -34,7 +34,9 @@ export function myItems(personId: string, rows: TodayRows, now: string, zone: st
   for (const item of rows.all('item')) {
     if (item.removedAt || isKeptAway(item, rows)) continue;
     const parts = rows.by('part', 'itemId', item.id);
-    const part = countingParts(parts).find((one) => one.personId === personId) ?? (isOwner(item, personId, rows) ? countingParts(parts).find((one) => one.personId === null) : undefined);
+    const part =
+      countingParts(parts).find((one) => one.personId === personId) ??
+      (isOwner(item, personId, rows) ? countingParts(parts).find((one) => one.personId === null) : undefined);
     if (!part) continue;
     const where = whereabouts(item, part, isDone(item, parts), today, zone);
     if (where) found.push({ item, part, where, late: isLate(item, now, zone) });
@@ -52,7 +54,10 @@ function whereabouts(item: Item, part: Part, done: boolean, today: string, zone:
   if (part.standing === 'declined') return null;
   if (part.standing === 'needs-action' && part.personId !== null) return 'new';
   if (item.start && item.start.slice(0, 10) > today) return null;
-  const day = [part.plan, item.due].filter((one) => one !== null).map((one) => one.slice(0, 10)).sort()[0];
+  const day = [part.plan, item.due]
+    .filter((one) => one !== null)
+    .map((one) => one.slice(0, 10))
+    .sort()[0];
   if (day === undefined) return item.parentId === null ? 'further' : null;
   if (day <= today) return 'today';
   return day <= addDays(today, AHEAD_DAYS) ? 'ahead' : 'further';

@@ -100,7 +100,10 @@ export class MemoryRows implements Reader {
   private unindex(noun: Noun, row: Row): void {
     for (const field of INDEXES[noun] as readonly string[]) {
       const value = fieldOf(row, field);
-      if (typeof value === 'string') this.index(noun, field as never).get(value)?.delete(row.id);
+      if (typeof value === 'string')
+        this.index(noun, field as never)
+          .get(value)
+          ?.delete(row.id);
     }
   }
 }

@@ -96,4 +96,9 @@ export class World {
   }
 }
 
-export const looks = (name: string, nth: number) => ({ name, mark: name.slice(0, 3), colour: COLOURS[nth % COLOURS.length]!, pattern: PATTERNS[nth % PATTERNS.length]! });
+export const looks = (name: string, nth: number) => ({
+  name,
+  mark: name.slice(0, 3),
+  colour: COLOURS[nth % COLOURS.length]!,
+  pattern: PATTERNS[nth % PATTERNS.length]!,
+});

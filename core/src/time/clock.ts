@@ -1,7 +1,8 @@
 import { Temporal } from 'temporal-polyfill';
 
 /** UTC instant with milliseconds: `2026-11-24T10:42:00.000Z`. */
-export const instantOf = (epochMilliseconds: number): string => Temporal.Instant.fromEpochMilliseconds(epochMilliseconds).toString({ fractionalSecondDigits: 3 });
+export const instantOf = (epochMilliseconds: number): string =>
+  Temporal.Instant.fromEpochMilliseconds(epochMilliseconds).toString({ fractionalSecondDigits: 3 });
 
 export const epochOf = (instant: string): number => Temporal.Instant.from(instant).epochMilliseconds;
 

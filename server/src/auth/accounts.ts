@@ -34,7 +34,14 @@ export class Accounts {
 
   /** Null when the address is taken. */
   async create(email: string, password: string, name: string): Promise<Account | null> {
-    const made = { id: v7(), email: email.toLowerCase(), name, theme: 'device', passwordHash: await hash(password, ARGON), createdAt: new Date().toISOString() };
+    const made = {
+      id: v7(),
+      email: email.toLowerCase(),
+      name,
+      theme: 'device',
+      passwordHash: await hash(password, ARGON),
+      createdAt: new Date().toISOString(),
+    };
     const rows = this.db.insert(account).values(made).onConflictDoNothing().returning().all();
     return rows.length > 0 ? publicPart(made) : null;
   }

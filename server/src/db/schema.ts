@@ -11,9 +11,11 @@ const shared = () => ({
   stamps: json(),
 });
 
-export const house = sqliteTable('house', { ...shared(), name: text().notNull(), zone: text().notNull(), dayParts: json(), createdOn: text().notNull(), createdAt: text().notNull() }, (t) => [
-  index('house_seq_ix').on(t.houseId, t.seq),
-]);
+export const house = sqliteTable(
+  'house',
+  { ...shared(), name: text().notNull(), zone: text().notNull(), dayParts: json(), createdOn: text().notNull(), createdAt: text().notNull() },
+  (t) => [index('house_seq_ix').on(t.houseId, t.seq)],
+);
 
 export const person = sqliteTable(
   'person',
@@ -48,9 +50,11 @@ export const invitation = sqliteTable(
   (t) => [index('invitation_seq_ix').on(t.houseId, t.seq), uniqueIndex('invitation_token_ix').on(t.token)],
 );
 
-export const bundle = sqliteTable('bundle', { ...shared(), ownerId: text().notNull(), name: text().notNull(), position: text().notNull(), removedAt: text() }, (t) => [
-  index('bundle_seq_ix').on(t.houseId, t.seq),
-]);
+export const bundle = sqliteTable(
+  'bundle',
+  { ...shared(), ownerId: text().notNull(), name: text().notNull(), position: text().notNull(), removedAt: text() },
+  (t) => [index('bundle_seq_ix').on(t.houseId, t.seq)],
+);
 
 export const list = sqliteTable(
   'list',

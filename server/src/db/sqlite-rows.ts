@@ -1,4 +1,17 @@
-import { INDEXES, NOUNS, recordOf, applyChange, type Change, type Held, type IndexOf, type Noun, type Reader, type RecordedCommand, type Row, type Writer } from '@kotiva/core';
+import {
+  INDEXES,
+  NOUNS,
+  recordOf,
+  applyChange,
+  type Change,
+  type Held,
+  type IndexOf,
+  type Noun,
+  type Reader,
+  type RecordedCommand,
+  type Row,
+  type Writer,
+} from '@kotiva/core';
 import { getTableColumns, type Column } from 'drizzle-orm';
 import type { Raw } from './open.ts';
 import { nounTables } from './schema.ts';
@@ -38,8 +51,10 @@ export class SqliteRows implements Reader {
   }
 
   command(id: string): RecordedCommand | 'absent' {
-    const values = this.prepared('SELECT id, name, payload, "actorId", changes FROM command WHERE id = ? AND "houseId" = ? AND seq IS NOT NULL').get(id, this.houseId) as
-      { id: string; name: string; payload: string; actorId: string | null; changes: string } | undefined;
+    const values = this.prepared('SELECT id, name, payload, "actorId", changes FROM command WHERE id = ? AND "houseId" = ? AND seq IS NOT NULL').get(
+      id,
+      this.houseId,
+    ) as { id: string; name: string; payload: string; actorId: string | null; changes: string } | undefined;
     if (!values) return 'absent';
     return { id: values.id, name: values.name, actorId: values.actorId, payload: JSON.parse(values.payload), changes: JSON.parse(values.changes) };
   }

@@ -63,7 +63,10 @@ export function houseRoutes(services: Services): Hono<Env> {
     const house = rows.get('house', invitation.houseId);
     const maker = rows.get('person', invitation.makerId);
     if (typeof house === 'string' || typeof maker === 'string') throw unknownInvitation();
-    const taken = rows.all('person').filter(isHere).map(({ mark, colour, pattern }) => ({ mark, colour, pattern }));
+    const taken = rows
+      .all('person')
+      .filter(isHere)
+      .map(({ mark, colour, pattern }) => ({ mark, colour, pattern }));
     return c.json({ houseId: house.id, house: house.name, by: maker.name, role: invitation.role, closed: invitationClosed(invitation, clock.now()), taken });
   });
 

@@ -125,7 +125,9 @@ export function sessionRoutes(services: Services): Hono<Env> {
 /** The houses an account is a person of, with what it needs to show them side by side. */
 export function housesOf({ storage }: Services, accountId: string): { houseId: string; name: string; personId: string; role: string }[] {
   return storage.raw
-    .prepare('SELECT house.id AS "houseId", house.name AS name, person.id AS "personId", person.role AS role FROM person JOIN house ON house.id = person."houseId" WHERE person."accountId" = ? AND person."endedAt" IS NULL ORDER BY person."joinedAt", house.id')
+    .prepare(
+      'SELECT house.id AS "houseId", house.name AS name, person.id AS "personId", person.role AS role FROM person JOIN house ON house.id = person."houseId" WHERE person."accountId" = ? AND person."endedAt" IS NULL ORDER BY person."joinedAt", house.id',
+    )
     .all(accountId)
     .map((row) => {
       const { houseId, name, personId, role } = row as Record<string, string>;

@@ -24,7 +24,9 @@ export class Ledger {
   ) {
     this.statements = {
       known: raw.prepare('SELECT outcome, "houseId" FROM command WHERE "accountId" = ? AND id = ?'),
-      keep: raw.prepare('INSERT INTO command ("accountId", id, "houseId", name, payload, "actorId", seq, changes, outcome, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)'),
+      keep: raw.prepare(
+        'INSERT INTO command ("accountId", id, "houseId", name, payload, "actorId", seq, changes, outcome, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+      ),
       next: raw.prepare('INSERT INTO sequence ("houseId", seq) VALUES (?, 1) ON CONFLICT ("houseId") DO UPDATE SET seq = seq + 1 RETURNING seq'),
       last: raw.prepare('SELECT seq FROM sequence WHERE "houseId" = ?'),
       sight: raw.prepare('INSERT INTO sight ("houseId", "personId", seq, noun, "rowId") VALUES (?, ?, ?, ?, ?)'),
@@ -78,7 +80,13 @@ export class Ledger {
     const watched = !reachesNothing(reach);
     const before = watched ? seenInReach(reach, rows, this.readers(rows)) : null;
     const { seq } = this.statements.next.get(command.houseId) as { seq: number };
-    const recorded: RecordedCommand = rows.apply(decision.changes, { commandId: command.id, name: command.name, payload: command.payload, actorId: decision.actorId, seq });
+    const recorded: RecordedCommand = rows.apply(decision.changes, {
+      commandId: command.id,
+      name: command.name,
+      payload: command.payload,
+      actorId: decision.actorId,
+      seq,
+    });
     if (before) {
       const after = seenInReach(reach, rows, this.readers(rows));
       for (const { personId, noun, rowId } of differences(before, after)) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
@@ -92,7 +100,26 @@ export class Ledger {
     return rows.all('person').filter((person) => person.accountId !== null || !isHere(person));
   }
 
-  private keep(command: Pick<Command, 'id' | 'name' | 'houseId'> & { payload: unknown }, account: Actor | null, actorId: string | null, seq: number | null, changes: unknown, outcome: Outcome, at: string): void {
-    this.statements.keep.run(account?.id ?? '', command.id, command.houseId, command.name, JSON.stringify(command.payload ?? null), actorId, seq, JSON.stringify(changes), JSON.stringify(outcome), at);
+  private keep(
+    command: Pick<Command, 'id' | 'name' | 'houseId'> & { payload: unknown },
+    account: Actor | null,
+    actorId: string | null,
+    seq: number | null,
+    changes: unknown,
+    outcome: Outcome,
+    at: string,
+  ): void {
+    this.statements.keep.run(
+      account?.id ?? '',
+      command.id,
+      command.houseId,
+      command.name,
+      JSON.stringify(command.payload ?? null),
+      actorId,
+      seq,
+      JSON.stringify(changes),
+      JSON.stringify(outcome),
+      at,
+    );
   }
 }

@@ -13,7 +13,9 @@ export interface Page {
 
 export const PAGE_ROWS = 500;
 
-const KEYS_SQL = `${NOUNS.map((noun) => `SELECT '${noun}' AS noun, id, seq, 0 AS sighted FROM "${noun}" WHERE "houseId" = :house AND seq > :since AND seq <= :until`).join(
+const KEYS_SQL = `${NOUNS.map(
+  (noun) => `SELECT '${noun}' AS noun, id, seq, 0 AS sighted FROM "${noun}" WHERE "houseId" = :house AND seq > :since AND seq <= :until`,
+).join(
   ' UNION ALL ',
 )} UNION ALL SELECT noun, "rowId" AS id, seq, 1 AS sighted FROM sight WHERE "houseId" = :house AND "personId" = :person AND seq > :since AND seq <= :until ORDER BY seq LIMIT :limit`;
 

@@ -116,7 +116,7 @@ export class Sight {
   }
 
   private handedSince(itemId: string): string | null {
-    for (let at: string | null = itemId; at !== null; ) {
+    for (let at: string | null = itemId; at !== null;) {
       const own = this.rows.by('part', 'itemId', at).find((part) => isOwnPart(part, this.person));
       if (own) return own.givenAt;
       at = this.rows.find('item', at)?.parentId ?? null;

@@ -28,7 +28,15 @@ export function AccountForm({ startsNew, onDone }: { startsNew: boolean; onDone:
   return (
     <View className="gap-4">
       {isNew ? <Field label={t('account.name')} value={name} onChangeText={setName} autoComplete="name" error={errorAt('name')} maxLength={80} /> : null}
-      <Field label={t('account.email')} value={email} onChangeText={setEmail} autoComplete="email" inputMode="email" autoCapitalize="none" error={errorAt('email')} />
+      <Field
+        label={t('account.email')}
+        value={email}
+        onChangeText={setEmail}
+        autoComplete="email"
+        inputMode="email"
+        autoCapitalize="none"
+        error={errorAt('email')}
+      />
       <Field
         label={t('account.password')}
         hint={isNew ? t('account.passwordHint') : undefined}

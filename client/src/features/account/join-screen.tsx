@@ -73,7 +73,14 @@ function JoinForm({ token, invited, name }: { token: string; invited: Invited; n
     <>
       <Txt tone="muted">{t('join.mark', { name })}</Txt>
       <PersonMark looks={looks} size={56} label={t('join.yourMark')} />
-      <Field label={t('person.mark')} hint={t('person.markHint')} value={looks.mark} maxLength={3} onChangeText={(mark) => setLooks({ ...looks, mark })} error={error} />
+      <Field
+        label={t('person.mark')}
+        hint={t('person.markHint')}
+        value={looks.mark}
+        maxLength={3}
+        onChangeText={(mark) => setLooks({ ...looks, mark })}
+        error={error}
+      />
       <Button kind="main" onPress={() => void join()}>
         {t('join.join')}
       </Button>

@@ -20,7 +20,8 @@ const CHOSEN = 'kotiva/house';
 
 /** Who is signed in on this device; kept for starting without a network, gone with signing out. */
 export function SessionProvider({ children }: { children: React.ReactNode }) {
-  const [standing, setStanding] = useState<Standing>({ state: 'asking' });
+  // what was kept is shown at once; the answer corrects it
+  const [standing, setStanding] = useState<Standing>(keptStanding);
 
   const enter = useCallback((me: Me) => {
     localStorage.setItem(KEPT, JSON.stringify(me));
@@ -44,11 +45,9 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
   }, [enter, leave]);
 
   useEffect(() => {
-    // what was kept is shown at once; the answer corrects it
-    const kept = localStorage.getItem(KEPT);
-    if (kept) enter(JSON.parse(kept) as Me);
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- it sets state when the server has answered
     void refresh();
-  }, [enter, refresh]);
+  }, [refresh]);
 
   const session = useMemo<Session>(
     () => ({
@@ -86,6 +85,13 @@ export function useMe(): Me {
   const { standing } = useSession();
   if (standing.state !== 'in') throw new Error('nobody is signed in');
   return standing.me;
+}
+
+function keptStanding(): Standing {
+  const kept = localStorage.getItem(KEPT);
+  if (!kept) return { state: 'asking' };
+  const me = JSON.parse(kept) as Me;
+  return { state: 'in', me, houseId: chosenHouse(me) };
 }
 
 function chosenHouse({ houses }: Me): string | null {

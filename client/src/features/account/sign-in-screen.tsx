@@ -51,7 +51,12 @@ function DemoPeople({ people }: { people: readonly DemoPerson[] }) {
       <Heading level={3}>{t('account.demo')}</Heading>
       <View className="flex-row flex-wrap gap-2">
         {people.map(({ id, name, houses }) => (
-          <Pressable key={id} role="button" onPress={() => void enter(id)} className="min-h-12 grow basis-[150px] justify-center rounded-control bg-sunk px-3 py-2">
+          <Pressable
+            key={id}
+            role="button"
+            onPress={() => void enter(id)}
+            className="min-h-12 grow basis-[150px] justify-center rounded-control bg-sunk px-3 py-2"
+          >
             <Txt face="medium">{name}</Txt>
             <Txt size={13} tone="muted" numberOfLines={1}>
               {together(houses.map((house) => house.name))}

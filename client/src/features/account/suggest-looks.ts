@@ -17,9 +17,13 @@ export function suggestMark(name: string, taken: readonly string[]): string {
 
 /** Colour and weave that nobody in the house has together; a fresh colour as long as there is one. */
 export function suggestLooks(name: string, taken: readonly LooksOf[]): LooksOf {
-  const mark = suggestMark(name, taken.map((one) => one.mark));
+  const mark = suggestMark(
+    name,
+    taken.map((one) => one.mark),
+  );
   const colour = COLOURS.find((one) => taken.every((other) => other.colour !== one));
   if (colour) return { mark, colour, pattern: PATTERNS[taken.length % PATTERNS.length]! };
-  for (const pattern of PATTERNS) for (const one of COLOURS) if (taken.every((other) => other.colour !== one || other.pattern !== pattern)) return { mark, colour: one, pattern };
+  for (const pattern of PATTERNS)
+    for (const one of COLOURS) if (taken.every((other) => other.colour !== one || other.pattern !== pattern)) return { mark, colour: one, pattern };
   return { mark, colour: COLOURS[0], pattern: PATTERNS[0] };
 }

@@ -32,14 +32,21 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     const to = read.persons.length > 0 ? read.persons.map((person) => person.id) : context.person ? [context.person] : [];
     const title = read.title || line.trim();
     const where = context.list ? { list: context.list, section: context.section } : {};
-    const reason = give('item.add', { title, persons: [...new Set(to)], ...(to.length > 1 ? { policy: 'each' as const } : {}), ...where }, { words: said(title, to), undo: true, ownRefusal: true });
+    const reason = give(
+      'item.add',
+      { title, persons: [...new Set(to)], ...(to.length > 1 ? { policy: 'each' as const } : {}), ...where },
+      { words: said(title, to), undo: true, ownRefusal: true },
+    );
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
     setLine('');
     setSettled(new Map());
     input.current?.focus();
   };
-  const said = (title: string, to: string[]) => (to.length > 0 ? t('said.addedFor', { title, names: together(people.filter((person) => to.includes(person.id)).map((person) => person.name)) }) : t('said.added', { title }));
+  const said = (title: string, to: string[]) =>
+    to.length > 0
+      ? t('said.addedFor', { title, names: together(people.filter((person) => to.includes(person.id)).map((person) => person.name)) })
+      : t('said.added', { title });
 
   const choose = (person: Person) => {
     const word = asking ? asking.typed : person.name.split(/\s+/)[0]!;
@@ -54,13 +61,24 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     }
   };
 
-  const hint = error ?? (asking ? t('capture.which', { name: asking.typed }) : null) ?? (unknown.length > 0 ? t('capture.unknown', { name: unknown[0]! }) : null) ?? (persons.length > 0 ? t('capture.handedTo', { names: together(persons.map((person) => person.name)) }) : null) ?? (line ? context.words : null);
+  const hint =
+    error ??
+    (asking ? t('capture.which', { name: asking.typed }) : null) ??
+    (unknown.length > 0 ? t('capture.unknown', { name: unknown[0]! }) : null) ??
+    (persons.length > 0 ? t('capture.handedTo', { names: together(persons.map((person) => person.name)) }) : null) ??
+    (line ? context.words : null);
   return (
     <View className={inBar ? 'relative w-[330px]' : 'border-t border-line bg-surface px-3.5 pb-2 pt-2.5'}>
       {choices.length > 0 ? (
         <View className={`flex-row flex-wrap gap-2 pb-2 ${inBar ? 'absolute right-0 top-12 z-30 w-full rounded-sheet border border-line bg-surface p-2' : ''}`}>
           {choices.map((person) => (
-            <Pressable key={person.id} role="button" aria-label={t('capture.choose', { name: person.name })} onPress={() => choose(person)} className="min-h-11 flex-row items-center gap-2 rounded-control bg-sunk pl-1.5 pr-3">
+            <Pressable
+              key={person.id}
+              role="button"
+              aria-label={t('capture.choose', { name: person.name })}
+              onPress={() => choose(person)}
+              className="min-h-11 flex-row items-center gap-2 rounded-control bg-sunk pl-1.5 pr-3"
+            >
               <PersonMark looks={person} size={24} />
               <Txt size={15} face="medium">
                 {person.name}
@@ -87,7 +105,12 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
         className="min-h-11 rounded-control bg-sunk px-3 font-sans text-17 text-ink outline-pine"
       />
       {hint ? (
-        <Txt role={error ? 'alert' : undefined} size={15} tone={error ? 'late' : 'muted'} className={`pt-1 ${inBar && choices.length === 0 ? 'absolute right-0 top-12 z-30 w-full rounded-sheet border border-line bg-surface p-3' : ''}`}>
+        <Txt
+          role={error ? 'alert' : undefined}
+          size={15}
+          tone={error ? 'late' : 'muted'}
+          className={`pt-1 ${inBar && choices.length === 0 ? 'absolute right-0 top-12 z-30 w-full rounded-sheet border border-line bg-surface p-3' : ''}`}
+        >
           {hint}
         </Txt>
       ) : null}

@@ -6,7 +6,8 @@ const beginsWith = (person: Person, typed: string): boolean => person.name.toLow
 export const nameBeingTyped = (line: string): string | null => /(?:^|\s)@(\p{L}*)$/u.exec(line)?.[1] ?? null;
 
 /** People a name begun with may mean. */
-export const offered = (typed: string, people: readonly Person[]): Person[] => people.filter((person) => isHere(person) && (typed === '' || beginsWith(person, typed.toLowerCase()))).slice(0, 6);
+export const offered = (typed: string, people: readonly Person[]): Person[] =>
+  people.filter((person) => isHere(person) && (typed === '' || beginsWith(person, typed.toLowerCase()))).slice(0, 6);
 
 export interface Captured {
   title: string;

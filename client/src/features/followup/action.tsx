@@ -24,7 +24,9 @@ export function FollowUpAction({ followUp: { item, reason, part } }: { followUp:
     case 'asked':
       return quiet(t('answer.answer'), () => open(item.id));
     case 'waits-for-tie':
-      return quiet(t('part.tieOff'), () => give('part.tieOff', { item: item.id, person: part!.personId! }, { words: t('said.tiedOff', { title: item.title }), undo: true }));
+      return quiet(t('part.tieOff'), () =>
+        give('part.tieOff', { item: item.id, person: part!.personId! }, { words: t('said.tiedOff', { title: item.title }), undo: true }),
+      );
     case 'done':
       return quiet(t('follow.putAway'), () => give('part.putAway', { items: [item.id] }, { words: t('said.putAway', { title: item.title }), undo: true }));
     default:

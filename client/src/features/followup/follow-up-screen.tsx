@@ -18,12 +18,20 @@ export function FollowUpScreen() {
   const wide = useWide();
   const narrow = useNarrowed();
   const all = followUpsOf(me.id, rows, now, house.zone).filter(({ parts }) => narrow === null || parts.some((part) => part.personId === narrow));
-  const groups: WeaveGroup[] = FOLLOW_UP_GROUPS.map((group) => ({ title: t(`follow.group.${group}`), tone: TONES[group], rows: all.filter((one) => one.group === group) })).filter((group) => group.rows.length > 0);
+  const groups: WeaveGroup[] = FOLLOW_UP_GROUPS.map((group) => ({
+    title: t(`follow.group.${group}`),
+    tone: TONES[group],
+    rows: all.filter((one) => one.group === group),
+  })).filter((group) => group.rows.length > 0);
   const people = rows
     .all('person')
     .filter((person) => person.id !== me.id)
     .sort(byArrival);
-  const holding = new Set(all.filter(({ group }) => group !== 'back').flatMap(({ parts }) => parts.filter((part) => part.standing !== 'completed' && !part.passedTo).map((part) => part.personId)));
+  const holding = new Set(
+    all
+      .filter(({ group }) => group !== 'back')
+      .flatMap(({ parts }) => parts.filter((part) => part.standing !== 'completed' && !part.passedTo).map((part) => part.personId)),
+  );
   const out = all.filter(({ group }) => group !== 'back').length;
   const sub = t('follow.out', { things: t('follow.things', { count: out }), people: t('follow.people', { count: holding.size }) });
   if (wide && groups.length > 0) return <Woven sub={sub} groups={groups} people={columnsOf(all, people)} />;
@@ -56,7 +64,12 @@ function FollowUpRow({ followUp }: { followUp: FollowUp }) {
       onPress={() => open(item.id)}
       trail={
         <View className="flex-row items-center gap-2">
-          <Thread strands={strandsOf(item, parts, rows)} each={item.policy === 'each'} late={followUp.group === 'late' || (followUp.group !== 'back' && isLate(item, now, house.zone))} label={sayStrands(item, parts, rows)} />
+          <Thread
+            strands={strandsOf(item, parts, rows)}
+            each={item.policy === 'each'}
+            late={followUp.group === 'late' || (followUp.group !== 'back' && isLate(item, now, house.zone))}
+            label={sayStrands(item, parts, rows)}
+          />
           <FollowUpAction followUp={followUp} />
         </View>
       }

@@ -82,7 +82,13 @@ function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly P
   const middle = ROW / 2;
   return (
     <View role="row" className="flex-row items-center border-b border-line">
-      <Pressable role="cell" onPress={() => open(item.id)} tabIndex={0} className="min-w-0 grow shrink basis-0 justify-center pl-4 pr-4" style={{ height: ROW }}>
+      <Pressable
+        role="cell"
+        onPress={() => open(item.id)}
+        tabIndex={0}
+        className="min-w-0 grow shrink basis-0 justify-center pl-4 pr-4"
+        style={{ height: ROW }}
+      >
         <Txt size={17} face="medium" numberOfLines={1}>
           {item.title}
         </Txt>

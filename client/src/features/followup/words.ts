@@ -31,7 +31,13 @@ export function sayWhy({ item, reason, part, parts }: FollowUp, rows: MemoryRows
     case 'silent':
       return join(t('follow.nudged', { when: part?.nudgedAt ? sayInstant(part.nudgedAt, now, zone) : '' }), each ?? name);
     case 'in-hand':
-      return join(item.due ? t('follow.by', { when: sayMoment(item.due, now, zone) }) : t('follow.since', { when: part?.givenAt ? sayInstant(part.givenAt, now, zone) : '' }), part?.standing === 'in-process' ? t('standing.underway', { percent: part.percent }) : null, each ?? name);
+      return join(
+        item.due
+          ? t('follow.by', { when: sayMoment(item.due, now, zone) })
+          : t('follow.since', { when: part?.givenAt ? sayInstant(part.givenAt, now, zone) : '' }),
+        part?.standing === 'in-process' ? t('standing.underway', { percent: part.percent }) : null,
+        each ?? name,
+      );
     case 'done':
       return join(t('follow.done', { name, when: part?.completedAt ? sayInstant(part.completedAt, now, zone) : '' }), each);
   }

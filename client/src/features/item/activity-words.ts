@@ -19,8 +19,14 @@ export function sayEntry({ kind, params }: Activity): string {
 function sayFieldChange(params: Activity['params']): string {
   const key = `changed.${String(params.field)}`;
   const none = t('changed.nothing');
-  const show = (value: Activity['params'][string] | undefined) => (value === null || value === undefined || value === '' ? none : params.field === 'due' || params.field === 'start' ? sayExactly(String(value)) : String(value));
+  const show = (value: Activity['params'][string] | undefined) =>
+    value === null || value === undefined || value === ''
+      ? none
+      : params.field === 'due' || params.field === 'start'
+        ? sayExactly(String(value))
+        : String(value);
   return hasWord(key) ? t(key, { from: show(params.from), to: show(params.to) }) : String(params.field);
 }
 
-const slots = (params: Activity['params']): Slots => Object.fromEntries(Object.entries(params).map(([name, value]) => [name, Array.isArray(value) ? together(value) : String(value ?? '')]));
+const slots = (params: Activity['params']): Slots =>
+  Object.fromEntries(Object.entries(params).map(([name, value]) => [name, Array.isArray(value) ? together(value) : String(value ?? '')]));

@@ -49,7 +49,8 @@ export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
           needed
           onCancel={() => setAsking(null)}
           onSend={(question) => {
-            if (!give('part.askBack', { item: item.id, question }, { words: t('said.asked', { name: nameOf(rows, part.giverId) }), undo: true })) setAsking(null);
+            if (!give('part.askBack', { item: item.id, question }, { words: t('said.asked', { name: nameOf(rows, part.giverId) }), undo: true }))
+              setAsking(null);
           }}
         />
       ) : null}
@@ -59,7 +60,8 @@ export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
           verb={t('answer.cant')}
           onCancel={() => setAsking(null)}
           onSend={(reason) => {
-            if (!give('part.decline', { item: item.id, reason }, { words: t('said.declined', { name: nameOf(rows, part.giverId) }), undo: true })) setAsking(null);
+            if (!give('part.decline', { item: item.id, reason }, { words: t('said.declined', { name: nameOf(rows, part.giverId) }), undo: true }))
+              setAsking(null);
           }}
         />
       ) : null}
@@ -88,7 +90,19 @@ function PercentAnswer({ item, part, onDone }: { item: Item; part: Part; onDone:
 }
 
 /** A line of words and a verb. What was typed stays when it cannot be sent. */
-export function WordsAnswer({ label, verb, needed = false, onSend, onCancel }: { label: string; verb: string; needed?: boolean; onSend: (words: string) => void; onCancel: () => void }) {
+export function WordsAnswer({
+  label,
+  verb,
+  needed = false,
+  onSend,
+  onCancel,
+}: {
+  label: string;
+  verb: string;
+  needed?: boolean;
+  onSend: (words: string) => void;
+  onCancel: () => void;
+}) {
   const [words, setWords] = useState('');
   const [error, setError] = useState<string | null>(null);
   return (

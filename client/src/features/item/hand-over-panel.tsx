@@ -32,7 +32,14 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
     const names = chosen.map((id) => nameOf(rows, id));
     const reason = give(
       'part.handOver',
-      { items: [item.id], persons: chosen, message, ...(several ? { policy } : {}), ...(due === item.due ? {} : { due }), ...(confirm === item.confirm ? {} : { confirm }) },
+      {
+        items: [item.id],
+        persons: chosen,
+        message,
+        ...(several ? { policy } : {}),
+        ...(due === item.due ? {} : { due }),
+        ...(confirm === item.confirm ? {} : { confirm }),
+      },
       { words: t('said.handed', { title: item.title, names: together(names) }), undo: true, ownRefusal: true },
     );
     if (reason) setError(sayReason(reason));

@@ -35,8 +35,12 @@ export function ItemRow({ item, sub, trail, handle }: ItemRowProps) {
 
   const lines = [
     sub,
-    done && completed?.completedAt ? t('row.doneBy', { name: nameOf(rows, completed.completedBy), when: sayInstant(completed.completedAt, now, house.zone) }) : null,
-    !done && steps.length > 0 ? t('row.steps', { done: steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length, of: steps.length }) : null,
+    done && completed?.completedAt
+      ? t('row.doneBy', { name: nameOf(rows, completed.completedBy), when: sayInstant(completed.completedAt, now, house.zone) })
+      : null,
+    !done && steps.length > 0
+      ? t('row.steps', { done: steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length, of: steps.length })
+      : null,
     !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
     !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
   ].filter(Boolean);
@@ -44,7 +48,12 @@ export function ItemRow({ item, sub, trail, handle }: ItemRowProps) {
   const knot = shown ? knotOf(item, shown) : 'nobody';
   const lead =
     mine && shown ? (
-      <Knot state={knot} colour={person?.colour ?? null} onTie={() => tie(item, mine)} label={t(mine.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })} />
+      <Knot
+        state={knot}
+        colour={person?.colour ?? null}
+        onTie={() => tie(item, mine)}
+        label={t(mine.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })}
+      />
     ) : (
       <KnotMark state={knot} colour={person?.colour ?? null} />
     );
@@ -58,10 +67,21 @@ export function ItemRow({ item, sub, trail, handle }: ItemRowProps) {
       importance={item.importance}
       onPress={() => open(item.id)}
       label={t('row.open', { title: item.title, state: t(`knot.${knot}` as WordKey) })}
-      lead={handle ? <>{handle}{lead}</> : lead}
+      lead={
+        handle ? (
+          <>
+            {handle}
+            {lead}
+          </>
+        ) : (
+          lead
+        )
+      }
       trail={
         <>
-          {others.length > 0 ? <Thread strands={strandsOf(item, others, rows)} each={item.policy === 'each'} late={late} label={sayStrands(item, others, rows)} /> : null}
+          {others.length > 0 ? (
+            <Thread strands={strandsOf(item, others, rows)} each={item.policy === 'each'} late={late} label={sayStrands(item, others, rows)} />
+          ) : null}
           {trail}
         </>
       }

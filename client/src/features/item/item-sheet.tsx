@@ -122,13 +122,16 @@ function OpenItem({ item, onClose }: { item: Item; onClose: () => void }) {
     const part = rows.get('part', partId(id, me.id));
     const unseen = typeof part !== 'string' && part.seenAt === null && part.takenBackAt === null;
     const unread = rows.by('notice', 'personId', me.id).filter((notice) => notice.itemId === id && notice.readAt === null && !notice.withdrawnAt);
-    const back = isDone(item, rows.by('part', 'itemId', id)) && rows.by('part', 'itemId', id).some((one) => one.standing === 'completed' && !one.putAwayAt && one.personId !== me.id && (one.giverId === me.id || one.originId === me.id));
+    const back =
+      isDone(item, rows.by('part', 'itemId', id)) &&
+      rows
+        .by('part', 'itemId', id)
+        .some((one) => one.standing === 'completed' && !one.putAwayAt && one.personId !== me.id && (one.giverId === me.id || one.originId === me.id));
     const unreadIds = unread.map((notice) => notice.id).join(' ');
     useEffect(() => {
       if (unseen) give('part.see', { item: id }, { ownRefusal: true });
       if (unreadIds) give('notice.read', { notices: unreadIds.split(' ') }, { ownRefusal: true });
       if (back) give('part.putAway', { items: [id] }, { ownRefusal: true });
-      // eslint-disable-next-line react-hooks/exhaustive-deps -- giving is not a dependency: it changes with every row
     }, [id, unseen, unreadIds, back]);
   }
 }
@@ -142,11 +145,31 @@ function Head({ item, canChange, onClose }: { item: Item; canChange: boolean; on
   const watch = rows.get('watch', watchId(item.id, me.id));
   const watching = typeof watch !== 'string' && watch.on;
   const entries: MenuEntry[] = [
-    { key: 'watch', words: t(watching ? 'item.unwatch' : 'item.watch'), onPress: () => void give('watch.set', { item: item.id, person: me.id, on: !watching }, { words: t(watching ? 'said.unwatched' : 'said.watched') }) },
+    {
+      key: 'watch',
+      words: t(watching ? 'item.unwatch' : 'item.watch'),
+      onPress: () => void give('watch.set', { item: item.id, person: me.id, on: !watching }, { words: t(watching ? 'said.unwatched' : 'said.watched') }),
+    },
   ];
   if (canChange) {
-    entries.push(...moveEntries(item, rows, (where) => void give('item.move', { items: [item.id], list: item.listId, section: item.sectionId, parent: item.parentId, ...where }, { words: t('said.reordered'), undo: true })));
-    entries.push({ key: 'confirm', words: t(item.confirm ? 'item.noConfirm' : 'item.confirm'), onPress: () => void give('item.change', { item: item.id, confirm: !item.confirm }, { undo: true, words: t(item.confirm ? 'said.noConfirm' : 'said.confirm') }) });
+    entries.push(
+      ...moveEntries(
+        item,
+        rows,
+        (where) =>
+          void give(
+            'item.move',
+            { items: [item.id], list: item.listId, section: item.sectionId, parent: item.parentId, ...where },
+            { words: t('said.reordered'), undo: true },
+          ),
+      ),
+    );
+    entries.push({
+      key: 'confirm',
+      words: t(item.confirm ? 'item.noConfirm' : 'item.confirm'),
+      onPress: () =>
+        void give('item.change', { item: item.id, confirm: !item.confirm }, { undo: true, words: t(item.confirm ? 'said.noConfirm' : 'said.confirm') }),
+    });
     entries.push({
       key: 'remove',
       words: t('item.remove'),
@@ -168,13 +191,23 @@ function Head({ item, canChange, onClose }: { item: Item; canChange: boolean; on
 
 /** The menu's ways of what dragging does. */
 function moveEntries(item: Item, rows: MemoryRows, move: (where: { after?: string | null; before?: string }) => void): MenuEntry[] {
-  const siblings = (item.parentId ? rows.by('item', 'parentId', item.parentId) : item.listId ? rows.by('item', 'listId', item.listId).filter((one) => one.parentId === null && one.sectionId === item.sectionId) : [])
+  const siblings = (
+    item.parentId
+      ? rows.by('item', 'parentId', item.parentId)
+      : item.listId
+        ? rows.by('item', 'listId', item.listId).filter((one) => one.parentId === null && one.sectionId === item.sectionId)
+        : []
+  )
     .filter((one) => !one.removedAt && !isDone(one, rows.by('part', 'itemId', one.id)))
     .sort(byPosition);
   const at = siblings.findIndex((one) => one.id === item.id);
   if (at < 0) return [];
   const entries: MenuEntry[] = [];
-  if (at > 0) entries.push({ key: 'top', words: t('move.top'), onPress: () => move({ after: null }) }, { key: 'up', words: t('move.up'), onPress: () => move({ before: siblings[at - 1]!.id }) });
+  if (at > 0)
+    entries.push(
+      { key: 'top', words: t('move.top'), onPress: () => move({ after: null }) },
+      { key: 'up', words: t('move.up'), onPress: () => move({ before: siblings[at - 1]!.id }) },
+    );
   if (at < siblings.length - 1) entries.push({ key: 'down', words: t('move.down'), onPress: () => move({ after: siblings[at + 1]!.id }) });
   return entries;
 }
@@ -190,7 +223,20 @@ function Title({ item, canChange }: { item: Item; canChange: boolean }) {
     setError(reason ? sayReason(reason) : null);
     if (!reason) setTyped(null);
   };
-  if (typed !== null) return <Field label={t('item.title')} hideLabel value={typed} onChangeText={setTyped} error={error} onBlur={save} onSubmitEditing={save} autoFocus className="my-2" />;
+  if (typed !== null)
+    return (
+      <Field
+        label={t('item.title')}
+        hideLabel
+        value={typed}
+        onChangeText={setTyped}
+        error={error}
+        onBlur={save}
+        onSubmitEditing={save}
+        autoFocus
+        className="my-2"
+      />
+    );
   return (
     <View role="heading" aria-level={1} className="mb-2 mt-1">
       <Txt size={26} face="title" onPress={canChange ? () => setTyped(item.title) : undefined}>
@@ -205,7 +251,11 @@ function RemovedNote({ item, canChange }: { item: Item; canChange: boolean }) {
   return (
     <View className="my-2 flex-row items-center gap-3 rounded-sheet bg-ground p-4">
       <Txt className="grow shrink basis-0">{t('item.removedNote')}</Txt>
-      {canChange ? <Button onPress={() => give('item.bringBack', { items: [item.id] }, { words: t('said.broughtBack', { title: item.title }) })}>{t('item.bringBack')}</Button> : null}
+      {canChange ? (
+        <Button onPress={() => give('item.bringBack', { items: [item.id] }, { words: t('said.broughtBack', { title: item.title }) })}>
+          {t('item.bringBack')}
+        </Button>
+      ) : null}
     </View>
   );
 }
@@ -222,7 +272,9 @@ function NobodysPart({ item }: { item: Item }) {
       <Button kind={done ? 'plain' : 'main'} onPress={() => tie(item, part)}>
         {t(done ? 'item.uncheck' : 'item.checkOff')}
       </Button>
-      {done ? null : <Button onPress={() => give('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>{t('answer.take')}</Button>}
+      {done ? null : (
+        <Button onPress={() => give('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>{t('answer.take')}</Button>
+      )}
     </View>
   );
 }
@@ -235,7 +287,16 @@ function Foot({ item, canHandOver, onHandOver }: { item: Item; canHandOver: bool
   };
   return (
     <View className="flex-row items-end gap-2">
-      <Field label={t('item.saySomething')} hideLabel placeholder={t('item.saySomething')} value={words} onChangeText={setWords} onSubmitEditing={say} maxLength={20_000} className="min-w-0 grow shrink basis-0" />
+      <Field
+        label={t('item.saySomething')}
+        hideLabel
+        placeholder={t('item.saySomething')}
+        value={words}
+        onChangeText={setWords}
+        onSubmitEditing={say}
+        maxLength={20_000}
+        className="min-w-0 grow shrink basis-0"
+      />
       {words.trim() ? (
         <Button kind="main" onPress={say}>
           {t('item.say')}

@@ -14,7 +14,8 @@ export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
   if (!item.notes && !canChange) return null;
   const save = () => {
     if (!writing) return;
-    const reason = writing.text === writing.base ? null : give('item.change', { item: item.id, notes: writing.text, notesBase: writing.base }, { ownRefusal: true });
+    const reason =
+      writing.text === writing.base ? null : give('item.change', { item: item.id, notes: writing.text, notesBase: writing.base }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) setWriting(null);
   };
@@ -23,7 +24,15 @@ export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
       {item.notes || writing ? <Heading level={3}>{t('item.notes')}</Heading> : null}
       {writing ? (
         <>
-          <Field label={t('item.notes')} hideLabel multiline value={writing.text} onChangeText={(text) => setWriting({ ...writing, text })} error={error} autoFocus />
+          <Field
+            label={t('item.notes')}
+            hideLabel
+            multiline
+            value={writing.text}
+            onChangeText={(text) => setWriting({ ...writing, text })}
+            error={error}
+            autoFocus
+          />
           <View className="flex-row gap-2">
             <Button kind="main" onPress={save}>
               {t('common.save')}

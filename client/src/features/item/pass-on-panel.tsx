@@ -22,7 +22,11 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
     .map((part) => part.personId!);
   const pass = () => {
     if (!to) return setError(t('hand.chooseSomeone'));
-    const reason = give('part.passOn', { item: item.id, from, to, message }, { words: t('said.passed', { name: nameOf(rows, to) }), undo: true, ownRefusal: true });
+    const reason = give(
+      'part.passOn',
+      { item: item.id, from, to, message },
+      { words: t('said.passed', { name: nameOf(rows, to) }), undo: true, ownRefusal: true },
+    );
     if (reason) setError(sayReason(reason));
     else onDone();
   };

@@ -25,11 +25,24 @@ export function SaidThread({ item }: { item: Item }) {
     const comments: Word[] = rows
       .by('comment', 'itemId', item.id)
       .filter((comment) => !comment.removedAt)
-      .map(({ id, authorId, at, kind, audience, text }) => ({ key: id, authorId, at, text, how: kind === 'comment' ? null : t(`said.kind.${kind}${audience === 'pair' ? '.pair' : ''}` as WordKey) }));
+      .map(({ id, authorId, at, kind, audience, text }) => ({
+        key: id,
+        authorId,
+        at,
+        text,
+        how: kind === 'comment' ? null : t(`said.kind.${kind}${audience === 'pair' ? '.pair' : ''}` as WordKey),
+      }));
     const messages = new Map<string, Word>();
     for (const part of rows.by('part', 'itemId', item.id)) {
       // one message given to several is said once
-      if (part.message && part.givenAt && !part.takenBackAt) messages.set(`${part.giverId} ${part.message}`, { key: part.id, authorId: part.giverId, at: part.givenAt, how: t('said.kind.handing'), text: part.message });
+      if (part.message && part.givenAt && !part.takenBackAt)
+        messages.set(`${part.giverId} ${part.message}`, {
+          key: part.id,
+          authorId: part.giverId,
+          at: part.givenAt,
+          how: t('said.kind.handing'),
+          text: part.message,
+        });
     }
     return [...messages.values(), ...comments].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.key < b.key ? -1 : 1));
   }
@@ -60,7 +73,9 @@ export function SaidThread({ item }: { item: Item }) {
 export function Happened({ item }: { item: Item }) {
   const { rows, house } = usePlace();
   const now = useNow();
-  const entries = rows.by('activity', 'itemId', item.id).sort((a, b) => (a.arrivedAt < b.arrivedAt ? 1 : a.arrivedAt > b.arrivedAt ? -1 : a.seq < b.seq ? 1 : -1));
+  const entries = rows
+    .by('activity', 'itemId', item.id)
+    .sort((a, b) => (a.arrivedAt < b.arrivedAt ? 1 : a.arrivedAt > b.arrivedAt ? -1 : a.seq < b.seq ? 1 : -1));
   if (entries.length === 0) return null;
   return (
     <View className="-mx-4 mt-2">

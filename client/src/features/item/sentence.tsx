@@ -36,11 +36,35 @@ export function Sentence({ item, canChange, onHandOver }: { item: Item; canChang
   return (
     <View>
       <Txt size={20} className="leading-[34px]">
-        {word(names.length === 0 ? t('sentence.nobody') : item.policy === 'any' && names.length > 1 ? either(names) : together(names), onHandOver, t('sentence.changePeople'))}
-        {names.length > 1 ? <>{', '}{word(t(`sentence.${item.policy}`), () => toggle('policy'), t('sentence.changePolicy'))}</> : null}
-        {item.due ? <>{`, ${t('sentence.by')} `}{word(sayMoment(item.due, now, house.zone), () => toggle('due'), t('sentence.changeDue', { when: sayExactly(item.due) }))}</> : null}
-        {list && typeof list !== 'string' ? <>{`, ${t('sentence.in')} `}{word(list.name, () => toggle('where'), t('sentence.changeWhere'))}</> : null}
-        {item.importance > 0 ? <>{', '}{word(t(`importance.${item.importance as 1 | 2 | 3}`), () => toggle('importance'), t('sentence.changeImportance'))}</> : null}
+        {word(
+          names.length === 0 ? t('sentence.nobody') : item.policy === 'any' && names.length > 1 ? either(names) : together(names),
+          onHandOver,
+          t('sentence.changePeople'),
+        )}
+        {names.length > 1 ? (
+          <>
+            {', '}
+            {word(t(`sentence.${item.policy}`), () => toggle('policy'), t('sentence.changePolicy'))}
+          </>
+        ) : null}
+        {item.due ? (
+          <>
+            {`, ${t('sentence.by')} `}
+            {word(sayMoment(item.due, now, house.zone), () => toggle('due'), t('sentence.changeDue', { when: sayExactly(item.due) }))}
+          </>
+        ) : null}
+        {list && typeof list !== 'string' ? (
+          <>
+            {`, ${t('sentence.in')} `}
+            {word(list.name, () => toggle('where'), t('sentence.changeWhere'))}
+          </>
+        ) : null}
+        {item.importance > 0 ? (
+          <>
+            {', '}
+            {word(t(`importance.${item.importance as 1 | 2 | 3}`), () => toggle('importance'), t('sentence.changeImportance'))}
+          </>
+        ) : null}
         {item.confirm ? `, ${t('sentence.confirm')}` : ''}
         {'. '}
         {canChange && !item.due ? <>{word(t('sentence.addDue'), () => toggle('due'), t('sentence.addDue'), true)} </> : null}
@@ -52,7 +76,14 @@ export function Sentence({ item, canChange, onHandOver }: { item: Item; canChang
           due={item.due}
           onClose={() => setOpen(null)}
           onSave={(due) => {
-            if (!give('item.setDue', { item: item.id, due }, { words: due ? t('said.due', { when: sayMoment(due, now, house.zone) }) : t('said.noDue'), undo: true })) setOpen(null);
+            if (
+              !give(
+                'item.setDue',
+                { item: item.id, due },
+                { words: due ? t('said.due', { when: sayMoment(due, now, house.zone) }) : t('said.noDue'), undo: true },
+              )
+            )
+              setOpen(null);
           }}
         />
       ) : null}

@@ -37,7 +37,19 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
           <ItemRow key={step.id} item={step} />
         ))}
       </View>
-      {canChange ? <Field label={t('item.addStep')} hideLabel placeholder={t('item.addStep')} value={typed} onChangeText={setTyped} onSubmitEditing={add} submitBehavior="submit" error={error} className="mt-2" /> : null}
+      {canChange ? (
+        <Field
+          label={t('item.addStep')}
+          hideLabel
+          placeholder={t('item.addStep')}
+          value={typed}
+          onChangeText={setTyped}
+          onSubmitEditing={add}
+          submitBehavior="submit"
+          error={error}
+          className="mt-2"
+        />
+      ) : null}
     </View>
   );
 }

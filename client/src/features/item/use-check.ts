@@ -22,7 +22,8 @@ export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: 
   const nobody = parts.find((part) => part.personId === null && !part.takenBackAt);
   if (!nobody) return null;
   const standing = footings(item, me, rows);
-  const may = standing.some((footing) => footing === 'owner' || footing === 'edit' || footing === 'check') || (item.parentId !== null && standing.includes('own-part'));
+  const may =
+    standing.some((footing) => footing === 'owner' || footing === 'edit' || footing === 'check') || (item.parentId !== null && standing.includes('own-part'));
   return may ? nobody : null;
 }
 
@@ -39,7 +40,10 @@ export function useTie(): (item: Item, part: Part) => void {
     const whole = wholeToOffer(item, me, rows);
     const first = othersWhoDid(item, rows, me);
     if (whole) {
-      give('part.checkOff', payload, { words: t('said.lastStep', { title: whole.item.title }), offer: { words: t('said.checkWhole'), name: 'part.checkOff', payload: { item: whole.item.id, person: whole.part.personId } } });
+      give('part.checkOff', payload, {
+        words: t('said.lastStep', { title: whole.item.title }),
+        offer: { words: t('said.checkWhole'), name: 'part.checkOff', payload: { item: whole.item.id, person: whole.part.personId } },
+      });
       return;
     }
     const someoneElse = part.personId !== me.id && part.personId !== null;

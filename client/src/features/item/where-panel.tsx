@@ -35,7 +35,12 @@ export function WherePanel({ item, onClose }: { item: Item; onClose: () => void 
               {list.name}
             </Button>
             {sections.map((section) => (
-              <Button key={section.id} kind="quiet" tone={item.sectionId === section.id ? 'ink' : 'plan'} onPress={() => move(list.id, section.id, `${list.name}, ${section.name}`)}>
+              <Button
+                key={section.id}
+                kind="quiet"
+                tone={item.sectionId === section.id ? 'ink' : 'plan'}
+                onPress={() => move(list.id, section.id, `${list.name}, ${section.name}`)}
+              >
                 {`· ${section.name}`}
               </Button>
             ))}

@@ -49,12 +49,22 @@ export function WhoStands({ item, part, canChange }: WhoStandsProps) {
     const openPart = part.standing !== 'completed';
     const mayPass = openPart && (own ? me.role === 'manager' || me.role === 'member' || canChange : canChange);
     if (mayPass) found.push({ key: 'pass', words: t('part.passOn'), onPress: () => setOpen('pass') });
-    if (!own && mayTie) found.push({ key: 'tie', words: t(openPart ? 'part.tieFor' : 'part.untieFor', { name: person!.name }), onPress: () => tie(item, part) });
+    if (!own && mayTie)
+      found.push({ key: 'tie', words: t(openPart ? 'part.tieFor' : 'part.untieFor', { name: person!.name }), onPress: () => tie(item, part) });
     if (canChange && !own && openPart) {
       const words = t(part.excusedAt ? 'said.unexcused' : 'said.excused', { name: person!.name });
-      found.push({ key: 'excuse', words: t(part.excusedAt ? 'part.unexcuse' : 'part.excuse'), onPress: () => void give('part.excuse', { item: item.id, person: person!.id, excused: !part.excusedAt }, { words, undo: true }) });
+      found.push({
+        key: 'excuse',
+        words: t(part.excusedAt ? 'part.unexcuse' : 'part.excuse'),
+        onPress: () => void give('part.excuse', { item: item.id, person: person!.id, excused: !part.excusedAt }, { words, undo: true }),
+      });
     }
-    if (canChange) found.push({ key: 'back', words: t('part.takeBack'), onPress: () => void give('part.takeBack', { item: item.id, persons: [person!.id] }, { words: t('said.takenBack', { name: person!.name }), undo: true }) });
+    if (canChange)
+      found.push({
+        key: 'back',
+        words: t('part.takeBack'),
+        onPress: () => void give('part.takeBack', { item: item.id, persons: [person!.id] }, { words: t('said.takenBack', { name: person!.name }), undo: true }),
+      });
     return found;
   }
 
@@ -76,7 +86,12 @@ export function WhoStands({ item, part, canChange }: WhoStandsProps) {
         </View>
         {entries.length > 0 ? <Menu label={t('part.more', { name: person.name })} entries={entries} /> : null}
         {own && !part.passedTo ? (
-          <Knot state={knotOf(item, part)} colour={person.colour} onTie={() => tie(item, part)} label={t(part.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })} />
+          <Knot
+            state={knotOf(item, part)}
+            colour={person.colour}
+            onTie={() => tie(item, part)}
+            label={t(part.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })}
+          />
         ) : (
           <View className="h-11 w-11 items-center justify-center">
             <KnotMark state={knotOf(item, part)} colour={person.colour} />
@@ -85,7 +100,10 @@ export function WhoStands({ item, part, canChange }: WhoStandsProps) {
       </View>
       {waits && mayTie && open === null ? (
         <View className="flex-row gap-2 pb-3">
-          <Button kind="main" onPress={() => give('part.tieOff', { item: item.id, person: person.id }, { words: t('said.tied', { name: person.name }), undo: true })}>
+          <Button
+            kind="main"
+            onPress={() => give('part.tieOff', { item: item.id, person: person.id }, { words: t('said.tied', { name: person.name }), undo: true })}
+          >
             {t('part.tieOff')}
           </Button>
           <Button onPress={() => setOpen('send-back')}>{t('part.sendBack')}</Button>
@@ -104,7 +122,8 @@ export function WhoStands({ item, part, canChange }: WhoStandsProps) {
             needed
             onCancel={() => setOpen(null)}
             onSend={(words) => {
-              if (!give('part.sendBack', { item: item.id, person: person.id, reason: words }, { words: t('said.sentBack', { name: person.name }), undo: true })) setOpen(null);
+              if (!give('part.sendBack', { item: item.id, person: person.id, reason: words }, { words: t('said.sentBack', { name: person.name }), undo: true }))
+                setOpen(null);
             }}
           />
         </View>

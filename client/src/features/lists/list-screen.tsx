@@ -45,7 +45,12 @@ function OpenList({ list }: { list: List }) {
 
   const items = rows
     .by('item', 'listId', list.id)
-    .filter((item) => !item.removedAt && item.parentId === null && (narrow === null || rows.by('part', 'itemId', item.id).some((part) => part.personId === narrow && !part.takenBackAt)))
+    .filter(
+      (item) =>
+        !item.removedAt &&
+        item.parentId === null &&
+        (narrow === null || rows.by('part', 'itemId', item.id).some((part) => part.personId === narrow && !part.takenBackAt)),
+    )
     .sort(byPosition);
   const open = items.filter((item) => !isDone(item, rows.by('part', 'itemId', item.id)));
   const done = items.filter((item) => !open.includes(item));
@@ -53,14 +58,20 @@ function OpenList({ list }: { list: List }) {
     .by('section', 'listId', list.id)
     .filter((one) => !one.removedAt)
     .sort(byPosition);
-  const groups = [{ key: UNHEADED, section: null as Section | null }, ...sections.map((one) => ({ key: one.id, section: one as Section | null }))].map((group) => ({
-    ...group,
-    items: open.filter((item) => (item.sectionId ?? UNHEADED) === group.key),
-  }));
+  const groups = [{ key: UNHEADED, section: null as Section | null }, ...sections.map((one) => ({ key: one.id, section: one as Section | null }))].map(
+    (group) => ({
+      ...group,
+      items: open.filter((item) => (item.sectionId ?? UNHEADED) === group.key),
+    }),
+  );
   const progress = progressOfList(list.id, rows);
 
   const drop = ({ id, group, after, before }: Dropped) => {
-    give('item.move', { items: [id], list: list.id, section: group || null, ...(after ? { after } : before ? { before } : {}) }, { words: t('said.reordered'), undo: true });
+    give(
+      'item.move',
+      { items: [id], list: list.id, section: group || null, ...(after ? { after } : before ? { before } : {}) },
+      { words: t('said.reordered'), undo: true },
+    );
   };
 
   return (
@@ -89,7 +100,16 @@ function OpenList({ list }: { list: List }) {
           {groups.map(({ key, section: headed, items: inside }) =>
             inside.length === 0 && !headed ? null : (
               <View key={key || 'unheaded'} className="lg:min-w-[320px] lg:max-w-[440px] lg:grow lg:basis-[320px]">
-                {headed ? <SectionHead section={headed} count={inside.length} mayShape={mayShape} sections={sections} chosen={section === headed.id} onAddHere={footing === 'view' ? null : () => setSection(section === headed.id ? null : headed.id)} /> : null}
+                {headed ? (
+                  <SectionHead
+                    section={headed}
+                    count={inside.length}
+                    mayShape={mayShape}
+                    sections={sections}
+                    chosen={section === headed.id}
+                    onAddHere={footing === 'view' ? null : () => setSection(section === headed.id ? null : headed.id)}
+                  />
+                ) : null}
                 {inside.map((item) => (
                   <ListedItem key={item.id} item={item} mayMove={mayMove && narrow === null} neighbours={inside} sections={sections} />
                 ))}
@@ -114,7 +134,8 @@ function useCaptureHere(list: List, section: string | null): void {
   const { rows } = usePlace();
   const { set } = useCapture();
   const headed = section ? rows.get('section', section) : null;
-  const words = headed && typeof headed !== 'string' ? t('capture.intoSection', { list: list.name, section: headed.name }) : t('capture.into', { list: list.name });
+  const words =
+    headed && typeof headed !== 'string' ? t('capture.intoSection', { list: list.name, section: headed.name }) : t('capture.into', { list: list.name });
   useEffect(() => {
     set({ list: list.id, section, words });
     return () => set({});
@@ -134,12 +155,25 @@ function ListedItem({ item, mayMove, neighbours, sections }: ListedItemProps) {
   const wide = useWide();
   if (!mayMove) return <ItemRow item={item} />;
   const at = neighbours.indexOf(item);
-  const move = (where: { after?: string | null; before?: string; section?: string | null }) => void give('item.move', { items: [item.id], list: item.listId, section: item.sectionId, ...where }, { words: t('said.reordered'), undo: true });
+  const move = (where: { after?: string | null; before?: string; section?: string | null }) =>
+    void give('item.move', { items: [item.id], list: item.listId, section: item.sectionId, ...where }, { words: t('said.reordered'), undo: true });
   const entries: MenuEntry[] = [
-    ...(at > 0 ? [{ key: 'top', words: t('move.top'), onPress: () => move({ after: null }) }, { key: 'up', words: t('move.up'), onPress: () => move({ before: neighbours[at - 1]!.id }) }] : []),
+    ...(at > 0
+      ? [
+          { key: 'top', words: t('move.top'), onPress: () => move({ after: null }) },
+          { key: 'up', words: t('move.up'), onPress: () => move({ before: neighbours[at - 1]!.id }) },
+        ]
+      : []),
     ...(at < neighbours.length - 1 ? [{ key: 'down', words: t('move.down'), onPress: () => move({ after: neighbours[at + 1]!.id }) }] : []),
-    ...sections.filter((section) => section.id !== item.sectionId).map((section) => ({ key: section.id, words: t('move.toSection', { name: section.name }), onPress: () => move({ section: section.id }) })),
-    { key: 'remove', words: t('item.remove'), late: true, onPress: () => void give('item.remove', { items: [item.id] }, { words: t('said.removed', { title: item.title }), undo: true }) },
+    ...sections
+      .filter((section) => section.id !== item.sectionId)
+      .map((section) => ({ key: section.id, words: t('move.toSection', { name: section.name }), onPress: () => move({ section: section.id }) })),
+    {
+      key: 'remove',
+      words: t('item.remove'),
+      late: true,
+      onPress: () => void give('item.remove', { items: [item.id] }, { words: t('said.removed', { title: item.title }), undo: true }),
+    },
   ];
   return (
     <SortableRow id={item.id} label={t('move.drag', { title: item.title })}>
@@ -174,9 +208,18 @@ function SectionHead({ section, sections, count, mayShape, chosen, onAddHere }: 
   const entries: MenuEntry[] = mayShape
     ? [
         { key: 'rename', words: t('common.rename'), onPress: () => setRenaming(true) },
-        ...(at > 0 ? [{ key: 'up', words: t('move.up'), onPress: () => void give('section.move', { section: section.id, before: sections[at - 1]!.id }) }] : []),
-        ...(at < sections.length - 1 ? [{ key: 'down', words: t('move.down'), onPress: () => void give('section.move', { section: section.id, after: sections[at + 1]!.id }) }] : []),
-        { key: 'remove', words: t('section.remove'), late: true, onPress: () => void give('section.remove', { section: section.id }, { words: t('said.sectionRemoved', { name: section.name }), undo: true }) },
+        ...(at > 0
+          ? [{ key: 'up', words: t('move.up'), onPress: () => void give('section.move', { section: section.id, before: sections[at - 1]!.id }) }]
+          : []),
+        ...(at < sections.length - 1
+          ? [{ key: 'down', words: t('move.down'), onPress: () => void give('section.move', { section: section.id, after: sections[at + 1]!.id }) }]
+          : []),
+        {
+          key: 'remove',
+          words: t('section.remove'),
+          late: true,
+          onPress: () => void give('section.remove', { section: section.id }, { words: t('said.sectionRemoved', { name: section.name }), undo: true }),
+        },
       ]
     : [];
   return (
@@ -189,7 +232,16 @@ function SectionHead({ section, sections, count, mayShape, chosen, onAddHere }: 
         ) : null}
         <Menu label={t('section.more', { name: section.name })} entries={entries} />
       </View>
-      {renaming ? <NameSheet title={t('common.rename')} verb={t('common.save')} label={t('section.name')} startsAs={section.name} onClose={() => setRenaming(false)} onName={(name) => give('section.change', { section: section.id, name }, { ownRefusal: true })} /> : null}
+      {renaming ? (
+        <NameSheet
+          title={t('common.rename')}
+          verb={t('common.save')}
+          label={t('section.name')}
+          startsAs={section.name}
+          onClose={() => setRenaming(false)}
+          onName={(name) => give('section.change', { section: section.id, name }, { ownRefusal: true })}
+        />
+      ) : null}
     </GroupHead>
   );
 }
@@ -204,7 +256,16 @@ function ListMenu({ list, mayShape }: { list: List; mayShape: boolean }) {
     { key: 'share', words: t('list.share'), onPress: () => setSheet('share') },
     { key: 'section', words: t('section.make'), onPress: () => setSheet('section') },
     { key: 'change', words: t('list.change'), onPress: () => setSheet('change') },
-    { key: 'file', words: t(list.filedAt ? 'list.unfile' : 'list.file'), onPress: () => void give('list.file', { list: list.id, filed: !list.filedAt }, { words: t(list.filedAt ? 'said.unfiled' : 'said.filed', { name: list.name }), undo: true }) },
+    {
+      key: 'file',
+      words: t(list.filedAt ? 'list.unfile' : 'list.file'),
+      onPress: () =>
+        void give(
+          'list.file',
+          { list: list.id, filed: !list.filedAt },
+          { words: t(list.filedAt ? 'said.unfiled' : 'said.filed', { name: list.name }), undo: true },
+        ),
+    },
     {
       key: 'remove',
       words: t('list.remove'),
@@ -219,7 +280,15 @@ function ListMenu({ list, mayShape }: { list: List; mayShape: boolean }) {
       <Menu label={t('list.more')} entries={entries} />
       {sheet === 'change' ? <ListSheet list={list} onClose={close} /> : null}
       {sheet === 'share' ? <SharingSheet list={list} onClose={close} /> : null}
-      {sheet === 'section' ? <NameSheet title={t('section.make')} verb={t('section.makeIt')} label={t('section.name')} onClose={close} onName={(name) => give('section.make', { list: list.id, name }, { ownRefusal: true })} /> : null}
+      {sheet === 'section' ? (
+        <NameSheet
+          title={t('section.make')}
+          verb={t('section.makeIt')}
+          label={t('section.name')}
+          onClose={close}
+          onName={(name) => give('section.make', { list: list.id, name }, { ownRefusal: true })}
+        />
+      ) : null}
     </>
   );
 }

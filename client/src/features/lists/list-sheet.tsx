@@ -30,7 +30,9 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
       .split('\n')
       .map((line) => line.trim())
       .filter(Boolean);
-    const reason = list ? give('list.change', { list: list.id, ...looks }, { ownRefusal: true }) : give('list.make', { ...looks, sections: names }, { words: t('said.listMade', { name }), undo: true, ownRefusal: true });
+    const reason = list
+      ? give('list.change', { list: list.id, ...looks }, { ownRefusal: true })
+      : give('list.make', { ...looks, sections: names }, { words: t('said.listMade', { name }), undo: true, ownRefusal: true });
     if (reason) setError(sayReason(reason));
     else onClose();
   };
@@ -45,7 +47,14 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
         <Labelled words={t('list.colour')}>
           <View role="radiogroup" aria-label={t('list.colour')} className="flex-row flex-wrap gap-1">
             {COLOURS.map((one) => (
-              <Pressable key={one} role="radio" aria-checked={one === colour} aria-label={t(`colour.${one}`)} onPress={() => setColour(one)} className={`h-11 w-11 items-center justify-center rounded-control border-2 ${one === colour ? 'border-ink' : 'border-transparent'}`}>
+              <Pressable
+                key={one}
+                role="radio"
+                aria-checked={one === colour}
+                aria-label={t(`colour.${one}`)}
+                onPress={() => setColour(one)}
+                className={`h-11 w-11 items-center justify-center rounded-control border-2 ${one === colour ? 'border-ink' : 'border-transparent'}`}
+              >
                 <View className="h-7 w-7 rounded-control" style={{ backgroundColor: personInk(one) }} />
               </Pressable>
             ))}
@@ -54,21 +63,38 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
         <Labelled words={t('list.icon')}>
           <View role="radiogroup" aria-label={t('list.icon')} className="flex-row flex-wrap gap-1">
             {LIST_ICONS.map((one) => (
-              <Pressable key={one} role="radio" aria-checked={one === icon} aria-label={t(`icon.${one}`)} onPress={() => setIcon(one)} className={`h-11 w-11 items-center justify-center rounded-control border-2 ${one === icon ? 'border-ink' : 'border-transparent'}`}>
+              <Pressable
+                key={one}
+                role="radio"
+                aria-checked={one === icon}
+                aria-label={t(`icon.${one}`)}
+                onPress={() => setIcon(one)}
+                className={`h-11 w-11 items-center justify-center rounded-control border-2 ${one === icon ? 'border-ink' : 'border-transparent'}`}
+              >
                 <Icon name={one} size={22} colour={colour} />
               </Pressable>
             ))}
           </View>
         </Labelled>
         <Labelled words={t('list.kind')}>
-          <Choice label={t('list.kind')} value={kind} onChange={setKind} options={(['working', 'undated', 'reference'] as const).map((value) => ({ value, words: t(`kind.${value}`) }))} />
+          <Choice
+            label={t('list.kind')}
+            value={kind}
+            onChange={setKind}
+            options={(['working', 'undated', 'reference'] as const).map((value) => ({ value, words: t(`kind.${value}`) }))}
+          />
           <Txt size={15} tone="muted">
             {t(`kind.${kind}Means`)}
           </Txt>
         </Labelled>
         {bundles.length > 0 ? (
           <Labelled words={t('list.bundle')}>
-            <Choice label={t('list.bundle')} value={bundle} onChange={setBundle} options={[{ value: '', words: t('list.noBundle') }, ...bundles.map((one) => ({ value: one.id, words: one.name }))]} />
+            <Choice
+              label={t('list.bundle')}
+              value={bundle}
+              onChange={setBundle}
+              options={[{ value: '', words: t('list.noBundle') }, ...bundles.map((one) => ({ value: one.id, words: one.name }))]}
+            />
           </Labelled>
         ) : null}
         <Button kind="main" onPress={save}>

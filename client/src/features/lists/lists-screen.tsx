@@ -38,7 +38,11 @@ export function ListsScreen() {
                 label={t('bundle.more', { name: bundle.name })}
                 entries={[
                   { key: 'rename', words: t('common.rename'), onPress: () => setRenaming(bundle) },
-                  { key: 'remove', words: t('bundle.remove'), onPress: () => void give('bundle.remove', { bundle: bundle.id }, { words: t('said.bundleRemoved', { name: bundle.name }), undo: true }) },
+                  {
+                    key: 'remove',
+                    words: t('bundle.remove'),
+                    onPress: () => void give('bundle.remove', { bundle: bundle.id }, { words: t('said.bundleRemoved', { name: bundle.name }), undo: true }),
+                  },
                 ]}
               />
             </GroupHead>
@@ -74,9 +78,24 @@ export function ListsScreen() {
         </Fold>
       ) : null}
       {making === 'list' ? <ListSheet onClose={() => setMaking(null)} /> : null}
-      {making === 'bundle' ? <NameSheet title={t('bundle.make')} verb={t('bundle.makeIt')} label={t('bundle.name')} onClose={() => setMaking(null)} onName={(name) => give('bundle.make', { name }, { ownRefusal: true })} /> : null}
+      {making === 'bundle' ? (
+        <NameSheet
+          title={t('bundle.make')}
+          verb={t('bundle.makeIt')}
+          label={t('bundle.name')}
+          onClose={() => setMaking(null)}
+          onName={(name) => give('bundle.make', { name }, { ownRefusal: true })}
+        />
+      ) : null}
       {renaming ? (
-        <NameSheet title={t('common.rename')} verb={t('common.save')} label={t('bundle.name')} startsAs={renaming.name} onClose={() => setRenaming(null)} onName={(name) => give('bundle.change', { bundle: renaming.id, name }, { ownRefusal: true })} />
+        <NameSheet
+          title={t('common.rename')}
+          verb={t('common.save')}
+          label={t('bundle.name')}
+          startsAs={renaming.name}
+          onClose={() => setRenaming(null)}
+          onName={(name) => give('bundle.change', { bundle: renaming.id, name }, { ownRefusal: true })}
+        />
       ) : null}
     </Screen>
   );

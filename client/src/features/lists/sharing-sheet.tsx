@@ -34,13 +34,30 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
                   {owner ? t('share.owner') : t(`role.${person.role}`)}
                 </Txt>
               </View>
-              {owner ? null : <Menu label={t('share.more', { name: person.name })} entries={[{ key: 'own', words: t('share.makeOwner'), onPress: () => void give('list.giveTo', { list: list.id, person: person.id }, { words: t('said.ownerIs', { name: person.name }) }) }]} />}
+              {owner ? null : (
+                <Menu
+                  label={t('share.more', { name: person.name })}
+                  entries={[
+                    {
+                      key: 'own',
+                      words: t('share.makeOwner'),
+                      onPress: () => void give('list.giveTo', { list: list.id, person: person.id }, { words: t('said.ownerIs', { name: person.name }) }),
+                    },
+                  ]}
+                />
+              )}
             </View>
             {owner ? null : (
               <Choice<Access | 'none'>
                 label={t('share.accessOf', { name: person.name })}
                 value={access ?? 'none'}
-                onChange={(next) => give('list.share', { list: list.id, person: person.id, access: next === 'none' ? null : next }, { words: t(next === 'none' ? 'said.unshared' : 'said.shared', { name: person.name }), undo: true })}
+                onChange={(next) =>
+                  give(
+                    'list.share',
+                    { list: list.id, person: person.id, access: next === 'none' ? null : next },
+                    { words: t(next === 'none' ? 'said.unshared' : 'said.shared', { name: person.name }), undo: true },
+                  )
+                }
                 options={(['none', 'view', 'check', 'edit'] as const).map((value) => ({ value, words: t(`access.${value}`) }))}
               />
             )}

@@ -60,7 +60,9 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
               key={notice.id}
               lead={by ? <PersonMark looks={by} size={30} /> : undefined}
               title={t(`notice.${notice.kind}` as WordKey, { name: nameOf(rows, notice.byId), ...(notice.params as Slots) })}
-              sub={[sayInstant(notice.at, now, house.zone), typeof notice.params.message === 'string' ? notice.params.message : notice.params.text].filter(Boolean).join(' · ')}
+              sub={[sayInstant(notice.at, now, house.zone), typeof notice.params.message === 'string' ? notice.params.message : notice.params.text]
+                .filter(Boolean)
+                .join(' · ')}
               done={false}
               right={notice.readAt ? undefined : t('notices.new')}
               rightTone="waits"

@@ -19,7 +19,9 @@ export function PersonScreen({ personId }: { personId: string }) {
   }
   const open = openParts(rows.all('part')).filter((part) => !isItemDone(part));
   const theirs = itemsOf(open.filter((part) => part.personId === personId));
-  const waited = theirs.filter((item) => rows.by('part', 'itemId', item.id).some((part) => part.personId === personId && (part.giverId === me.id || part.originId === me.id)));
+  const waited = theirs.filter((item) =>
+    rows.by('part', 'itemId', item.id).some((part) => part.personId === personId && (part.giverId === me.id || part.originId === me.id)),
+  );
   const others = theirs.filter((item) => !waited.includes(item));
   const owed = itemsOf(open.filter((part) => part.personId === me.id && (part.giverId === personId || part.originId === personId)));
   const own = personId === me.id;
@@ -37,7 +39,11 @@ export function PersonScreen({ personId }: { personId: string }) {
       <View>
         <GroupHead title={title} count={items.length} />
         {items.map((item) => (
-          <ItemRow key={item.id} item={item} sub={t('row.from', { name: nameOf(rows, rows.by('part', 'itemId', item.id).find((part) => part.giverId)?.giverId ?? item.makerId) })} />
+          <ItemRow
+            key={item.id}
+            item={item}
+            sub={t('row.from', { name: nameOf(rows, rows.by('part', 'itemId', item.id).find((part) => part.giverId)?.giverId ?? item.makerId) })}
+          />
         ))}
       </View>
     );

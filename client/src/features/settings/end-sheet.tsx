@@ -26,7 +26,11 @@ export function EndSheet({ personId, onClose }: { personId: string; onClose: () 
     .filter((one) => isHere(one) && one.id !== personId)
     .sort((a, b) => a.name.localeCompare(b.name));
   const end = () => {
-    const reason = give('person.end', { person: personId, parts: items.map((item) => ({ item: item.id, to: (chosen[item.id] ?? 'later') as 'later' })) }, { words: t('said.ended', { name: person.name }), ownRefusal: true });
+    const reason = give(
+      'person.end',
+      { person: personId, parts: items.map((item) => ({ item: item.id, to: (chosen[item.id] ?? 'later') as 'later' })) },
+      { words: t('said.ended', { name: person.name }), ownRefusal: true },
+    );
     if (reason) setError(sayReason(reason));
     else onClose();
   };
@@ -34,11 +38,22 @@ export function EndSheet({ personId, onClose }: { personId: string; onClose: () 
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-4 pt-2">
-        <Txt tone="muted">{items.length > 0 ? t('end.openParts', { name: person.name, count: items.length }) : t('end.nothingOpen', { name: person.name })}</Txt>
+        <Txt tone="muted">
+          {items.length > 0 ? t('end.openParts', { name: person.name, count: items.length }) : t('end.nothingOpen', { name: person.name })}
+        </Txt>
         {items.map((item) => (
           <View key={item.id} className="gap-2 border-b border-line pb-3">
             <Txt face="medium">{item.title}</Txt>
-            <Choice label={t('end.whoTakes', { title: item.title })} value={chosen[item.id] ?? 'later'} onChange={(to) => setChosen({ ...chosen, [item.id]: to })} options={[{ value: 'later', words: t('end.later') }, { value: 'nobody', words: t('end.nobody') }, ...others.map((one) => ({ value: one.id, words: one.name }))]} />
+            <Choice
+              label={t('end.whoTakes', { title: item.title })}
+              value={chosen[item.id] ?? 'later'}
+              onChange={(to) => setChosen({ ...chosen, [item.id]: to })}
+              options={[
+                { value: 'later', words: t('end.later') },
+                { value: 'nobody', words: t('end.nobody') },
+                ...others.map((one) => ({ value: one.id, words: one.name })),
+              ]}
+            />
           </View>
         ))}
         {error ? (

@@ -23,7 +23,14 @@ export function HouseSettings() {
       <Fold words={t('house.summary', { name: house.name, zone: house.zone })}>
         <View className="gap-4 px-4 pb-4">
           <Field label={t('house.name')} value={name} maxLength={80} onChangeText={setName} error={error?.field === 'name' ? error.words : null} />
-          <Field label={t('house.zone')} hint={t('house.zoneHint')} value={zone} onChangeText={setZone} autoCapitalize="none" error={error?.field === 'zone' ? error.words : null} />
+          <Field
+            label={t('house.zone')}
+            hint={t('house.zoneHint')}
+            value={zone}
+            onChangeText={setZone}
+            autoCapitalize="none"
+            error={error?.field === 'zone' ? error.words : null}
+          />
           <Button kind="main" onPress={save}>
             {t('common.save')}
           </Button>

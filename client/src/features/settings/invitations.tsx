@@ -47,7 +47,12 @@ function InvitationRow({ invitation }: { invitation: Invitation }) {
     <View className="gap-1 border-b border-line px-4 py-3">
       <Txt face="medium">{t('invite.as', { role: t(`role.${invitation.role}`), uses: t(`invite.${invitation.uses}`) })}</Txt>
       <Txt size={13} tone="muted">
-        {[t('invite.until', { when: sayInstant(invitation.expiresAt, now, house.zone) }), joined.length > 0 ? t('invite.joined', { names: together(joined) }) : null].filter(Boolean).join(' · ')}
+        {[
+          t('invite.until', { when: sayInstant(invitation.expiresAt, now, house.zone) }),
+          joined.length > 0 ? t('invite.joined', { names: together(joined) }) : null,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
       </Txt>
       <Field label={t('invite.link')} hideLabel value={linkOf(invitation)} readOnly selectTextOnFocus />
       <View className="flex-row">
@@ -83,7 +88,11 @@ function InviteSheet({ onClose }: { onClose: () => void }) {
     .filter((list) => !list.removedAt && !list.filedAt && footingInList(list.id, me, lookup(rows)) !== null)
     .sort(byPosition);
   const make = () => {
-    const reason = give('invitation.make', { role, uses, token: newToken(), lists: Object.entries(access).map(([listId, one]) => ({ listId, access: one })) }, { words: t('said.invitationMade'), ownRefusal: true });
+    const reason = give(
+      'invitation.make',
+      { role, uses, token: newToken(), lists: Object.entries(access).map(([listId, one]) => ({ listId, access: one })) },
+      { words: t('said.invitationMade'), ownRefusal: true },
+    );
     if (reason) setError(sayReason(reason));
     else onClose();
   };
@@ -91,12 +100,22 @@ function InviteSheet({ onClose }: { onClose: () => void }) {
     <Sheet open onClose={onClose} title={t('invite.make')} closeLabel={t('common.close')} head={<Heading level={2}>{t('invite.make')}</Heading>}>
       <View className="gap-5 pt-2">
         <View className="gap-2">
-          <Choice label={t('person.role')} value={role} onChange={setRole} options={(['member', 'helper', 'manager'] as const).map((value) => ({ value, words: t(`role.${value}`) }))} />
+          <Choice
+            label={t('person.role')}
+            value={role}
+            onChange={setRole}
+            options={(['member', 'helper', 'manager'] as const).map((value) => ({ value, words: t(`role.${value}`) }))}
+          />
           <Txt size={15} tone="muted">
             {t(`role.${role}Means`)}
           </Txt>
         </View>
-        <Choice label={t('invite.uses')} value={uses} onChange={setUses} options={(['one', 'several'] as const).map((value) => ({ value, words: t(`invite.${value}`) }))} />
+        <Choice
+          label={t('invite.uses')}
+          value={uses}
+          onChange={setUses}
+          options={(['one', 'several'] as const).map((value) => ({ value, words: t(`invite.${value}`) }))}
+        />
         {lists.length > 0 ? (
           <View className="gap-3">
             <Txt size={15} face="medium" tone="muted">

@@ -6,7 +6,14 @@ import { t } from '@/words';
 /** Colour and weave of a person's patch, shown as it will look. */
 export function LooksFields({ looks, onChange }: { looks: Looks; onChange: (looks: Looks) => void }) {
   const patch = (key: string, shown: Looks, chosen: boolean, label: string) => (
-    <Pressable key={key} role="radio" aria-checked={chosen} aria-label={label} onPress={() => onChange(shown)} className={`h-11 w-11 items-center justify-center rounded-control border-2 ${chosen ? 'border-ink' : 'border-transparent'}`}>
+    <Pressable
+      key={key}
+      role="radio"
+      aria-checked={chosen}
+      aria-label={label}
+      onPress={() => onChange(shown)}
+      className={`h-11 w-11 items-center justify-center rounded-control border-2 ${chosen ? 'border-ink' : 'border-transparent'}`}
+    >
       <PersonMark looks={shown} size={32} />
     </Pressable>
   );

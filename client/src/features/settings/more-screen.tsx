@@ -66,7 +66,15 @@ export function MoreScreen() {
           {manager ? <HouseSettings /> : null}
           <GroupHead title={t('houses.title')} />
           {houses.map((one) => (
-            <Row key={one.houseId} lead={<Icon name="house" tone={one.houseId === house.id ? 'pine' : 'muted'} />} title={one.name} sub={t(`role.${one.role as 'member'}`)} right={one.houseId === house.id ? t('houses.here') : undefined} rightTone="pine" onPress={() => choose(one.houseId)} />
+            <Row
+              key={one.houseId}
+              lead={<Icon name="house" tone={one.houseId === house.id ? 'pine' : 'muted'} />}
+              title={one.name}
+              sub={t(`role.${one.role as 'member'}`)}
+              right={one.houseId === house.id ? t('houses.here') : undefined}
+              rightTone="pine"
+              onPress={() => choose(one.houseId)}
+            />
           ))}
           <View className="items-start px-4 py-2">
             <Button kind="quiet" onPress={() => setMaking(true)}>
@@ -82,7 +90,16 @@ export function MoreScreen() {
           </View>
         </View>
       </View>
-      {sheet ? <PersonSheet personId={sheet === 'new' ? null : sheet} onClose={() => setSheet(null)} onEnd={(id) => { setSheet(null); setEnding(id); }} /> : null}
+      {sheet ? (
+        <PersonSheet
+          personId={sheet === 'new' ? null : sheet}
+          onClose={() => setSheet(null)}
+          onEnd={(id) => {
+            setSheet(null);
+            setEnding(id);
+          }}
+        />
+      ) : null}
       {ending ? <EndSheet personId={ending} onClose={() => setEnding(null)} /> : null}
     </Screen>
   );

@@ -25,7 +25,9 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
 
   const save = () => {
     const fields = { name, mark: looks.mark, colour: looks.colour, pattern: looks.pattern };
-    const reason = person ? give('person.change', { person: person.id, ...fields }, { ownRefusal: true }) : give('person.add', fields, { words: t('said.personAdded', { name }), ownRefusal: true });
+    const reason = person
+      ? give('person.change', { person: person.id, ...fields }, { ownRefusal: true })
+      : give('person.add', fields, { words: t('said.personAdded', { name }), ownRefusal: true });
     const roleReason = !reason && person && role !== person.role ? give('person.setRole', { person: person.id, role }, { ownRefusal: true }) : null;
     const why = reason ?? roleReason;
     if (why) setError({ field: why.field, words: sayReason(why) });
@@ -42,7 +44,14 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
           error={error?.field === 'name' ? error.words : null}
           onChangeText={(next) => {
             setName(next);
-            if (!person && !markTyped) setLooks({ ...looks, mark: suggestMark(next, taken.map((one) => one.mark)) });
+            if (!person && !markTyped)
+              setLooks({
+                ...looks,
+                mark: suggestMark(
+                  next,
+                  taken.map((one) => one.mark),
+                ),
+              });
           }}
         />
         <Field
@@ -59,7 +68,12 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
         <LooksFields looks={looks} onChange={setLooks} />
         {person?.accountId ? (
           <View className="gap-2">
-            <Choice label={t('person.role')} value={role} onChange={setRole} options={(['manager', 'member', 'helper'] as const).map((value) => ({ value, words: t(`role.${value}`) }))} />
+            <Choice
+              label={t('person.role')}
+              value={role}
+              onChange={setRole}
+              options={(['manager', 'member', 'helper'] as const).map((value) => ({ value, words: t(`role.${value}`) }))}
+            />
             <Txt size={15} tone="muted">
               {t(`role.${role}Means`)}
             </Txt>

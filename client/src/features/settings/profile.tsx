@@ -48,7 +48,14 @@ function LooksForm() {
   return (
     <View className="gap-4 px-4 pb-4">
       <Field label={t('account.name')} value={name} maxLength={80} onChangeText={setName} error={error?.field === 'name' ? error.words : null} />
-      <Field label={t('person.mark')} hint={t('person.markHint')} value={looks.mark} maxLength={3} onChangeText={(mark) => setLooks({ ...looks, mark })} error={error?.field === 'mark' ? error.words : null} />
+      <Field
+        label={t('person.mark')}
+        hint={t('person.markHint')}
+        value={looks.mark}
+        maxLength={3}
+        onChangeText={(mark) => setLooks({ ...looks, mark })}
+        error={error?.field === 'mark' ? error.words : null}
+      />
       <LooksFields looks={looks} onChange={setLooks} />
       <Button kind="main" onPress={save}>
         {t('common.save')}
@@ -73,8 +80,23 @@ function PasswordForm() {
   const errorAt = (field: string) => (problem?.field === field ? sayProblem(problem) : null);
   return (
     <View className="gap-4 px-4 pb-4">
-      <Field label={t('profile.current')} value={current} onChangeText={setCurrent} secureTextEntry autoComplete="current-password" error={errorAt('current')} />
-      <Field label={t('profile.newPassword')} hint={t('account.passwordHint')} value={password} onChangeText={setPassword} secureTextEntry autoComplete="new-password" error={errorAt('password')} />
+      <Field
+        label={t('profile.current')}
+        value={current}
+        onChangeText={setCurrent}
+        secureTextEntry
+        autoComplete="current-password"
+        error={errorAt('current')}
+      />
+      <Field
+        label={t('profile.newPassword')}
+        hint={t('account.passwordHint')}
+        value={password}
+        onChangeText={setPassword}
+        secureTextEntry
+        autoComplete="new-password"
+        error={errorAt('password')}
+      />
       {problem && !problem.field ? (
         <Txt role="alert" tone="late" size={15}>
           {sayProblem(problem)}

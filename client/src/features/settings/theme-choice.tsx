@@ -14,7 +14,12 @@ export function ThemeChoice() {
     <View>
       <GroupHead title={t('theme.title')} />
       <View className="px-4 pb-2">
-        <Choice label={t('theme.title')} value={theme} onChange={choose} options={(['device', 'light', 'dark'] as const).map((value) => ({ value, words: t(`theme.${value}`) }))} />
+        <Choice
+          label={t('theme.title')}
+          value={theme}
+          onChange={choose}
+          options={(['device', 'light', 'dark'] as const).map((value) => ({ value, words: t(`theme.${value}`) }))}
+        />
       </View>
     </View>
   );

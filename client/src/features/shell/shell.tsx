@@ -63,7 +63,13 @@ function BottomBar() {
       {DESTINATIONS.map(({ path, words, icon }) => {
         const here = isAt(path, at);
         return (
-          <Pressable key={path} role="link" aria-current={here ? 'page' : undefined} onPress={() => router.navigate(path as '/')} className="min-h-12 min-w-16 items-center justify-center gap-0.5">
+          <Pressable
+            key={path}
+            role="link"
+            aria-current={here ? 'page' : undefined}
+            onPress={() => router.navigate(path as '/')}
+            className="min-h-12 min-w-16 items-center justify-center gap-0.5"
+          >
             {icon === 'woven' ? <WovenSign on={here} /> : <Icon name={icon} size={22} tone={here ? 'pine' : 'muted'} />}
             <Txt size={13} face={here ? 'bold' : 'read'} tone={here ? 'pine' : 'muted'}>
               {t(words)}
@@ -88,7 +94,13 @@ function TopBar() {
         {DESTINATIONS.map(({ path, words }) => {
           const here = isAt(path, at);
           return (
-            <Pressable key={path} role="link" aria-current={here ? 'page' : undefined} onPress={() => router.navigate(path as '/')} className={`h-full justify-center border-b-[3px] ${here ? 'border-pine' : 'border-transparent'}`}>
+            <Pressable
+              key={path}
+              role="link"
+              aria-current={here ? 'page' : undefined}
+              onPress={() => router.navigate(path as '/')}
+              className={`h-full justify-center border-b-[3px] ${here ? 'border-pine' : 'border-transparent'}`}
+            >
               <Txt face={here ? 'bold' : 'read'} tone={here ? 'ink' : 'muted'}>
                 {t(words)}
               </Txt>
@@ -100,7 +112,12 @@ function TopBar() {
         <CaptureLine inBar />
       </View>
       <NoticesButton />
-      <Pressable role="link" aria-label={t('people.ownPage', { name: me.name })} onPress={() => router.push(`/people/${me.id}`)} className="h-11 w-11 items-center justify-center">
+      <Pressable
+        role="link"
+        aria-label={t('people.ownPage', { name: me.name })}
+        onPress={() => router.push(`/people/${me.id}`)}
+        className="h-11 w-11 items-center justify-center"
+      >
         <PersonMark looks={me} size={34} />
       </Pressable>
     </View>

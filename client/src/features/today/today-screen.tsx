@@ -125,7 +125,11 @@ function NewRow({ item, part, late }: MyItem) {
         </View>
       </View>
       <View className="flex-row gap-2">
-        <Button kind="main" label={t('answer.takeTitle', { title: item.title })} onPress={() => give('part.accept', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>
+        <Button
+          kind="main"
+          label={t('answer.takeTitle', { title: item.title })}
+          onPress={() => give('part.accept', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}
+        >
           {t('answer.take')}
         </Button>
         <Button label={t('answer.openTitle', { title: item.title })} onPress={() => open(item.id)}>
@@ -153,7 +157,16 @@ function OfPerson({ personId }: { personId: string }) {
       {items.length === 0 ? <Empty words={t('today.nothingOf', { name: person?.name ?? '' })} /> : null}
       {items.map((item) => {
         const late = isLate(item, now, house.zone);
-        return <Row key={item.id} title={item.title} lead={<KnotMark state="taken" colour={person?.colour ?? null} />} right={item.due ? sayDue(item.due, late, now, house.zone) : undefined} rightTone={late ? 'late' : 'ink'} onPress={() => open(item.id)} />;
+        return (
+          <Row
+            key={item.id}
+            title={item.title}
+            lead={<KnotMark state="taken" colour={person?.colour ?? null} />}
+            right={item.due ? sayDue(item.due, late, now, house.zone) : undefined}
+            rightTone={late ? 'late' : 'ink'}
+            onPress={() => open(item.id)}
+          />
+        );
       })}
     </View>
   );

@@ -1,7 +1,32 @@
 import { COLOURS, PATTERNS, type Colour } from '@kotiva/core';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { Band, Button, Choice, Empty, Field, Fold, GroupHead, Heading, Icon, KNOT_STATES, Knot, KnotMark, Menu, MomentInput, NoticeBar, PersonMark, Row, Sheet, Switch, Tappable, Thread, Txt, WovenSign, type Strand } from '@/ui';
+import {
+  Band,
+  Button,
+  Choice,
+  Empty,
+  Field,
+  Fold,
+  GroupHead,
+  Heading,
+  Icon,
+  KNOT_STATES,
+  Knot,
+  KnotMark,
+  Menu,
+  MomentInput,
+  NoticeBar,
+  PersonMark,
+  Row,
+  Sheet,
+  Switch,
+  Tappable,
+  Thread,
+  Txt,
+  WovenSign,
+  type Strand,
+} from '@/ui';
 import { useTheme } from '@/ui/theme.tsx';
 
 /** Every part of the design system in every state: where they are looked at and tested. Its own words are for its makers only. */
@@ -78,7 +103,13 @@ const strand = (key: string, state: Strand['state'], colour: Colour): Strand => 
 
 function ThreadsAndBands() {
   const three = [strand('Oo', 'done', 'plum'), strand('Le', 'seen', 'slate'), strand('Ee', 'unseen', 'rust')];
-  const many = [...three, strand('Ta', 'taken', 'umber'), strand('No', 'underway', 'olive'), strand('Ma', 'asked', 'moss'), strand('He', 'declined', 'aubergine')];
+  const many = [
+    ...three,
+    strand('Ta', 'taken', 'umber'),
+    strand('No', 'underway', 'olive'),
+    strand('Ma', 'asked', 'moss'),
+    strand('He', 'declined', 'aubergine'),
+  ];
   return (
     <>
       <Thread strands={three} each label="each of three" />
@@ -98,7 +129,15 @@ function ThreadsAndBands() {
 function People() {
   return (
     <View className="flex-row flex-wrap gap-2">
-      {COLOURS.flatMap((colour, index) => [0, 1].map((turn) => <PersonMark key={`${colour}${turn}`} looks={{ mark: colour.slice(0, 2), colour, pattern: PATTERNS[(index + turn * 3) % PATTERNS.length]! }} size={turn ? 28 : 36} />))}
+      {COLOURS.flatMap((colour, index) =>
+        [0, 1].map((turn) => (
+          <PersonMark
+            key={`${colour}${turn}`}
+            looks={{ mark: colour.slice(0, 2), colour, pattern: PATTERNS[(index + turn * 3) % PATTERNS.length]! }}
+            size={turn ? 28 : 36}
+          />
+        )),
+      )}
     </View>
   );
 }
@@ -126,7 +165,12 @@ function Rows() {
     <View className="-mx-4">
       <GroupHead title="A group" count={3} />
       <Row title="Send the lodging form" sub="Office" right="3 days late" rightTone="late" importance={3} lead={knot} onPress={() => undefined} />
-      <Row title="A title so long that it must wrap onto a second line and then end in three dots because there is no more room for it here" sub="Boathouse · step 2 of 5" right="tomorrow 17:00" lead={knot} />
+      <Row
+        title="A title so long that it must wrap onto a second line and then end in three dots because there is no more room for it here"
+        sub="Boathouse · step 2 of 5"
+        right="tomorrow 17:00"
+        lead={knot}
+      />
       <Row title="Call the engine workshop" sub="done 09:40" done lead={<Knot state="done" colour="petrol" label="Untie" onTie={() => undefined} />} />
       <Fold words="2 more">
         <Row title="Folded away" />
@@ -151,15 +195,31 @@ function Controls() {
         <Button disabled onPress={() => undefined}>
           Not now
         </Button>
-        <Menu label="More" entries={[{ key: 'a', words: 'Up', onPress: () => undefined }, { key: 'b', words: 'Remove', late: true, onPress: () => undefined }]} />
+        <Menu
+          label="More"
+          entries={[
+            { key: 'a', words: 'Up', onPress: () => undefined },
+            { key: 'b', words: 'Remove', late: true, onPress: () => undefined },
+          ]}
+        />
         <WovenSign on />
         <Icon name="anchor" />
       </View>
       <Txt size={20}>
-        <Tappable onPress={() => undefined}>Leila and Noor</Tappable>, <Tappable onPress={() => undefined}>each</Tappable>, <Tappable faint onPress={() => undefined}>by when?</Tappable>
+        <Tappable onPress={() => undefined}>Leila and Noor</Tappable>, <Tappable onPress={() => undefined}>each</Tappable>,{' '}
+        <Tappable faint onPress={() => undefined}>
+          by when?
+        </Tappable>
       </Txt>
       <Switch words="I want to see it when it is done" on={on} onChange={setOn} />
-      <Sheet open={open} onClose={() => setOpen(false)} title="A sheet" closeLabel="Close" head={<Heading level={2}>A sheet</Heading>} foot={<Button onPress={() => setOpen(false)}>Done</Button>}>
+      <Sheet
+        open={open}
+        onClose={() => setOpen(false)}
+        title="A sheet"
+        closeLabel="Close"
+        head={<Heading level={2}>A sheet</Heading>}
+        foot={<Button onPress={() => setOpen(false)}>Done</Button>}
+      >
         <Txt>What it holds.</Txt>
       </Sheet>
     </View>

@@ -1,0 +1,47 @@
+/** Who may import whom: see docs/architecture. Imports point one way. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-is-pure',
+      comment: 'core imports nothing of the other rooms, of Node or of React',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '\\.test\\.ts$|/testing/' },
+      to: { path: '^(server|client|demo|e2e|bench)/|^(react|react-native|node:)', dependencyTypesNot: ['type-only'] },
+    },
+    { name: 'core-without-node', severity: 'error', from: { path: '^core/src', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    { name: 'server-knows-no-client', severity: 'error', from: { path: '^server/' }, to: { path: '^(client|demo|e2e|bench)/' } },
+    { name: 'client-knows-no-server', severity: 'error', from: { path: '^client/' }, to: { path: '^(server|demo|e2e|bench)/' } },
+    {
+      name: 'ui-knows-no-feature',
+      comment: 'the design system knows nouns by type only',
+      severity: 'error',
+      from: { path: '^client/src/ui' },
+      to: { path: '^client/(app|src/(features|store|sync|words))' },
+    },
+    {
+      name: 'store-and-sync-know-no-screen',
+      severity: 'error',
+      from: { path: '^client/src/(store|sync|words)' },
+      to: { path: '^client/(app|src/(features|ui))' },
+    },
+    {
+      name: 'features-through-their-door',
+      comment: 'features do not import each other’s insides',
+      severity: 'error',
+      from: { path: '^client/src/features/([^/]+)/' },
+      to: { path: '^client/src/features/([^/]+)/', pathNot: ['^client/src/features/$1/', '/index\\.ts$'] },
+    },
+    { name: 'routes-only-compose', severity: 'error', from: { path: '^client/app' }, to: { path: '^client/src/features/[^/]+/(?!index\\.ts)' } },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+  ],
+  options: {
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.cruise.json' },
+    doNotFollow: { path: 'node_modules' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
+  },
+};
