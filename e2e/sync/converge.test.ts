@@ -3,7 +3,7 @@ import { visible } from '../../server/src/sync/visibility.ts';
 import { doSomething } from './doings.ts';
 import { Editor } from './editor.ts';
 import { Random } from './random.ts';
-import { RealServer } from './server.ts';
+import { RealServer } from '../../server/src/testing/real-server.ts';
 
 const SEEDS = Number(process.env.SYNC_SEEDS ?? 1000);
 const FIRST = Number(process.env.SYNC_FIRST ?? 1);

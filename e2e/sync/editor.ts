@@ -6,7 +6,7 @@ import { SyncEngine, type Given } from '@/sync/engine.ts';
 import { memoryCache } from '@/sync/memory-cache.ts';
 import { TransportError, type LiveHandlers, type Outcome, type Transport } from '@/sync/ports.ts';
 import type { Random } from './random.ts';
-import type { RealServer } from './server.ts';
+import type { RealServer } from '../../server/src/testing/real-server.ts';
 
 /** How bad the line is: the chance of each fault per request. */
 export interface Faults {

@@ -24,6 +24,7 @@ CREATE TABLE `activity` (
 --> statement-breakpoint
 CREATE INDEX `activity_seq_ix` ON `activity` (`houseId`,`seq`);--> statement-breakpoint
 CREATE INDEX `activity_item_ix` ON `activity` (`itemId`);--> statement-breakpoint
+CREATE INDEX `activity_list_ix` ON `activity` (`listId`);--> statement-breakpoint
 CREATE TABLE `bundle` (
 	`id` text PRIMARY KEY NOT NULL,
 	`houseId` text NOT NULL,

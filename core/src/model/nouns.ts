@@ -57,6 +57,6 @@ export const INDEXES = {
   comment: ['itemId'],
   watch: ['itemId'],
   notice: ['personId'],
-  activity: ['itemId'],
+  activity: ['itemId', 'listId'],
 } as const satisfies { [N in Noun]: readonly (keyof Nouns[N])[] };
 export type IndexOf<N extends Noun> = (typeof INDEXES)[N][number];

@@ -211,7 +211,7 @@ export const activity = sqliteTable(
     at: text().notNull(),
     arrivedAt: text().notNull(),
   },
-  (t) => [index('activity_seq_ix').on(t.houseId, t.seq), index('activity_item_ix').on(t.itemId)],
+  (t) => [index('activity_seq_ix').on(t.houseId, t.seq), index('activity_item_ix').on(t.itemId), index('activity_list_ix').on(t.listId)],
 );
 
 /** The tables of the nouns, by name. */

@@ -24,7 +24,8 @@ export function reachOf(changes: readonly Change[], reader: Reader): Reach {
   const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
   for (const { noun, id, made, fields } of changes) {
     if (!TOUCHING[noun]?.some((field) => field in fields)) continue;
-    if (noun === 'person') reach.everything ||= !made || reader.all('person').length > 0;
+    // who comes new has seen nothing before: their devices begin at the beginning
+    if (noun === 'person') reach.everything ||= !made;
     if (noun === 'list') reach.lists.add(id);
     if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
     if (noun === 'item' && !made) reach.items.add(id);
@@ -95,7 +96,7 @@ function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, 
   for (const section of reader.by('section', 'listId', listId)) yield ['section', section];
   for (const share of reader.by('share', 'listId', listId)) yield ['share', share];
   for (const bundle of reader.all('bundle')) yield ['bundle', bundle];
-  for (const entry of reader.all('activity')) if (entry.listId === listId) yield ['activity', entry];
+  for (const entry of reader.by('activity', 'listId', listId)) yield ['activity', entry];
 }
 
 function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, Row]> {

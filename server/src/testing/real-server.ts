@@ -3,11 +3,13 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createApp } from '../../server/src/app.ts';
-import type { Services } from '../../server/src/context.ts';
-import { openStorage, type Storage } from '../../server/src/db/open.ts';
+import { v5 } from 'uuid';
+import { createApp } from '../app.ts';
+import type { Services } from '../context.ts';
+import { openStorage, type Storage } from '../db/open.ts';
 
-const MIGRATIONS = join(__dirname, '../../server/drizzle');
+const NAMES = '6ba7b811-9dad-11d1-80b4-00c04fd430c8';
+const MIGRATIONS = join(__dirname, '../../drizzle');
 
 /** A real server on a real file, that can be stopped and started again in the middle of things. */
 export class RealServer {
@@ -41,7 +43,7 @@ export class RealServer {
 
   /** An account without the cost of hashing: how it signs in is tested elsewhere. */
   signIn(name: string): { accountId: string; cookie: string } {
-    const id = `00000000-0000-4000-8000-${Buffer.from(name.padEnd(6, '_').slice(0, 6)).toString('hex')}`;
+    const id = v5(name, NAMES);
     this.storage.raw
       .prepare("INSERT OR IGNORE INTO account (id, email, name, \"passwordHash\", theme, \"createdAt\") VALUES (?, ?, ?, '', 'device', '')")
       .run(id, `${name}@example.org`, name);

@@ -1,0 +1,278 @@
+import { NEEDS, TABLE, type CommandName, type Footing, type Role } from '@kotiva/core';
+import { Household } from './testing/household.ts';
+import { RealServer } from './testing/real-server.ts';
+
+type Sharing = 'owner' | 'edit' | 'check' | 'view' | 'none' | 'private';
+type Relation = 'none' | 'own-part' | 'maker' | 'giver';
+const ROLES: Exclude<Role, 'outside'>[] = ['manager', 'member', 'helper'];
+const SHARINGS: Sharing[] = ['owner', 'edit', 'check', 'view', 'none', 'private'];
+const RELATIONS: Relation[] = ['none', 'own-part', 'maker', 'giver'];
+
+/** Section 11 of the product's reference, copied by hand: what the table in core must say. */
+const REFERENCE = {
+  owner: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'yes' },
+  edit: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'manager' },
+  check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', check: 'yes', tie: 'no', share: 'no' },
+  view: { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'own-part', check: 'no', tie: 'no', share: 'no' },
+  'own-part': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'roles', answer: 'yes', check: 'its-steps', tie: 'no', share: 'no' },
+};
+type Column = keyof (typeof REFERENCE)['owner'];
+
+/** What somebody is to an item, from how the case was set up, not from the code that decides it. */
+function footings(role: Role, sharing: Sharing, relation: Relation): Footing[] {
+  const own: Footing[] = relation === 'own-part' ? ['own-part'] : [];
+  if (sharing === 'owner') return ['owner', ...own];
+  if (sharing === 'private') return own;
+  if (role === 'manager') return ['edit', ...own];
+  if (sharing === 'none') return own;
+  return [sharing === 'edit' && role === 'helper' ? 'check' : sharing, ...own];
+}
+
+function expected(column: Column, role: Role, sharing: Sharing, relation: Relation): boolean {
+  return footings(role, sharing, relation).some((footing) => {
+    const grant = REFERENCE[footing][column];
+    if (grant === 'manager') return role === 'manager';
+    if (grant === 'giver') return role === 'manager' || relation === 'giver';
+    if (grant === 'own-items') return relation === 'maker' || relation === 'giver';
+    if (grant === 'roles') return role !== 'helper';
+    return grant === 'yes';
+  });
+}
+
+/** One situation: an actor of a role, a list shared with them so, items they stand in that relation to. */
+class Situation {
+  constructor(
+    readonly house: Household,
+    readonly role: Exclude<Role, 'outside'>,
+    readonly sharing: Sharing,
+    readonly relation: Relation,
+  ) {}
+  readonly me = 'Actor';
+  private target: string | null = null;
+
+  /** A list of the owner's, shared with the actor (and, but for a private one, with somebody else). */
+  async list(): Promise<string> {
+    const owner = this.sharing === 'owner' ? this.me : 'Owner';
+    const shares = this.sharing === 'private' ? [] : [{ person: this.house.person('Other'), access: 'edit' as const }];
+    const list = this.house.made('list', await this.house.must(owner, 'list.make', { name: 'List', colour: 'moss', icon: 'leaf', shares })).id;
+    if (this.sharing !== 'owner') await this.shareWithMe(list, this.access);
+    return list;
+  }
+
+  /** An item in such a list, in the situation's relation. */
+  async item(): Promise<string> {
+    const { house, relation } = this;
+    const list = await this.list();
+    const mine = relation === 'maker' || relation === 'giver';
+    const owner = this.sharing === 'owner' ? this.me : 'Owner';
+    if (mine && this.sharing !== 'owner') await this.shareWithMe(list, 'edit');
+    const item = house.made('item', await house.must(mine ? this.me : owner, 'item.add', { title: 'Item', list })).id;
+    if (relation === 'giver') await house.must(this.me, 'part.handOver', { items: [item], persons: [house.person('Other')], confirm: true });
+    if (relation === 'own-part') await house.must(owner, 'part.handOver', { items: [item], persons: [house.person(this.me)] });
+    if (mine && this.sharing !== 'owner') await this.shareWithMe(list, this.access);
+    return item;
+  }
+
+  /** The same, handed to the other person as well. */
+  async itemOfOther(done = false): Promise<string> {
+    const item = await this.item();
+    const { house } = this;
+    const giver = this.relation === 'giver' ? null : this.sharing === 'owner' ? this.me : 'Owner';
+    // given by somebody who is not the actor, unless the actor owns the list
+    if (giver) await house.must(giver === this.me ? this.helperOwner(item) : giver, 'part.handOver', { items: [item], persons: [house.person('Other')], confirm: true });
+    if (done) await house.must('Other', 'part.checkOff', { item, person: house.person('Other') });
+    return item;
+  }
+
+  /** A list of the actor's own: for what needs leave at one end only. */
+  async own(): Promise<string> {
+    this.target ??= this.house.made('list', await this.house.must(this.me, 'list.make', { name: 'Mine', colour: 'moss', icon: 'leaf' })).id;
+    return this.target;
+  }
+
+  get other(): string {
+    return this.house.person('Other');
+  }
+
+  allows(column: Column): boolean {
+    return expected(column, this.role, this.sharing, this.relation);
+  }
+
+  private get access() {
+    return this.sharing === 'edit' || this.sharing === 'check' || this.sharing === 'view' ? this.sharing : null;
+  }
+
+  private async shareWithMe(list: string, access: 'edit' | 'check' | 'view' | null): Promise<void> {
+    await this.house.must('Owner', 'list.share', { list, person: this.house.person(this.me), access });
+  }
+
+  /** Where the actor owns the list, the other person, who may change it, gives to themselves: so the actor is not the giver. */
+  private helperOwner(_item: string): string {
+    return 'Other';
+  }
+}
+
+type Case = (s: Situation) => Promise<{ payload: unknown; allowed: boolean }>;
+const manager = (s: Situation) => s.role === 'manager';
+const ownPart = (s: Situation) => s.relation === 'own-part';
+const onList =
+  (payload: (list: string, s: Situation) => unknown): Case =>
+  async (s) => ({ payload: payload(await s.list(), s), allowed: s.allows('share') });
+const onItem =
+  (column: Column, payload: (item: string, s: Situation) => unknown): Case =>
+  async (s) => ({ payload: payload(await s.item(), s), allowed: s.allows(column) });
+const onOwn =
+  (payload: (item: string) => unknown): Case =>
+  async (s) => ({ payload: payload(await s.item()), allowed: ownPart(s) });
+const onSection =
+  (payload: (section: string) => unknown): Case =>
+  async (s) => {
+    const list = await s.list();
+    const section = s.house.made('section', await s.house.must(s.sharing === 'owner' ? s.me : 'Owner', 'section.make', { list, name: 'Section' })).id;
+    return { payload: payload(section), allowed: s.allows('share') };
+  };
+const byManagers =
+  (payload: (s: Situation) => unknown | Promise<unknown>): Case =>
+  async (s) => ({ payload: await payload(s), allowed: manager(s) });
+const byAll =
+  (payload: (s: Situation) => unknown | Promise<unknown>): Case =>
+  async (s) => ({ payload: await payload(s), allowed: true });
+const someone = async ({ house }: Situation) => house.made('person', await house.must('Owner', 'person.add', { name: 'Nobody', mark: freshMark(), colour: 'moss', pattern: 'weft' })).id;
+const othersBundle = async ({ house }: Situation) => house.made('bundle', await house.must('Other', 'bundle.make', { name: 'Bundle' })).id;
+
+let marks = 100;
+const freshMark = () => (marks++).toString(36).padStart(3, 'z').slice(-3);
+let tokens = 0;
+const freshToken = () => `token-${tokens++}`.padEnd(40, 'x');
+
+/** Every command, each as often as what it needs depends on what it is done to. */
+const CASES: Record<CommandName, Record<string, Case>> = {
+  'house.make': {},
+  'person.join': {},
+  'house.change': { 'its name': byManagers(() => ({ name: 'Other name' })) },
+  'person.add': { someone: byManagers(() => ({ name: 'Nobody', mark: freshMark(), colour: 'moss', pattern: 'weft' })) },
+  'person.change': { oneself: byAll((s) => ({ person: s.house.person(s.me), colour: 'plum' })), another: byManagers((s) => ({ person: s.other, colour: 'plum' })) },
+  'person.setRole': { another: byManagers((s) => ({ person: s.other, role: 'member' })) },
+  'person.end': { another: byManagers(async (s) => ({ person: await someone(s) })) },
+  'invitation.make': { 'to no list': byManagers(() => ({ role: 'helper', uses: 'one', token: freshToken() })) },
+  'invitation.withdraw': {
+    another: byManagers(async (s) => ({ invitation: s.house.made('invitation', await s.house.must('Owner', 'invitation.make', { role: 'helper', uses: 'one', token: freshToken() })).id })),
+  },
+  'bundle.make': { own: byAll(() => ({ name: 'Bundle' })) },
+  'bundle.change': { another: byManagers(async (s) => ({ bundle: await othersBundle(s), name: 'Renamed' })) },
+  'bundle.remove': { another: byManagers(async (s) => ({ bundle: await othersBundle(s) })) },
+  'list.make': { own: byAll(() => ({ name: 'Mine', colour: 'moss', icon: 'leaf' })) },
+  'list.change': { name: onList((list) => ({ list, name: 'Renamed' })) },
+  'list.share': { 'with another': onList((list, s) => ({ list, person: s.other, access: 'view' })) },
+  'list.giveTo': { another: onList((list, s) => ({ list, person: s.other })) },
+  'list.file': { away: onList((list) => ({ list, filed: true })) },
+  'list.remove': { it: onList((list) => ({ list })) },
+  'section.make': { one: onList((list) => ({ list, name: 'Section' })) },
+  'section.change': { one: onSection((section) => ({ section, name: 'Renamed' })) },
+  'section.move': { one: onSection((section) => ({ section, after: null })) },
+  'section.remove': { one: onSection((section) => ({ section })) },
+  'item.add': {
+    'to the list': async (s) => ({ payload: { title: 'New', list: await s.list() }, allowed: s.allows('add') && (s.relation !== 'own-part' || footings(s.role, s.sharing, 'none').some((f) => REFERENCE[f].add === 'yes')) }),
+    'to the own pile': byAll(() => ({ title: 'New' })),
+    'as a step': onItem('change', (parent) => ({ title: 'Step', parent })),
+  },
+  'item.change': { title: onItem('change', (item) => ({ item, title: 'Better' })) },
+  'item.setDue': { day: onItem('change', (item) => ({ item, due: '2026-12-24' })) },
+  'item.setPolicy': { each: onItem('change', (item) => ({ item, policy: 'each' })) },
+  'item.move': {
+    'to the top': async (s) => {
+      const item = await s.item();
+      return { payload: { items: [item], list: s.house.rows('item').find((row) => row.id === item)!.listId, after: null }, allowed: s.allows('change') };
+    },
+    'to an own list': async (s) => ({ payload: { items: [await s.item()], list: await s.own() }, allowed: s.allows('change') }),
+  },
+  'item.remove': { it: onItem('change', (item) => ({ items: [item] })) },
+  'item.bringBack': { it: onItem('change', (item) => ({ items: [item] })) },
+  'part.handOver': { 'to one more': onItem('change', (item, s) => ({ items: [item], persons: [s.house.person('Third')] })) },
+  'part.take': {
+    nobodys: async (s) => {
+      if (s.relation === 'own-part' || s.relation === 'giver') return { payload: { item: await s.item() }, allowed: false };
+      return { payload: { item: await s.item() }, allowed: s.allows('check') };
+    },
+  },
+  'part.takeBack': { 'from another': async (s) => ({ payload: { item: await s.itemOfOther(), persons: [s.other] }, allowed: s.allows('change') }) },
+  'part.excuse': { another: async (s) => ({ payload: { item: await s.itemOfOther(), person: s.other }, allowed: s.allows('change') }) },
+  'part.passOn': {
+    'the own part': async (s) => ({ payload: { item: await s.item(), from: s.house.person(s.me), to: s.house.person('Third') }, allowed: ownPart(s) && s.allows('pass-on') }),
+    anothers: async (s) => ({ payload: { item: await s.itemOfOther(), from: s.other, to: s.house.person('Third') }, allowed: s.allows('change') }),
+  },
+  'part.see': { own: onOwn((item) => ({ item })) },
+  'part.accept': { own: onOwn((item) => ({ item })) },
+  'part.askBack': { own: onOwn((item) => ({ item, question: 'Which?' })) },
+  'part.decline': { own: onOwn((item) => ({ item, reason: 'No time' })) },
+  'part.progress': { own: onOwn((item) => ({ item, percent: 50 })) },
+  'part.checkOff': {
+    own: async (s) => ({ payload: { item: await s.item(), person: s.house.person(s.me) }, allowed: ownPart(s) }),
+    nobodys: async (s) => ({ payload: { item: await s.item(), person: null }, allowed: s.relation === 'none' || s.relation === 'maker' ? s.allows('check') : false }),
+    'a step': async (s) => {
+      const parent = await s.item();
+      const owner = s.sharing === 'owner' ? s.me : 'Owner';
+      const step = s.house.made('item', await s.house.must(owner, 'item.add', { title: 'Step', parent })).id;
+      return { payload: { item: step, person: null }, allowed: ownPart(s) || s.allows('check') };
+    },
+    'for another': async (s) => ({ payload: { item: await s.itemOfOther(), person: s.other }, allowed: s.allows('tie') }),
+  },
+  'part.uncheck': { 'for another': async (s) => ({ payload: { item: await s.itemOfOther(true), person: s.other }, allowed: s.allows('tie') }) },
+  'part.tieOff': { anothers: async (s) => ({ payload: { item: await s.itemOfOther(true), person: s.other }, allowed: s.allows('tie') }) },
+  'part.sendBack': { anothers: async (s) => ({ payload: { item: await s.itemOfOther(true), person: s.other, reason: 'Look again' }, allowed: s.allows('tie') }) },
+  'part.putAway': { it: onItem('see', (item) => ({ items: [item] })) },
+  'comment.say': { words: onItem('answer', (item) => ({ item, text: 'Well' })) },
+  'watch.set': { oneself: onItem('see', (item, s) => ({ item, person: s.house.person(s.me), on: true })), another: onItem('change', (item, s) => ({ item, person: s.house.person('Owner'), on: true })) },
+  'notice.read': {
+    anothers: async (s) => {
+      const item = s.house.made('item', await s.house.must('Owner', 'item.add', { title: 'Told', persons: [s.other] })).id;
+      return { payload: { notices: [s.house.rows('notice').find((notice) => notice.itemId === item)!.id] }, allowed: false };
+    },
+  },
+  undo: {
+    own: byAll(async (s) => ({ command: await s.house.must(s.me, 'item.add', { title: 'Mine' }) })),
+    anothers: async (s) => ({ payload: { command: await s.house.must('Owner', 'item.add', { title: 'Theirs' }) }, allowed: false }),
+  },
+};
+
+describe('who may', () => {
+  const server = new RealServer();
+  beforeAll(() => server.start());
+  afterAll(() => server.stop());
+
+  test('the table in core is the one of the reference', () => expect(TABLE).toEqual(REFERENCE));
+
+  test('every command stands in the table and is tried here', () => expect(Object.keys(CASES).sort()).toEqual(Object.keys(NEEDS).sort()));
+
+  describe.each(ROLES)('as %s', (role) => {
+    test.each(SHARINGS.flatMap((sharing) => RELATIONS.map((relation) => [sharing, relation] as const)))(
+      'list %s, item %s',
+      async (sharing, relation) => {
+        const house = new Household(server);
+        await house.found('Owner');
+        for (const [name, as] of [['Actor', role], ['Other', 'member'], ['Third', 'member']] as const) await house.join(name, as, 'Owner');
+        const situation = new Situation(house, role, sharing, relation);
+        const wrong: string[] = [];
+        for (const [name, cases] of Object.entries(CASES)) {
+          for (const [what, make] of Object.entries(cases)) {
+            const { payload, allowed } = await make(situation);
+            const outcome = await house.send('Actor', { name, payload });
+            const was = outcome.outcome === 'accepted' ? 'accepted' : outcome.reason.code;
+            if (allowed !== (was === 'accepted')) wrong.push(`${name} ${what}: ${was}, should be ${allowed ? 'accepted' : 'refused'}`);
+          }
+        }
+        expect(wrong).toEqual([]);
+      },
+      60_000,
+    );
+  });
+
+  test('who is not in the house may nothing but enter it', async () => {
+    const house = new Household(server);
+    await house.found('Owner');
+    const stranger = await house.send('Stranger', { name: 'item.add', payload: { title: 'Hello' } });
+    expect(stranger).toMatchObject({ outcome: 'refused', reason: { code: 'not-a-member' } });
+    expect((await house.fetch('Stranger', 'GET', `/api/houses/${house.houseId}/changes`)).status).toBe(403);
+    expect((await house.fetch('Stranger', 'GET', `/api/houses/${house.houseId}/live`)).status).toBe(403);
+  });
+});
