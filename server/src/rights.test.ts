@@ -79,7 +79,8 @@ class Situation {
     const { house } = this;
     const giver = this.relation === 'giver' ? null : this.sharing === 'owner' ? this.me : 'Owner';
     // given by somebody who is not the actor, unless the actor owns the list
-    if (giver) await house.must(giver === this.me ? this.helperOwner(item) : giver, 'part.handOver', { items: [item], persons: [house.person('Other')], confirm: true });
+    if (giver)
+      await house.must(giver === this.me ? this.helperOwner(item) : giver, 'part.handOver', { items: [item], persons: [house.person('Other')], confirm: true });
     if (done) await house.must('Other', 'part.checkOff', { item, person: house.person('Other') });
     return item;
   }
@@ -137,7 +138,8 @@ const byManagers =
 const byAll =
   (payload: (s: Situation) => unknown | Promise<unknown>): Case =>
   async (s) => ({ payload: await payload(s), allowed: true });
-const someone = async ({ house }: Situation) => house.made('person', await house.must('Owner', 'person.add', { name: 'Nobody', mark: freshMark(), colour: 'moss', pattern: 'weft' })).id;
+const someone = async ({ house }: Situation) =>
+  house.made('person', await house.must('Owner', 'person.add', { name: 'Nobody', mark: freshMark(), colour: 'moss', pattern: 'weft' })).id;
 const othersBundle = async ({ house }: Situation) => house.made('bundle', await house.must('Other', 'bundle.make', { name: 'Bundle' })).id;
 
 let marks = 100;
@@ -151,12 +153,23 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'person.join': {},
   'house.change': { 'its name': byManagers(() => ({ name: 'Other name' })) },
   'person.add': { someone: byManagers(() => ({ name: 'Nobody', mark: freshMark(), colour: 'moss', pattern: 'weft' })) },
-  'person.change': { oneself: byAll((s) => ({ person: s.house.person(s.me), colour: 'plum' })), another: byManagers((s) => ({ person: s.other, colour: 'plum' })) },
+  'person.change': {
+    oneself: byAll((s) => ({ person: s.house.person(s.me), colour: 'plum' })),
+    another: byManagers((s) => ({ person: s.other, colour: 'plum' })),
+  },
   'person.setRole': { another: byManagers((s) => ({ person: s.other, role: 'member' })) },
   'person.end': { another: byManagers(async (s) => ({ person: await someone(s) })) },
-  'invitation.make': { 'to no list': byManagers(() => ({ role: 'helper', uses: 'one', token: freshToken() })) },
+  'invitation.make': {
+    'to no list': byManagers(() => ({ role: 'helper', uses: 'one', token: freshToken() })),
+    'into a list': async (s) => ({
+      payload: { role: 'helper', uses: 'one', token: freshToken(), lists: [{ listId: await s.list(), access: 'view' }] },
+      allowed: manager(s) && s.allows('share'),
+    }),
+  },
   'invitation.withdraw': {
-    another: byManagers(async (s) => ({ invitation: s.house.made('invitation', await s.house.must('Owner', 'invitation.make', { role: 'helper', uses: 'one', token: freshToken() })).id })),
+    another: byManagers(async (s) => ({
+      invitation: s.house.made('invitation', await s.house.must('Owner', 'invitation.make', { role: 'helper', uses: 'one', token: freshToken() })).id,
+    })),
   },
   'bundle.make': { own: byAll(() => ({ name: 'Bundle' })) },
   'bundle.change': { another: byManagers(async (s) => ({ bundle: await othersBundle(s), name: 'Renamed' })) },
@@ -172,7 +185,10 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'section.move': { one: onSection((section) => ({ section, after: null })) },
   'section.remove': { one: onSection((section) => ({ section })) },
   'item.add': {
-    'to the list': async (s) => ({ payload: { title: 'New', list: await s.list() }, allowed: s.allows('add') && (s.relation !== 'own-part' || footings(s.role, s.sharing, 'none').some((f) => REFERENCE[f].add === 'yes')) }),
+    'to the list': async (s) => ({
+      payload: { title: 'New', list: await s.list() },
+      allowed: s.allows('add') && (s.relation !== 'own-part' || footings(s.role, s.sharing, 'none').some((f) => REFERENCE[f].add === 'yes')),
+    }),
     'to the own pile': byAll(() => ({ title: 'New' })),
     'as a step': onItem('change', (parent) => ({ title: 'Step', parent })),
   },
@@ -198,7 +214,10 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'part.takeBack': { 'from another': async (s) => ({ payload: { item: await s.itemOfOther(), persons: [s.other] }, allowed: s.allows('change') }) },
   'part.excuse': { another: async (s) => ({ payload: { item: await s.itemOfOther(), person: s.other }, allowed: s.allows('change') }) },
   'part.passOn': {
-    'the own part': async (s) => ({ payload: { item: await s.item(), from: s.house.person(s.me), to: s.house.person('Third') }, allowed: ownPart(s) && s.allows('pass-on') }),
+    'the own part': async (s) => ({
+      payload: { item: await s.item(), from: s.house.person(s.me), to: s.house.person('Third') },
+      allowed: ownPart(s) && s.allows('pass-on'),
+    }),
     anothers: async (s) => ({ payload: { item: await s.itemOfOther(), from: s.other, to: s.house.person('Third') }, allowed: s.allows('change') }),
   },
   'part.see': { own: onOwn((item) => ({ item })) },
@@ -208,7 +227,10 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'part.progress': { own: onOwn((item) => ({ item, percent: 50 })) },
   'part.checkOff': {
     own: async (s) => ({ payload: { item: await s.item(), person: s.house.person(s.me) }, allowed: ownPart(s) }),
-    nobodys: async (s) => ({ payload: { item: await s.item(), person: null }, allowed: s.relation === 'none' || s.relation === 'maker' ? s.allows('check') : false }),
+    nobodys: async (s) => ({
+      payload: { item: await s.item(), person: null },
+      allowed: s.relation === 'none' || s.relation === 'maker' ? s.allows('check') : false,
+    }),
     'a step': async (s) => {
       const parent = await s.item();
       const owner = s.sharing === 'owner' ? s.me : 'Owner';
@@ -219,10 +241,15 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   },
   'part.uncheck': { 'for another': async (s) => ({ payload: { item: await s.itemOfOther(true), person: s.other }, allowed: s.allows('tie') }) },
   'part.tieOff': { anothers: async (s) => ({ payload: { item: await s.itemOfOther(true), person: s.other }, allowed: s.allows('tie') }) },
-  'part.sendBack': { anothers: async (s) => ({ payload: { item: await s.itemOfOther(true), person: s.other, reason: 'Look again' }, allowed: s.allows('tie') }) },
+  'part.sendBack': {
+    anothers: async (s) => ({ payload: { item: await s.itemOfOther(true), person: s.other, reason: 'Look again' }, allowed: s.allows('tie') }),
+  },
   'part.putAway': { it: onItem('see', (item) => ({ items: [item] })) },
   'comment.say': { words: onItem('answer', (item) => ({ item, text: 'Well' })) },
-  'watch.set': { oneself: onItem('see', (item, s) => ({ item, person: s.house.person(s.me), on: true })), another: onItem('change', (item, s) => ({ item, person: s.house.person('Owner'), on: true })) },
+  'watch.set': {
+    oneself: onItem('see', (item, s) => ({ item, person: s.house.person(s.me), on: true })),
+    another: onItem('change', (item, s) => ({ item, person: s.house.person('Owner'), on: true })),
+  },
   'notice.read': {
     anothers: async (s) => {
       const item = s.house.made('item', await s.house.must('Owner', 'item.add', { title: 'Told', persons: [s.other] })).id;
@@ -250,7 +277,12 @@ describe('who may', () => {
       async (sharing, relation) => {
         const house = new Household(server);
         await house.found('Owner');
-        for (const [name, as] of [['Actor', role], ['Other', 'member'], ['Third', 'member']] as const) await house.join(name, as, 'Owner');
+        for (const [name, as] of [
+          ['Actor', role],
+          ['Other', 'member'],
+          ['Third', 'member'],
+        ] as const)
+          await house.join(name, as, 'Owner');
         const situation = new Situation(house, role, sharing, relation);
         const wrong: string[] = [];
         for (const [name, cases] of Object.entries(CASES)) {

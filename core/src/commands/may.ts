@@ -34,7 +34,7 @@ export const NEEDS = {
   'person.change': ['self', 'manage'],
   'person.setRole': ['manage'],
   'person.end': ['self', 'manage'],
-  'invitation.make': ['manage'],
+  'invitation.make': ['manage', 'share'],
   'invitation.withdraw': ['manage'],
   'bundle.make': ['keep'],
   'bundle.change': ['self', 'manage'],

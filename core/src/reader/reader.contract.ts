@@ -78,7 +78,10 @@ export function readerContract(name: string, open: () => { rows: WritableRows; c
       const changed = put((d) => d.set('item', id('a'), { title: 'B' }), writer(2));
       const row = rows.get('item', id('a')) as Row<'item'>;
       expect(row).toMatchObject({ title: 'B', importance: 2, confirm: true, seq: 2 });
-      expect(Object.fromEntries(Object.entries(row.stamps).map(([field, stamp]) => [field, stamp.c]))).toEqual({ '': made.commandId, title: changed.commandId });
+      expect(Object.fromEntries(Object.entries(row.stamps).map(([field, stamp]) => [field, stamp.c]))).toEqual({
+        '': made.commandId,
+        title: changed.commandId,
+      });
     });
 
     test('looks rows up by an indexed field, and follows when it changes', () => {

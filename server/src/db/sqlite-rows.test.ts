@@ -10,8 +10,25 @@ readerContract('SQLite', () => {
 
 test('rows of another house are not there', () => {
   const storage = openStorage(':memory:', join(__dirname, '../../drizzle'));
-  const person = { id: 'p', accountId: 'a', name: 'Aino', mark: 'Ai', colour: 'moss', pattern: 'weft', role: 'manager', joinedAt: '', endedAt: null, houseId: 'one' };
-  new SqliteRows(storage.raw, 'one').apply([{ noun: 'person', id: 'p', made: true, fields: person } as never], { commandId: 'c', name: 'x', actorId: null, payload: null, seq: 1 });
+  const person = {
+    id: 'p',
+    accountId: 'a',
+    name: 'Aino',
+    mark: 'Ai',
+    colour: 'moss',
+    pattern: 'weft',
+    role: 'manager',
+    joinedAt: '',
+    endedAt: null,
+    houseId: 'one',
+  };
+  new SqliteRows(storage.raw, 'one').apply([{ noun: 'person', id: 'p', made: true, fields: person } as never], {
+    commandId: 'c',
+    name: 'x',
+    actorId: null,
+    payload: null,
+    seq: 1,
+  });
   const other = new SqliteRows(storage.raw, 'two');
   expect(other.get('person', 'p')).toBe('absent');
   expect(other.by('person', 'accountId', 'a')).toEqual([]);

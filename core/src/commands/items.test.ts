@@ -1,0 +1,108 @@
+import { byPosition } from './position.ts';
+import { World } from '../testing/world.ts';
+
+function house() {
+  const w = new World();
+  w.join('Eetu');
+  const list = w.list('Aino', 'Boathouse', [['Eetu', 'edit']]);
+  return { w, list };
+}
+const titles = (w: World, list: string) =>
+  w.rows
+    .by('item', 'listId', list)
+    .filter((item) => !item.removedAt && item.parentId === null)
+    .sort(byPosition)
+    .map((item) => item.title);
+
+test('items come in the order they were typed; one made offline by another is in the same place', () => {
+  const { w, list } = house();
+  for (const title of ['One', 'Two', 'Three']) w.item('Aino', title, { list });
+  expect(titles(w, list)).toEqual(['One', 'Two', 'Three']);
+  w.item('Eetu', 'First', { list, after: null });
+  expect(titles(w, list)).toEqual(['First', 'One', 'Two', 'Three']);
+});
+
+test('several moved together keep their order, and their steps go along', () => {
+  const { w, list } = house();
+  const other = w.list('Aino', 'Kitchen');
+  const [a, b, c] = ['A', 'B', 'C'].map((title) => w.item('Aino', title, { list })) as [string, string, string];
+  const step = w.item('Aino', 'Step of B', { parent: b });
+  const below = w.item('Aino', 'Below it', { parent: step });
+  w.must('Aino', 'item.move', { items: [a, b], list: other });
+  expect(titles(w, other)).toEqual(['A', 'B']);
+  expect(titles(w, list)).toEqual(['C']);
+  expect([step, below].map((id) => w.row(id).listId)).toEqual([other, other]);
+  expect(w.refused('Aino', 'item.move', { items: [b], parent: below }).code).toBe('into-itself');
+  void c;
+});
+
+describe('two change the same', () => {
+  test('a deadline set meanwhile is kept, mine is refused with who set what', () => {
+    const { w, list } = house();
+    const item = w.item('Aino', 'Order fish', { list });
+    const seen = w.seq;
+    w.must('Aino', 'item.setDue', { item, due: '2026-11-27' });
+    const reason = w.refused('Eetu', 'item.setDue', { item, due: '2026-11-30' }, { seen });
+    expect(reason).toMatchObject({ code: 'changed-since', field: 'due', params: { by: 'Aino', value: '2026-11-27' } });
+    expect(w.row(item).due).toBe('2026-11-27');
+    w.must('Eetu', 'item.setDue', { item, due: '2026-11-30' });
+    expect(w.row(item).due).toBe('2026-11-30');
+  });
+
+  test('titles: the later arrival wins, and the history has both', () => {
+    const { w, list } = house();
+    const item = w.item('Aino', 'Fish', { list });
+    const seen = w.seq;
+    w.must('Aino', 'item.change', { item, title: 'Order fish' });
+    w.must('Eetu', 'item.change', { item, title: 'Order the pike' }, { seen });
+    expect(w.row(item).title).toBe('Order the pike');
+    const changes = w.rows.by('activity', 'itemId', item).filter((entry) => entry.kind === 'item.change');
+    expect(changes.map((entry) => entry.params.to).sort()).toEqual(['Order fish', 'Order the pike']);
+  });
+
+  test('notes merge line by line', () => {
+    const { w, list } = house();
+    const item = w.item('Aino', 'Menu', { list, notes: 'soup\nfish\nberries' });
+    const base = w.row(item).notes;
+    w.must('Aino', 'item.change', { item, notes: 'soup\nfish\nberries\ncoffee', notesBase: base });
+    w.must('Eetu', 'item.change', { item, notes: 'pea soup\nfish\nberries', notesBase: base });
+    expect(w.row(item).notes).toBe('pea soup\nfish\nberries\ncoffee');
+  });
+
+  test('what does not merge stands one after the other', () => {
+    const { w, list } = house();
+    const item = w.item('Aino', 'Menu', { list, notes: 'soup\nfish' });
+    const base = w.row(item).notes;
+    w.must('Aino', 'item.change', { item, notes: 'soup\npike', notesBase: base });
+    const { notes } = w.must('Eetu', 'item.change', { item, notes: 'soup\nperch', notesBase: base });
+    expect(w.row(item).notes).toBe('soup\npike\nperch');
+    expect(notes).toEqual([{ code: 'merged-beside', params: {} }]);
+  });
+});
+
+describe('bad input', () => {
+  test.each([
+    ['an empty title', { title: '   ' }, { code: 'title-empty', field: 'title' }],
+    ['a title of 5,000 characters', { title: 'x'.repeat(5000) }, { code: 'too-long', field: 'title', params: { max: 500 } }],
+    ['a day that does not exist', { title: 'A', due: '2026-02-31' }, { code: 'malformed', field: 'due' }],
+    ['a deadline before its start', { title: 'A', due: '2026-11-27', start: '2026-12-01' }, { code: 'due-before-start', field: 'due' }],
+    ['a person nobody knows', { title: 'A', persons: ['6ba7b811-9dad-41d1-80b4-00c04fd430c8'] }, { code: 'unknown-person' }],
+  ])('%s is refused beside its cause', (_name, payload, reason) => {
+    const { w } = house();
+    expect(w.refused('Aino', 'item.add', payload)).toMatchObject(reason);
+    expect(w.rows.all('item')).toHaveLength(0);
+  });
+
+  test('a deadline in the past is allowed, and said', () => {
+    const { w, list } = house();
+    expect(w.must('Aino', 'item.add', { title: 'Late already', list, due: '2026-11-20' }).notes).toEqual([{ code: 'due-past', params: { due: '2026-11-20' } }]);
+  });
+});
+
+test('a check-off of what was removed meanwhile counts, and says so', () => {
+  const { w, list } = house();
+  const item = w.item('Aino', 'Gone', { list });
+  w.must('Aino', 'item.remove', { items: [item] });
+  expect(w.must('Eetu', 'part.checkOff', { item, person: null }).notes).toEqual([{ code: 'removed-meanwhile', params: { title: 'Gone' } }]);
+  expect(w.part(item, null).standing).toBe('completed');
+});

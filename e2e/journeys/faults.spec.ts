@@ -1,0 +1,182 @@
+import { expect } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
+
+test('the network goes in the middle of a check-off: kept, sent later, once', async ({ demo, devices }) => {
+  const tapio = await devices.open(PHONE);
+  const aino = await devices.open(WIDE);
+  await enterDemo(tapio, demo, 'Tapio');
+  await enterDemo(aino, demo, 'Aino');
+  await tapio.context().setOffline(true);
+  await tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' }).click();
+  await expect(tapio.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
+  await expect(tapio.getByRole('checkbox', { name: 'Uncheck “Sand the steps to the shore”' })).toBeVisible();
+  // the tab is closed and opened again before the network is back
+  await tapio.context().setOffline(false);
+  await expect(tapio.getByText(/waits to be sent/)).toBeHidden({ timeout: 40_000 });
+  await aino.getByRole('button', { name: /^Notices/ }).click();
+  await aino.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  const people = await (await tapio.request.get(`${demo.base}/api/me`)).json();
+  const changes = await (await tapio.request.get(`${demo.base}/api/houses/${people.houses[0].houseId}/changes?since=0&limit=5000`)).json();
+  const checked = changes.put.filter(
+    ({ noun, row }: { noun: string; row: { kind: string; itemId: string } }) => noun === 'activity' && row.kind === 'part.checkOff',
+  );
+  const sanded = changes.put.find(({ row }: { row: { title?: string } }) => row.title === 'Sand the steps to the shore').row.id;
+  expect(checked.filter(({ row }: { row: { itemId: string } }) => row.itemId === sanded)).toHaveLength(1);
+});
+
+test('what two set at once: mine is kept and offered again', async ({ demo, devices }) => {
+  const petri = await devices.open(WIDE);
+  const aino = await devices.open(WIDE);
+  for (const [page, name] of [
+    [petri, 'Petri'],
+    [aino, 'Aino'],
+  ] as const) {
+    await enterDemo(page, demo, name);
+    await page.getByRole('link', { name: 'Lists' }).click();
+    await page.getByRole('button', { name: /^Boathouse/ }).click();
+    await page.getByText('Drain the rain barrel').click();
+    await page.getByRole('button', { name: /^Change the deadline/ }).click();
+  }
+  await petri.context().setOffline(true);
+  await petri.getByRole('dialog').getByRole('radio', { name: 'tomorrow' }).click();
+  await petri.getByRole('dialog').getByRole('button', { name: 'Set', exact: true }).click();
+  await aino.getByRole('dialog').getByRole('radio', { name: /^Fri / }).click();
+  await aino.getByRole('dialog').getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(aino.getByText('Due Friday.')).toBeVisible();
+  await petri.context().setOffline(false);
+  await petri.keyboard.press('Escape');
+  await expect(petri.getByText(/Aino changed it meanwhile/)).toBeVisible({ timeout: 40_000 });
+  await petri.getByRole('button', { name: 'Use mine' }).click();
+  await expect(petri.getByText(/Aino changed it meanwhile/)).toBeHidden();
+  await aino.keyboard.press('Escape');
+  await expect(aino.getByRole('button', { name: /^Drain the rain barrel/ })).toBeVisible();
+  await aino.getByText('Drain the rain barrel').click();
+  await expect(aino.getByRole('dialog').getByRole('button', { name: /^Change the deadline/ })).toHaveText('tomorrow');
+});
+
+test('a title with markup is shown as text; an overlong one stays typed, with why', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  await line.fill('<img src=x onerror=alert(1)> & <b>bold</b>');
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+  await expect(page.getByText('Added “<img src=x onerror=alert(1)> & <b>bold</b>”.')).toBeVisible();
+  await line.fill('x'.repeat(5000));
+  await line.press('Enter');
+  await expect(page.getByText('That is too long: at most 500 characters.')).toBeVisible();
+  await expect(line).toHaveValue('x'.repeat(5000));
+});
+
+test('a name after @ hands over; one that nobody has is said and stays', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  const noor = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(noor, demo, 'Noor');
+  const line = aino.getByRole('textbox', { name: 'What needs doing?' });
+  await line.fill('Iron the napkins @No');
+  await aino.getByRole('button', { name: 'Hand to Noor' }).click();
+  await line.press('Enter');
+  await expect(noor.getByRole('region', { name: 'New for you' }).getByText('Iron the napkins')).toBeVisible();
+  await line.fill('Ask @Zebedee');
+  await expect(aino.getByText('Nobody here is called “Zebedee”; it stays in the title.')).toBeVisible();
+});
+
+test('undo: a check, a removal, a handover', async ({ demo, devices }) => {
+  const aino = await devices.open(WIDE);
+  await enterDemo(aino, demo, 'Aino');
+  const tie = aino.getByRole('checkbox', { name: 'Check off “Send the lodging form”' });
+  await tie.click();
+  await expect(tie).toBeHidden();
+  await aino.getByRole('button', { name: 'Undo' }).click();
+  await expect(tie).toBeVisible();
+  await aino.getByText('Dentist').click();
+  await aino.getByRole('button', { name: 'More on this item' }).click();
+  await aino.getByRole('menuitem', { name: 'Remove' }).click();
+  await expect(aino.getByText('Dentist', { exact: true })).toBeHidden();
+  await aino.getByRole('button', { name: 'Undo' }).click();
+  await aino.getByText('Dentist', { exact: true }).click();
+  const sheet = aino.getByRole('dialog');
+  await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
+  await sheet.getByRole('checkbox', { name: 'Helmi' }).click();
+  await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
+  await expect(sheet.getByText('Who stands where')).toBeVisible();
+  await aino.keyboard.press('Escape');
+  await aino.getByRole('button', { name: 'Undo' }).click();
+  await aino.getByText('Dentist', { exact: true }).click();
+  await expect(sheet.getByText('Who stands where')).toBeHidden();
+});
+
+test('an item is put in another place by keyboard and by drag, for everyone', async ({ demo, devices }) => {
+  const aino = await devices.open(WIDE);
+  const petri = await devices.open(PHONE);
+  for (const [page, name] of [
+    [aino, 'Aino'],
+    [petri, 'Petri'],
+  ] as const) {
+    await enterDemo(page, demo, name);
+    await page.getByRole('link', { name: 'Lists' }).click();
+    await page.getByRole('button', { name: /^Sauna and shore/ }).click();
+    await expect(page.getByText('A second lamp for the path')).toBeVisible();
+  }
+  const order = (page: typeof aino) => page.getByRole('button', { name: /^(A second lamp|Mend the windbreak|Paint the dressing)/ }).allInnerTexts();
+  const first = await order(aino);
+  const handle = aino.getByRole('button', { name: 'Drag “A second lamp for the path” to another place' });
+  await handle.focus();
+  await handle.press('Space');
+  await handle.press('ArrowDown');
+  await handle.press('Space');
+  await expect.poll(() => order(petri)).not.toEqual(first);
+  const second = await order(petri);
+  const box = (await petri.getByRole('button', { name: 'Drag “Paint the dressing room” to another place' }).boundingBox())!;
+  const target = (await petri.getByRole('button', { name: 'Drag “Mend the windbreak” to another place' }).boundingBox())!;
+  await petri.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await petri.mouse.down();
+  await petri.mouse.move(box.x + box.width / 2, box.y - 20, { steps: 5 });
+  await petri.mouse.move(target.x + target.width / 2, target.y + 10, { steps: 10 });
+  await petri.mouse.up();
+  await expect.poll(() => order(aino)).not.toEqual(second);
+});
+
+test('signing out leaves nothing of the last person on the device', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await page.getByRole('link', { name: 'More', exact: true }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).last().click();
+  await expect(page.getByText('Look around as')).toBeVisible();
+  const kept = await page.evaluate(async () => ({
+    databases: (await indexedDB.databases()).map(({ name }) => name).filter((name) => name?.startsWith('kotiva')),
+    stored: Object.keys(localStorage),
+  }));
+  expect(kept).toEqual({ databases: [], stored: ['kotiva/theme'] });
+});
+
+test('an account in two houses switches between them', async ({ demo, devices }) => {
+  const page = await devices.open(WIDE);
+  await enterDemo(page, demo, 'Aino');
+  await page.getByRole('link', { name: 'More', exact: true }).click();
+  await page.getByRole('button', { name: /^Upstairs/ }).click();
+  await page.getByRole('link', { name: 'Lists' }).click();
+  await expect(page.getByText('School and hobbies')).toBeVisible();
+  await expect(page.getByText('Boathouse')).toHaveCount(0);
+});
+
+test('a device signed out from elsewhere says so', async ({ demo, devices }) => {
+  const phone = await devices.open(PHONE);
+  const desk = await devices.open(WIDE);
+  await enterDemo(phone, demo, 'Leila');
+  await enterDemo(desk, demo, 'Leila');
+  await desk.getByRole('link', { name: 'More', exact: true }).click();
+  await desk.getByRole('button', { name: 'Sign out everywhere' }).click();
+  await expect(phone.getByText('You were signed out on this device. Sign in to go on.')).toBeVisible();
+});
+
+test('the simulated clock moves on: what was in hand is late, on devices that are open', async ({ demo, devices }) => {
+  const aino = await devices.open(WIDE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  const late = aino.getByRole('row').filter({ has: aino.getByRole('heading', { name: 'Late' }) });
+  const before = Number(await late.getByText(/^\d+$/).innerText());
+  await demo.advance('P7D');
+  await expect.poll(async () => Number(await late.getByText(/^\d+$/).innerText())).toBeGreaterThan(before);
+});

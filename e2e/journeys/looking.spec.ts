@@ -1,0 +1,71 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
+
+/** WCAG 2.2 AA on a page as it stands: nothing serious, nothing critical. */
+async function expectAccessible(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(
+    serious.map(({ id, nodes }) => `${where}: ${id} ${nodes.map((node) => `${node.html.slice(0, 160)} ${node.any[0]?.message ?? ''}`).join(' | ')}`),
+  ).toEqual([]);
+}
+
+for (const dark of [false, true]) {
+  test(`every screen can be read and used by everyone, ${dark ? 'dark' : 'light'}`, async ({ demo, devices }) => {
+    for (const size of [PHONE, WIDE]) {
+      const page = await devices.open(size, { dark });
+      await page.goto(demo.base);
+      await expect(page.getByText('Look around as')).toBeVisible();
+      await expectAccessible(page, 'sign in');
+      await enterDemo(page, demo, 'Aino');
+      await expect(page.getByRole('heading', { name: 'New for you' })).toBeVisible();
+      await expectAccessible(page, 'today');
+      await page.getByText('Varnish the jetty rail').first().click();
+      await expect(page.getByRole('dialog').getByText('Steps')).toBeVisible();
+      await expectAccessible(page, 'item');
+      await page.getByRole('dialog').getByRole('button', { name: 'Hand over', exact: true }).click();
+      await expectAccessible(page, 'handing over');
+      await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: 'Lists' }).click();
+      await expect(page.getByText('Boathouse')).toBeVisible();
+      await expectAccessible(page, 'lists');
+      await page.getByRole('button', { name: /^Boathouse/ }).click();
+      await expect(page.getByText('Drain the rain barrel')).toBeVisible();
+      await expectAccessible(page, 'list');
+      await page.getByRole('button', { name: 'More on this list' }).click();
+      await page.getByRole('menuitem', { name: 'Who can open it' }).click();
+      await expect(page.getByRole('dialog').getByText('owner', { exact: true })).toBeVisible();
+      await expectAccessible(page, 'sharing');
+      await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: 'Follow-up' }).click();
+      await expect(page.getByText('Needs you')).toBeVisible();
+      await expectAccessible(page, 'follow-up');
+      await page.getByRole('button', { name: /^Notices/ }).click();
+      await expect(page.getByRole('dialog').getByText('Put all away')).toBeVisible();
+      await expectAccessible(page, 'notices');
+      await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: 'More', exact: true }).click();
+      await expect(page.getByText('Open invitations')).toBeVisible();
+      await expectAccessible(page, 'more');
+      await page.getByRole('button', { name: 'Change Leila' }).click();
+      await expectAccessible(page, 'a person changed');
+      await page.keyboard.press('Escape');
+      await page.goto(`${demo.base}/workbench`);
+      await expect(page.getByRole('heading', { name: 'Workbench' })).toBeVisible();
+      await expectAccessible(page, 'workbench');
+    }
+  });
+}
+
+test('a new text size of 200 % loses nothing: no sideways scrolling', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await page.evaluate(() => document.documentElement.style.setProperty('zoom', '2'));
+  for (const name of ['Lists', 'Follow-up', 'More', 'Today']) {
+    await page.getByRole('link', { name, exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(wider, name).toBeLessThanOrEqual(1);
+  }
+});
