@@ -61,7 +61,7 @@ for (const dark of [false, true]) {
 test('a new text size of 200 % loses nothing: no sideways scrolling', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');
-  await page.evaluate(() => document.documentElement.style.setProperty('zoom', '2'));
+  await page.evaluate(() => document.documentElement.style.setProperty('font-size', '200%'));
   for (const name of ['Lists', 'Follow-up', 'More', 'Today']) {
     await page.getByRole('link', { name, exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

@@ -58,7 +58,17 @@ export function createApp({ storage, version, simulate = false, demo = false, pu
       strictTransportSecurity: publicUrl.startsWith('https:') ? undefined : false,
     }),
   );
-  app.use('/api/*', bodyLimit({ maxSize: MOST_BYTES, onError: () => tooLarge() }));
+  app.use(
+    '/api/*',
+    bodyLimit({
+      maxSize: MOST_BYTES,
+      onError: (c) => {
+        // what is still on its way is not read
+        c.header('Connection', 'close');
+        return tooLarge();
+      },
+    }),
+  );
   app.use('/api/*', async (c, next) => {
     refuseForeign(c.req.method, c.req.header('origin'), c.req.header('host'));
     await next();

@@ -22,6 +22,8 @@ export function idbCache(accountId: string, houseId: string): Cache {
       db.createObjectStore('queue');
       db.createObjectStore('cursor');
     },
+    // another tab, or signing out, wants it gone
+    blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
   }).catch(() => null);
   const withDb = async <T>(work: (db: IDBPDatabase<Shape>) => Promise<T>, otherwise: () => Promise<T>): Promise<T> => {
     const db = await database;

@@ -99,9 +99,9 @@ export const en = {
   'today.nothingOf': '{name} has nothing in hand that you can see.',
 
   'people.strip': 'People',
-  'people.inStrip_one': '{name}, {count} thing for today',
-  'people.inStrip_other': '{name}, {count} things for today',
-  'people.ownPage': 'Your page, {name}',
+  'people.inStrip_one': '{name} {mark}, {count} thing for today',
+  'people.inStrip_other': '{name} {mark}, {count} things for today',
+  'people.ownPage': 'Your page, {name} {mark}',
   'people.title': 'People',
   'people.changeNamed': 'Change {name}',
   'people.addWithout': 'Add someone without an account',

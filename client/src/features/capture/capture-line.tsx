@@ -75,7 +75,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
             <Pressable
               key={person.id}
               role="button"
-              aria-label={t('capture.choose', { name: person.name })}
+              aria-label={t('capture.choose', { name: `${person.mark} ${person.name}` })}
               onPress={() => choose(person)}
               className="min-h-11 flex-row items-center gap-2 rounded-control bg-sunk pl-1.5 pr-3"
             >

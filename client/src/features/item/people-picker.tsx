@@ -43,7 +43,6 @@ export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: 
               key={person.id}
               role="checkbox"
               aria-checked={on}
-              aria-label={person.name}
               onPress={() => onToggle(person.id)}
               className={`min-h-11 flex-row items-center gap-2 rounded-control border-2 bg-sunk py-1 pl-1.5 pr-3 ${on ? 'border-pine' : 'border-sunk'}`}
             >

@@ -39,7 +39,7 @@ export function PeopleStrip() {
             key={person.id}
             role="button"
             aria-pressed={on}
-            aria-label={t('people.inStrip', { name: person.name, count })}
+            aria-label={t('people.inStrip', { name: person.name, mark: person.mark, count })}
             onPress={() => dispatch(narrowed(person.id))}
             onLongPress={() => router.push(`/people/${person.id}`)}
             className={`min-h-11 w-11 items-center gap-1 ${narrow && !on ? 'opacity-45' : ''}`}

@@ -59,7 +59,7 @@ function BottomBar() {
   const at = usePathname();
   const router = useRouter();
   return (
-    <View role="navigation" aria-label={t('nav.label')} className="flex-row justify-around border-t border-line bg-surface px-1 pb-3 pt-1">
+    <View role="navigation" aria-label={t('nav.label')} className="flex-row flex-wrap justify-around border-t border-line bg-surface px-1 pb-3 pt-1">
       {DESTINATIONS.map(({ path, words, icon }) => {
         const here = isAt(path, at);
         return (
@@ -68,7 +68,7 @@ function BottomBar() {
             role="link"
             aria-current={here ? 'page' : undefined}
             onPress={() => router.navigate(path as '/')}
-            className="min-h-12 min-w-16 items-center justify-center gap-0.5"
+            className="min-h-12 min-w-[64px] items-center justify-center gap-0.5"
           >
             {icon === 'woven' ? <WovenSign on={here} /> : <Icon name={icon} size={22} tone={here ? 'pine' : 'muted'} />}
             <Txt size={13} face={here ? 'bold' : 'read'} tone={here ? 'pine' : 'muted'}>
@@ -114,7 +114,7 @@ function TopBar() {
       <NoticesButton />
       <Pressable
         role="link"
-        aria-label={t('people.ownPage', { name: me.name })}
+        aria-label={t('people.ownPage', { name: me.name, mark: me.mark })}
         onPress={() => router.push(`/people/${me.id}`)}
         className="h-11 w-11 items-center justify-center"
       >
