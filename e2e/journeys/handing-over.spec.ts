@@ -95,7 +95,7 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await expect(leila.getByText('Sweep the floor')).toHaveCount(0);
 
   // opened: Aino sees that it was seen
-  await fresh.getByRole('button', { name: `Answer “${JACKETS}”` }).click();
+  await fresh.getByRole('button', { name: `Answer: ${JACKETS}` }).click();
   await expect(knotWords(sheet, 'no answer yet')).toBeVisible();
   await leila.getByRole('dialog').getByRole('button', { name: 'Take it' }).click();
   await expect(knotWords(sheet, 'has taken it')).toBeVisible();
@@ -106,7 +106,7 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await aino.keyboard.press('Escape');
 
   // Noor can't: it needs Aino, who passes it to Eetu
-  await noor.getByRole('button', { name: `Answer “${JACKETS}”` }).click();
+  await noor.getByRole('button', { name: `Answer: ${JACKETS}` }).click();
   const noorSheet = noor.getByRole('dialog');
   await noorSheet.getByRole('button', { name: 'Can’t' }).click();
   await noorSheet.getByLabel(/Why not/).fill('I am away on Friday');
@@ -124,7 +124,7 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   // the server is killed and started again: all is there, the devices come back by themselves
   await empty.kill();
   await expect(eetu.getByText(/Offline/)).toBeVisible();
-  await eetu.getByRole('button', { name: `Take “${JACKETS}”` }).click();
+  await eetu.getByRole('button', { name: `Take it: ${JACKETS}` }).click();
   await eetu.getByRole('checkbox', { name: `Check off “${JACKETS}”` }).click();
   await expect(eetu.getByText(/2 changes wait/)).toBeVisible();
   await empty.up();

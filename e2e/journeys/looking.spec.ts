@@ -7,7 +7,7 @@ async function expectAccessible(page: Page, where: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect(
-    serious.map(({ id, nodes }) => `${where}: ${id} ${nodes.map((node) => `${node.html.slice(0, 160)} ${node.any[0]?.message ?? ''}`).join(' | ')}`),
+    serious.map(({ id, nodes }) => `${where}: ${id} ${nodes.map((node) => `${node.html.slice(0, 90)} ${node.any[0]?.message ?? ''}`).join(' | ')}`),
   ).toEqual([]);
 }
 

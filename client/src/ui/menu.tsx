@@ -10,6 +10,9 @@ export interface MenuEntry {
   late?: boolean;
 }
 
+/** An open menu holds back the pointer for the rest of the page: what it does may take away the sheet it stands on, so it closes first. */
+const afterClosing = (act: () => void): void => void setTimeout(act, 0);
+
 /** Further words of a row or a sheet, behind one button. */
 export function Menu({ label, entries }: { label: string; entries: readonly MenuEntry[] }) {
   if (entries.length === 0) return null;
@@ -24,7 +27,7 @@ export function Menu({ label, entries }: { label: string; entries: readonly Menu
         <Dropdown.Content align="end" sideOffset={4} className="z-50 min-w-[200px]">
           <View className="rounded-sheet border border-line bg-surface py-1">
             {entries.map(({ key, words, onPress, late }) => (
-              <Dropdown.Item key={key} onPress={onPress} className="min-h-11 cursor-pointer justify-center px-4 outline-none focus:bg-sunk">
+              <Dropdown.Item key={key} onPress={() => afterClosing(onPress)} className="min-h-11 cursor-pointer justify-center px-4 outline-none focus:bg-sunk">
                 <Txt tone={late ? 'late' : 'ink'}>{words}</Txt>
               </Dropdown.Item>
             ))}

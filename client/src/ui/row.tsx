@@ -16,7 +16,8 @@ interface RowProps {
   done?: boolean;
   importance?: number;
   onPress?: () => void;
-  label?: string;
+  /** What a knot that is not one's own shows, in words. */
+  state?: string;
 }
 
 /** Importance as one to three short weft strokes on the left edge. */
@@ -32,14 +33,13 @@ function Weft({ strokes }: { strokes: number }) {
 }
 
 /** One line of a list: 56 pixels on a phone, 44 on a wide screen. */
-export function Row({ title, sub, subTone = 'muted', right, rightTone = 'ink', lead, trail, done = false, importance = 0, onPress, label }: RowProps) {
+export function Row({ title, sub, subTone = 'muted', right, rightTone = 'ink', lead, trail, done = false, importance = 0, onPress, state }: RowProps) {
   return (
     <View className="min-h-14 flex-row items-center gap-1 border-b border-line pr-4 lg:min-h-11">
       <Weft strokes={importance} />
       {lead ? <View className="ml-2 w-11 items-center">{lead}</View> : <View className="w-4" />}
       <Pressable
         role={onPress ? 'button' : undefined}
-        aria-label={label}
         onPress={onPress}
         disabled={!onPress}
         className="min-h-14 min-w-0 grow shrink basis-0 justify-center py-1.5 lg:min-h-11"
@@ -52,6 +52,7 @@ export function Row({ title, sub, subTone = 'muted', right, rightTone = 'ink', l
             {sub}
           </Txt>
         ) : null}
+        {state ? <Txt className="sr-only">{state}</Txt> : null}
       </Pressable>
       {right ? (
         <Txt size={15} face="medium" tone={rightTone} className="text-right">

@@ -66,7 +66,7 @@ export function ItemRow({ item, sub, trail, handle }: ItemRowProps) {
       done={done}
       importance={item.importance}
       onPress={() => open(item.id)}
-      label={t('row.open', { title: item.title, state: t(`knot.${knot}` as WordKey) })}
+      state={mine ? undefined : t(`knot.${knot}` as WordKey)}
       lead={
         handle ? (
           <>

@@ -226,7 +226,12 @@ function SectionHead({ section, sections, count, mayShape, chosen, onAddHere }: 
     <GroupHead title={section.name} count={count}>
       <View className="flex-row items-center">
         {onAddHere ? (
-          <Button kind="quiet" tone={chosen ? 'ink' : 'plan'} label={t('section.addHereTo', { name: section.name })} onPress={onAddHere}>
+          <Button
+            kind="quiet"
+            tone={chosen ? 'ink' : 'plan'}
+            label={t('section.addHereTo', { words: t(chosen ? 'section.addingHere' : 'section.addHere'), name: section.name })}
+            onPress={onAddHere}
+          >
             {t(chosen ? 'section.addingHere' : 'section.addHere')}
           </Button>
         ) : null}

@@ -1,0 +1,78 @@
+import { serve } from '@hono/node-server';
+import { serveStatic } from '@hono/node-server/serve-static';
+import { Hono } from 'hono';
+import { spawnSync } from 'node:child_process';
+import { cpSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium, type Browser } from 'playwright-core';
+import { DemoPerson } from './people.ts';
+import { percentile, report } from './report.ts';
+import { freePort, ROOT } from './server.ts';
+
+const STARTS = 9;
+const ARGS = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+/** JavaScript of the first load, and the time to the first row of a cold start, beside an empty page of the same framework. */
+export async function firstLoad(base: string): Promise<void> {
+  const empty = await serveEmpty();
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS });
+  const ours = await coldStarts(browser, `${base}/`, '[role=checkbox]', await cookieOf(base));
+  const bare = await coldStarts(browser, `${empty.base}/`, '#ready', null);
+  await browser.close();
+  empty.stop();
+  report('first_load_js_gz', ours.kilobytes, 'kB', bare.kilobytes);
+  report('cold_start_ms', percentile(ours.times, 0.5), 'ms', percentile(bare.times, 0.5));
+}
+
+async function coldStarts(browser: Browser, address: string, ready: string, cookie: { name: string; value: string; url: string } | null) {
+  const times: number[] = [];
+  let kilobytes = 0;
+  for (let start = 0; start < STARTS; start++) {
+    const context = await browser.newContext({ serviceWorkers: 'block', viewport: { width: 390, height: 844 } });
+    if (cookie) await context.addCookies([cookie]);
+    const page = await context.newPage();
+    const scripts: Promise<Buffer>[] = [];
+    page.on('response', (response) => {
+      if (response.url().endsWith('.js')) scripts.push(response.body());
+    });
+    const from = performance.now();
+    await page.goto(address);
+    await page.waitForSelector(ready);
+    times.push(performance.now() - from);
+    kilobytes = (await Promise.all(scripts)).reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0) / 1000;
+    await context.close();
+  }
+  return { times, kilobytes };
+}
+
+async function cookieOf(base: string) {
+  const person = await DemoPerson.signIn(base, 'Aino');
+  const [name, value] = person.cookie.split('=') as [string, string];
+  return { name, value, url: base };
+}
+
+/** An empty Expo Router + NativeWind page, exported the same way; kept until the packages change. */
+async function serveEmpty(): Promise<{ base: string; stop(): void }> {
+  const folder = join(ROOT, '.cache/empty-page');
+  const lock = readFileSync(join(ROOT, 'package-lock.json'), 'utf8').length.toString();
+  const mark = join(folder, 'built-with');
+  if (!existsSync(mark) || readFileSync(mark, 'utf8') !== lock) {
+    buildEmpty(folder);
+    writeFileSync(mark, lock);
+  }
+  const app = new Hono();
+  app.use('*', serveStatic({ root: join(folder, 'dist') }));
+  const port = await freePort();
+  const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' });
+  return { base: `http://127.0.0.1:${port}`, stop: () => void server.close() };
+}
+
+function buildEmpty(folder: string): void {
+  mkdirSync(join(folder, 'app'), { recursive: true });
+  for (const file of ['app.json', 'babel.config.js', 'metro.config.js', 'tailwind.config.js', 'global.css', 'package.json', 'tsconfig.json', 'public']) cpSync(join(ROOT, 'client', file), join(folder, file), { recursive: true });
+  writeFileSync(join(folder, 'app/_layout.tsx'), "import '../global.css';\nimport { Slot } from 'expo-router';\nexport default function Root() {\n  return <Slot />;\n}\n");
+  writeFileSync(join(folder, 'app/index.tsx'), "import { Text, View } from 'react-native';\nexport default function Empty() {\n  return (\n    <View className=\"p-4\" nativeID=\"ready\">\n      <Text className=\"text-17\">Empty</Text>\n    </View>\n  );\n}\n");
+  const done = spawnSync('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], { cwd: folder, env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1' }, stdio: ['ignore', 'pipe', 'pipe'] });
+  if (done.status !== 0) throw new Error(`the empty page could not be built: ${done.stderr.toString().slice(-2000)}`);
+}
