@@ -11,7 +11,16 @@ import { percentile, report } from './report.ts';
 import { freePort, ROOT } from './server.ts';
 
 const STARTS = 9;
-const ARGS = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const ARGS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
 /** JavaScript of the first load, and the time to the first row of a cold start, beside an empty page of the same framework. */
 export async function firstLoad(base: string): Promise<void> {
@@ -70,9 +79,20 @@ async function serveEmpty(): Promise<{ base: string; stop(): void }> {
 
 function buildEmpty(folder: string): void {
   mkdirSync(join(folder, 'app'), { recursive: true });
-  for (const file of ['app.json', 'babel.config.js', 'metro.config.js', 'tailwind.config.js', 'global.css', 'package.json', 'tsconfig.json', 'public']) cpSync(join(ROOT, 'client', file), join(folder, file), { recursive: true });
-  writeFileSync(join(folder, 'app/_layout.tsx'), "import '../global.css';\nimport { Slot } from 'expo-router';\nexport default function Root() {\n  return <Slot />;\n}\n");
-  writeFileSync(join(folder, 'app/index.tsx'), "import { Text, View } from 'react-native';\nexport default function Empty() {\n  return (\n    <View className=\"p-4\" nativeID=\"ready\">\n      <Text className=\"text-17\">Empty</Text>\n    </View>\n  );\n}\n");
-  const done = spawnSync('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], { cwd: folder, env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1' }, stdio: ['ignore', 'pipe', 'pipe'] });
+  for (const file of ['app.json', 'babel.config.js', 'metro.config.js', 'tailwind.config.js', 'global.css', 'package.json', 'tsconfig.json', 'public'])
+    cpSync(join(ROOT, 'client', file), join(folder, file), { recursive: true });
+  writeFileSync(
+    join(folder, 'app/_layout.tsx'),
+    "import '../global.css';\nimport { Slot } from 'expo-router';\nexport default function Root() {\n  return <Slot />;\n}\n",
+  );
+  writeFileSync(
+    join(folder, 'app/index.tsx'),
+    'import { Text, View } from \'react-native\';\nexport default function Empty() {\n  return (\n    <View className="p-4" nativeID="ready">\n      <Text className="text-17">Empty</Text>\n    </View>\n  );\n}\n',
+  );
+  const done = spawnSync('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
+    cwd: folder,
+    env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   if (done.status !== 0) throw new Error(`the empty page could not be built: ${done.stderr.toString().slice(-2000)}`);
 }

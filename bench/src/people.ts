@@ -12,7 +12,11 @@ export class DemoPerson {
 
   static async signIn(base: string, name: string): Promise<DemoPerson> {
     const { people } = (await (await fetch(`${base}/api/demo/people`)).json()) as { people: { id: string; name: string }[] };
-    const response = await fetch(`${base}/api/demo/session`, { method: 'POST', headers: JSON_HEADERS, body: JSON.stringify({ account: people.find((one) => one.name === name)!.id }) });
+    const response = await fetch(`${base}/api/demo/session`, {
+      method: 'POST',
+      headers: JSON_HEADERS,
+      body: JSON.stringify({ account: people.find((one) => one.name === name)!.id }),
+    });
     const cookie = response.headers.get('set-cookie')!.split(';')[0]!;
     const me = (await (await fetch(`${base}/api/me`, { headers: { cookie } })).json()) as { houses: { houseId: string; personId: string }[] };
     return new DemoPerson(base, cookie, me.houses[0]!.houseId, me.houses[0]!.personId);
@@ -31,7 +35,9 @@ export class DemoPerson {
   }
 
   async rows<N extends Noun>(noun: N): Promise<Row<N>[]> {
-    const { put } = (await (await fetch(`${this.base}/api/houses/${this.houseId}/changes?since=0&limit=5000`, { headers: { cookie: this.cookie } })).json()) as { put: { noun: Noun; row: Row }[] };
+    const { put } = (await (
+      await fetch(`${this.base}/api/houses/${this.houseId}/changes?since=0&limit=5000`, { headers: { cookie: this.cookie } })
+    ).json()) as { put: { noun: Noun; row: Row }[] };
     return put.filter((one) => one.noun === noun).map((one) => one.row as Row<N>);
   }
 

@@ -18,7 +18,11 @@ export async function checkoffAck(base: string): Promise<void> {
     empty.push(await timed(async () => (await aino.post('/api/commands', { commands: [] })).text()));
     acks.push(await timed(() => aino.send(round % 2 === 0 ? 'part.checkOff' : 'part.uncheck', part)));
   }
-  for (const [name, share] of [['p50', 0.5], ['p95', 0.95]] as const) report(`checkoff_ack_${name}`, percentile(acks, share), 'ms', percentile(empty, share));
+  for (const [name, share] of [
+    ['p50', 0.5],
+    ['p95', 0.95],
+  ] as const)
+    report(`checkoff_ack_${name}`, percentile(acks, share), 'ms', percentile(empty, share));
 }
 
 /** From a tap on one device to the row on another, beside a bare echo over server-sent events. */
@@ -37,10 +41,16 @@ export async function propagation(base: string): Promise<void> {
   const echoes = await arrivals(await fetch(`${echo.base}/live`), (data) => data);
   for (let round = 0; round < ROUNDS; round++) {
     took.push(await timed(() => Promise.all([seen.next(), aino.send(round % 2 === 0 ? 'part.checkOff' : 'part.uncheck', part)])));
-    echoed.push(await timed(() => Promise.all([echoes.next(), fetch(`${echo.base}/say`, { method: 'POST', body: `word ${round}` }).then((answer) => answer.text())])));
+    echoed.push(
+      await timed(() => Promise.all([echoes.next(), fetch(`${echo.base}/say`, { method: 'POST', body: `word ${round}` }).then((answer) => answer.text())])),
+    );
   }
   echo.stop();
-  for (const [name, share] of [['p50', 0.5], ['p95', 0.95]] as const) report(`propagation_${name}`, percentile(took, share), 'ms', percentile(echoed, share));
+  for (const [name, share] of [
+    ['p50', 0.5],
+    ['p95', 0.95],
+  ] as const)
+    report(`propagation_${name}`, percentile(took, share), 'ms', percentile(echoed, share));
 }
 
 /** Waits for events one after the other; those that come before they are waited for are kept. */

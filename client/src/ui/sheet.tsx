@@ -1,6 +1,7 @@
 import * as Dialog from '@rn-primitives/dialog';
 import { Pressable, ScrollView, View } from 'react-native';
 import { IconButton } from './button.tsx';
+import { Txt } from './text.tsx';
 import { useWide } from './wide.ts';
 
 interface SheetProps {
@@ -39,7 +40,7 @@ export function Sheet({ open, onClose, title, head, foot, closeLabel, leaves = f
               <View className={`min-h-0 shrink bg-surface shadow-lg ${shape}`}>
                 {wide ? null : <View aria-hidden className="mx-auto mt-2 h-1 w-10 rounded-full bg-line" />}
                 <Dialog.Title asChild>
-                  <View className="sr-only" aria-label={title} />
+                  <Txt className="sr-only">{title}</Txt>
                 </Dialog.Title>
                 <View className="flex-row items-center gap-2 pl-5 pr-2 pt-1">
                   <View className="min-w-0 grow shrink">{head}</View>

@@ -342,6 +342,7 @@ export const en = {
   'item.bringBack': 'Bring back',
   'item.checkOff': 'Check off',
   'item.uncheck': 'Uncheck',
+  'sentence.wordLabel': '{words}. {label}',
   'sentence.nobody': 'Nobody yet',
   'sentence.each': 'each',
   'sentence.any': 'whoever comes first',

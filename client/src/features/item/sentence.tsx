@@ -23,7 +23,7 @@ export function Sentence({ item, canChange, onHandOver }: { item: Item; canChang
   const toggle = (which: Open) => setOpen(open === which ? null : which);
   const word = (words: string, onPress: () => void, label: string, faint = false) =>
     canChange ? (
-      <Tappable onPress={onPress} faint={faint} label={label}>
+      <Tappable onPress={onPress} faint={faint} label={label === words ? undefined : t('sentence.wordLabel', { words, label })}>
         {words}
       </Tappable>
     ) : (
