@@ -1,4 +1,4 @@
-import { countingParts, isDone, isLate, progressOf, type Item } from '@kotiva/core';
+import { countingParts, isDone, isLate, openParts, progressOf, type Item } from '@kotiva/core';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Knot, KnotMark, Row, Thread, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
@@ -26,7 +26,8 @@ export function ItemRow({ item, sub, trail, handle }: ItemRowProps) {
   const given = givenParts(rows, item.id);
   const done = isDone(item, parts);
   const mine = partToTie(item, parts, me, rows);
-  const shown = mine ?? given.find((part) => countingParts([part]).length > 0) ?? given[0] ?? parts[0];
+  // where it is not one's own, the knot of somebody who still has it: never one that looks done while others are open
+  const shown = mine ?? openParts(given)[0] ?? countingParts(given)[0] ?? given[0] ?? parts[0];
   const others = given.filter((part) => part !== shown);
   const late = !done && isLate(item, now, house.zone);
   const person = shown ? personOf(rows, shown.personId) : null;
