@@ -13,7 +13,7 @@ export * from './reader/memory.ts';
 export * from './commands/decide.ts';
 export { footingInList, footingsOnItem, isOwnPart, NEEDS, TABLE, type CommandName, type Deed, type Footing, type Grant } from './commands/may.ts';
 export type { Context, Note } from './commands/deciding.ts';
-export type { Reason, ReasonCode } from './commands/reasons.ts';
+export { REASON_CODES, type Reason, type ReasonCode } from './commands/reasons.ts';
 export { partId } from './commands/parts.ts';
 export { shareId } from './commands/lists.ts';
 export { watchId } from './commands/saying.ts';

@@ -107,7 +107,7 @@ const tooLarge = (): never => {
 /** A browser sends Origin with every changing request: one from another site is refused whatever cookies it brings. */
 function refuseForeign(method: string, origin: string | undefined, host: string | undefined): void {
   if (method === 'GET' || method === 'HEAD' || !origin) return;
-  if (new URL(origin).host !== host) throw new Problem(403, 'foreign-origin', 'This request came from another site.');
+  if (!URL.canParse(origin) || new URL(origin).host !== host) throw new Problem(403, 'foreign-origin', 'This request came from another site.');
 }
 
 const lastSeq = ({ raw }: Storage): number => (raw.prepare('SELECT COALESCE(MAX(seq), 0) AS seq FROM sequence').get() as { seq: number }).seq;

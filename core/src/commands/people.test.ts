@@ -1,3 +1,4 @@
+import { followUpsOf } from '../followup/groups.ts';
 import { World } from '../testing/world.ts';
 
 function house() {
@@ -93,6 +94,26 @@ describe('the end of access', () => {
     expect(w.part(c, 'Leila').takenBackAt).toBeNull();
     expect(w.rows.get('person', leila)).toMatchObject({ name: 'Leila', endedAt: w.now });
     expect(w.refused('Leila', 'item.add', { title: 'Still here?' }).code).toBe('not-a-member');
+  });
+
+  test('what who ends the access cannot see is not asked of them: it waits for its giver', () => {
+    const w = house();
+    const hidden = w.item('Petri', 'A surprise', { list: w.list('Petri', 'Secrets'), persons: [w.person('Leila')] });
+    w.must('Aino', 'person.end', { person: w.person('Leila') });
+    expect(followUpsOf(w.person('Petri'), w.rows, w.now, 'Europe/Helsinki')).toMatchObject([{ item: { id: hidden }, group: 'needs-you', reason: 'left' }]);
+  });
+
+  test('what they handed to others is followed by whoever ends their access', () => {
+    const w = house();
+    w.join('Eetu');
+    const tools = w.list('Eetu', 'Tools', [['Leila', 'check']]);
+    const given = w.item('Eetu', 'Sharpen the axes', { list: tools, persons: [w.person('Leila')] });
+    const kept = w.item('Eetu', 'Oil the saw', { list: tools, persons: [w.person('Eetu')] });
+    const eetu = w.person('Eetu');
+    w.must('Aino', 'person.end', { person: eetu, parts: [{ item: kept, to: 'later' }] });
+    expect(w.part(given, 'Leila')).toMatchObject({ giverId: eetu, originId: w.person('Aino') });
+    const followed = followUpsOf(w.person('Aino'), w.rows, w.now, 'Europe/Helsinki').map(({ item, reason }) => `${item.title}: ${reason}`);
+    expect(followed.sort()).toEqual(['Oil the saw: left', 'Sharpen the axes: in-hand']);
   });
 
   test('the last manager can neither leave nor stop being one', () => {

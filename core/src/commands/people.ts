@@ -8,6 +8,7 @@ import { epochOf, instantOf } from '../time/clock.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
+import { footingsOnItem } from './may.ts';
 import { putShare } from './lists.ts';
 import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
@@ -70,10 +71,13 @@ export const endPerson = commandKind({
     if (person.role === 'manager' && managersBut(personId, d) === 0) refuse('last-manager', { name: person.name });
     const open = openPartsOf(personId, d);
     const decided = new Map(parts.map(({ item, to }) => [item, to]));
-    const undecided = open.filter((itemId) => !decided.has(itemId));
+    // what who ends the access can't see, they can't decide: it waits for whoever gave it
+    const undecided = open.filter((itemId) => !decided.has(itemId) && sees(d.actor, itemId, d));
     if (undecided.length > 0) refuse('open-parts', { name: person.name, count: undecided.length });
-    for (const itemId of open) settlePart(itemId, person, decided.get(itemId)!, d);
-    leaveLists(person, d);
+    for (const itemId of open) settlePart(itemId, person, decided.get(itemId) ?? 'later', d);
+    const heir = heirOf(person, d);
+    leaveLists(person, heir, d);
+    if (heir) passFollowUp(person, heir, d);
     d.set('person', personId, { endedAt: d.now });
     d.enter('person.end', {}, { name: person.name });
   },
@@ -109,9 +113,21 @@ function settlePart(itemId: string, person: Person, to: string, d: Deciding): vo
   });
 }
 
-/** Shared lists of somebody who goes stay with a manager; what was theirs alone stays unseen. */
-function leaveLists(person: Person, d: Deciding): void {
-  const heir = d.actor.id !== person.id ? d.actor : d.all('person').find((other) => isHere(other) && other.role === 'manager' && other.id !== person.id);
+const sees = (person: Person, itemId: string, d: Deciding): boolean => footingsOnItem(d.need('item', itemId), person, d).length > 0;
+
+/** Who takes over from somebody who goes: whoever ends their access, else a manager. */
+const heirOf = (person: Person, d: Deciding): Person | undefined =>
+  d.actor.id !== person.id ? d.actor : d.all('person').find((other) => isHere(other) && other.role === 'manager' && other.id !== person.id);
+
+/** What they handed to others and what they left undecided is followed by their heir from now on, as far as the heir can see it. */
+function passFollowUp(person: Person, heir: Person, d: Deciding): void {
+  for (const part of openParts(d.all('part'))) {
+    if (part.originId === person.id && sees(heir, part.itemId, d)) d.set('part', part.id, { originId: heir.id });
+  }
+}
+
+/** Shared lists of somebody who goes stay with their heir; what was theirs alone stays unseen. */
+function leaveLists(person: Person, heir: Person | undefined, d: Deciding): void {
   for (const list of d.all('list')) {
     const shares = d.by('share', 'listId', list.id);
     for (const share of shares) if (share.personId === person.id) d.set('share', share.id, { access: null });

@@ -1,38 +1,43 @@
 import type { Params } from '../model/said.ts';
 
 /** Why a command is refused: a code the reader's language turns into a sentence. */
-export type ReasonCode =
-  | 'malformed'
-  | 'not-a-member'
-  | 'not-allowed'
-  | 'gone'
-  | 'unknown-person'
-  | 'person-left'
-  | 'title-empty'
-  | 'too-long'
-  | 'too-many'
-  | 'mark-taken'
-  | 'last-manager'
-  | 'open-parts'
-  | 'has-account'
-  | 'role-outside'
-  | 'owner-stays'
-  | 'invitation-withdrawn'
-  | 'invitation-expired'
-  | 'invitation-used'
-  | 'invitation-unknown'
-  | 'already-member'
-  | 'house-exists'
-  | 'changed-since'
-  | 'due-before-start'
-  | 'into-itself'
-  | 'not-yours'
-  | 'not-done'
-  | 'nothing-to-tie'
-  | 'already-has-it'
-  | 'cannot-open-list'
-  | 'nothing-to-undo'
-  | 'undo-of-another';
+export const REASON_CODES = [
+  'failed',
+  'malformed',
+  'not-a-member',
+  'not-allowed',
+  'gone',
+  'unknown-person',
+  'person-left',
+  'title-empty',
+  'too-long',
+  'too-many',
+  'too-large',
+  'mark-taken',
+  'last-manager',
+  'open-parts',
+  'has-account',
+  'role-outside',
+  'owner-stays',
+  'invitation-withdrawn',
+  'invitation-expired',
+  'invitation-used',
+  'invitation-unknown',
+  'already-member',
+  'house-exists',
+  'changed-since',
+  'due-before-start',
+  'into-itself',
+  'not-yours',
+  'not-done',
+  'nothing-to-tie',
+  'already-has-it',
+  'cannot-open-list',
+  'nothing-to-undo',
+  'undo-of-another',
+] as const;
+export type ReasonCode = (typeof REASON_CODES)[number];
+
 
 export interface Reason {
   code: ReasonCode;

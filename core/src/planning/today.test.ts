@@ -44,6 +44,19 @@ test('done today stays in sight for the day', () => {
   expect(mine('Aino')).toEqual([]);
 });
 
+test('what another of several did today stays in sight of the others, not of who declined', () => {
+  const { w, list, mine } = house();
+  w.join('Noor');
+  w.join('Eetu');
+  const item = w.item('Aino', 'Candles', { list, policy: 'any', persons: ['Leila', 'Noor', 'Eetu'].map((name) => w.person(name)), due: '2026-11-24' });
+  w.must('Eetu', 'part.decline', { item });
+  w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') });
+  expect(mine('Noor')).toEqual(['done-today: Candles']);
+  expect(mine('Eetu')).toEqual([]);
+  w.must('Leila', 'part.uncheck', { item, person: w.person('Leila') });
+  expect(mine('Noor')).toEqual(['new: Candles']);
+});
+
 test('lists that are filed away, removed or only for reference give nothing to do', () => {
   const { w, list, mine } = house();
   w.item('Aino', 'Sweep', { list, due: '2026-11-24' });

@@ -1,5 +1,5 @@
 import { byPosition } from '../commands/position.ts';
-import { countingParts, isDone } from '../followup/standing.ts';
+import { countingParts, firstCompleted, isDone } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { List } from '../model/list.ts';
 import type { Part } from '../model/part.ts';
@@ -38,7 +38,7 @@ export function myItems(personId: string, rows: TodayRows, now: string, zone: st
       countingParts(parts).find((one) => one.personId === personId) ??
       (isOwner(item, personId, rows) ? countingParts(parts).find((one) => one.personId === null) : undefined);
     if (!part) continue;
-    const where = whereabouts(item, part, isDone(item, parts), today, zone);
+    const where = whereabouts(item, part, parts, today, zone);
     if (where) found.push({ item, part, where, late: isLate(item, now, zone) });
   }
   return found.sort((a, b) => compareUrgency(a, b, now, zone));
@@ -47,11 +47,13 @@ export function myItems(personId: string, rows: TodayRows, now: string, zone: st
 /** Past its deadline: with an hour, at that hour; without, when the next day begins. */
 export const isLate = (item: Pick<Item, 'due'>, now: string, zone: string): boolean => item.due !== null && instantDue(item.due, zone) <= now;
 
-function whereabouts(item: Item, part: Part, done: boolean, today: string, zone: string): Whereabouts | null {
-  if (done || part.standing === 'completed') {
-    return part.completedAt && calendarDateOf(part.completedAt, zone) === today ? 'done-today' : null;
-  }
+function whereabouts(item: Item, part: Part, parts: readonly Part[], today: string, zone: string): Whereabouts | null {
   if (part.standing === 'declined') return null;
+  if (part.standing === 'completed' || isDone(item, parts)) {
+    // done by another of those it was given to, it stays in sight as well: nobody wonders where it went
+    const at = part.completedAt ?? firstCompleted(parts)?.completedAt;
+    return at && calendarDateOf(at, zone) === today ? 'done-today' : null;
+  }
   if (part.standing === 'needs-action' && part.personId !== null) return 'new';
   if (item.start && item.start.slice(0, 10) > today) return null;
   const day = [part.plan, item.due]

@@ -22,7 +22,7 @@ export function houseRoutes(services: Services): Hono<Env> {
     const outcomes = commands.map((raw): Outcome => {
       const parsed = Envelope.safeParse(raw);
       if (!parsed.success) return malformed(raw, parsed.error.issues[0]?.path.map(String).join('.') ?? '');
-      return ledger.apply(parsed.data, account);
+      return applyOrSay(() => ledger.apply(parsed.data, account), parsed.data.id);
     });
     return c.json({ outcomes, now: clock.now() });
   });
@@ -89,6 +89,16 @@ function invitationOf({ storage, ledger }: Services, token: string): Invitation 
 }
 
 const unknownInvitation = () => new Problem(404, 'invitation-unknown', 'This invitation is not known. Ask for a new link.');
+
+/** A fault in one command must not hold up those behind it: it is rolled back, said, and may be given again. */
+function applyOrSay(apply: () => Outcome, id: string): Outcome {
+  try {
+    return apply();
+  } catch (error) {
+    console.error(error);
+    return { id, outcome: 'refused', reason: { code: 'failed', params: {} } };
+  }
+}
 
 function malformed(raw: unknown, field: string): Outcome {
   const id = typeof raw === 'object' && raw !== null && 'id' in raw ? String(raw.id).slice(0, 64) : '';

@@ -23,7 +23,7 @@ export class Ledger {
     private readonly clock: Clock,
   ) {
     this.statements = {
-      known: raw.prepare('SELECT outcome, "houseId" FROM command WHERE "accountId" = ? AND id = ?'),
+      known: raw.prepare('SELECT "accountId", outcome FROM command WHERE id = ?'),
       keep: raw.prepare(
         'INSERT INTO command ("accountId", id, "houseId", name, payload, "actorId", seq, changes, outcome, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
       ),
@@ -56,14 +56,25 @@ export class Ledger {
   apply(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {
     let seq: number | null = null;
     const outcome = this.raw.transaction(() => {
-      const known = this.statements.known.get(account?.id ?? '', command.id) as { outcome: string } | undefined;
-      if (known) return JSON.parse(known.outcome) as Outcome;
+      const known = this.knownOutcome(command.id, account);
+      if (known) return known;
       const decided = this.decideAndWrite(command, account);
       seq = decided.outcome === 'accepted' ? decided.seq : null;
       return decided;
     })();
     if (seq !== null) for (const listener of this.listeners) listener(command.houseId, seq);
     return outcome;
+  }
+
+  /**
+   * What was answered before. An id another account has used is refused: the ids of what a command makes follow from its own,
+   * so whoever copied one would write over rows that are not theirs.
+   */
+  private knownOutcome(id: string, account: Actor | null): Outcome | null {
+    const known = this.statements.known.all(id) as { accountId: string; outcome: string }[];
+    if (known.length === 0) return null;
+    const own = known.find(({ accountId }) => accountId === (account?.id ?? ''));
+    return own ? (JSON.parse(own.outcome) as Outcome) : { id, outcome: 'refused', reason: { code: 'malformed', field: 'id', params: { field: 'id' } } };
   }
 
   private decideAndWrite(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {

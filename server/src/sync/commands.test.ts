@@ -28,6 +28,33 @@ describe('commands over HTTP', () => {
     expect(house.rows('item').map((item) => item.title)).toEqual(['Once']);
   });
 
+  test('an id another account has used is refused: nobody writes over what came of it', async () => {
+    const id = v7();
+    await house.send('Aino', { id, name: 'item.add', payload: { title: 'Mine' } });
+    const copied = await house.send('Leila', { id, name: 'item.add', payload: { title: 'Not yours' } });
+    expect(copied).toMatchObject({ outcome: 'refused', reason: { code: 'malformed', field: 'id' } });
+    expect(house.rows('item').map((item) => item.title)).toEqual(['Mine']);
+  });
+
+  test('a fault in one command holds up none behind it, and it may be given again', async () => {
+    jest.spyOn(console, 'error').mockImplementationOnce(() => undefined);
+    jest.spyOn(server.services.ledger, 'apply').mockImplementationOnce(() => {
+      throw new Error('the disk is full');
+    });
+    const command = { id: v7(), name: 'item.add', payload: { title: 'Again' } };
+    expect(await house.send('Aino', command)).toEqual({ id: command.id, outcome: 'refused', reason: { code: 'failed', params: {} } });
+    expect(await house.send('Aino', command)).toMatchObject({ outcome: 'accepted' });
+  });
+
+  test.each(['null', 'https://elsewhere.example'])('a request from another site is refused: %s', async (origin) => {
+    const response = await fetch(`${server.base}/api/commands`, {
+      method: 'POST',
+      headers: { cookie: house.account('Aino').cookie, 'content-type': 'application/json', origin },
+      body: '{"commands":[]}',
+    });
+    expect(response.status).toBe(403);
+  });
+
   test.each([
     ['no id', { name: 'item.add', payload: { title: 'A' }, id: 'not-an-id' }],
     ['an unknown name', { name: 'item.destroy', payload: {} }],
