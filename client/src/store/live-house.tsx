@@ -9,7 +9,7 @@ import type { Outcome } from '@/sync/ports.ts';
 import { t } from '@/words';
 import { sayNote, sayReason } from '@/words/problems.ts';
 import { houseSlice } from './house.ts';
-import { nowOf, quiet, said, ticked, told, type Said, type Store } from './store.ts';
+import { nowOf, said, ticked, told, type Said, type Store } from './store.ts';
 
 interface LiveHouse {
   give<N extends CommandName>(name: N, payload: Payload<N>): Given;
@@ -19,7 +19,6 @@ interface LiveHouse {
 
 const LiveHouseContext = createContext<LiveHouse | null>(null);
 const TICK_MS = 20_000;
-const SAID_MS = 8_000;
 
 interface Props {
   accountId: string;
@@ -102,14 +101,9 @@ export interface Saying {
 export function useGive(): <N extends CommandName>(name: N, payload: Payload<N>, saying?: Saying) => Reason | null {
   const house = useLiveHouse();
   const store = useStore() as Store;
-  const hide = useRef<ReturnType<typeof setTimeout> | null>(null);
   return (name, payload, { words, undo = false, offer, ownRefusal = false } = {}) => {
     const given = house.give(name, payload);
-    const say = (what: string, offered: Said['offer'], tone: Said['tone']) => {
-      store.dispatch(said({ words: what, offer: offered, tone }));
-      if (hide.current) clearTimeout(hide.current);
-      hide.current = setTimeout(() => store.dispatch(quiet()), SAID_MS);
-    };
+    const say = (what: string, offered: Said['offer'], tone: Said['tone']) => void store.dispatch(said({ words: what, offer: offered, tone }));
     if (given.refused) {
       if (!ownRefusal) say(sayReason(given.refused), null, 'refused');
       return given.refused;

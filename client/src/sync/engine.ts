@@ -43,6 +43,8 @@ export class SyncEngine {
   private closeLive: (() => void) | null = null;
   private cancelRetry: (() => void) | null = null;
   private cancelReopen: (() => void) | null = null;
+  /** How many commands go in one request: fewer after one was too large. */
+  private most = AT_ONCE;
   private sendWait = FIRST_WAIT_MS;
   private liveWait = FIRST_WAIT_MS;
   private stopped = false;
@@ -113,16 +115,28 @@ export class SyncEngine {
     this.sending = true;
     try {
       for (let waiting = this.waiting(); waiting.length > 0 && !this.stopped; waiting = this.waiting()) {
-        const { outcomes, now } = await this.ports.transport.send(waiting.slice(0, AT_ONCE));
-        this.sendWait = FIRST_WAIT_MS;
-        this.ports.toldTime(now);
-        for (const outcome of outcomes) this.settle(outcome);
+        await this.send(waiting.slice(0, this.most));
         await this.keepPending();
       }
     } catch (error) {
       this.failed(error);
     } finally {
       this.sending = false;
+    }
+  }
+
+  private async send(commands: Command[]): Promise<void> {
+    try {
+      const { outcomes, now } = await this.ports.transport.send(commands);
+      this.sendWait = FIRST_WAIT_MS;
+      this.most = AT_ONCE;
+      this.ports.toldTime(now);
+      for (const outcome of outcomes) this.settle(outcome);
+    } catch (error) {
+      if (!(error instanceof TransportError) || error.kind !== 'too-large') throw error;
+      // sent in smaller parts; what is too large by itself will never go
+      if (commands.length > 1) this.most = Math.ceil(commands.length / 2);
+      else this.settle({ id: commands[0]!.id, outcome: 'refused', reason: { code: 'too-large', params: {} } });
     }
   }
 
@@ -147,7 +161,7 @@ export class SyncEngine {
 
   private failed(error: unknown): void {
     if (this.stopped) return;
-    if (error instanceof TransportError && error.kind !== 'offline' && error.kind !== 'too-large') return this.end(error.kind);
+    if (error instanceof TransportError && (error.kind === 'signed-out' || error.kind === 'not-a-member')) return this.end(error.kind);
     this.ports.store.dispatch(actions.lineChanged('offline'));
     this.cancelRetry = this.ports.schedule(() => {
       this.cancelRetry = null;

@@ -534,6 +534,7 @@ export const en = {
   'tried.part.checkOff': '“{title}” was not checked off.',
   'tried.useMine': 'Use mine',
   'tried.useTheirs': 'Leave theirs',
+  'tried.again': 'Try again',
   'tried.putAway': 'Put away',
 
   'note.already-done': '{by} was first. Your tap is kept.',
@@ -543,6 +544,7 @@ export const en = {
   'note.due-past': 'That day is past already.',
   'note.merged-beside': 'Someone wrote in the same lines. Both stand one after the other.',
 
+  'reason.failed': 'Something went wrong on the server.',
   'reason.malformed': 'This could not be read. Nothing was changed.',
   'reason.not-a-member': 'You are not in this house.',
   'reason.not-allowed': 'You may not do this here. Ask whoever owns the list or a manager.',
@@ -552,6 +554,7 @@ export const en = {
   'reason.title-empty': 'Write at least one word.',
   'reason.too-long': 'That is too long: at most {max} characters.',
   'reason.too-many': 'That is too many at once: at most {max}.',
+  'reason.too-large': 'That is more than 1 MB at once.',
   'reason.mark-taken': '{name} has the mark {mark} already. Choose another.',
   'reason.last-manager': '{name} is the last manager. Make someone else a manager first.',
   'reason.open-parts_one': '{name} still has {count} thing in hand. Say who takes it.',

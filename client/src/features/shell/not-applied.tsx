@@ -27,7 +27,8 @@ function NotAppliedRow({ refused: { command, reason } }: { refused: Refused }) {
   const item = rows.get('item', payload.item ?? payload.items?.[0] ?? '');
   const title = typeof item === 'string' ? (payload.title ?? '') : item.title;
   const what = hasWord(`tried.${command.name}`) ? t(`tried.${command.name}` as never, { title }) : t('tried.change', { title });
-  const again = reason.code === 'changed-since';
+  const contested = reason.code === 'changed-since';
+  const again = contested ? t('tried.useMine') : reason.code === 'failed' ? t('tried.again') : null;
   return (
     <View className="flex-row flex-wrap items-center gap-x-2 px-4 py-1">
       <Txt size={15} className="min-w-0 grow shrink basis-[200px]">
@@ -41,11 +42,11 @@ function NotAppliedRow({ refused: { command, reason } }: { refused: Refused }) {
             give(command.name, command.payload);
           }}
         >
-          {t('tried.useMine')}
+          {again}
         </Button>
       ) : null}
       <Button kind="quiet" tone="muted" onPress={() => house.putAwayRefusal(command.id)}>
-        {t(again ? 'tried.useTheirs' : 'tried.putAway')}
+        {t(contested ? 'tried.useTheirs' : 'tried.putAway')}
       </Button>
     </View>
   );

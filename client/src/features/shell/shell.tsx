@@ -1,4 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
+import { useEffect } from 'react';
 import { useDispatch } from 'react-redux';
 import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
@@ -140,10 +141,18 @@ function LineState() {
   );
 }
 
+/** Long enough to read it and reach the way back. */
+const SAID_MS = 8_000;
+
 function SaidBar() {
   const said = useSaid();
   const give = useGive();
   const dispatch = useDispatch();
+  useEffect(() => {
+    if (!said) return;
+    const timer = setTimeout(() => dispatch(quiet()), SAID_MS);
+    return () => clearTimeout(timer);
+  }, [said, dispatch]);
   if (!said) return null;
   const { words, offer, tone } = said;
   return (

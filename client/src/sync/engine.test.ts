@@ -1,0 +1,134 @@
+/** @jest-environment node */
+import { configureStore } from '@reduxjs/toolkit';
+import type { Command } from '@kotiva/core';
+import { houseSlice } from '@/store/house.ts';
+import { SyncEngine } from './engine.ts';
+import { memoryCache } from './memory-cache.ts';
+import { TransportError, type Outcome, type Transport } from './ports.ts';
+
+const HOUSE = '0190a000-0000-7000-8000-000000000001';
+const NOW = '2026-11-24T10:00:00.000Z';
+
+/** What the device kept: who is at it, and nothing else of the house. */
+function keptCache() {
+  const cache = memoryCache();
+  const me = { id: HOUSE, houseId: HOUSE, accountId: HOUSE, name: 'Aino', role: 'manager', endedAt: null, seq: 1, stamps: {} };
+  void cache.page({ seq: 1, put: [{ noun: 'person', row: me as never }], evict: [] });
+  return cache;
+}
+
+/** An engine on a line that answers as told; what waits for its time runs when asked. */
+function device(answer: (commands: readonly Command[]) => Outcome[], cache = keptCache()) {
+  const store = configureStore({ reducer: houseSlice.reducer, middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }) });
+  const sent: string[][] = [];
+  const waits: number[] = [];
+  let tasks: (() => void)[] = [];
+  let ids = 0;
+  let ended: string | null = null;
+  const transport: Transport = {
+    async send(commands) {
+      sent.push(commands.map(({ id }) => id.slice(-2)));
+      return { outcomes: answer(commands), now: NOW };
+    },
+    changes: () => Promise.reject(new TransportError('offline')),
+    live: () => () => undefined,
+  };
+  const engine = new SyncEngine({
+    store,
+    transport,
+    cache,
+    accountId: HOUSE,
+    houseId: HOUSE,
+    newId: () => `0190a000-0000-7000-8000-0000000000${String(++ids).padStart(2, '0')}`,
+    now: () => NOW,
+    toldTime: () => undefined,
+    noted: () => undefined,
+    ended: (why) => (ended = why),
+    schedule: (task, afterMs) => {
+      waits.push(afterMs);
+      tasks.push(task);
+      return () => (tasks = tasks.filter((other) => other !== task));
+    },
+  });
+  const settle = async () => {
+    for (let turn = 0; turn < 20; turn++) await Promise.resolve();
+  };
+  return {
+    engine,
+    store,
+    sent,
+    waits,
+    settle,
+    ended: () => ended,
+    runTasks: async () => {
+      for (const task of tasks.splice(0)) task();
+      await settle();
+    },
+    give: (text: string) => engine.give('comment.say', { item: HOUSE, text }),
+  };
+}
+
+const accept = (commands: readonly Command[]): Outcome[] => commands.map(({ id }) => ({ id, outcome: 'accepted', seq: 0, notes: [] }));
+const fail = (kind: TransportError['kind']) => (): never => {
+  throw new TransportError(kind);
+};
+
+test('without a line commands wait in order, are tried ever more rarely, and go once there is one', async () => {
+  let line: (commands: readonly Command[]) => Outcome[] = fail('offline');
+  const { engine, store, sent, waits, settle, runTasks, give } = device((commands) => line(commands));
+  await engine.start();
+  give('One');
+  await settle();
+  give('Two');
+  await settle();
+  await runTasks();
+  await runTasks();
+  expect(store.getState()).toMatchObject({ line: 'offline' });
+  expect(store.getState().pending).toHaveLength(2);
+  for (let nth = 1; nth < waits.length; nth++) expect(waits[nth]).toBeGreaterThanOrEqual(waits[nth - 1]!);
+  line = accept;
+  engine.wake();
+  await settle();
+  expect(sent.at(-1)).toEqual(['01', '02']);
+  expect(store.getState().pending).toEqual([]);
+});
+
+test('what is too large at once goes in smaller parts; what is too large by itself is refused and kept', async () => {
+  const tooLarge = (commands: readonly Command[]) => commands.length > 1 || commands.some(({ id }) => id.endsWith('02'));
+  let line: (commands: readonly Command[]) => Outcome[] = fail('offline');
+  const { engine, store, settle, give } = device((commands) => line(commands));
+  await engine.start();
+  for (const text of ['One', 'Two', 'Three']) give(text);
+  await settle();
+  line = (commands) => (tooLarge(commands) ? fail('too-large')() : accept(commands));
+  engine.wake();
+  for (let round = 0; round < 5; round++) await settle();
+  expect(store.getState().pending).toEqual([]);
+  expect(store.getState().refused.map(({ command, reason }) => `${command.id.slice(-2)} ${reason.code}`)).toEqual(['02 too-large']);
+});
+
+test('a refused command is kept with its reason until put away, also over a reload', async () => {
+  const cache = keptCache();
+  const refuse = (commands: readonly Command[]): Outcome[] => commands.map(({ id }) => ({ id, outcome: 'refused', reason: { code: 'not-allowed', params: {} } }));
+  const first = device(refuse, cache);
+  await first.engine.start();
+  first.give('One');
+  await first.settle();
+  first.engine.stop();
+  const second = device(refuse, cache);
+  await second.engine.start();
+  const { refused } = second.store.getState();
+  expect(refused.map(({ reason }) => reason.code)).toEqual(['not-allowed']);
+  second.engine.putAwayRefusal(refused[0]!.command.id);
+  expect(second.store.getState().refused).toEqual([]);
+});
+
+test('signed out elsewhere: nothing more is sent, and it is said', async () => {
+  const { engine, sent, settle, runTasks, ended, give } = device(fail('signed-out'));
+  await engine.start();
+  give('One');
+  await settle();
+  await runTasks();
+  expect(ended()).toBe('signed-out');
+  expect(sent).toHaveLength(1);
+});
