@@ -1,11 +1,11 @@
 import { rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { Accounts } from '../../server/src/auth/accounts.ts';
 import { SimulatedClock } from '../../server/src/clock.ts';
-import { portOf, root, startServer } from '../../server/src/serve.ts';
+import { portOf, root, startServer, stop } from '../../server/src/serve.ts';
 import { DEMO_PASSWORD, fillDemo } from './fill.ts';
 import { GUESTHOUSE, HOME } from './scenario.ts';
+import { demoStateOf, markDemo } from './state.ts';
 
 const { values } = parseArgs({
   options: {
@@ -19,7 +19,9 @@ const { values } = parseArgs({
 });
 
 const data = resolve(values.data);
-if (values.fresh) for (const end of ['', '-wal', '-shm']) rmSync(join(data, `kotiva.sqlite${end}`), { force: true });
+const state = demoStateOf(join(data, 'kotiva.sqlite'));
+if (state === 'own') stop(`The data in ${data} was not made by the demo, which would let anyone in. Choose another folder with --data.`);
+if (values.fresh || state === 'cut-off') for (const end of ['', '-wal', '-shm']) rmSync(join(data, `kotiva.sqlite${end}`), { force: true });
 
 await startServer({
   port: portOf(values.port),
@@ -28,9 +30,11 @@ await startServer({
   simulate: values.simulate,
   demo: true,
   async fill(storage) {
-    if (new Accounts(storage.db).all().length > 0) return;
+    if (state === 'filled' && !values.fresh) return;
     console.log('Filling the demo houses …');
+    markDemo(storage, 'filling');
     await fillDemo(storage, new SimulatedClock(storage.db).now());
+    markDemo(storage, 'filled');
   },
 });
 console.log(`Sign in with one tap as anyone, or with NAME@kaislaranta.example and the password '${DEMO_PASSWORD}':`);

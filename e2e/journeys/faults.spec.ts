@@ -10,7 +10,6 @@ test('the network goes in the middle of a check-off: kept, sent later, once', as
   await tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' }).click();
   await expect(tapio.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
   await expect(tapio.getByRole('checkbox', { name: 'Uncheck “Sand the steps to the shore”' })).toBeVisible();
-  // the tab is closed and opened again before the network is back
   await tapio.context().setOffline(false);
   await expect(tapio.getByText(/waits to be sent/)).toBeHidden({ timeout: 40_000 });
   await aino.getByRole('button', { name: /^Notices/ }).click();
@@ -22,6 +21,31 @@ test('the network goes in the middle of a check-off: kept, sent later, once', as
   );
   const sanded = changes.put.find(({ row }: { row: { title?: string } }) => row.title === 'Sand the steps to the shore').row.id;
   expect(checked.filter(({ row }: { row: { itemId: string } }) => row.itemId === sanded)).toHaveLength(1);
+});
+
+test('the tab is closed and opened again without a network: all is there, what waits goes once', async ({ demo, devices }) => {
+  const tapio = await devices.open(PHONE, { installed: true });
+  const aino = await devices.open(WIDE);
+  await enterDemo(tapio, demo, 'Tapio');
+  await enterDemo(aino, demo, 'Aino');
+  await tapio.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await tapio.reload();
+  await tapio.getByRole('navigation').waitFor();
+  await tapio.context().setOffline(true);
+  await tapio.getByRole('checkbox', { name: 'Check off “Gutter, north side”' }).click();
+  await expect(tapio.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
+  await tapio.close();
+  const again = await tapio.context().newPage();
+  await again.goto(demo.base);
+  await expect(again.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
+  await expect(again.getByRole('checkbox', { name: 'Uncheck “Gutter, north side”' })).toBeVisible();
+  await again.context().setOffline(false);
+  await expect(again.getByText(/waits to be sent/)).toBeHidden({ timeout: 40_000 });
+  await aino.getByRole('link', { name: 'Lists' }).click();
+  await aino.getByRole('button', { name: /^Yard and tools/ }).click();
+  await expect(aino.getByRole('button', { name: /^Gutter, north side/ })).toBeHidden();
+  await aino.getByRole('button', { name: /done$/ }).click();
+  await expect(aino.getByText(/Tapio, today/)).toHaveCount(2);
 });
 
 test('what two set at once: mine is kept and offered again', async ({ demo, devices }) => {

@@ -120,6 +120,7 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await sheet.getByRole('button', { name: 'Pass on' }).last().click();
   await expect(sheet.getByText('couldn’t, passed to Eetu')).toBeVisible();
   await aino.keyboard.press('Escape');
+  await expect(eetu.getByRole('button', { name: `Take it: ${JACKETS}` })).toBeVisible();
 
   // the server is killed and started again: all is there, the devices come back by themselves
   await empty.kill();

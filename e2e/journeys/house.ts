@@ -12,7 +12,7 @@ export const PHONE = { width: 390, height: 844 };
 /** The application as it is run, on a port and data of its own; it can be killed and started again. */
 export class RunningKotiva {
   private child: ChildProcess | null = null;
-  private readonly data = mkdtempSync(join(tmpdir(), 'kotiva-e2e-'));
+  readonly data = mkdtempSync(join(tmpdir(), 'kotiva-e2e-'));
 
   private constructor(
     private readonly script: 'main' | 'demo',
@@ -29,8 +29,8 @@ export class RunningKotiva {
     return `http://127.0.0.1:${this.port}`;
   }
 
-  async up(): Promise<void> {
-    const args = [join(ROOT, `server/out/${this.script}.mjs`), '--port', String(this.port), '--data', this.data, '--simulate'];
+  async up(options: string[] = ['--simulate']): Promise<void> {
+    const args = [join(ROOT, `server/out/${this.script}.mjs`), '--port', String(this.port), '--data', this.data, ...options];
     const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
     this.child = child;
     let printed = '';
@@ -67,7 +67,17 @@ export class RunningKotiva {
   }
 }
 
-function freePort(): Promise<number> {
+/** Starts the application and waits for it to end by itself: what it says, and its exit code. */
+export async function startInVain(script: 'main' | 'demo', args: string[]): Promise<{ code: number | null; said: string }> {
+  const child = spawn(process.execPath, [join(ROOT, `server/out/${script}.mjs`), ...args], { stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()));
+  child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+  const code = await new Promise<number | null>((resolve) => child.once('exit', resolve));
+  return { code, said };
+}
+
+export function freePort(): Promise<number> {
   return new Promise((resolve) => {
     const server = createServer();
     server.listen(0, '127.0.0.1', () => {
@@ -79,7 +89,7 @@ function freePort(): Promise<number> {
 
 export interface Devices {
   /** A browser of one's own: nothing shared with the others. */
-  open(size: typeof WIDE, options?: { dark?: boolean }): Promise<Page>;
+  open(size: typeof WIDE, options?: { dark?: boolean; installed?: boolean }): Promise<Page>;
 }
 
 export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; devices: Devices }>({
@@ -100,13 +110,14 @@ export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; dev
   },
 });
 
-async function openDevice(browser: Browser, contexts: BrowserContext[], size: typeof WIDE, { dark = false } = {}): Promise<Page> {
+async function openDevice(browser: Browser, contexts: BrowserContext[], size: typeof WIDE, { dark = false, installed = false } = {}): Promise<Page> {
   const context = await browser.newContext({
     viewport: size,
     hasTouch: size === PHONE,
     colorScheme: dark ? 'dark' : 'light',
     timezoneId: 'Europe/Helsinki',
     reducedMotion: 'reduce',
+    serviceWorkers: installed ? 'allow' : 'block',
     permissions: ['clipboard-read', 'clipboard-write'],
   });
   contexts.push(context);

@@ -109,7 +109,8 @@ test('what is too large at once goes in smaller parts; what is too large by itse
 
 test('a refused command is kept with its reason until put away, also over a reload', async () => {
   const cache = keptCache();
-  const refuse = (commands: readonly Command[]): Outcome[] => commands.map(({ id }) => ({ id, outcome: 'refused', reason: { code: 'not-allowed', params: {} } }));
+  const refuse = (commands: readonly Command[]): Outcome[] =>
+    commands.map(({ id }) => ({ id, outcome: 'refused', reason: { code: 'not-allowed', params: {} } }));
   const first = device(refuse, cache);
   await first.engine.start();
   first.give('One');

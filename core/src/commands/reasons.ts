@@ -38,7 +38,6 @@ export const REASON_CODES = [
 ] as const;
 export type ReasonCode = (typeof REASON_CODES)[number];
 
-
 export interface Reason {
   code: ReasonCode;
   /** The payload field beside which the sentence belongs. */
