@@ -7,7 +7,7 @@ import type { Deciding } from './deciding.ts';
 import { tellingOfCompletion } from './completion.ts';
 import { commandKind } from './kind.ts';
 import { completePart } from './checking.ts';
-import { needOwnPart, partId, signOfLife } from './parts.ts';
+import { needOwnPart, partId, readTold, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
 
 const OWN = z.object({ item: Id });
@@ -24,12 +24,13 @@ export function say(item: Item, part: Part | null, text: string, kind: CommentKi
 function answer(item: Item, standing: Standing, d: Deciding): Part {
   const part = needOwnPart(item.id, d);
   if (part.standing === 'completed' || part.passedTo) refuse('not-yours');
+  readTold(item.id, d);
   return d.set('part', part.id, { standing, percent: 0, ...signOfLife(d) });
 }
 
 const givers = (part: Part): string[] => [...new Set([part.giverId, part.originId])].filter((id) => id !== null);
 
-/** The person has opened it: unseen becomes seen, nothing else. */
+/** The person has opened it: unseen becomes seen, what was told of it is read, nothing else. */
 export const see = commandKind({
   name: 'part.see',
   payload: OWN,
@@ -37,6 +38,7 @@ export const see = commandKind({
   decide({ item }, d) {
     const part = needOwnPart(item, d);
     if (part.seenAt === null) d.set('part', part.id, { seenAt: d.now });
+    readTold(item, d);
   },
 });
 
@@ -92,6 +94,7 @@ export const progress = commandKind({
     }
     const part = needOwnPart(itemId, d);
     if (part.standing === 'completed' || part.passedTo) refuse('not-yours');
+    readTold(itemId, d);
     d.set('part', part.id, { standing: percent === 0 ? 'accepted' : 'in-process', percent, ...signOfLife(d) });
     d.enter('part.progress', { itemId }, { percent });
   },

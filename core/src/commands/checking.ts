@@ -7,7 +7,7 @@ import { tellingOfCompletion, uncheckPart } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import type { Ask } from './may.ts';
-import { partId, settleNobody, signOfLife } from './parts.ts';
+import { partId, readTold, settleNobody, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
 
 /** `person` null: the part of an item nobody was given. */
@@ -39,6 +39,7 @@ export function completePart(item: Item, part: Part, d: Deciding): void {
   if (item.removedAt) d.note('removed-meanwhile', { title: item.title });
   const tapped = momentOfTap(part, item, d);
   const own = part.personId === d.actor.id;
+  if (own) readTold(item.id, d);
   tellingOfCompletion(item, d, () => {
     d.set('part', part.id, {
       standing: 'completed',

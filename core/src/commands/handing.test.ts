@@ -63,6 +63,20 @@ describe('an item for each of two', () => {
   });
 });
 
+test.each([
+  ['opening it', 'part.see', {}],
+  ['taking it', 'part.accept', {}],
+  ['declining it', 'part.decline', {}],
+  ['saying how far it is', 'part.progress', { percent: 20 }],
+] as const)('%s reads what was told of it, for that person alone', (_name, name, more) => {
+  const { w, jackets } = boathouse();
+  hand(w, jackets, ['Leila', 'Noor'], { policy: 'each' });
+  w.must('Leila', name, { item: jackets, ...more } as never);
+  const readBy = (who: string) => w.rows.by('notice', 'personId', w.person(who)).map((notice) => notice.readAt);
+  expect(readBy('Leila')).toEqual([w.now]);
+  expect(readBy('Noor')).toEqual([null]);
+});
+
 describe('an item for any of two', () => {
   test('the first to arrive completes it; the later tap is kept and told who was first', () => {
     const { w, jackets } = boathouse();

@@ -89,3 +89,10 @@ export const hasCountingPart = (itemId: string, personId: string, d: Deciding): 
 
 /** Answering is a sign of life: it sets the count of unanswered nudges back. */
 export const signOfLife = (d: Deciding): Partial<Part> => ({ lastSignAt: d.now, unanswered: 0, seenAt: d.now });
+
+/** Whoever has seen or answered something need not be told of it any more: their notices about it are read. */
+export function readTold(itemId: string, d: Deciding): void {
+  for (const notice of d.by('notice', 'personId', d.actor.id)) {
+    if (notice.itemId === itemId && notice.readAt === null) d.set('notice', notice.id, { readAt: d.now });
+  }
+}

@@ -45,6 +45,7 @@ function OpenItem({ item, onClose }: { item: Item; onClose: () => void }) {
   const given = givenParts(rows, item.id);
   const parts = rows.by('part', 'itemId', item.id);
   const own = given.find((part) => part.personId === me.id);
+  const givers = new Set(given.map((part) => part.giverId));
   const { done, of } = progressOf(item, parts);
   const nobody = given.length === 0 ? partToTie(item, parts, me, rows) : null;
   const steps = rows
@@ -81,7 +82,7 @@ function OpenItem({ item, onClose }: { item: Item; onClose: () => void }) {
             ) : null}
           </View>
           {given.map((part) => (
-            <WhoStands key={part.id} item={item} part={part} canChange={canChange} />
+            <WhoStands key={part.id} item={item} part={part} canChange={canChange} saysGiver={givers.size > 1} />
           ))}
         </View>
       ) : null}
@@ -117,7 +118,7 @@ function OpenItem({ item, onClose }: { item: Item; onClose: () => void }) {
     </Sheet>
   );
 
-  /** Opening turns unseen into seen, and reads what was told of it; putting away what came back. */
+  /** Opening turns unseen into seen, and reads what was told of it; puts away what came back. */
   function useSeen({ id }: Item) {
     const part = rows.get('part', partId(id, me.id));
     const unseen = typeof part !== 'string' && part.seenAt === null && part.takenBackAt === null;

@@ -15,10 +15,12 @@ interface WhoStandsProps {
   item: Item;
   part: Part;
   canChange: boolean;
+  /** Where several gave it: who gave this part. */
+  saysGiver: boolean;
 }
 
 /** One person's part: where it stands, their knot, and what its giver can do about it. */
-export function WhoStands({ item, part, canChange }: WhoStandsProps) {
+export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) {
   const { rows, me, house } = usePlace();
   const now = useNow();
   const give = useGive();
@@ -78,7 +80,7 @@ export function WhoStands({ item, part, canChange }: WhoStandsProps) {
             {sayStanding(item, part, rows, now, house.zone)}
           </Txt>
           {reason ? <Txt size={15}>{t('part.quote', { text: reason })}</Txt> : null}
-          {part.givenAt && part.giverId && part.giverId !== me.id && part.giverId !== part.personId ? (
+          {saysGiver && part.giverId && part.giverId !== part.personId ? (
             <Txt size={13} tone="muted">
               {t('part.givenBy', { name: nameOf(rows, part.giverId) })}
             </Txt>
