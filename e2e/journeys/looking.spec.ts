@@ -70,3 +70,43 @@ test('a new text size of 200 % loses nothing: no sideways scrolling', async ({ d
     expect(wider, name).toBeLessThanOrEqual(1);
   }
 });
+
+/** Texts on the page that carry no mark of the test language and are not what people wrote: what the catalogue does not know. */
+async function wordsOutsideTheCatalogue(page: Page, written: ReadonlySet<string>): Promise<string[]> {
+  const texts = await page.evaluate(() => {
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    const found: string[] = [];
+    while (walker.nextNode()) {
+      const { parentElement, textContent } = walker.currentNode;
+      const shown = parentElement && !parentElement.closest('script, style, svg, noscript') && textContent?.trim();
+      if (shown) found.push(parentElement.closest('[role=button], [role=heading], [role=row], p, div')?.textContent?.includes('⟦') && !/\p{L}/u.test(shown) ? '' : shown);
+    }
+    return found.filter(Boolean);
+  });
+  const date = /^((Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)day|Mon|Tue|Wed|Thu|Fri|Sat|Sun)?( ?\d{1,2} (Jan|Feb|Mar|Apr|May|June?|July?|Aug|Sept?|Oct|Nov|Dec)[a-z]*( \d{4})?)?( ?\d\d:\d\d)?$/;
+  return [...new Set(texts)].filter((text) => !text.includes('⟦') && /\p{L}/u.test(text) && text !== 'Kotiva' && !written.has(text) && !date.test(text));
+}
+
+test('every word comes from the catalogue', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  const { houses, account } = await (await page.request.get(`${demo.base}/api/me`)).json();
+  const { put } = await (await page.request.get(`${demo.base}/api/houses/${houses[0].houseId}/changes?since=0&limit=5000`)).json();
+  const written = new Set<string>([account.email, ...houses.map((house: { name: string }) => house.name)]);
+  for (const { row } of put) for (const text of [row.title, row.name, row.mark, row.text, row.purpose, row.message]) if (text) written.add(text);
+  await page.evaluate(() => localStorage.setItem('kotiva/words', 'pseudo'));
+  await page.reload();
+  await page.getByRole('navigation').waitFor();
+  const links = page.getByRole('navigation').getByRole('link');
+  for (let nth = 0; nth < (await links.count()); nth++) {
+    await links.nth(nth).click();
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    expect(await wordsOutsideTheCatalogue(page, written), `destination ${nth + 1}`).toEqual([]);
+    const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(wider, `destination ${nth + 1}`).toBeLessThanOrEqual(1);
+  }
+  await links.first().click();
+  await page.getByText('Varnish the jetty rail').first().click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await wordsOutsideTheCatalogue(page, written), 'an item').toEqual([]);
+});

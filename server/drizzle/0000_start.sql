@@ -23,8 +23,8 @@ CREATE TABLE `activity` (
 );
 --> statement-breakpoint
 CREATE INDEX `activity_seq_ix` ON `activity` (`houseId`,`seq`);--> statement-breakpoint
-CREATE INDEX `activity_item_ix` ON `activity` (`itemId`);--> statement-breakpoint
-CREATE INDEX `activity_list_ix` ON `activity` (`listId`);--> statement-breakpoint
+CREATE INDEX `activity_item_ix` ON `activity` (`itemId`) WHERE "activity"."itemId" is not null;--> statement-breakpoint
+CREATE INDEX `activity_list_ix` ON `activity` (`listId`) WHERE "activity"."listId" is not null;--> statement-breakpoint
 CREATE TABLE `bundle` (
 	`id` text PRIMARY KEY NOT NULL,
 	`houseId` text NOT NULL,
@@ -48,10 +48,9 @@ CREATE TABLE `command` (
 	`changes` text NOT NULL,
 	`outcome` text NOT NULL,
 	`at` text NOT NULL,
-	PRIMARY KEY(`accountId`, `id`)
+	PRIMARY KEY(`id`, `accountId`)
 );
 --> statement-breakpoint
-CREATE INDEX `command_id_ix` ON `command` (`id`);--> statement-breakpoint
 CREATE TABLE `comment` (
 	`id` text PRIMARY KEY NOT NULL,
 	`houseId` text NOT NULL,

@@ -1,4 +1,4 @@
-import { epochOf, instantOf } from '@kotiva/core';
+import { epochOf } from '@kotiva/core';
 import { eq } from 'drizzle-orm';
 import { Temporal } from 'temporal-polyfill';
 import type { Db } from './db/open.ts';
@@ -10,7 +10,7 @@ export interface Clock {
   now(): string;
 }
 
-export const realClock: Clock = { now: () => instantOf(Date.now()) };
+export const realClock: Clock = { now: () => new Date().toISOString() };
 
 const KEY = 'clock-ahead-ms';
 
@@ -23,7 +23,7 @@ export class SimulatedClock implements Clock {
   }
 
   now(): string {
-    return instantOf(Date.now() + this.aheadMs);
+    return new Date(Date.now() + this.aheadMs).toISOString();
   }
 
   /** Moves to an instant. Returns false, and does nothing, if that lies in the past. */

@@ -1,5 +1,6 @@
 import { createInstance } from 'i18next';
 import { en } from './en.ts';
+import { pseudo, speaksPseudo } from './pseudo.ts';
 
 /** Keys of the catalogue; `_one` and `_other` are plural forms of one key (CLDR). */
 type Plain<K> = K extends `${infer Base}_one` | `${infer Base}_other` ? Base : K;
@@ -8,7 +9,7 @@ export type WordKey = Plain<keyof typeof en>;
 const i18next = createInstance();
 void i18next.init({
   lng: 'en',
-  resources: { en: { translation: en } },
+  resources: { en: { translation: speaksPseudo() ? pseudo(en) : en } },
   keySeparator: false,
   nsSeparator: false,
   interpolation: { escapeValue: false, prefix: '{', suffix: '}' },

@@ -1,3 +1,4 @@
+import { isNotNull } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 const flag = () => integer({ mode: 'boolean' }).notNull();
@@ -211,7 +212,7 @@ export const activity = sqliteTable(
     at: text().notNull(),
     arrivedAt: text().notNull(),
   },
-  (t) => [index('activity_seq_ix').on(t.houseId, t.seq), index('activity_item_ix').on(t.itemId), index('activity_list_ix').on(t.listId)],
+  (t) => [index('activity_seq_ix').on(t.houseId, t.seq), index('activity_item_ix').on(t.itemId).where(isNotNull(t.itemId)), index('activity_list_ix').on(t.listId).where(isNotNull(t.listId))],
 );
 
 /** The tables of the nouns, by name. */
@@ -235,7 +236,8 @@ export const command = sqliteTable(
     outcome: json(),
     at: text().notNull(),
   },
-  (t) => [primaryKey({ columns: [t.accountId, t.id] }), index('command_id_ix').on(t.id)],
+  // by id first: whether any account has used it is asked of every command
+  (t) => [primaryKey({ columns: [t.id, t.accountId] })],
 );
 
 /** Rows that came into or went out of a person's sight at a sequence number, without having changed themselves. */

@@ -14,6 +14,7 @@ import {
 } from '@kotiva/core';
 import { getTableColumns, type Column } from 'drizzle-orm';
 import type { Raw } from './open.ts';
+import { CACHED, RowCache } from './row-cache.ts';
 import { nounTables } from './schema.ts';
 
 interface Statement {
@@ -25,9 +26,13 @@ type Values = Record<string, unknown>;
 
 const columnsOf = Object.fromEntries(NOUNS.map((noun) => [noun, getTableColumns(nounTables[noun])])) as unknown as Record<Noun, Record<string, Column>>;
 
-/** The rows of a whole house in SQLite: what `decide` reads through on the server, and where its changes are written. */
+/**
+ * The rows of a whole house in SQLite: what `decide` reads through on the server, and where its changes are written.
+ * One instance a house is its only writer, so what it has read once it need not read again.
+ */
 export class SqliteRows implements Reader {
   private readonly statements = new Map<string, Statement>();
+  private readonly cache = new RowCache();
 
   constructor(
     private readonly raw: Raw,
@@ -35,19 +40,35 @@ export class SqliteRows implements Reader {
   ) {}
 
   get<N extends Noun>(noun: N, id: string): Held<N> {
+    const known = this.cache.get(noun, id);
+    if (known) return known;
+    if (this.cache.isComplete(noun)) return 'absent';
     const values = this.prepared(`SELECT * FROM "${noun}" WHERE id = ? AND "houseId" = ?`).get(id, this.houseId) as Values | undefined;
-    return values ? (fromDriver(noun, values) as Row<N>) : 'absent';
+    if (!values) return 'absent';
+    const row = fromDriver(noun, values) as Row<N>;
+    if (CACHED.includes(noun)) this.cache.put(noun, row);
+    return row;
   }
 
   by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] {
     if (!(INDEXES[noun] as readonly string[]).includes(String(field))) throw new Error(`${noun} is not looked up by ${String(field)}`);
-    const rows = this.prepared(`SELECT * FROM "${noun}" WHERE "${String(field)}" = ? AND "houseId" = ?`).all(value, this.houseId) as Values[];
-    return rows.map((row) => fromDriver(noun, row) as Row<N>);
+    const known = this.cache.by(noun, field, value);
+    if (known) return known;
+    const rows = this.read(noun, this.prepared(`SELECT * FROM "${noun}" WHERE "${String(field)}" = ? AND "houseId" = ?`).all(value, this.houseId));
+    if (CACHED.includes(noun)) this.cache.keepLookup(noun, field, value, rows);
+    return rows;
   }
 
   all<N extends Noun>(noun: N): Row<N>[] {
-    const rows = this.prepared(`SELECT * FROM "${noun}" WHERE "houseId" = ?`).all(this.houseId) as Values[];
-    return rows.map((row) => fromDriver(noun, row) as Row<N>);
+    if (this.cache.isComplete(noun)) return this.cache.all(noun);
+    const rows = this.read(noun, this.prepared(`SELECT * FROM "${noun}" WHERE "houseId" = ?`).all(this.houseId));
+    if (CACHED.includes(noun)) this.cache.keepAll(noun, rows);
+    return rows;
+  }
+
+  /** After a transaction that was rolled back: what was written in it is not there. */
+  forget(): void {
+    this.cache.forget();
   }
 
   command(id: string): RecordedCommand | 'absent' {
@@ -66,15 +87,21 @@ export class SqliteRows implements Reader {
   }
 
   private write(change: Change, writer: Writer) {
-    const held = this.get(change.noun, change.id);
+    const held = change.made ? 'absent' : this.get(change.noun, change.id);
     const before = typeof held === 'string' ? undefined : held;
-    const after = toDriver(change.noun, applyChange(before, change, writer));
+    const row = applyChange(before, change, writer);
+    const after = toDriver(change.noun, row);
     const fields = before ? [...Object.keys(change.fields), 'seq', 'stamps'] : Object.keys(after);
     const names = fields.map((field) => `"${field}"`);
     const values = fields.map((field) => after[field]);
     if (before) this.prepared(`UPDATE "${change.noun}" SET ${names.map((name) => `${name} = ?`).join(', ')} WHERE id = ?`).run(...values, change.id);
     else this.prepared(`INSERT INTO "${change.noun}" (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`).run(...values);
+    if (CACHED.includes(change.noun)) this.cache.put(change.noun, row);
     return recordOf(change, before);
+  }
+
+  private read<N extends Noun>(noun: N, values: unknown[]): Row<N>[] {
+    return values.map((row) => fromDriver(noun, row as Values) as Row<N>);
   }
 
   private prepared(sql: string): Statement {

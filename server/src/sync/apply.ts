@@ -15,6 +15,7 @@ export interface Actor {
 /** The one way shared data changes: commands, each in one transaction, each applied once. */
 export class Ledger {
   private readonly houses = new Map<string, SqliteRows>();
+  private readonly seqs = new Map<string, number>();
   private readonly listeners = new Set<(houseId: string, seq: number) => void>();
   private readonly statements;
 
@@ -23,11 +24,15 @@ export class Ledger {
     private readonly clock: Clock,
   ) {
     this.statements = {
+      begin: raw.prepare('BEGIN IMMEDIATE'),
+      commit: raw.prepare('COMMIT'),
+      rollback: raw.prepare('ROLLBACK'),
       known: raw.prepare('SELECT "accountId", outcome FROM command WHERE id = ?'),
       keep: raw.prepare(
         'INSERT INTO command ("accountId", id, "houseId", name, payload, "actorId", seq, changes, outcome, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
       ),
-      next: raw.prepare('INSERT INTO sequence ("houseId", seq) VALUES (?, 1) ON CONFLICT ("houseId") DO UPDATE SET seq = seq + 1 RETURNING seq'),
+      step: raw.prepare('UPDATE sequence SET seq = ? WHERE "houseId" = ?'),
+      first: raw.prepare('INSERT INTO sequence (seq, "houseId") VALUES (?, ?)'),
       last: raw.prepare('SELECT seq FROM sequence WHERE "houseId" = ?'),
       sight: raw.prepare('INSERT INTO sight ("houseId", "personId", seq, noun, "rowId") VALUES (?, ?, ?, ?, ?)'),
     };
@@ -43,7 +48,9 @@ export class Ledger {
 
   /** The last sequence number of a house; 0 before its first command. */
   seq(houseId: string): number {
-    return (this.statements.last.get(houseId) as { seq: number } | undefined)?.seq ?? 0;
+    const known = this.seqs.get(houseId) ?? (this.statements.last.get(houseId) as { seq: number } | undefined)?.seq ?? 0;
+    this.seqs.set(houseId, known);
+    return known;
   }
 
   /** Called after each commit. Returns how to stop listening. */
@@ -55,15 +62,30 @@ export class Ledger {
   /** Decides and commits one command. A second time it gets its first outcome. */
   apply(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {
     let seq: number | null = null;
-    const outcome = this.raw.transaction(() => {
+    const outcome = this.inTransaction(command.houseId, () => {
       const known = this.knownOutcome(command.id, account);
       if (known) return known;
       const decided = this.decideAndWrite(command, account);
       seq = decided.outcome === 'accepted' ? decided.seq : null;
       return decided;
-    })();
+    });
     if (seq !== null) for (const listener of this.listeners) listener(command.houseId, seq);
     return outcome;
+  }
+
+  private inTransaction(houseId: string, task: () => Outcome): Outcome {
+    const { begin, commit, rollback } = this.statements;
+    begin.run();
+    try {
+      const outcome = task();
+      commit.run();
+      return outcome;
+    } catch (error) {
+      if (this.raw.inTransaction) rollback.run();
+      this.rows(houseId).forget();
+      this.seqs.delete(houseId);
+      throw error;
+    }
   }
 
   /**
@@ -90,7 +112,7 @@ export class Ledger {
     const reach = reachOf(decision.changes, rows);
     const watched = !reachesNothing(reach);
     const before = watched ? seenInReach(reach, rows, this.readers(rows)) : null;
-    const { seq } = this.statements.next.get(command.houseId) as { seq: number };
+    const seq = this.nextSeq(command.houseId);
     const recorded: RecordedCommand = rows.apply(decision.changes, {
       commandId: command.id,
       name: command.name,
@@ -105,6 +127,14 @@ export class Ledger {
     const outcome: Outcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
     this.keep(command, account, decision.actorId, seq, recorded.changes, outcome, now);
     return outcome;
+  }
+
+  private nextSeq(houseId: string): number {
+    const seq = this.seq(houseId) + 1;
+    if (seq === 1) this.statements.first.run(seq, houseId);
+    else this.statements.step.run(seq, houseId);
+    this.seqs.set(houseId, seq);
+    return seq;
   }
 
   private readers(rows: SqliteRows) {

@@ -1,0 +1,79 @@
+import { INDEXES, NOUNS, type IndexOf, type Noun, type Row } from '@kotiva/core';
+
+/** Above this many rows everything is forgotten and read anew: a house is far smaller. */
+const MOST_ROWS = 50_000;
+
+type Ids = Map<string, Set<string>>;
+
+/**
+ * Rows of one house as they were last read or written, and the lookups made of them. It only ever holds what the database holds:
+ * whoever writes tells it (`put`), and after a transaction that was rolled back it forgets everything.
+ */
+export class RowCache {
+  private rows = new Map<Noun, Map<string, Row>>();
+  private lookups = new Map<string, Ids>();
+  private complete = new Set<Noun>();
+  private count = 0;
+
+  get<N extends Noun>(noun: N, id: string): Row<N> | undefined {
+    return this.rows.get(noun)?.get(id) as Row<N> | undefined;
+  }
+
+  /** Whether every row of a noun is held, so that what is not here does not exist. */
+  isComplete(noun: Noun): boolean {
+    return this.complete.has(noun);
+  }
+
+  all<N extends Noun>(noun: N): Row<N>[] {
+    return [...(this.rows.get(noun)?.values() ?? [])] as Row<N>[];
+  }
+
+  /** The rows of a lookup made before, or undefined if it was not. */
+  by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] | undefined {
+    const ids = this.lookups.get(lookupName(noun, String(field)))?.get(value);
+    return ids && [...ids].map((id) => this.get(noun, id)!);
+  }
+
+  put(noun: Noun, row: Row): void {
+    if (this.count >= MOST_ROWS) this.forget();
+    const rows = this.rows.get(noun) ?? new Map<string, Row>();
+    this.rows.set(noun, rows);
+    const old = rows.get(row.id);
+    if (!old) this.count += 1;
+    rows.set(row.id, row);
+    for (const field of INDEXES[noun] as readonly string[]) this.follow(noun, field, old, row);
+  }
+
+  keepLookup<N extends Noun>(noun: N, field: IndexOf<N>, value: string, rows: readonly Row<N>[]): void {
+    for (const row of rows) this.put(noun, row);
+    const name = lookupName(noun, String(field));
+    const lookup: Ids = this.lookups.get(name) ?? new Map<string, Set<string>>();
+    this.lookups.set(name, lookup);
+    lookup.set(value, new Set(rows.map((row) => row.id)));
+  }
+
+  keepAll<N extends Noun>(noun: N, rows: readonly Row<N>[]): void {
+    for (const row of rows) this.put(noun, row);
+    this.complete.add(noun);
+  }
+
+  forget(): void {
+    this.rows.clear();
+    this.lookups.clear();
+    this.complete.clear();
+    this.count = 0;
+  }
+
+  /** A row that was written leaves the lookups of its old value and enters those of its new one, where they were made. */
+  private follow(noun: Noun, field: string, old: Row | undefined, row: Row): void {
+    const lookup = this.lookups.get(lookupName(noun, field));
+    if (!lookup) return;
+    const [before, now] = [old, row].map((one) => (one as unknown as Record<string, unknown> | undefined)?.[field]);
+    if (typeof before === 'string' && before !== now) lookup.get(before)?.delete(row.id);
+    if (typeof now === 'string') lookup.get(now)?.add(row.id);
+  }
+}
+
+const lookupName = (noun: Noun, field: string): string => `${noun}.${field}`;
+
+export const CACHED: readonly Noun[] = NOUNS.filter((noun) => noun !== 'activity');
