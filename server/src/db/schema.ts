@@ -212,7 +212,11 @@ export const activity = sqliteTable(
     at: text().notNull(),
     arrivedAt: text().notNull(),
   },
-  (t) => [index('activity_seq_ix').on(t.houseId, t.seq), index('activity_item_ix').on(t.itemId).where(isNotNull(t.itemId)), index('activity_list_ix').on(t.listId).where(isNotNull(t.listId))],
+  (t) => [
+    index('activity_seq_ix').on(t.houseId, t.seq),
+    index('activity_item_ix').on(t.itemId).where(isNotNull(t.itemId)),
+    index('activity_list_ix').on(t.listId).where(isNotNull(t.listId)),
+  ],
 );
 
 /** The tables of the nouns, by name. */
