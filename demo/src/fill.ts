@@ -3,8 +3,8 @@ import { v7 } from 'uuid';
 import { Accounts } from '../../server/src/auth/accounts.ts';
 import type { Storage } from '../../server/src/db/open.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
-import type { DemoHouse, DemoItem, DemoList, Did } from './scenario.ts';
-import { GUESTHOUSE, HOME } from './scenario.ts';
+import type { DemoHouse, DemoItem, DemoList, Did } from './scenario/index.ts';
+import { GUESTHOUSE, HOME } from './scenario/index.ts';
 
 const ZONE = 'Europe/Helsinki';
 export const DEMO_PASSWORD = 'kaislaranta';
@@ -118,6 +118,8 @@ class HouseFiller {
       notes: item.notes,
       due: item.due ? this.moment(item.due) : undefined,
       importance: item.importance,
+      effort: item.effort,
+      energy: item.energy,
       confirm: item.confirm,
       persons: (item.to ?? []).map((who) => this.person(who)),
       policy: item.each ? 'each' : 'any',

@@ -4,7 +4,7 @@ import { parseArgs } from 'node:util';
 import { SimulatedClock } from '../../server/src/clock.ts';
 import { portOf, root, startServer, stop } from '../../server/src/serve.ts';
 import { DEMO_PASSWORD, fillDemo } from './fill.ts';
-import { GUESTHOUSE, HOME } from './scenario.ts';
+import { GUESTHOUSE, HOME } from './scenario/index.ts';
 import { demoStateOf, markDemo } from './state.ts';
 
 const { values } = parseArgs({

@@ -52,9 +52,29 @@ for (const dark of [false, true]) {
       await page.getByRole('button', { name: 'Change Leila' }).click();
       await expectAccessible(page, 'a person changed');
       await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: /^Leila/ }).click();
+      await expect(page.getByText('You wait for from Leila')).toBeVisible();
+      await expectAccessible(page, 'a person');
+      await page.getByRole('link', { name: 'More', exact: true }).click();
+      await page.getByRole('button', { name: 'Invite someone' }).click();
+      await expectAccessible(page, 'inviting');
+      await page.getByRole('dialog').getByRole('button', { name: 'Make the link' }).click();
+      const link = await page.getByLabel('Link to pass on').first().inputValue();
       await page.goto(`${demo.base}/workbench`);
       await expect(page.getByRole('heading', { name: 'Workbench' })).toBeVisible();
       await expectAccessible(page, 'workbench');
+      const guest = await devices.open(size, { dark });
+      await guest.goto(link);
+      await guest.getByLabel('Name', { exact: true }).fill('Sanna');
+      await expectAccessible(guest, 'joining, signing up');
+      await guest.getByLabel('E-mail').fill(`sanna${size.width}@example.org`);
+      await guest.getByLabel('Password').fill('long enough');
+      await guest.getByRole('button', { name: 'Make the account' }).click();
+      await expect(guest.getByRole('button', { name: 'Join' })).toBeVisible();
+      await expectAccessible(guest, 'joining');
+      await guest.goto(demo.base);
+      await expect(guest.getByLabel('Name of the house')).toBeVisible();
+      await expectAccessible(guest, 'first house');
     }
   });
 }

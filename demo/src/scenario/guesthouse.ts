@@ -1,70 +1,5 @@
-import type { Colour, ListIcon, ListKind, Pattern, Role } from '@kotiva/core';
-
-/** The made-up guesthouse Kaislaranta by a lake, and the family above it. Nobody and nothing in it is real. */
-
-export interface DemoPerson {
-  name: string;
-  mark: string;
-  colour: Colour;
-  pattern: Pattern;
-  role: Exclude<Role, 'outside'>;
-}
-
-/** What became of somebody's part. */
-export type Did = { take: true } | { done: true } | { seen: true } | { decline: string } | { ask: string } | { percent: number };
-
-export interface DemoItem {
-  title: string;
-  /** Days from the day it is filled, with an hour if it has one: `+3 17:00`, `-1`, `0 12:00`. */
-  due?: string;
-  to?: string[];
-  each?: boolean;
-  message?: string;
-  /** Days ago it was made and handed over. */
-  ago?: number;
-  did?: Record<string, Did>;
-  confirm?: boolean;
-  importance?: number;
-  steps?: string[];
-  stepsDone?: number;
-  /** Nobody's, and checked off by its maker. */
-  done?: boolean;
-  by?: string;
-  notes?: string;
-}
-
-export interface DemoList {
-  name: string;
-  purpose: string;
-  colour: Colour;
-  icon: ListIcon;
-  kind?: ListKind;
-  bundle?: string;
-  owner: string;
-  edit?: string[];
-  check?: string[];
-  view?: string[];
-  sections: Record<string, DemoItem[]>;
-}
-
-export interface DemoHouse {
-  name: string;
-  people: DemoPerson[];
-  bundles: Record<string, string>;
-  lists: DemoList[];
-  own: Record<string, DemoItem[]>;
-}
-
-const t = (title: string, more: Omit<DemoItem, 'title'> = {}): DemoItem => ({ title, ...more });
-const STAFF = ['Marek', 'Leila', 'Tapio', 'Noor'];
-
-const FAMILY: DemoPerson[] = [
-  { name: 'Aino', mark: 'Ai', colour: 'petrol', pattern: 'weft', role: 'manager' },
-  { name: 'Petri', mark: 'Pe', colour: 'indigo', pattern: 'warp', role: 'manager' },
-  { name: 'Oona', mark: 'Oo', colour: 'plum', pattern: 'twill', role: 'member' },
-  { name: 'Eetu', mark: 'Ee', colour: 'rust', pattern: 'zigzag', role: 'member' },
-  { name: 'Helmi', mark: 'He', colour: 'aubergine', pattern: 'diamond', role: 'member' },
-];
+import { FAMILY, STAFF } from './people.ts';
+import { open, past, t, type DemoHouse } from './shapes.ts';
 
 export const GUESTHOUSE: DemoHouse = {
   name: 'Kaislaranta',
@@ -118,6 +53,17 @@ export const GUESTHOUSE: DemoHouse = {
           t('New rope for the mooring'),
           t('Patch the inflatable'),
           t('Oil the boathouse doors', { done: true, ago: 3 }),
+          open('Tighten the cleats on the jetty', 30, 'middle'),
+          open('Scrape the hull of the old rowing boat', 120, 'high', { due: '+20' }),
+          open('New hinges for the oar locker', 45, 'middle'),
+          open('Find out who mends fish traps', 10, 'low'),
+          past('Splice the anchor rope', 8, 40),
+        ],
+        'In spring': [
+          open('Count the paddles', 15, 'low', { due: '+140' }),
+          open('Order two new life rings', 10, 'low', { due: '+120' }),
+          open('Tar the old rowing boat', 180, 'high', { due: '+160' }),
+          open('Paint the boat numbers anew', 60, 'middle', { due: '+165' }),
         ],
         'Opening the boathouse': [
           t('Check the fire extinguisher', { due: '+150' }),
@@ -149,6 +95,15 @@ export const GUESTHOUSE: DemoHouse = {
           t('Mend the windbreak'),
           t('Ask what a stove glass costs', { done: true, ago: 6 }),
           t('Paint the dressing room'),
+          open('Wash the felt hats', 20, 'low'),
+          open('Clear the gutter over the woodshed', 40, 'high'),
+          open('Whisk ties for next summer', 60, 'low'),
+          open('Sort the birch from the alder', 90, 'high'),
+          open('A hook for each towel', 25, 'low'),
+          open('Measure the ice at the hole', 10, 'low', { due: '+12' }),
+          open('Stack the second row of wood', 120, 'high', { due: '+8' }),
+          past('Sweep the chimney', 11, 50),
+          past('New thermometer on the wall', 9, 10),
         ],
       },
     },
@@ -182,6 +137,24 @@ export const GUESTHOUSE: DemoHouse = {
           t('Room 4, mattress turned', { done: true, ago: 4 }),
           t('Room 5, the lamp'),
           t('Hall carpet'),
+          open('Stairs: the third step creaks', 30, 'middle'),
+          open('Attic: look for moths', 40, 'middle', { due: '+15' }),
+          open('Clean the lampshades', 45, 'low'),
+          open('Radiators bled in all the rooms', 60, 'middle', { due: '+10' }),
+          open('Wash the winter curtains', 90, 'middle'),
+          open('Check the smoke alarms', 20, 'low', { due: '+7', importance: 2 }),
+          past('Windows on the lake side', 13, 120),
+        ],
+        'Small things': [
+          open('Batteries for the bedside lamps', 10, 'low'),
+          open('A vase for room 2', 15, 'low'),
+          open('Sew the button on the blue cushion', 10, 'low'),
+          open('Replace the map in room 5', 10, 'low'),
+          open('Sharpen the pencils at the desk', 5, 'low'),
+          open('Felt pads under the chairs', 30, 'low'),
+          open('Label the keys by colour', 25, 'low'),
+          open('Room 3: tighten the tap', 20, 'middle'),
+          past('Wax the hall table', 6, 30),
         ],
       },
     },
@@ -206,11 +179,29 @@ export const GUESTHOUSE: DemoHouse = {
           t('Throw out what is past its day', { to: ['Noor'], due: '+2', ago: 1 }),
           t('Label the jam'),
           t('Defrost the small freezer', { due: '+9' }),
+          open('Throw out the cracked jars', 15, 'low'),
+          open('Wipe the shelves with vinegar', 30, 'low', { due: '+6' }),
+          open('Write down what is in the big freezer', 40, 'middle'),
+          open('Move the beetroot to the cellar', 25, 'high'),
+          past('Ask for a second milk crate', 5, 5),
         ],
         'Coach group': [
           t('Menu for 18', { to: ['Marek'], due: '+2 12:00', ago: 2, importance: 2, did: { Marek: { ask: 'Is anyone without gluten?' } } }),
           t('Borrow the big pot', { to: ['Helmi'], due: '+3', ago: 1 }),
           t('Set the long table', { due: '+4' }),
+          open('Print the place cards', 20, 'low', { due: '+4' }),
+          open('Polish the big coffee pot', 15, 'low'),
+          open('Borrow six chairs from the village hall', 30, 'middle', { due: '+3' }),
+          open('Test the soup for eighteen', 90, 'middle', { due: '+2' }),
+        ],
+        'Winter menu': [
+          open('Try the salted pike', 60, 'middle'),
+          open('Price the reindeer stew', 20, 'low'),
+          open('Ask the baker about rye starter', 10, 'low'),
+          open('A soup without milk', 45, 'middle', { due: '+11' }),
+          open('Photograph the berry cake', 15, 'low'),
+          open('Write the menu in three languages', 60, 'high', { due: '+16' }),
+          past('Taste the cloudberry jam', 4, 10),
         ],
       },
     },
@@ -268,6 +259,9 @@ export const GUESTHOUSE: DemoHouse = {
         Papers: [
           t('Photos for the insurer', { to: ['Oona'], due: '-1', ago: 6, did: { Oona: { seen: true } } }),
           t('New notice for the hall', { to: ['Helmi'], due: '+6', ago: 2, did: { Helmi: { take: true } } }),
+          open('Photograph the serial numbers', 30, 'low', { due: '+14' }),
+          open('List of who has a key', 15, 'low', { due: '+5' }),
+          open('Practise with the fire blanket', 20, 'middle', { due: '+18' }),
         ],
       },
     },
@@ -287,6 +281,20 @@ export const GUESTHOUSE: DemoHouse = {
           t('Calendar for next summer', { to: ['Oona'], by: 'Petri', due: '+14', ago: 4, did: { Oona: { take: true } } }),
         ],
         Prices: [t('Compare with last winter', { by: 'Petri' }), t('Child beds: free or not', { by: 'Petri' })],
+        'To answer': [
+          open('The skiers ask for a drying room', 10, 'low', { by: 'Petri', due: '+2' }),
+          open('A thank-you to the choir', 15, 'low', { by: 'Petri' }),
+          open('Tell the anglers about the ice', 10, 'low', { by: 'Petri', due: '+9' }),
+          open('Birthday of 60: which rooms', 25, 'middle', { by: 'Petri', due: '+13' }),
+          open('Offer for the office party', 45, 'high', { by: 'Petri', due: '+4', importance: 2 }),
+          open('The family from the south wants a cot', 5, 'low', { by: 'Petri' }),
+        ],
+        'Next year': [
+          open('Choose the weeks that stay free', 60, 'high', { by: 'Petri', due: '+30' }),
+          open('Write to last summer’s groups', 90, 'middle', { by: 'Petri', due: '+25' }),
+          open('A price for long stays', 40, 'high', { by: 'Petri' }),
+          open('Ask the museum about tickets', 15, 'low', { by: 'Petri' }),
+        ],
       },
     },
     {
@@ -304,7 +312,19 @@ export const GUESTHOUSE: DemoHouse = {
           t('Ring the insurer', { to: ['Petri'], due: '0 15:00', ago: 1 }),
           t('Wages', { due: '+5', importance: 2 }),
         ],
-        Later: [t('New printer'), t('Bin the old ledgers', { done: true, ago: 7 }), t('Ask about the solar grant')],
+        Later: [
+          t('New printer'),
+          t('Bin the old ledgers', { done: true, ago: 7 }),
+          t('Ask about the solar grant'),
+          open('Scan the receipts of October', 40, 'low'),
+          open('Compare the electricity tariffs', 60, 'high'),
+          open('Renew the music licence', 15, 'low', { due: '+22' }),
+          open('Check the fire insurance sum', 30, 'high', { due: '+19', importance: 1 }),
+          open('New toner', 5, 'low'),
+          open('Archive the guest cards', 50, 'low', { due: '+17' }),
+          past('Answer the tax letter', 10, 45),
+          past('Pay the chimney sweep', 9, 5),
+        ],
       },
     },
     {
@@ -321,7 +341,25 @@ export const GUESTHOUSE: DemoHouse = {
           t('Snow poles along the drive', { to: ['Eetu'], by: 'Petri', due: '+2', ago: 2 }),
           t('Winter tyres on the van', { to: ['Tapio'], by: 'Petri', due: '+1', ago: 3, did: { Tapio: { done: true } } }),
         ],
-        Tools: [t('Sharpen the axes'), t('Oil for the chainsaw'), t('Find the long ladder', { done: true, ago: 3 })],
+        Tools: [
+          t('Sharpen the axes'),
+          t('Oil for the chainsaw'),
+          t('Find the long ladder', { done: true, ago: 3 }),
+          open('Handle for the wide rake', 30, 'middle', { by: 'Petri' }),
+          open('Charge the headlamps', 5, 'low', { by: 'Petri' }),
+          open('Sort the screws', 90, 'low', { by: 'Petri' }),
+          open('Grease the snow blower', 25, 'middle', { by: 'Petri', due: '+4' }),
+          open('Fuel for the generator', 20, 'low', { by: 'Petri', due: '+6' }),
+        ],
+        'When there is time': [
+          open('Mend the gate to the orchard', 60, 'middle', { by: 'Petri' }),
+          open('Cut back the lilac', 90, 'high', { by: 'Petri' }),
+          open('Bird table, a new roof', 45, 'low', { by: 'Petri' }),
+          open('Level the stones by the pump', 120, 'high', { by: 'Petri' }),
+          open('Move the compost', 60, 'high', { by: 'Petri' }),
+          open('Light over the wood store', 40, 'middle', { by: 'Petri' }),
+          past('Rake the leaves', 14, 120),
+        ],
       },
     },
     {
@@ -333,7 +371,19 @@ export const GUESTHOUSE: DemoHouse = {
       owner: 'Helmi',
       edit: ['Aino', 'Oona'],
       view: STAFF,
-      sections: { Things: ['A hair dryer', 'Board games', 'A map of the lake', 'Wool socks', 'A sledge'].map((title) => t(title)) },
+      sections: {
+        Things: [
+          'A hair dryer',
+          'Board games',
+          'A map of the lake',
+          'Wool socks',
+          'A sledge',
+          'Reading glasses',
+          'An adapter',
+          'Insect repellent',
+          'A yoga mat',
+        ].map((title) => t(title)),
+      },
     },
     {
       name: 'Spring ideas',
@@ -342,7 +392,18 @@ export const GUESTHOUSE: DemoHouse = {
       icon: 'leaf',
       kind: 'undated',
       owner: 'Aino',
-      sections: { Ideas: ['Herb bed by the kitchen', 'Bicycles to lend', 'A bench at the point', 'Breakfast on the jetty'].map((title) => t(title)) },
+      sections: {
+        Ideas: [
+          'Herb bed by the kitchen',
+          'Bicycles to lend',
+          'A bench at the point',
+          'Breakfast on the jetty',
+          'A swing in the pine',
+          'Wild flowers along the drive',
+          'A second hammock',
+          'Lend out fishing rods',
+        ].map((title) => t(title)),
+      },
     },
     {
       name: 'Van',
@@ -367,82 +428,4 @@ export const GUESTHOUSE: DemoHouse = {
     Noor: [t('Bus card', { due: '+1' })],
     Tapio: [t('Back exercises')],
   },
-};
-
-export const HOME: DemoHouse = {
-  name: 'Upstairs',
-  people: FAMILY,
-  bundles: { Everyday: 'Aino' },
-  lists: [
-    {
-      name: 'Chores',
-      purpose: 'What keeps the five of us afloat',
-      colour: 'plum',
-      icon: 'house',
-      bundle: 'Everyday',
-      owner: 'Aino',
-      edit: ['Petri', 'Oona', 'Eetu', 'Helmi'],
-      sections: {
-        Today: [
-          t('Walk the dog', { to: ['Oona'], due: '0 18:00', ago: 1, did: { Oona: { take: true } } }),
-          t('Empty the dishwasher', { to: ['Eetu'], due: '0', ago: 1 }),
-          t('Dark wash', { to: ['Petri'], due: '0', ago: 1, did: { Petri: { done: true } } }),
-        ],
-        'This week': [
-          t('Tidy your own room', { to: ['Oona', 'Eetu'], each: true, due: '+4', ago: 1, did: { Eetu: { seen: true } } }),
-          t('Carpets out', { due: '+4' }),
-          t('Descale the coffee machine', { to: ['Helmi'], due: '+3', ago: 2, did: { Helmi: { take: true } } }),
-          t('Change the beds', { to: ['Aino', 'Petri'], due: '+5', ago: 1 }),
-        ],
-      },
-    },
-    {
-      name: 'School and hobbies',
-      purpose: 'Forms, rides, kit',
-      colour: 'rust',
-      icon: 'book',
-      bundle: 'Everyday',
-      owner: 'Aino',
-      edit: ['Petri', 'Oona', 'Eetu'],
-      sections: {
-        Forms: [
-          t('Sign the trip form', { to: ['Petri'], due: '+1', ago: 2, did: { Petri: { seen: true } } }),
-          t('Pay the choir', { due: '+7' }),
-          t('Skates sharpened', { to: ['Eetu'], due: '+2', ago: 1 }),
-        ],
-        Rides: [
-          t('Floorball, there', { to: ['Aino'], due: '+1 17:30', ago: 1, did: { Aino: { take: true } } }),
-          t('Floorball, back', { to: ['Petri'], due: '+1 19:00', ago: 1, did: { Petri: { take: true } } }),
-        ],
-      },
-    },
-    {
-      name: 'Christmas',
-      purpose: 'Before the 24th',
-      colour: 'aubergine',
-      icon: 'heart',
-      owner: 'Helmi',
-      edit: ['Aino', 'Petri'],
-      sections: {
-        Baking: [t('Ginger biscuits', { by: 'Helmi', to: ['Oona', 'Eetu'], due: '+20', ago: 1 }), t('Plum tarts', { by: 'Helmi' })],
-        Presents: [t('A present for Petri', { by: 'Helmi' }), t('Wool for mittens', { by: 'Helmi', done: true, ago: 2 })],
-      },
-    },
-    {
-      name: 'Dog',
-      purpose: 'Food, vet, walks',
-      colour: 'umber',
-      icon: 'paw',
-      owner: 'Oona',
-      edit: ['Aino', 'Petri', 'Eetu', 'Helmi'],
-      sections: {
-        Now: [
-          t('Worming tablet', { by: 'Oona', to: ['Helmi'], due: '+2', ago: 1 }),
-          t('New collar', { by: 'Oona' }),
-          t('Book the vet', { by: 'Oona', to: ['Aino'], due: '+3', ago: 1, message: 'The yearly jab.' }),
-        ],
-      },
-    },
-  ],
-  own: { Oona: [t('Ask about the summer job')], Eetu: [t('Return the library book', { due: '-1' })] },
 };

@@ -1,0 +1,3 @@
+export { GUESTHOUSE } from './guesthouse.ts';
+export { HOME } from './home.ts';
+export type { DemoHouse, DemoItem, DemoList, Did } from './shapes.ts';

@@ -1,0 +1,66 @@
+import type { Colour, Energy, ListIcon, ListKind, Pattern, Role } from '@kotiva/core';
+
+/** The made-up guesthouse Kaislaranta by a lake, and the family above it. Nobody and nothing in it is real. */
+
+export interface DemoPerson {
+  name: string;
+  mark: string;
+  colour: Colour;
+  pattern: Pattern;
+  role: Exclude<Role, 'outside'>;
+}
+
+/** What became of somebody's part. */
+export type Did = { take: true } | { done: true } | { seen: true } | { decline: string } | { ask: string } | { percent: number };
+
+export interface DemoItem {
+  title: string;
+  /** Days from the day it is filled, with an hour if it has one: `+3 17:00`, `-1`, `0 12:00`. */
+  due?: string;
+  to?: string[];
+  each?: boolean;
+  message?: string;
+  /** Days ago it was made and handed over. */
+  ago?: number;
+  did?: Record<string, Did>;
+  confirm?: boolean;
+  importance?: number;
+  /** Minutes. */
+  effort?: number;
+  energy?: Energy;
+  steps?: string[];
+  stepsDone?: number;
+  /** Nobody's, and checked off by its maker. */
+  done?: boolean;
+  by?: string;
+  notes?: string;
+}
+
+export interface DemoList {
+  name: string;
+  purpose: string;
+  colour: Colour;
+  icon: ListIcon;
+  kind?: ListKind;
+  bundle?: string;
+  owner: string;
+  edit?: string[];
+  check?: string[];
+  view?: string[];
+  sections: Record<string, DemoItem[]>;
+}
+
+export interface DemoHouse {
+  name: string;
+  people: DemoPerson[];
+  bundles: Record<string, string>;
+  lists: DemoList[];
+  own: Record<string, DemoItem[]>;
+}
+
+export const t = (title: string, more: Omit<DemoItem, 'title'> = {}): DemoItem => ({ title, ...more });
+
+/** Nobody's yet: a title, the minutes it takes, and the energy. */
+export const open = (title: string, effort?: number, energy?: Energy, more: Omit<DemoItem, 'title'> = {}): DemoItem => ({ title, effort, energy, ...more });
+/** Checked off by its maker some days ago. */
+export const past = (title: string, ago: number, effort?: number): DemoItem => ({ title, done: true, ago, effort });
