@@ -57,6 +57,11 @@ const DOINGS: [number, Doing][] = [
       withOne(r.pick(openItems(rows)), (item) => e.give('item.change', { item: item.id, notes: `${item.notes}\nline ${r.below(10)}`, notesBase: item.notes })),
   ],
   [2, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.setDue', { item: item.id, due: `2026-12-${10 + r.below(20)}` }))],
+  [2, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.change', { item: item.id, tags: [r.pick(['wood', 'shore', 'shop'])!] }))],
+  [1, (e, r, rows) => withOne(r.pick(rows.all('tag')), (tag) => e.give('tag.remove', { tag: tag.id }))],
+  [2, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('part.plan', { items: [item.id], plan: `2026-12-${10 + r.below(20)}` }))],
+  [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('part.shelve', { items: [item.id], shelved: r.chance(0.7) }))],
+  [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give(r.pick(['part.pull', 'part.takeOff', 'part.later'] as const)!, { items: [item.id] }))],
   [
     2,
     (e, r, rows) =>

@@ -127,6 +127,9 @@ CREATE TABLE `item` (
 	`importance` integer NOT NULL,
 	`effort` integer,
 	`energy` text,
+	`tagIds` text NOT NULL,
+	`situationIds` text NOT NULL,
+	`placeId` text,
 	`position` text NOT NULL,
 	`policy` text NOT NULL,
 	`confirm` integer NOT NULL,
@@ -229,6 +232,16 @@ CREATE TABLE `person` (
 --> statement-breakpoint
 CREATE INDEX `person_seq_ix` ON `person` (`houseId`,`seq`);--> statement-breakpoint
 CREATE UNIQUE INDEX `person_account_ix` ON `person` (`accountId`,`houseId`);--> statement-breakpoint
+CREATE TABLE `place` (
+	`id` text PRIMARY KEY NOT NULL,
+	`houseId` text NOT NULL,
+	`seq` integer NOT NULL,
+	`stamps` text NOT NULL,
+	`name` text NOT NULL,
+	`removedAt` text
+);
+--> statement-breakpoint
+CREATE INDEX `place_seq_ix` ON `place` (`houseId`,`seq`);--> statement-breakpoint
 CREATE TABLE `section` (
 	`id` text PRIMARY KEY NOT NULL,
 	`houseId` text NOT NULL,
@@ -275,6 +288,30 @@ CREATE TABLE `sight` (
 );
 --> statement-breakpoint
 CREATE INDEX `sight_ix` ON `sight` (`houseId`,`personId`,`seq`);--> statement-breakpoint
+CREATE TABLE `situation` (
+	`id` text PRIMARY KEY NOT NULL,
+	`houseId` text NOT NULL,
+	`seq` integer NOT NULL,
+	`stamps` text NOT NULL,
+	`name` text NOT NULL,
+	`kind` text NOT NULL,
+	`removedAt` text
+);
+--> statement-breakpoint
+CREATE INDEX `situation_seq_ix` ON `situation` (`houseId`,`seq`);--> statement-breakpoint
+CREATE TABLE `tag` (
+	`id` text PRIMARY KEY NOT NULL,
+	`houseId` text NOT NULL,
+	`seq` integer NOT NULL,
+	`stamps` text NOT NULL,
+	`makerId` text NOT NULL,
+	`name` text NOT NULL,
+	`colour` text NOT NULL,
+	`parentId` text,
+	`removedAt` text
+);
+--> statement-breakpoint
+CREATE INDEX `tag_seq_ix` ON `tag` (`houseId`,`seq`);--> statement-breakpoint
 CREATE TABLE `watch` (
 	`id` text PRIMARY KEY NOT NULL,
 	`houseId` text NOT NULL,

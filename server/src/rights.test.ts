@@ -140,8 +140,21 @@ const byAll =
   async (s) => ({ payload: await payload(s), allowed: true });
 const someone = async ({ house }: Situation) =>
   house.made('person', await house.must('Owner', 'person.add', { name: 'Nobody', mark: freshMark(), colour: 'moss', pattern: 'weft' })).id;
+const othersTag = async ({ house }: Situation) => house.made('tag', await house.must('Other', 'tag.make', { name: freshWord() })).id;
+/** Own parts, and what nobody was given where one may check off. */
+const planning = (payload: (items: string[]) => unknown): Record<string, Case> => ({
+  'the own part': async (s) => ({ payload: payload([await s.item()]), allowed: ownPart(s) || (s.relation !== 'giver' && s.allows('check')) }),
+  'nobody’s': async (s) => {
+    const item = await s.item();
+    if (ownPart(s) || s.relation === 'giver') return { payload: payload([]), allowed: false };
+    return { payload: payload([item]), allowed: s.allows('check') };
+  },
+  anothers: async (s) => ({ payload: payload([await s.itemOfOther()]), allowed: ownPart(s) }),
+});
 const othersBundle = async ({ house }: Situation) => house.made('bundle', await house.must('Other', 'bundle.make', { name: 'Bundle' })).id;
 
+let words = 0;
+const freshWord = () => `word ${words++}`;
 let marks = 100;
 const freshMark = () => (marks++).toString(36).padStart(3, 'z').slice(-3);
 let tokens = 0;
@@ -184,6 +197,21 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'section.change': { one: onSection((section) => ({ section, name: 'Renamed' })) },
   'section.move': { one: onSection((section) => ({ section, after: null })) },
   'section.remove': { one: onSection((section) => ({ section })) },
+  'tag.make': { own: byAll(() => ({ name: freshWord() })) },
+  'tag.change': { another: byManagers(async (s) => ({ tag: await othersTag(s), colour: 'plum' })) },
+  'tag.merge': { anothers: byManagers(async (s) => ({ from: await othersTag(s), into: await othersTag(s) })) },
+  'tag.remove': { another: byManagers(async (s) => ({ tag: await othersTag(s) })) },
+  'place.make': { one: byAll(() => ({ name: freshWord() })) },
+  'place.change': {
+    one: byManagers(async ({ house }) => ({ place: house.made('place', await house.must('Other', 'place.make', { name: freshWord() })).id, name: freshWord() })),
+  },
+  'situation.make': { one: byAll(() => ({ name: freshWord(), kind: 'tool' })) },
+  'situation.change': {
+    one: byManagers(async ({ house }) => ({
+      situation: house.made('situation', await house.must('Other', 'situation.make', { name: freshWord(), kind: 'tool' })).id,
+      name: freshWord(),
+    })),
+  },
   'item.add': {
     'to the list': async (s) => ({
       payload: { title: 'New', list: await s.list() },
@@ -245,6 +273,12 @@ const CASES: Record<CommandName, Record<string, Case>> = {
     anothers: async (s) => ({ payload: { item: await s.itemOfOther(true), person: s.other, reason: 'Look again' }, allowed: s.allows('tie') }),
   },
   'part.putAway': { it: onItem('see', (item) => ({ items: [item] })) },
+  'part.plan': planning((items) => ({ items, plan: '2030-01-01' })),
+  'part.shelve': { 'nobody’s': planning((items) => ({ items }))['nobody’s']! },
+  'part.pull': planning((items) => ({ items })),
+  'part.takeOff': planning((items) => ({ items })),
+  'part.later': planning((items) => ({ items })),
+  'part.order': planning((items) => ({ items })),
   'comment.say': { words: onItem('answer', (item) => ({ item, text: 'Well' })) },
   'watch.set': {
     oneself: onItem('see', (item, s) => ({ item, person: s.house.person(s.me), on: true })),

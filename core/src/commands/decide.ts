@@ -25,6 +25,9 @@ import {
   shareList,
 } from './lists.ts';
 import { isAllowed, NEEDS, type CommandName } from './may.ts';
+import { changePlace, changeSituation, makePlace, makeSituation } from './contexts.ts';
+import { leaveParts, orderParts, planParts, pullParts, shelveParts, takePartsOff } from './planning.ts';
+import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, withdrawInvitation } from './people.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
 import { readNotice, sayComment, setWatch } from './saying.ts';
@@ -53,6 +56,14 @@ const KINDS = {
   'section.change': changeSection,
   'section.move': moveSection,
   'section.remove': removeSection,
+  'tag.make': makeTag,
+  'tag.change': changeTag,
+  'tag.merge': mergeTags,
+  'tag.remove': removeTag,
+  'place.make': makePlace,
+  'place.change': changePlace,
+  'situation.make': makeSituation,
+  'situation.change': changeSituation,
   'item.add': addItem,
   'item.change': changeItem,
   'item.setDue': setDue,
@@ -75,6 +86,12 @@ const KINDS = {
   'part.tieOff': tieOff,
   'part.sendBack': sendBack,
   'part.putAway': putAway,
+  'part.plan': planParts,
+  'part.shelve': shelveParts,
+  'part.pull': pullParts,
+  'part.takeOff': takePartsOff,
+  'part.later': leaveParts,
+  'part.order': orderParts,
   'comment.say': sayComment,
   'watch.set': setWatch,
   'notice.read': readNotice,

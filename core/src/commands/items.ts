@@ -2,32 +2,34 @@ import { mergeDiff3 } from 'node-diff3';
 import * as z from 'zod/mini';
 import { Effort, Energy, Importance, Policy, type Item } from '../model/item.ts';
 import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
+import { TagName } from '../model/tag.ts';
 import { countingParts } from '../followup/standing.ts';
 import { instantDue, isMoment } from '../time/clock.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import type { Ask } from './may.ts';
-import { givePart, makePart, needPerson } from './parts.ts';
+import { givePart, makePart, needPerson, settleNobody } from './parts.ts';
 import { keyAtEnd, keyBeside } from './position.ts';
+import { tagsNamed } from './tags.ts';
 import { refuse } from './reasons.ts';
 
 const NEIGHBOURS = { after: z.optional(z.nullable(Id)), before: z.optional(z.nullable(Id)) };
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
 
-interface Place {
+interface Spot {
   listId: string | null;
   sectionId: string | null;
   parentId: string | null;
 }
 
-const siblingsAt = ({ listId, sectionId, parentId }: Place, makerId: string, d: Deciding): Item[] => {
+const siblingsAt = ({ listId, sectionId, parentId }: Spot, makerId: string, d: Deciding): Item[] => {
   if (parentId) return d.by('item', 'parentId', parentId).filter((item) => !item.removedAt);
   if (listId) return d.by('item', 'listId', listId).filter((item) => !item.removedAt && item.parentId === null && item.sectionId === sectionId);
   return d.all('item').filter((item) => item.listId === null && item.parentId === null && item.makerId === makerId && !item.removedAt);
 };
 
-export function insertItem(d: Deciding, fields: Place & { title: string; makerId: string } & Partial<Item>): Item {
+export function insertItem(d: Deciding, fields: Spot & { title: string; makerId: string } & Partial<Item>): Item {
   const id = d.newId();
   // what was left out is as usual
   const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as typeof fields;
@@ -38,6 +40,9 @@ export function insertItem(d: Deciding, fields: Place & { title: string; makerId
     importance: 0,
     effort: null,
     energy: null,
+    tagIds: [],
+    situationIds: [],
+    placeId: null,
     policy: 'any',
     confirm: false,
     createdAt: d.now,
@@ -50,7 +55,7 @@ export function insertItem(d: Deciding, fields: Place & { title: string; makerId
 }
 
 /** The place a new or moved item goes to: a step is where its item is. */
-function placeOf({ list, section, parent }: { list?: string | null; section?: string | null; parent?: string | null }, d: Deciding): Place {
+function spotOf({ list, section, parent }: { list?: string | null; section?: string | null; parent?: string | null }, d: Deciding): Spot {
   if (parent) {
     const above = d.need('item', parent);
     return { listId: above.listId, sectionId: above.sectionId, parentId: above.id };
@@ -63,7 +68,9 @@ function placeOf({ list, section, parent }: { list?: string | null; section?: st
 const askForPlace = ({ list, parent }: { list?: string | null; parent?: string | null }): Ask =>
   parent ? { deed: 'change', item: parent } : list ? { deed: 'add', list } : { deed: 'keep' };
 
-function refuseBadDates(due: string | null, start: string | null): void {
+function refuseBadDates(due: string | null, start: string | null, plan: string | null = null): void {
+  if (plan && !isMoment(plan)) refuse('malformed', { value: plan }, 'plan');
+  if (plan && start && plan.slice(0, 10) < start.slice(0, 10)) refuse('plan-before-start', { plan, start }, 'plan');
   if (due && !isMoment(due)) refuse('malformed', { value: due }, 'due');
   if (start && !isMoment(start)) refuse('malformed', { value: start }, 'start');
   if (due && start && due.slice(0, Math.max(10, Math.min(due.length, start.length))) < start.slice(0, Math.min(due.length, start.length)))
@@ -76,7 +83,22 @@ function noteIfPast(due: string | null | undefined, d: Deciding): void {
 }
 
 const DATES = { due: z.optional(z.nullable(Moment)), start: z.optional(z.nullable(Moment)) };
-const NATURE = { importance: z.optional(Importance), effort: z.optional(z.nullable(Effort)), energy: z.optional(z.nullable(Energy)) };
+const NATURE = {
+  importance: z.optional(Importance),
+  effort: z.optional(z.nullable(Effort)),
+  energy: z.optional(z.nullable(Energy)),
+  /** By name: words never used are made tags in the same action. */
+  tags: z.optional(z.array(TagName).check(z.maxLength(20))),
+  situations: z.optional(z.array(Id).check(z.maxLength(20))),
+  place: z.optional(z.nullable(Id)),
+};
+
+/** What an item needs to be done, as its fields. Unknown places and situations are refused. */
+function contextOf({ tags, situations, place }: { tags?: string[]; situations?: string[]; place?: string | null }, d: Deciding): Partial<Item> {
+  for (const id of situations ?? []) d.need('situation', id);
+  if (place) d.need('place', place);
+  return { tagIds: tags && tagsNamed(tags, d), situationIds: situations, placeId: place };
+}
 
 export const addItem = commandKind({
   name: 'item.add',
@@ -91,23 +113,29 @@ export const addItem = commandKind({
     policy: z.optional(Policy),
     confirm: z.optional(z.boolean()),
     message: z._default(Text, ''),
+    /** The day the next step is meant to be taken: by who it is handed to, else by its maker. */
+    plan: z.optional(z.nullable(Moment)),
     ...DATES,
     ...NATURE,
     ...NEIGHBOURS,
   }),
   asks: (payload) => [askForPlace(payload)],
-  decide({ list, section, parent, persons, message, after, before, ...fields }, d) {
-    const place = placeOf({ list, section, parent }, d);
-    refuseBadDates(fields.due ?? null, fields.start ?? null);
+  decide({ list, section, parent, persons, message, plan, after, before, tags, situations, place, ...fields }, d) {
+    const spot = spotOf({ list, section, parent }, d);
+    refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
     const people = persons.map((id) => needPerson(id, d));
-    const item = insertItem(d, { ...fields, ...place, makerId: d.actor.id });
-    if (after !== undefined || before !== undefined) putBeside(item.id, place, { after, before }, d);
-    for (const person of people) {
-      givePart(item.id, person, d, message.trim(), d.actor.id);
+    const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id });
+    if (after !== undefined || before !== undefined) putBeside(item.id, spot, { after, before }, d);
+    // planned at once, it is the maker's; handed over, the day goes along as a proposal
+    const holders = plan && people.length === 0 ? [d.actor] : people;
+    for (const person of holders) {
+      const part = givePart(item.id, person, d, message.trim(), d.actor.id);
+      if (plan) d.set('part', part.id, { plan });
       d.tell(person.id, 'handed', item.id, { title: item.title, message: message.trim() });
     }
-    if (people.length > 0) for (const part of d.by('part', 'itemId', item.id)) if (part.personId === null) d.set('part', part.id, { takenBackAt: d.now });
+    settleNobody(item.id, d);
     noteIfPast(fields.due, d);
+    if (plan && fields.due && plan.slice(0, 10) > fields.due.slice(0, 10)) d.note('plan-after-due', { plan, due: fields.due });
     d.enter('item.add', { itemId: item.id }, people.length > 0 ? { to: people.map((person) => person.name) } : {});
   },
 });
@@ -127,11 +155,11 @@ export const changeItem = commandKind({
     ...NATURE,
   }),
   asks: ({ item }) => [{ deed: 'change', item }],
-  decide({ item: itemId, notesBase, ...fields }, d) {
+  decide({ item: itemId, notesBase, tags, situations, place, ...fields }, d) {
     const item = d.need('item', itemId);
     refuseBadDates(item.due, fields.start === undefined ? item.start : fields.start);
     const notes = fields.notes === undefined ? undefined : mergedNotes(notesBase ?? item.notes, fields.notes, item.notes, d);
-    tellingOfCompletion(item, d, () => d.set('item', itemId, { ...fields, ...(notes === undefined ? {} : { notes }) }));
+    tellingOfCompletion(item, d, () => d.set('item', itemId, { ...fields, ...contextOf({ tags, situations, place }, d), ...(notes === undefined ? {} : { notes }) }));
     for (const field of textChanges) {
       const value = fields[field];
       if (value === undefined || value === item[field]) continue;
@@ -213,30 +241,30 @@ export const moveItem = commandKind({
     return within ? moved : [...moved, askForPlace(target)];
   },
   decide({ items, after, before, ...target }, d) {
-    const place = placeOf(target, d);
+    const spot = spotOf(target, d);
     let previous = after;
     for (const itemId of items) {
       const item = d.need('item', itemId);
-      if (place.parentId && isUnder(place.parentId, itemId, d)) refuse('into-itself', { title: item.title });
+      if (spot.parentId && isUnder(spot.parentId, itemId, d)) refuse('into-itself', { title: item.title });
       const from = item.listId;
       // an own pile belongs to its maker: what is taken out of a list into it becomes theirs
-      d.set('item', itemId, { ...place, ...(place.listId === null && place.parentId === null ? { makerId: d.actor.id } : {}) });
-      putBeside(itemId, place, { after: previous, before }, d);
-      moveStepsAlong(itemId, place, d);
-      if (from !== place.listId) d.enter('item.move', { itemId }, { from: nameOfList(from, d), to: nameOfList(place.listId, d) });
+      d.set('item', itemId, { ...spot, ...(spot.listId === null && spot.parentId === null ? { makerId: d.actor.id } : {}) });
+      putBeside(itemId, spot, { after: previous, before }, d);
+      moveStepsAlong(itemId, spot, d);
+      if (from !== spot.listId) d.enter('item.move', { itemId }, { from: nameOfList(from, d), to: nameOfList(spot.listId, d) });
       previous = itemId;
     }
   },
 });
 
-function putBeside(itemId: string, place: Place, neighbours: { after?: string | null; before?: string | null }, d: Deciding): void {
+function putBeside(itemId: string, place: Spot, neighbours: { after?: string | null; before?: string | null }, d: Deciding): void {
   const siblings = siblingsAt(place, d.need('item', itemId).makerId, d).filter((item) => item.id !== itemId);
   const { position, respaced } = keyBeside(siblings, neighbours);
   for (const [id, key] of respaced) d.set('item', id, { position: key });
   d.set('item', itemId, { position });
 }
 
-function moveStepsAlong(parentId: string, { listId, sectionId }: Place, d: Deciding): void {
+function moveStepsAlong(parentId: string, { listId, sectionId }: Spot, d: Deciding): void {
   for (const step of d.by('item', 'parentId', parentId)) {
     d.set('item', step.id, { listId, sectionId });
     moveStepsAlong(step.id, { listId, sectionId, parentId }, d);

@@ -32,6 +32,9 @@ export interface FollowUpRows {
 /** After this many nudges without a sign of life the giver is asked instead. */
 export const NUDGES_BEFORE_ASKING = 3;
 
+/** Past its deadline: with an hour, at that hour; without, when the next day begins. */
+export const isLate = (item: Pick<Item, 'due'>, now: string, zone: string): boolean => item.due !== null && instantDue(item.due, zone) <= now;
+
 /** Everything a person handed to others and that is not settled for good, each item once. */
 export function followUpsOf(giverId: string, rows: FollowUpRows, now: string, zone: string): FollowUp[] {
   const itemIds = new Set(
@@ -65,7 +68,7 @@ export function followUpOf(item: Item, giverId: string, rows: FollowUpRows, now:
   if (need) return stands('needs-you', need.reason, need.part);
   const open = counting.filter((part) => part.standing !== 'completed');
   const first = open[0] ?? counting[0]!;
-  if (item.due && instantDue(item.due, zone) <= now) return stands('late', 'late', first);
+  if (isLate(item, now, zone)) return stands('late', 'late', first);
   const silent = open.find(isSilent);
   if (silent) return stands('silent', 'silent', silent);
   return stands('in-hand', 'in-hand', first);

@@ -30,6 +30,10 @@ export const Item = z.object({
   importance: Importance,
   effort: z.nullable(Effort),
   energy: z.nullable(Energy),
+  tagIds: z.array(Id),
+  /** All of them have to be so. */
+  situationIds: z.array(Id),
+  placeId: z.nullable(Id),
   /** Fractional key among its siblings; ties break by id. */
   position: z.string(),
   policy: Policy,

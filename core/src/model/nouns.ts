@@ -4,7 +4,10 @@ import { Item } from './item.ts';
 import { Bundle, List, Section, Share } from './list.ts';
 import { Part } from './part.ts';
 import { Person } from './person.ts';
+import { Place } from './place.ts';
 import { Activity, Comment, Notice, Watch } from './said.ts';
+import { Situation } from './situation.ts';
+import { Tag } from './tag.ts';
 
 /** Every kind of row that is shared between devices. */
 export interface Nouns {
@@ -15,6 +18,9 @@ export interface Nouns {
   list: List;
   section: Section;
   share: Share;
+  tag: Tag;
+  situation: Situation;
+  place: Place;
   item: Item;
   part: Part;
   comment: Comment;
@@ -33,6 +39,9 @@ export const rowSchemas = {
   list: List,
   section: Section,
   share: Share,
+  tag: Tag,
+  situation: Situation,
+  place: Place,
   item: Item,
   part: Part,
   comment: Comment,
@@ -52,6 +61,9 @@ export const INDEXES = {
   list: ['bundleId'],
   section: ['listId'],
   share: ['listId'],
+  tag: [],
+  situation: [],
+  place: [],
   item: ['listId', 'parentId'],
   part: ['itemId'],
   comment: ['itemId'],

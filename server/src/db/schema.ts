@@ -102,6 +102,18 @@ export const share = sqliteTable(
   (t) => [index('share_seq_ix').on(t.houseId, t.seq), index('share_list_ix').on(t.listId)],
 );
 
+export const tag = sqliteTable(
+  'tag',
+  { ...shared(), makerId: text().notNull(), name: text().notNull(), colour: text().notNull(), parentId: text(), removedAt: text() },
+  (t) => [index('tag_seq_ix').on(t.houseId, t.seq)],
+);
+
+export const situation = sqliteTable('situation', { ...shared(), name: text().notNull(), kind: text().notNull(), removedAt: text() }, (t) => [
+  index('situation_seq_ix').on(t.houseId, t.seq),
+]);
+
+export const place = sqliteTable('place', { ...shared(), name: text().notNull(), removedAt: text() }, (t) => [index('place_seq_ix').on(t.houseId, t.seq)]);
+
 export const item = sqliteTable(
   'item',
   {
@@ -117,6 +129,9 @@ export const item = sqliteTable(
     importance: integer().notNull(),
     effort: integer(),
     energy: text(),
+    tagIds: json(),
+    situationIds: json(),
+    placeId: text(),
     position: text().notNull(),
     policy: text().notNull(),
     confirm: flag(),
@@ -220,7 +235,7 @@ export const activity = sqliteTable(
 );
 
 /** The tables of the nouns, by name. */
-export const nounTables = { house, person, invitation, bundle, list, section, share, item, part, comment, watch, notice, activity };
+export const nounTables = { house, person, invitation, bundle, list, section, share, tag, situation, place, item, part, comment, watch, notice, activity };
 
 /** The last sequence number of each house. */
 export const sequence = sqliteTable('sequence', { houseId: text().primaryKey(), seq: integer().notNull() });

@@ -14,7 +14,7 @@ export interface Reach {
 const TOUCHING: { [N in Noun]?: readonly string[] } = {
   share: ['access'],
   list: ['ownerId', 'bundleId'],
-  item: ['listId', 'parentId', 'makerId'],
+  item: ['listId', 'parentId', 'makerId', 'tagIds'],
   part: ['takenBackAt', 'giverId', 'originId', 'givenAt'],
   person: ['role', 'endedAt'],
 };
@@ -28,7 +28,8 @@ export function reachOf(changes: readonly Change[], reader: Reader): Reach {
     if (noun === 'person') reach.everything ||= !made;
     if (noun === 'list') reach.lists.add(id);
     if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
-    if (noun === 'item' && !made) reach.items.add(id);
+    // a new item changes nothing but who sees the tags it carries
+    if (noun === 'item' && (!made || (fields as Partial<Row<'item'>>).tagIds!.length > 0)) reach.items.add(id);
     if (noun === 'part') {
       const itemId = made ? (fields as Partial<Part>).itemId! : itemOf(id, reader);
       if (!madeItems.has(itemId)) reach.items.add(itemId);
@@ -103,6 +104,10 @@ function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, 
   const item = reader.get('item', itemId);
   if (typeof item === 'string') return;
   yield ['item', item];
+  for (const tagId of item.tagIds) {
+    const tag = reader.get('tag', tagId);
+    if (typeof tag !== 'string') yield ['tag', tag];
+  }
   for (const noun of ['part', 'comment', 'watch', 'activity'] as const) for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];
 }
 

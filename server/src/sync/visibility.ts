@@ -4,6 +4,7 @@ import {
   isHere,
   isOwnPart,
   PRIVATE_PART_FIELDS,
+  tagsInSight,
   type Comment,
   type Footing,
   type Item,
@@ -22,6 +23,7 @@ import {
 export class Sight {
   private readonly lists = new Map<string, boolean>();
   private readonly items = new Map<string, readonly Footing[]>();
+  private tags: ReadonlySet<string> | null = null;
   private readonly rows: { find<N extends Noun>(noun: N, id: string): Row<N> | undefined; by: Reader['by'] };
 
   constructor(
@@ -42,7 +44,11 @@ export class Sight {
     switch (noun) {
       case 'house':
       case 'person':
+      case 'situation':
+      case 'place':
         return true;
+      case 'tag':
+        return (row as Row<'tag'>).makerId === this.person.id || this.seesTag(row.id);
       case 'invitation':
         return this.person.role === 'manager';
       case 'bundle':
@@ -80,6 +86,11 @@ export class Sight {
     const seen = footingInList(listId, this.person, this.rows) !== null;
     this.lists.set(listId, seen);
     return seen;
+  }
+
+  private seesTag(tagId: string): boolean {
+    this.tags ??= tagsInSight(this.person, { ...this.rows, all: (noun) => this.reader.all(noun) });
+    return this.tags.has(tagId);
   }
 
   private seesItem(itemId: string): boolean {

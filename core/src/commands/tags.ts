@@ -1,0 +1,101 @@
+import * as z from 'zod/mini';
+import { Colour, COLOURS, type Person } from '../model/person.ts';
+import { Id } from '../model/row.ts';
+import { TagName, tagKey, type Tag } from '../model/tag.ts';
+import type { Reader } from '../reader/reader.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import { footingsOnItem, type Ask } from './may.ts';
+import { refuse } from './reasons.ts';
+
+/** Tags carried by an item this person sees; with the ones they made themselves, all they see. */
+export function tagsInSight(person: Person, d: { all: Reader['all']; find: Deciding['find']; by: Deciding['by'] }): Set<string> {
+  const seen = new Set<string>();
+  for (const item of d.all('item')) {
+    if (item.tagIds.some((id) => !seen.has(id)) && footingsOnItem(item, person, d).length > 0) for (const id of item.tagIds) seen.add(id);
+  }
+  return seen;
+}
+
+function knownTags(d: Deciding): Tag[] {
+  const inSight = tagsInSight(d.actor, d);
+  return d.all('tag').filter((tag) => !tag.removedAt && (tag.makerId === d.actor.id || inSight.has(tag.id)));
+}
+
+/** The tags of these names: those the actor knows, and new ones for words never used. Each once, in the order given. */
+export function tagsNamed(names: readonly string[], d: Deciding): string[] {
+  if (names.length === 0) return [];
+  const byKey = new Map(knownTags(d).map((tag) => [tagKey(tag.name), tag.id]));
+  const ids = names.map((name) => {
+    const key = tagKey(name);
+    const id = byKey.get(key) ?? insertTag(name, {}, d).id;
+    byKey.set(key, id);
+    return id;
+  });
+  return [...new Set(ids)];
+}
+
+/** A fresh colour as long as there is one, so that tags are told apart. */
+function insertTag(name: string, { colour, parentId = null }: { colour?: Colour; parentId?: string | null }, d: Deciding): Tag {
+  const used = d.all('tag').filter((tag) => !tag.removedAt);
+  const rarest = [...COLOURS].sort((a, b) => timesUsed(a, used) - timesUsed(b, used))[0]!;
+  return d.insert('tag', d.newId(), { makerId: d.actor.id, name: name.trim().replace(/\s+/g, ' '), colour: colour ?? rarest, parentId, removedAt: null });
+}
+const timesUsed = (colour: Colour, tags: readonly Tag[]): number => tags.filter((tag) => tag.colour === colour).length;
+
+/** Whoever made a tag shapes it, and managers. */
+const shaping = (tagId: string, d: Deciding): Ask =>
+  d.find('tag', tagId)?.makerId === d.actorOrNull?.id && d.actorOrNull !== null ? { deed: 'self', is: true } : { deed: 'manage' };
+
+export const makeTag = commandKind({
+  name: 'tag.make',
+  payload: z.object({ name: TagName, colour: z.optional(Colour), parent: z.optional(z.nullable(Id)) }),
+  asks: () => [{ deed: 'keep' }],
+  decide({ name, colour, parent }, d) {
+    if (knownTags(d).some((tag) => tagKey(tag.name) === tagKey(name))) refuse('tag-exists', { name }, 'name');
+    if (parent) d.need('tag', parent);
+    insertTag(name, { colour, parentId: parent ?? null }, d);
+  },
+});
+
+export const changeTag = commandKind({
+  name: 'tag.change',
+  payload: z.object({ tag: Id, name: z.optional(TagName), colour: z.optional(Colour), parent: z.optional(z.nullable(Id)) }),
+  asks: ({ tag }, d) => [shaping(tag, d)],
+  decide({ tag: tagId, name, colour, parent }, d) {
+    const tag = d.need('tag', tagId);
+    if (name !== undefined && knownTags(d).some((other) => other.id !== tagId && tagKey(other.name) === tagKey(name))) refuse('tag-exists', { name }, 'name');
+    for (let above = parent ?? null; above !== null; above = d.need('tag', above).parentId) if (above === tagId) refuse('into-itself', { title: tag.name }, 'parent');
+    d.set('tag', tagId, { name: name?.trim().replace(/\s+/g, ' '), colour, parentId: parent });
+  },
+});
+
+/** Two words for one thing become one: every item that carried the first carries the second. */
+export const mergeTags = commandKind({
+  name: 'tag.merge',
+  payload: z.object({ from: Id, into: Id }),
+  asks: ({ from, into }, d) => [shaping(from, d), shaping(into, d)],
+  decide({ from, into }, d) {
+    if (from === into) refuse('into-itself', { title: d.need('tag', from).name }, 'into');
+    d.need('tag', into);
+    for (const item of d.all('item')) {
+      if (item.tagIds.includes(from)) d.set('item', item.id, { tagIds: [...new Set(item.tagIds.map((id) => (id === from ? into : id)))] });
+    }
+    dropTag(from, d);
+  },
+});
+
+export const removeTag = commandKind({
+  name: 'tag.remove',
+  payload: z.object({ tag: Id }),
+  asks: ({ tag }, d) => [shaping(tag, d)],
+  decide({ tag: tagId }, d) {
+    for (const item of d.all('item')) if (item.tagIds.includes(tagId)) d.set('item', item.id, { tagIds: item.tagIds.filter((id) => id !== tagId) });
+    dropTag(tagId, d);
+  },
+});
+
+function dropTag(tagId: string, d: Deciding): void {
+  for (const child of d.all('tag')) if (child.parentId === tagId) d.set('tag', child.id, { parentId: null });
+  d.set('tag', tagId, { removedAt: d.now });
+}

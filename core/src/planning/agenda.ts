@@ -1,0 +1,117 @@
+import { byPosition } from '../commands/position.ts';
+import type { DayParts } from '../model/house.ts';
+import type { Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
+import { calendarDateOf } from '../time/clock.ts';
+import type { PlanRows, PlanView } from './rows.ts';
+import { doneAt, isKeptAway, isToSort, nextDay, partFor, Today, whereIs, type Where } from './whereabouts.ts';
+
+export const DAY_PARTS = ['morning', 'day', 'evening', 'any'] as const;
+export type DayPart = (typeof DAY_PARTS)[number];
+
+/** One thing that is somebody's, and where it shows. */
+export interface Placed {
+  item: Item;
+  part: Part;
+  where: Where;
+  /** Nobody has decided about it yet: a mark beside where it shows. */
+  toSort: boolean;
+  late: boolean;
+  /** Its plan has passed, its deadline has not. */
+  carriedOver: boolean;
+  /** The day that brings it up, or null. */
+  day: string | null;
+  dayPart: DayPart;
+}
+
+/** Everything that is a person's, steps within their item left out, in the order of the day. Done: of today only. */
+export function agendaOf(view: PlanView, rows: PlanRows): Placed[] {
+  const today = new Today(view);
+  const found: Sortable[] = [];
+  for (const item of rows.all('item')) {
+    if (item.removedAt !== null) continue;
+    const parts = rows.by('part', 'itemId', item.id);
+    const part = partFor(item, parts, view.personId, rows);
+    if (!part || isKeptAway(item, part, rows)) continue;
+    const where = whereIs(item, part, parts, today, rows);
+    if (where === 'done' && !isToday(doneAt(part, parts), today)) continue;
+    // a step shows by itself only when it has a day or a person of its own
+    if (item.parentId !== null && part.personId === null && nextDay(item, part) === null) continue;
+    found.push(sortable(placed(item, part, where, today), today));
+  }
+  return found.sort(compare).map(({ entry }) => entry);
+}
+
+const isToday = (instant: string | null, { date, view }: Today): boolean => instant !== null && calendarDateOf(instant, view.house.zone) === date;
+
+function placed(item: Item, part: Part, where: Where, today: Today): Placed {
+  const late = where !== 'done' && today.isLate(item);
+  return {
+    item,
+    part,
+    where,
+    toSort: where !== 'done' && where !== 'not-yet' && isToSort(item, part, today.view.personId),
+    late,
+    carriedOver: !late && where !== 'done' && part.plan !== null && part.plan.slice(0, 10) < today.date,
+    day: nextDay(item, part),
+    dayPart: dayPartOf(hourToday(item, part, today.date), today.view.house.dayParts),
+  };
+}
+
+/** The hour it has today: that of the plan, else that of the deadline. */
+function hourToday(item: Item, part: Part, date: string): string | null {
+  for (const moment of [part.plan, item.due]) if (moment !== null && moment.length > 10 && moment.startsWith(date)) return moment.slice(11);
+  return null;
+}
+
+/** The part of the day an hour lies in. What comes before the morning belongs to it. */
+export function dayPartOf(hour: string | null, { day, evening }: DayParts): DayPart {
+  if (hour === null) return 'any';
+  if (hour < day) return 'morning';
+  return hour < evening ? 'day' : 'evening';
+}
+
+interface Sortable {
+  entry: Placed;
+  slack: number;
+}
+
+const sortable = (entry: Placed, today: Today): Sortable => ({ entry, slack: today.slack(entry.item, entry.part.percent) });
+
+/**
+ * What was put in order by hand keeps that order, after what came since. The rest: late; then least slack; then importance;
+ * then plan; then position.
+ */
+function compare(a: Sortable, b: Sortable): number {
+  const [x, y] = [a.entry, b.entry];
+  const [own, other] = [x.part.ownOrder, y.part.ownOrder];
+  if (own !== null && other !== null && own !== other) return own < other ? -1 : 1;
+  if ((own === null) !== (other === null)) return own === null ? -1 : 1;
+  if (x.late !== y.late) return x.late ? -1 : 1;
+  if (a.slack !== b.slack) return a.slack < b.slack ? -1 : 1;
+  if (x.item.importance !== y.item.importance) return y.item.importance - x.item.importance;
+  if (x.part.plan !== y.part.plan) return (x.part.plan ?? '9') < (y.part.plan ?? '9') ? -1 : 1;
+  return byPosition(x.item, y.item);
+}
+
+/** By part of the day, in its order; what has nothing is left out. */
+export function byDayPart(entries: readonly Placed[]): { part: DayPart; entries: Placed[] }[] {
+  return DAY_PARTS.map((part) => ({ part, entries: entries.filter((entry) => entry.dayPart === part) })).filter((group) => group.entries.length > 0);
+}
+
+/** By the day that brings it up, earliest first; what was taken off today comes up tomorrow. */
+export function byDay(entries: readonly Placed[], tomorrow: string): { date: string; entries: Placed[] }[] {
+  const days = new Map<string, Placed[]>();
+  for (const entry of entries) {
+    if (entry.day === null) continue;
+    const date = entry.day < tomorrow ? tomorrow : entry.day;
+    days.set(date, [...(days.get(date) ?? []), entry]);
+  }
+  return [...days].map(([date, found]) => ({ date, entries: found })).sort((a, b) => (a.date < b.date ? -1 : 1));
+}
+
+/** What nobody has decided about yet: newest first. */
+export const toSort = (agenda: readonly Placed[]): Placed[] =>
+  agenda
+    .filter((entry) => entry.toSort)
+    .sort((a, b) => ((a.part.givenAt ?? a.item.createdAt) > (b.part.givenAt ?? b.item.createdAt) ? -1 : 1));

@@ -1,0 +1,141 @@
+import { countingParts } from '../followup/standing.ts';
+import type { Energy, Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
+import type { PlanRows, PlanView } from './rows.ts';
+import { isKeptAway, remaining, Today, whereIs } from './whereabouts.ts';
+
+/** What is so just now. What is left open (null) excludes nothing. */
+export interface Circumstances {
+  minutes: number | null;
+  /** How much one has: what takes more is left out. */
+  energy: Energy | null;
+  /** Situations that are so; null: not asked. */
+  situations: readonly string[] | null;
+  place: string | null;
+}
+export type Condition = keyof Circumstances;
+
+/** Something that could be done: mine, or nobody's that I may check off. */
+export interface Candidate {
+  item: Item;
+  part: Part;
+  /** What remains of it, in minutes; 10 where nobody said. */
+  minutes: number;
+  isGuess: boolean;
+  late: boolean;
+  dueWithinADay: boolean;
+}
+
+/** Minutes taken for what nobody said. */
+export const GUESSED_MINUTES = 10;
+const A_DAY = 24 * 60;
+const ENERGIES: readonly Energy[] = ['low', 'middle', 'high'];
+
+/**
+ * What could be done at all: this person's, and nobody's they may check off, in the order given. Undated things count;
+ * what is planned for later, may not start yet, lies on the shelf or waits for others does not.
+ */
+export function candidatesOf(view: PlanView, rows: PlanRows, mayCheck: (item: Item) => boolean): Candidate[] {
+  const today = new Today(view);
+  const found: Candidate[] = [];
+  for (const item of rows.all('item')) {
+    if (item.removedAt !== null) continue;
+    const parts = rows.by('part', 'itemId', item.id);
+    const counting = countingParts(parts);
+    const part = counting.find((one) => one.personId === view.personId) ?? counting.find((one) => one.personId === null);
+    if (!part || part.standing === 'declined' || (part.personId === null && (item.parentId !== null || !mayCheck(item)))) continue;
+    const where = whereIs(item, part, parts, today, rows);
+    if (where === 'done' || where === 'not-yet' || where === 'shelf' || where === 'waiting') continue;
+    if (isReference(item, part, rows) || (part.plan !== null && part.plan.slice(0, 10) > today.date)) continue;
+    found.push(candidate(item, part, today));
+  }
+  return found;
+}
+
+const isReference = (item: Item, part: Part, rows: PlanRows): boolean => {
+  const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
+  return typeof list !== 'string' && list.kind !== 'undated' && isKeptAway(item, part, rows);
+};
+
+function candidate(item: Item, part: Part, today: Today): Candidate {
+  const late = today.isLate(item);
+  return {
+    item,
+    part,
+    minutes: item.effort === null ? GUESSED_MINUTES : Math.max(1, Math.round(remaining(item, part.percent))),
+    isGuess: item.effort === null,
+    late,
+    dueWithinADay: !late && item.due !== null && today.zone.deadline(item.due) - today.minute <= A_DAY,
+  };
+}
+
+/** Why something does not fit, or null if it does. */
+export function whyNot({ item, minutes }: Candidate, given: Circumstances): Condition | null {
+  if (given.minutes !== null && minutes > given.minutes) return 'minutes';
+  if (given.energy !== null && item.energy !== null && ENERGIES.indexOf(item.energy) > ENERGIES.indexOf(given.energy)) return 'energy';
+  if (given.situations !== null && item.situationIds.some((id) => !given.situations!.includes(id))) return 'situations';
+  if (given.place !== null && item.placeId !== null && item.placeId !== given.place) return 'place';
+  return null;
+}
+
+export interface Fit {
+  fits: Candidate[];
+  /** The best set within the minutes; all that fits where no minutes are given. */
+  best: Candidate[];
+  /** Of the best set. */
+  minutes: number;
+  /** Where nothing fits: the condition that, let go, brings most back. */
+  loosen: { condition: Condition; brings: number } | null;
+}
+
+/** What fits now, and the best of it. */
+export function fitsNow(candidates: readonly Candidate[], given: Circumstances): Fit {
+  const fits = candidates.filter((one) => whyNot(one, given) === null);
+  const best = given.minutes === null ? fits : bestWithin(fits, given.minutes);
+  return { fits, best, minutes: best.reduce((sum, one) => sum + one.minutes, 0), loosen: fits.length === 0 ? whatToLoosen(candidates, given) : null };
+}
+
+function whatToLoosen(candidates: readonly Candidate[], given: Circumstances): Fit['loosen'] {
+  const asked = (Object.keys(given) as Condition[]).filter((condition) => given[condition] !== null);
+  const options = asked.map((condition) => ({ condition, brings: candidates.filter((one) => whyNot(one, { ...given, [condition]: null }) === null).length }));
+  options.sort((a, b) => b.brings - a.brings);
+  return options[0] && options[0].brings > 0 ? options[0] : null;
+}
+
+/**
+ * The best set within so many minutes, exactly: most late; then most due within a day; then the largest sum of
+ * 2 × importance + 1; then the fewest minutes; then what stands first. A knapsack over whole minutes.
+ */
+export function bestWithin(candidates: readonly Candidate[], minutes: number): Candidate[] {
+  const most = Math.max(0, Math.floor(minutes));
+  const usable = candidates.filter((one) => one.minutes <= most);
+  const worth = weigher(usable.length, most);
+  const width = most + 1;
+  // best[i * width + m]: the worth of the best set among the i-th and later within m minutes
+  const best = new Float64Array((usable.length + 1) * width);
+  for (let i = usable.length - 1; i >= 0; i--) {
+    const one = usable[i]!;
+    const value = worth(one);
+    for (let m = 0; m <= most; m++) {
+      const without = best[(i + 1) * width + m]!;
+      const withIt = m >= one.minutes ? value + best[(i + 1) * width + m - one.minutes]! : -1;
+      best[i * width + m] = Math.max(without, withIt);
+    }
+  }
+  const chosen: Candidate[] = [];
+  for (let i = 0, left = most; i < usable.length; i++) {
+    const one = usable[i]!;
+    if (left < one.minutes || worth(one) + best[(i + 1) * width + left - one.minutes]! < best[i * width + left]!) continue;
+    chosen.push(one);
+    left -= one.minutes;
+  }
+  return chosen;
+}
+
+/** One number that orders as the four sums do, one after the other: each place is wider than all below it together. */
+function weigher(count: number, most: number): (one: Candidate) => number {
+  const importance = most + 1;
+  const soon = importance * (7 * count + 1);
+  const late = soon * (count + 1);
+  return (one) => (one.late ? late : 0) + (one.dueWithinADay ? soon : 0) + importance * (2 * one.item.importance + 1) - one.minutes;
+}

@@ -1,0 +1,27 @@
+import { isDone, progressOf } from '../followup/standing.ts';
+import type { Item } from '../model/item.ts';
+import type { PlanRows } from './rows.ts';
+
+/** How far something has come. In minutes where every effort is known, by count otherwise: figure and band use the same measure. */
+export interface Measure {
+  done: number;
+  of: number;
+  unit: 'minutes' | 'count';
+}
+
+/** Completed top items of a list ÷ its top items. */
+export const progressOfList = (items: readonly Item[], rows: PlanRows): Measure => measure(items.filter((item) => !item.removedAt && item.parentId === null), rows);
+
+/** Of an item: its steps, or where it has none the parts of those it was given to. */
+export function progressOfItem(item: Item, rows: PlanRows): Measure {
+  const steps = rows.by('item', 'parentId', item.id).filter((step) => !step.removedAt);
+  if (steps.length > 0) return measure(steps, rows);
+  return { ...progressOf(item, rows.by('part', 'itemId', item.id)), unit: 'count' };
+}
+
+function measure(items: readonly Item[], rows: PlanRows): Measure {
+  const done = items.filter((item) => isDone(item, rows.by('part', 'itemId', item.id)));
+  if (items.length === 0 || items.some((item) => item.effort === null)) return { done: done.length, of: items.length, unit: 'count' };
+  const minutes = (some: readonly Item[]) => some.reduce((sum, item) => sum + item.effort!, 0);
+  return { done: minutes(done), of: minutes(items), unit: 'minutes' };
+}

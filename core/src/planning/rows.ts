@@ -1,0 +1,22 @@
+import type { House } from '../model/house.ts';
+import type { Item } from '../model/item.ts';
+import type { List, Share } from '../model/list.ts';
+import type { Part } from '../model/part.ts';
+
+/** What planning reads: a part of `Reader` that a device has. */
+export interface PlanRows {
+  all(noun: 'item'): Item[];
+  by(noun: 'part', field: 'itemId', value: string): Part[];
+  by(noun: 'item', field: 'parentId', value: string): Item[];
+  by(noun: 'share', field: 'listId', value: string): Share[];
+  get(noun: 'list', id: string): List | 'absent' | 'not-held';
+  get(noun: 'item', id: string): Item | 'absent' | 'not-held';
+}
+
+/** For whom and when: the same question always has the same answer. */
+export interface PlanView {
+  personId: string;
+  /** UTC instant. */
+  now: string;
+  house: Pick<House, 'zone' | 'dayParts'>;
+}

@@ -1,0 +1,123 @@
+import { countingParts, firstCompleted, isDone, openParts } from '../followup/standing.ts';
+import type { Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
+import { addDays, calendarDateOf } from '../time/clock.ts';
+import { minutesOf, ZoneMinutes } from '../time/zone-minutes.ts';
+import type { PlanRows, PlanView } from './rows.ts';
+
+/**
+ * Where an item shows for a person on a day. Computed, never stored; the first that applies.
+ * `not-yet`: before its start, in no doing view. `waiting`: nothing of it is this person's to do now.
+ */
+export type Where = 'done' | 'not-yet' | 'shelf' | 'waiting' | 'today' | 'ahead' | 'further';
+
+/** So many days after today are ahead. */
+export const AHEAD_DAYS = 7;
+
+/** The day as it is asked about over and over: worked out once. */
+export class Today {
+  readonly date: string;
+  readonly lastAhead: string;
+  readonly minute: number;
+  readonly zone: ZoneMinutes;
+
+  constructor(readonly view: PlanView) {
+    this.date = calendarDateOf(view.now, view.house.zone);
+    this.lastAhead = addDays(this.date, AHEAD_DAYS);
+    this.minute = minutesOf(view.now);
+    this.zone = new ZoneMinutes(view.house.zone);
+  }
+
+  /** Past its deadline: with an hour, at that hour; without, when the next day begins. */
+  isLate(item: Pick<Item, 'due'>): boolean {
+    return item.due !== null && this.zone.deadline(item.due) <= this.minute;
+  }
+
+  /** Minutes to the deadline less what remains to be done; without a deadline, infinite. */
+  slack(item: Pick<Item, 'due' | 'effort'>, percent: number): number {
+    if (item.due === null) return Number.POSITIVE_INFINITY;
+    return this.zone.deadline(item.due) - this.minute - remaining(item, percent);
+  }
+}
+
+/** Minutes that remain of what is begun; 0 where nobody said how long it takes. */
+export const remaining = (item: Pick<Item, 'effort'>, percent: number): number => ((item.effort ?? 0) * (100 - percent)) / 100;
+
+const dayOf = (moment: string | null): string | null => (moment === null ? null : moment.slice(0, 10));
+
+export function whereIs(item: Item, part: Part, parts: readonly Part[], today: Today, rows: PlanRows): Where {
+  if (part.standing === 'completed' || isDone(item, parts)) return 'done';
+  if (item.start !== null && dayOf(item.start)! > today.date) return 'not-yet';
+  if (part.shelvedAt !== null) return 'shelf';
+  if (waitsForOthers(item, today.view.personId, rows)) return 'waiting';
+  if (part.pulledInto === today.date) return 'today';
+  const day = nextDay(item, part);
+  if (day === null) return 'further';
+  if (day <= today.date) return part.takenOff === today.date ? 'ahead' : 'today';
+  return day <= today.lastAhead ? 'ahead' : 'further';
+}
+
+/** The day that brings an item up: its plan or its deadline, whichever is first. */
+export function nextDay(item: Pick<Item, 'due'>, part: Pick<Part, 'plan'>): string | null {
+  const [plan, due] = [dayOf(part.plan), dayOf(item.due)];
+  if (plan === null || due === null) return plan ?? due;
+  return plan < due ? plan : due;
+}
+
+/** No open step is this person's to do, and one is open at somebody else. */
+export function waitsForOthers(item: Item, personId: string, rows: PlanRows): boolean {
+  let elsewhere = false;
+  for (const step of rows.by('item', 'parentId', item.id)) {
+    if (step.removedAt) continue;
+    const parts = rows.by('part', 'itemId', step.id);
+    if (isDone(step, parts)) continue;
+    const open = openParts(parts);
+    if (open.length === 0 || open.some((part) => part.personId === null || part.personId === personId)) return false;
+    elsewhere = true;
+  }
+  return elsewhere;
+}
+
+/** How many steps are open at others while something is still this person's to do: "one step waits". */
+export function stepsThatWait(item: Item, personId: string, rows: PlanRows): number {
+  return rows.by('item', 'parentId', item.id).filter((step) => {
+    const open = step.removedAt ? [] : openParts(rows.by('part', 'itemId', step.id));
+    return open.length > 0 && !open.some((part) => part.personId === null || part.personId === personId);
+  }).length;
+}
+
+/** When an item was done for a person: their own check-off, else that of whoever was first. */
+export const doneAt = (part: Part, parts: readonly Part[]): string | null => part.completedAt ?? firstCompleted(parts)?.completedAt ?? null;
+
+/** In a list that is filed away or removed, or only to be looked up. `undated` lists show only what has a day. */
+export function isKeptAway(item: Item, part: Part, rows: PlanRows): boolean {
+  if (item.listId === null) return false;
+  const list = rows.get('list', item.listId);
+  if (typeof list === 'string') return false;
+  if (list.removedAt !== null || list.filedAt !== null || list.kind === 'reference') return true;
+  return list.kind === 'undated' && nextDay(item, part) === null && part.pulledInto === null && part.personId === null;
+}
+
+/** The part by which an item is a person's: their own, or nobody's in a list or pile of theirs. */
+export function partFor(item: Item, parts: readonly Part[], personId: string, rows: PlanRows): Part | null {
+  const counting = countingParts(parts);
+  const own = counting.find((part) => part.personId === personId);
+  if (own) return own.standing === 'declined' ? null : own;
+  if (!isOwner(item, personId, rows)) return null;
+  return counting.find((part) => part.personId === null) ?? null;
+}
+
+function isOwner(item: Item, personId: string, rows: PlanRows): boolean {
+  if (item.listId === null) return item.makerId === personId;
+  const list = rows.get('list', item.listId);
+  return typeof list !== 'string' && list.ownerId === personId;
+}
+
+/**
+ * Nobody has decided yet: captured into an own pile, or handed over and unanswered.
+ * A day, a list, a person, the shelf, "later, no day" or an answer is a decision.
+ */
+export function isToSort(item: Item, part: Part, personId: string): boolean {
+  if (part.personId === personId) return part.standing === 'needs-action';
+  return part.personId === null && item.listId === null && item.parentId === null && item.makerId === personId && item.due === null && item.start === null;
+}
