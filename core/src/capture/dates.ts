@@ -1,0 +1,159 @@
+import { GB } from 'chrono-node/en';
+import type { CaptureContext } from './context.ts';
+import {
+  dateOf,
+  endOfMonth,
+  isWeekdayWritten,
+  MONTH,
+  monthNumber,
+  nextDate,
+  nextDayOfMonth,
+  nextWeekday,
+  plus,
+  WEEKDAY,
+  weekdayName,
+  weekdayNumber,
+} from './calendar-words.ts';
+import { pattern, type Line } from './line.ts';
+import { NUMBER, numberOf } from './numbers.ts';
+import type { Doubt } from './span.ts';
+
+/** A day found in a line, or why it is none. `sure`: means a day wherever it stands. */
+export interface FoundDay {
+  from: number;
+  to: number;
+  date: string;
+  doubt: Doubt | null;
+  sure: boolean;
+  /** A part of the day that was said with it ("tomorrow evening"). */
+  time: string | null;
+}
+
+type Rule = [source: string, read: (found: RegExpExecArray, context: CaptureContext) => Pick<FoundDay, 'date'> & Partial<FoundDay> | null];
+
+const YEAR = '(?:,?\\s+(\\d{4}))?';
+const ORDINAL_DAY = '(\\d{1,2})(?:st|nd|rd|th)?';
+const PART = '(?:\\s+(morning|afternoon|evening|night))?';
+
+/** The hour a part of the day stands for. */
+export function hourOf(part: string | undefined, { dayParts }: CaptureContext): string | null {
+  if (!part) return null;
+  if (part.toLowerCase() === 'morning') return dayParts.morning < '08:00' ? '08:00' : dayParts.morning;
+  if (part.toLowerCase() === 'afternoon') return '13:00';
+  return dayParts.evening;
+}
+
+/** "may" and "march" in small letters are verbs more often than months, unless something says it is a day. */
+function isVerb(found: RegExpExecArray, month: string, year: string | undefined): boolean {
+  if (!/^(may|march|mar)$/.test(month) || year || /\d(st|nd|rd|th)/i.test(found[0])) return false;
+  return !/\b(by|on|from|until|before)\s+(the\s+)?$/i.test(found.input.slice(0, found.index));
+}
+
+function written(weekday: string | undefined, day: string, month: number, year: string | undefined, said: string, { today }: CaptureContext) {
+  const date = year ? dateOf(Number(year), month, Number(day)) : nextDate(today, month, Number(day));
+  if (date === null) return { date: today, sure: true, doubt: { code: 'no-such-day', said: said.trim() } as const };
+  if (weekday && weekdayName(date).slice(0, 3) !== weekday.toLowerCase().slice(0, 3))
+    return { date, sure: true, doubt: { code: 'weekday-disagrees', weekday, date, actual: weekdayName(date) } as const };
+  return { date, sure: true };
+}
+
+/** In this order; what an earlier one has read, a later one no longer sees. */
+const RULES: Rule[] = [
+  ['(\\d{4})-(\\d{2})-(\\d{2})', ([said, year, month, day], c) => written(undefined, day!, Number(month), year, said!, c)],
+  [`(?:the\\s+)?day\\s+after\\s+tomorrow${PART}`, ([, part], c) => ({ date: plus(c.today, { days: 2 }), sure: true, time: hourOf(part, c) })],
+  ['tonight', (_found, c) => ({ date: c.today, sure: true, time: c.dayParts.evening })],
+  ['this\\s+(morning|afternoon|evening)', ([, part], c) => ({ date: c.today, sure: true, time: hourOf(part, c) })],
+  [`tomorrow${PART}`, ([, part], c) => ({ date: plus(c.today, { days: 1 }), sure: true, time: hourOf(part, c) })],
+  [`today${PART}`, ([, part], c) => ({ date: c.today, sure: true, time: hourOf(part, c) })],
+  [
+    `(?:(${WEEKDAY}),?\\s+)?(?:the\\s+)?${ORDINAL_DAY}\\s+(?:of\\s+)?(${MONTH})\\.?${YEAR}`,
+    (found, c) => {
+      const [said, weekday, day, month, year] = found;
+      return isVerb(found, month!, year) ? null : written(weekday, day!, monthNumber(month!), year, said!, c);
+    },
+  ],
+  [
+    `(?:(${WEEKDAY}),?\\s+)?(${MONTH})\\.?\\s+${ORDINAL_DAY}(?!\\s*(?:min|h|hours?|people|guests|beds|times|x)\\b)${YEAR}`,
+    (found, c) => {
+      const [said, weekday, month, day, year] = found;
+      return isVerb(found, month!, year) ? null : written(weekday, day!, monthNumber(month!), year, said!, c);
+    },
+  ],
+  [
+    '(?:(?<=\\b(?:by|on|from|until|before)\\s))(\\d{1,2})[./](\\d{1,2})\\.?(?:[./]?(\\d{4}))?',
+    ([said, day, month, year], c) => written(undefined, day!, Number(month), year, said!, c),
+  ],
+  ['(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4})?', ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c))],
+  ['(\\d{1,2})/(\\d{1,2})/(\\d{4})', ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c))],
+  [
+    `in\\s+(${NUMBER})\\s+(days?|weeks?|fortnights?|months?|years?)(?:['’]\\s*time)?`,
+    ([, count, unit], c) => ({ date: inWhile(c.today, numberOf(count!), unit!), sure: true }),
+  ],
+  [`(${NUMBER})\\s+(days?|weeks?|months?)\\s+from\\s+(?:now|today)`, ([, count, unit], c) => ({ date: inWhile(c.today, numberOf(count!), unit!), sure: true })],
+  ['a\\s+week\\s+(?:from\\s+)?today', (_found, c) => ({ date: plus(c.today, { weeks: 1 }), sure: true })],
+  [
+    `(?:(this|next|coming)\\s+)?(${WEEKDAY})(?:\\s+(morning|afternoon|evening|night))?`,
+    ({ index, input, 1: which, 2: weekday, 3: part }, c) =>
+      isWeekdayWritten(weekday!, input.slice(0, index).trim() === '' && which === undefined)
+        ? { date: weekdayFrom(c.today, weekdayNumber(weekday!), which), time: hourOf(part, c), sure: which !== undefined || part !== undefined }
+        : null,
+  ],
+  ['(?:the\\s+)?end\\s+of\\s+(?:the|this)\\s+month', (_found, c) => ({ date: endOfMonth(c.today), sure: true })],
+  ['(?:the\\s+)?end\\s+of\\s+next\\s+month', (_found, c) => ({ date: endOfMonth(c.today, 1), sure: true })],
+  ['(?:the\\s+)?end\\s+of\\s+(?:the|this)\\s+week', (_found, c) => ({ date: nextWeekday(plus(c.today, { days: -1 }), 7), sure: true })],
+  [`end\\s+of\\s+(${MONTH})`, ([, month], c) => ({ date: endOfMonth(nextDate(c.today, monthNumber(month!), 28)!), sure: true })],
+  ['next\\s+week', (_found, c) => ({ date: nextWeekday(c.today, 1), sure: true })],
+  ['next\\s+month', (_found, c) => ({ date: plus(endOfMonth(c.today), { days: 1 }), sure: true })],
+  ['(?:this|the|next)\\s+weekend', (_found, c) => ({ date: nextWeekday(plus(c.today, { days: -1 }), 6), sure: true })],
+  ['(?<=\\b(?:by|on|from|until|before)\\s+)(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)', ([said, day], c) => dayOfMonth(said!, Number(day), c)],
+  ['the\\s+(\\d{1,2})(?:st|nd|rd|th)(?=\\s*$)', ([said, day], c) => dayOfMonth(said!, Number(day), c)],
+  ['(\\d{1,2})(?:st|nd|rd|th)(?=\\s*$)', ([said, day], c) => ({ ...dayOfMonth(said!, Number(day), c), sure: false })],
+];
+
+function dayOfMonth(said: string, day: number, { today }: CaptureContext): Pick<FoundDay, 'date'> & Partial<FoundDay> {
+  const date = nextDayOfMonth(today, day);
+  return date === null ? { date: today, sure: true, doubt: { code: 'no-such-day', said: said.trim() } } : { date, sure: true };
+}
+
+function inWhile(today: string, count: number, unit: string): string {
+  if (unit.startsWith('day')) return plus(today, { days: count });
+  if (unit.startsWith('week')) return plus(today, { weeks: count });
+  if (unit.startsWith('fortnight')) return plus(today, { weeks: 2 * count });
+  return unit.startsWith('month') ? plus(today, { months: count }) : plus(today, { years: count });
+}
+
+/** "Friday", "next Friday", "coming Friday": the next one after today; "this Friday" may be today. */
+const weekdayFrom = (today: string, weekday: number, which: string | undefined): string =>
+  which?.toLowerCase() === 'this' ? nextWeekday(plus(today, { days: -1 }), weekday) : nextWeekday(today, weekday);
+
+/** Every day that is written in what is still free of a line. */
+export function findDays(line: Line, context: CaptureContext): FoundDay[] {
+  const found: FoundDay[] = [];
+  const overlaps = (from: number, to: number) => found.some((one) => from < one.to && to > one.from);
+  for (const [source, read] of RULES) {
+    for (const match of line.matches(pattern(source))) {
+      const [from, to] = [match.index, match.index + match[0].length];
+      if (overlaps(from, to)) continue;
+      const day = read(match, context);
+      if (day) found.push({ doubt: null, sure: false, time: null, ...day, from, to });
+    }
+  }
+  for (const day of otherDays(line, context)) if (!overlaps(day.from, day.to)) found.push(day);
+  return found.sort((a, b) => a.from - b.from);
+}
+
+/**
+ * What the rules above do not know, by the library: only readings that name a day and stand on a figure, since it takes
+ * "march", "may" and "sun" for dates.
+ */
+function otherDays(line: Line, { today }: CaptureContext): FoundDay[] {
+  const rest = line.rest.replaceAll('\u0000', ' ');
+  if (!/\d/.test(rest) || !/(?:ago|from|after|before|since)\b/i.test(rest)) return [];
+  // eslint-disable-next-line no-restricted-globals -- the library takes nothing else
+  const reference = { instant: new Date(`${today}T12:00:00Z`), timezone: 0 };
+  return GB.parse(rest, reference, { forwardDate: true }).flatMap(({ index, text, start }) => {
+    if (!start.isCertain('day') || !/\d/.test(text) || start.isCertain('hour')) return [];
+    const date = dateOf(start.get('year')!, start.get('month')!, start.get('day')!);
+    return date === null || date < today ? [] : [{ from: index, to: index + text.length, date, doubt: null, sure: true, time: null }];
+  });
+}

@@ -1,0 +1,4 @@
+export * from './context.ts';
+export * from './read-line.ts';
+export * from './read-lines.ts';
+export * from './span.ts';
