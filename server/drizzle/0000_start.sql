@@ -130,6 +130,7 @@ CREATE TABLE `item` (
 	`tagIds` text NOT NULL,
 	`situationIds` text NOT NULL,
 	`placeId` text,
+	`rule` text,
 	`position` text NOT NULL,
 	`policy` text NOT NULL,
 	`confirm` integer NOT NULL,

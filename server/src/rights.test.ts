@@ -220,6 +220,10 @@ const CASES: Record<CommandName, Record<string, Case>> = {
     'to the own pile': byAll(() => ({ title: 'New' })),
     'as a step': onItem('change', (parent) => ({ title: 'Step', parent })),
   },
+  'item.addMany': {
+    'to the own pile': byAll(() => ({ items: [{ title: 'One' }, { title: 'Its step', under: 0 }] })),
+    'as steps': onItem('change', (parent) => ({ items: [{ title: 'Step' }], parent })),
+  },
   'item.change': { title: onItem('change', (item) => ({ item, title: 'Better' })) },
   'item.setDue': { day: onItem('change', (item) => ({ item, due: '2026-12-24' })) },
   'item.setPolicy': { each: onItem('change', (item) => ({ item, policy: 'each' })) },

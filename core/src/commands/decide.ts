@@ -7,7 +7,7 @@ import { checkOff, uncheck } from './checking.ts';
 import { Deciding, type Context, type Note } from './deciding.ts';
 import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
 import { changeHouse, makeHouse } from './house.ts';
-import { addItem, bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
+import { addItem, addItems, bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
 import type { CommandKind } from './kind.ts';
 import {
   changeBundle,
@@ -65,6 +65,7 @@ const KINDS = {
   'situation.make': makeSituation,
   'situation.change': changeSituation,
   'item.add': addItem,
+  'item.addMany': addItems,
   'item.change': changeItem,
   'item.setDue': setDue,
   'item.setPolicy': setPolicy,

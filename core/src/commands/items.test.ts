@@ -22,6 +22,22 @@ test('items come in the order they were typed; one made offline by another is in
   expect(titles(w, list)).toEqual(['First', 'One', 'Two', 'Three']);
 });
 
+test('several added at once, with their steps and what was ticked: one action, one undo', () => {
+  const { w, list } = house();
+  const { id } = w.must('Aino', 'item.addMany', {
+    list,
+    items: [{ title: 'Jackets' }, { title: 'Small sizes', under: 0 }, { title: 'Whistles', under: 0, ticked: true }, { title: 'Oars', due: '2026-11-27' }],
+  });
+  expect(titles(w, list)).toEqual(['Jackets', 'Oars']);
+  const step = (title: string) => w.rows.all('item').find((item) => item.title === title)!;
+  expect([step('Small sizes').parentId, step('Whistles').parentId]).toEqual([step('Jackets').id, step('Jackets').id]);
+  expect(w.part(step('Whistles').id, null).standing).toBe('completed');
+  expect(w.refused('Aino', 'item.addMany', { list, items: [{ title: 'A', under: 3 }] })).toMatchObject({ code: 'malformed', field: 'items.0.under' });
+  expect(w.refused('Aino', 'item.addMany', { list, items: [{ title: 'A' }, { title: ' ' }] })).toMatchObject({ code: 'title-empty', field: 'items.1.title' });
+  w.must('Aino', 'undo', { command: id });
+  expect(titles(w, list)).toEqual([]);
+});
+
 test('several moved together keep their order, and their steps go along', () => {
   const { w, list } = house();
   const other = w.list('Aino', 'Kitchen');

@@ -1,9 +1,10 @@
 import { mergeDiff3 } from 'node-diff3';
 import * as z from 'zod/mini';
-import { Effort, Energy, Importance, Policy, type Item } from '../model/item.ts';
+import { Effort, Energy, Importance, Policy, Rule, type Item } from '../model/item.ts';
 import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
 import { TagName } from '../model/tag.ts';
 import { countingParts } from '../followup/standing.ts';
+import { completePart } from './checking.ts';
 import { instantDue, isMoment } from '../time/clock.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
@@ -43,6 +44,7 @@ export function insertItem(d: Deciding, fields: Spot & { title: string; makerId:
     tagIds: [],
     situationIds: [],
     placeId: null,
+    rule: null,
     policy: 'any',
     confirm: false,
     createdAt: d.now,
@@ -91,6 +93,7 @@ const NATURE = {
   tags: z.optional(z.array(TagName).check(z.maxLength(20))),
   situations: z.optional(z.array(Id).check(z.maxLength(20))),
   place: z.optional(z.nullable(Id)),
+  rule: z.optional(z.nullable(Rule)),
 };
 
 /** What an item needs to be done, as its fields. Unknown places and situations are refused. */
@@ -100,43 +103,71 @@ function contextOf({ tags, situations, place }: { tags?: string[]; situations?: 
   return { tagIds: tags && tagsNamed(tags, d), situationIds: situations, placeId: place };
 }
 
+const NEW_ITEM = {
+  title: Title,
+  notes: z.optional(Text),
+  /** Handed over in the same action. */
+  persons: z._default(z.array(Id).check(z.maxLength(60)), []),
+  policy: z.optional(Policy),
+  confirm: z.optional(z.boolean()),
+  message: z._default(Text, ''),
+  /** The day the next step is meant to be taken: by who it is handed to, else by its maker. */
+  plan: z.optional(z.nullable(Moment)),
+  ...DATES,
+  ...NATURE,
+};
+const NewItem = z.object(NEW_ITEM);
+
+function addOne({ persons, message, plan, tags, situations, place, ...fields }: z.infer<typeof NewItem>, spot: Spot, d: Deciding): Item {
+  refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
+  const people = persons.map((id) => needPerson(id, d));
+  const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id });
+  // planned at once, it is the maker's; handed over, the day goes along as a proposal
+  const holders = plan && people.length === 0 ? [d.actor] : people;
+  for (const person of holders) {
+    const part = givePart(item.id, person, d, message.trim(), d.actor.id);
+    if (plan) d.set('part', part.id, { plan });
+    d.tell(person.id, 'handed', item.id, { title: item.title, message: message.trim() });
+  }
+  settleNobody(item.id, d);
+  noteIfPast(fields.due, d);
+  if (plan && fields.due && plan.slice(0, 10) > fields.due.slice(0, 10)) d.note('plan-after-due', { plan, due: fields.due });
+  d.enter('item.add', { itemId: item.id }, people.length > 0 ? { to: people.map((person) => person.name) } : {});
+  return item;
+}
+
+const SPOT = { list: z.optional(z.nullable(Id)), section: z.optional(z.nullable(Id)), parent: z.optional(z.nullable(Id)) };
+
 export const addItem = commandKind({
   name: 'item.add',
+  payload: z.object({ ...NEW_ITEM, ...SPOT, ...NEIGHBOURS }),
+  asks: (payload) => [askForPlace(payload)],
+  decide({ list, section, parent, after, before, ...fields }, d) {
+    const spot = spotOf({ list, section, parent }, d);
+    const item = addOne(fields, spot, d);
+    if (after !== undefined || before !== undefined) putBeside(item.id, spot, { after, before }, d);
+  },
+});
+
+/** Several at once, with their steps: one action, one undo. `under` names an earlier one of the same command by its place, from 0. */
+export const addItems = commandKind({
+  name: 'item.addMany',
   payload: z.object({
-    title: Title,
-    notes: z.optional(Text),
-    list: z.optional(z.nullable(Id)),
-    section: z.optional(z.nullable(Id)),
-    parent: z.optional(z.nullable(Id)),
-    /** Handed over in the same action. */
-    persons: z._default(z.array(Id).check(z.maxLength(60)), []),
-    policy: z.optional(Policy),
-    confirm: z.optional(z.boolean()),
-    message: z._default(Text, ''),
-    /** The day the next step is meant to be taken: by who it is handed to, else by its maker. */
-    plan: z.optional(z.nullable(Moment)),
-    ...DATES,
-    ...NATURE,
-    ...NEIGHBOURS,
+    ...SPOT,
+    items: z
+      .array(z.object({ ...NEW_ITEM, under: z.optional(z.nullable(z.int().check(z.gte(0)))), ticked: z._default(z.boolean(), false) }))
+      .check(z.minLength(1), z.maxLength(500)),
   }),
   asks: (payload) => [askForPlace(payload)],
-  decide({ list, section, parent, persons, message, plan, after, before, tags, situations, place, ...fields }, d) {
+  decide({ list, section, parent, items }, d) {
     const spot = spotOf({ list, section, parent }, d);
-    refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
-    const people = persons.map((id) => needPerson(id, d));
-    const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id });
-    if (after !== undefined || before !== undefined) putBeside(item.id, spot, { after, before }, d);
-    // planned at once, it is the maker's; handed over, the day goes along as a proposal
-    const holders = plan && people.length === 0 ? [d.actor] : people;
-    for (const person of holders) {
-      const part = givePart(item.id, person, d, message.trim(), d.actor.id);
-      if (plan) d.set('part', part.id, { plan });
-      d.tell(person.id, 'handed', item.id, { title: item.title, message: message.trim() });
+    const made: Item[] = [];
+    for (const [nth, { under, ticked, ...fields }] of items.entries()) {
+      const above = under === undefined || under === null ? null : (made[under] ?? refuse('malformed', { field: 'under' }, `items.${nth}.under`));
+      const item = addOne(fields, above ? { ...spot, parentId: above.id } : spot, d);
+      made.push(item);
+      if (ticked) for (const part of countingParts(d.by('part', 'itemId', item.id))) completePart(item, part, d);
     }
-    settleNobody(item.id, d);
-    noteIfPast(fields.due, d);
-    if (plan && fields.due && plan.slice(0, 10) > fields.due.slice(0, 10)) d.note('plan-after-due', { plan, due: fields.due });
-    d.enter('item.add', { itemId: item.id }, people.length > 0 ? { to: people.map((person) => person.name) } : {});
   },
 });
 

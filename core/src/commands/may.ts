@@ -58,6 +58,7 @@ export const NEEDS = {
   'situation.make': ['keep'],
   'situation.change': ['manage'],
   'item.add': ['add', 'change', 'keep'],
+  'item.addMany': ['add', 'change', 'keep'],
   'item.change': ['change'],
   'item.setDue': ['change'],
   'item.setPolicy': ['change'],

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Id, Instant, Moment, shared, Text, Title } from './row.ts';
+import { Id, Instant, Moment, oneLine, shared, Text, Title, WallTime } from './row.ts';
 
 /** `any`: the first to check off completes it. `each`: everyone checks off their own part. */
 export const Policy = z.enum(['any', 'each']);
@@ -11,6 +11,18 @@ export type Energy = z.infer<typeof Energy>;
 /** Minutes; of an `each` item per person. */
 export const Effort = z.int().check(z.gte(1), z.lte(60_000));
 export const Importance = z.int().check(z.gte(0), z.lte(3));
+
+/**
+ * What makes it come back: RFC 5545 RRULE, or an ISO 8601 duration after it was done, with the hour if one was said, and the words it
+ * was said in.
+ */
+export const Rule = z.object({
+  rrule: z.nullable(z.string().check(z.regex(/^FREQ=[A-Z]+(;[A-Z]+=[A-Z0-9,+-]+)*$/), z.maxLength(300))),
+  afterDone: z.nullable(z.string().check(z.regex(/^P\d{1,4}[DWMY]$/))),
+  time: z.nullable(WallTime),
+  words: oneLine(120),
+});
+export type Rule = z.infer<typeof Rule>;
 
 /** One thing to do or get. Whether it is done is never stored: it follows from its parts. */
 export const Item = z.object({
@@ -34,6 +46,7 @@ export const Item = z.object({
   /** All of them have to be so. */
   situationIds: z.array(Id),
   placeId: z.nullable(Id),
+  rule: z.nullable(Rule),
   /** Fractional key among its siblings; ties break by id. */
   position: z.string(),
   policy: Policy,

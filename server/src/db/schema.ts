@@ -132,6 +132,7 @@ export const item = sqliteTable(
     tagIds: json(),
     situationIds: json(),
     placeId: text(),
+    rule: text({ mode: 'json' }),
     position: text().notNull(),
     policy: text().notNull(),
     confirm: flag(),
