@@ -32,3 +32,4 @@ export * from './planning/agenda.ts';
 export * from './planning/fits-now.ts';
 export * from './planning/progress.ts';
 export * from './time/zone-minutes.ts';
+export * from './views/find.ts';

@@ -203,7 +203,10 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'tag.remove': { another: byManagers(async (s) => ({ tag: await othersTag(s) })) },
   'place.make': { one: byAll(() => ({ name: freshWord() })) },
   'place.change': {
-    one: byManagers(async ({ house }) => ({ place: house.made('place', await house.must('Other', 'place.make', { name: freshWord() })).id, name: freshWord() })),
+    one: byManagers(async ({ house }) => ({
+      place: house.made('place', await house.must('Other', 'place.make', { name: freshWord() })).id,
+      name: freshWord(),
+    })),
   },
   'situation.make': { one: byAll(() => ({ name: freshWord(), kind: 'tool' })) },
   'situation.change': {

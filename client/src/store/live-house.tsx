@@ -110,7 +110,7 @@ export function useGive(): <N extends CommandName>(name: N, payload: Payload<N>,
     }
     const notes = given.notes.map(sayNote).filter((one) => one !== null);
     const spoken = [words, ...notes].filter(Boolean).join(' ');
-    if (spoken) say(spoken, offer ?? (undo ? { words: t('common.undo'), name: 'undo', payload: { command: given.id } } : null), 'plain');
+    if (spoken) say(spoken, offer ?? (undo ? { words: t('common.undo'), give: [{ name: 'undo', payload: { command: given.id } }] } : null), 'plain');
     return null;
   };
 }

@@ -1,5 +1,5 @@
 import { combineReducers, configureStore, createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { epochOf, instantOf, isHere, type CommandName, type House, type MemoryRows, type Person } from '@kotiva/core';
+import { epochOf, instantOf, isHere, type CommandName, type House, type MemoryRows, type Person, type PlanView } from '@kotiva/core';
 import { useSelector } from 'react-redux';
 import { houseSlice, type HouseState } from './house.ts';
 import { selectRows } from './rows.ts';
@@ -21,10 +21,10 @@ const clockSlice = createSlice({
   },
 });
 
-/** What was last said at the foot of the screen, and the command it offers. */
+/** What was last said at the foot of the screen, and the commands it offers. */
 export interface Said {
   words: string;
-  offer: { words: string; name: CommandName; payload: unknown } | null;
+  offer: { words: string; give: readonly { name: CommandName; payload: unknown }[] } | null;
   tone: 'plain' | 'refused';
 }
 const saidSlice = createSlice({
@@ -89,4 +89,10 @@ export function usePlace(): Place {
   const place = usePlaceOrNull();
   if (!place) throw new Error('outside of a house');
   return place;
+}
+
+/** For whom and when planning is asked: oneself, now, or somebody else. */
+export function usePlanView(personId?: string): PlanView {
+  const { me, house } = usePlace();
+  return { personId: personId ?? me.id, now: useNow(), house };
 }

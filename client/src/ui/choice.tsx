@@ -37,10 +37,44 @@ export function Choice<T extends string>({
   );
 }
 
-/** Yes or no, said as a sentence. */
-export function Switch({ words, on, onChange }: { words: string; on: boolean; onChange: (on: boolean) => void }) {
+/** Any of a few, side by side. */
+export function Toggles({
+  label,
+  on,
+  options,
+  onChange,
+}: {
+  label: string;
+  on: readonly string[];
+  options: readonly Option<string>[];
+  onChange: (on: string[]) => void;
+}) {
   return (
-    <Pressable role="checkbox" aria-checked={on} aria-label={words} onPress={() => onChange(!on)} className="min-h-11 flex-row items-center gap-3">
+    <View role="group" aria-label={label} className="flex-row flex-wrap gap-2">
+      {options.map(({ value, words }) => {
+        const chosen = on.includes(value);
+        return (
+          <Pressable
+            key={value}
+            role="checkbox"
+            aria-checked={chosen}
+            onPress={() => onChange(chosen ? on.filter((one) => one !== value) : [...on, value])}
+            className={`min-h-11 justify-center rounded-control border-2 bg-sunk px-4 ${chosen ? 'border-pine' : 'border-sunk'}`}
+          >
+            <Txt size={15} face={chosen ? 'bold' : 'medium'}>
+              {words}
+            </Txt>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}
+
+/** Yes or no, said as a sentence. */
+export function Switch({ words, label, on, onChange }: { words: string; label?: string; on: boolean; onChange: (on: boolean) => void }) {
+  return (
+    <Pressable role="checkbox" aria-checked={on} aria-label={label ?? words} onPress={() => onChange(!on)} className="min-h-11 flex-row items-center gap-3">
       <View className={`h-5 w-5 items-center justify-center rounded-[3px] border-2 ${on ? 'border-pine bg-pine' : 'border-underline'}`}>
         {on ? (
           <Txt size={13} face="bold" tone="onpine" className="leading-4" aria-hidden>
@@ -48,7 +82,7 @@ export function Switch({ words, on, onChange }: { words: string; on: boolean; on
           </Txt>
         ) : null}
       </View>
-      <Txt className="shrink">{words}</Txt>
+      {words ? <Txt className="shrink">{words}</Txt> : null}
     </Pressable>
   );
 }

@@ -10,6 +10,7 @@ import Grip from 'lucide-react-native/icons/grip-vertical';
 import Heart from 'lucide-react-native/icons/heart';
 import House from 'lucide-react-native/icons/house';
 import Key from 'lucide-react-native/icons/key-round';
+import Left from 'lucide-react-native/icons/chevron-left';
 import Leaf from 'lucide-react-native/icons/leaf';
 import ListIcon from 'lucide-react-native/icons/list';
 import Menu from 'lucide-react-native/icons/ellipsis';
@@ -17,6 +18,7 @@ import Package from 'lucide-react-native/icons/package';
 import Paw from 'lucide-react-native/icons/paw-print';
 import Plus from 'lucide-react-native/icons/plus';
 import Right from 'lucide-react-native/icons/chevron-right';
+import Search from 'lucide-react-native/icons/search';
 import Sailboat from 'lucide-react-native/icons/sailboat';
 import Basket from 'lucide-react-native/icons/shopping-basket';
 import Lines from 'lucide-react-native/icons/text-align-start';
@@ -39,6 +41,7 @@ const ICONS = {
   house: House,
   key: Key,
   leaf: Leaf,
+  left: Left,
   list: ListIcon,
   menu: Menu,
   package: Package,
@@ -46,6 +49,7 @@ const ICONS = {
   plus: Plus,
   right: Right,
   sailboat: Sailboat,
+  search: Search,
   basket: Basket,
   lines: Lines,
   utensils: Utensils,

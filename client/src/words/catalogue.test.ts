@@ -3,7 +3,12 @@ import { KNOT_STATES } from '@/ui/knot.tsx';
 import { en } from './en.ts';
 import { hasWord } from './index.ts';
 
-const slotsOf = (sentence: string): string[] => [...sentence.matchAll(/\{(\w+)\}/g)].map((found) => found[1]!).sort();
+/** Slots but the number itself: one need not be counted. */
+const slotsOf = (sentence: string): string[] =>
+  [...sentence.matchAll(/\{(\w+)\}/g)]
+    .map((found) => found[1]!)
+    .filter((slot) => slot !== 'count')
+    .sort();
 
 test.each([
   ['reason', REASON_CODES],

@@ -1,4 +1,4 @@
-import { sayDue, sayInstant, sayMoment, sayToday, usualMoments } from './dates.ts';
+import { monthAfter, sayDue, sayInstant, sayLeft, sayMoment, sayToday, usualMoments, weeksOf } from './dates.ts';
 
 const ZONE = 'Europe/Helsinki';
 /** Tuesday 24 November 2026, noon in Helsinki. */
@@ -38,4 +38,20 @@ test('usual days carry their exact date, and none is offered twice', () => {
   expect(usualMoments(NOW, ZONE).map(({ moment }) => moment)).toEqual(['2026-11-24', '2026-11-25', '2026-11-27', '2026-11-30']);
   // on a Thursday tomorrow is the Friday
   expect(usualMoments('2026-11-26T10:00:00.000Z', ZONE).map(({ moment }) => moment)).toEqual(['2026-11-26', '2026-11-27', '2026-11-30']);
+});
+
+test.each([
+  ['2026-12-06', false, 'in 12 days'],
+  ['2026-11-26T09:00', false, 'in 2 days'],
+  ['2026-11-25T09:00', false, 'tomorrow 09:00'],
+  ['2026-11-21', true, '3 days late'],
+])('what is left to %s, late: %s: %s', (due, late, words) => expect(sayLeft(due, late, NOW, ZONE)).toBe(words));
+
+test('a month in weeks from Monday, each day once', () => {
+  const weeks = weeksOf('2026-11');
+  expect(weeks).toHaveLength(6);
+  expect(weeks[0]).toEqual([null, null, null, null, null, null, '2026-11-01']);
+  expect(weeks.flat().filter(Boolean)).toHaveLength(30);
+  expect(weeksOf('2027-02').flat().filter(Boolean).at(-1)).toBe('2027-02-28');
+  expect([monthAfter('2026-12', 1), monthAfter('2026-01', -1), monthAfter('2026-05', 0)]).toEqual(['2027-01', '2025-12', '2026-05']);
 });

@@ -1,11 +1,12 @@
-import { addDays, calendarDateOf, daysBetween, wallClockOf } from '@kotiva/core';
+import { addDays, calendarDateOf, daysBetween, wallClockOf, weekdayOf } from '@kotiva/core';
 import { locale, t } from './index.ts';
 
 const format = (date: string, options: Intl.DateTimeFormatOptions): string =>
   new Intl.DateTimeFormat(locale(), { timeZone: 'UTC', ...options }).format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
 
 /** "Fri 4 Dec": day before month, whatever the locale puts between them. */
-const dayMonth = (date: string): string => `${format(date, { weekday: 'short' })} ${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
+export const dayMonth = (date: string): string =>
+  `${format(date, { weekday: 'short' })} ${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
 
 /** A date as people say it: "today", "Fri", "Fri 4 Dec". With the hour, if it has one. */
 export function sayMoment(moment: string, now: string, zone: string): string {
@@ -70,4 +71,35 @@ export function usualMoments(now: string, zone: string): UsualMoment[] {
     { key: 'monday', words: dayMonth(monday), moment: monday },
   ];
   return usual.filter((one, index) => usual.findIndex((other) => other.moment === one.moment) === index);
+}
+
+/** The weeks of a month, `2026-11`, from Monday. */
+export function weeksOf(month: string): (string | null)[][] {
+  const first = `${month}-01`;
+  const days: (string | null)[] = Array.from({ length: weekdayOf(first) - 1 }, () => null);
+  for (let date = first; date.startsWith(month); date = addDays(date, 1)) days.push(date);
+  while (days.length % 7 !== 0) days.push(null);
+  return Array.from({ length: days.length / 7 }, (_, week) => days.slice(week * 7, week * 7 + 7));
+}
+
+export function monthAfter(month: string, months: number): string {
+  const count = Number(month.slice(0, 4)) * 12 + Number(month.slice(5, 7)) - 1 + months;
+  return `${Math.floor(count / 12)}-${String((count % 12) + 1).padStart(2, '0')}`;
+}
+
+/** What a calendar says. */
+export const calendarWords = () => ({
+  month: (date: string) => format(date, { month: 'long', year: 'numeric' }),
+  // a week that begins on a Monday
+  weekdays: Array.from({ length: 7 }, (_, day) => format(addDays('2024-01-01', day), { weekday: 'narrow' })),
+  day: sayExactly,
+  previous: t('calendar.previous'),
+  next: t('calendar.next'),
+});
+
+/** How long is left, or how late it is: "in 12 days", "3 days late". */
+export function sayLeft(due: string, late: boolean, now: string, zone: string): string {
+  const days = daysBetween(calendarDateOf(now, zone), due);
+  if (late) return days < 0 ? t('due.daysLate', { count: -days }) : t('due.sinceHour', { time: due.slice(11, 16) });
+  return days < 2 ? sayMoment(due, now, zone) : t('date.inDays', { count: days });
 }

@@ -5,8 +5,7 @@ export const WEEKDAY = 'mon(?:day)?s?|tue(?:s(?:day)?)?s?|wed(?:nesday)?s?|thu(?
 /** Full names, and short ones: but "sun" and "sat" are words, and only with a capital that no sentence begins with are they days. */
 export const isWeekdayWritten = (text: string, begins: boolean): boolean => !/^(sun|sat)s?$/i.test(text) || (/^S/.test(text) && !begins);
 const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
-export const MONTH =
-  'jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?';
+export const MONTH = 'jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?';
 
 /** ISO 8601 day of the week, Monday 1. */
 export const weekdayNumber = (text: string): number => WEEKDAYS.findIndex((name) => name.startsWith(text.toLowerCase().slice(0, 3))) + 1;

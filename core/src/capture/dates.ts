@@ -29,7 +29,7 @@ export interface FoundDay {
   time: string | null;
 }
 
-type Rule = [source: string, read: (found: RegExpExecArray, context: CaptureContext) => Pick<FoundDay, 'date'> & Partial<FoundDay> | null];
+type Rule = [source: string, read: (found: RegExpExecArray, context: CaptureContext) => (Pick<FoundDay, 'date'> & Partial<FoundDay>) | null];
 
 const YEAR = '(?:,?\\s+(\\d{4}))?';
 const ORDINAL_DAY = '(\\d{1,2})(?:st|nd|rd|th)?';
@@ -83,7 +83,10 @@ const RULES: Rule[] = [
     '(?:(?<=\\b(?:by|on|from|until|before)\\s))(\\d{1,2})[./](\\d{1,2})\\.?(?:[./]?(\\d{4}))?',
     ([said, day, month, year], c) => written(undefined, day!, Number(month), year, said!, c),
   ],
-  ['(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4})?', ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c))],
+  [
+    '(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4})?',
+    ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c)),
+  ],
   ['(\\d{1,2})/(\\d{1,2})/(\\d{4})', ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c))],
   [
     `in\\s+(${NUMBER})\\s+(days?|weeks?|fortnights?|months?|years?)(?:['’]\\s*time)?`,

@@ -12,7 +12,8 @@ export class Line {
 
   /** Every match of a pattern in what is still free. */
   *matches(pattern: RegExp): Generator<RegExpExecArray> {
-    for (const found of this.free.matchAll(new RegExp(pattern, pattern.flags.includes('g') ? pattern.flags : `${pattern.flags}g`))) yield found as RegExpExecArray;
+    for (const found of this.free.matchAll(new RegExp(pattern, pattern.flags.includes('g') ? pattern.flags : `${pattern.flags}g`)))
+      yield found as RegExpExecArray;
   }
 
   /** Nobody else reads this stretch. */

@@ -5,7 +5,11 @@ import type { Question, Span } from './span.ts';
 
 const escaped = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\s+/g, '\\s+');
 /** Longest first, so that "Village shop" is not read as "Village". */
-const oneOf = (names: readonly string[]): string => [...names].sort((a, b) => b.length - a.length).map(escaped).join('|');
+const oneOf = (names: readonly string[]): string =>
+  [...names]
+    .sort((a, b) => b.length - a.length)
+    .map(escaped)
+    .join('|');
 
 export interface Named {
   spans: Span[];
@@ -52,21 +56,27 @@ export function findPeople(line: Line, context: CaptureContext): Named {
   const policyOf = (said: string, more: number): 'each' | 'any' | null => (more < 2 ? null : /\sor\s/i.test(said) ? 'any' : 'each');
 
   const at = `@(?:${oneOf([...names, ...marks])})`;
-  for (const match of line.matches(new RegExp(`(?<![\\p{L}\\p{N}@])${list(at)}${WORD.after}`, 'giu'))) read(match, parts(match[0]), policyOf(match[0], parts(match[0]).length));
+  for (const match of line.matches(new RegExp(`(?<![\\p{L}\\p{N}@])${list(at)}${WORD.after}`, 'giu')))
+    read(match, parts(match[0]), policyOf(match[0], parts(match[0]).length));
   for (const match of line.matches(pattern(`each\\s+of\\s+(${list(name)})`))) read(match, parts(match[1]!), 'each');
-  for (const match of line.matches(new RegExp(`^\\s*(?:please\\s+)?(?:ask|tell|get)\\s+(${list(name)})\\s+to\\s+`, 'giu'))) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
-  for (const match of line.matches(new RegExp(`^\\s*(?:for\\s+)?(${list(name)})\\s*:\\s*`, 'giu'))) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
+  for (const match of line.matches(new RegExp(`^\\s*(?:please\\s+)?(?:ask|tell|get)\\s+(${list(name)})\\s+to\\s+`, 'giu')))
+    read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
+  for (const match of line.matches(new RegExp(`^\\s*(?:for\\s+)?(${list(name)})\\s*:\\s*`, 'giu')))
+    read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
   for (const match of line.matches(/^\s*(?:ask|tell)\s+(everyone|everybody)\s+to\s+|(?<![\p{L}\p{N}])@?(everyone|everybody)\s*(?:$|:)/giu)) {
     found.spans.push(span(line, match, { kind: 'everyone', value: true }));
     line.take(match.index, match.index + match[0].length);
   }
-  for (const match of line.matches(new RegExp(`(?<![\\p{L}\\p{N}])for\\s+(${list(name)})\\s*[.!]?\\s*$`, 'giu'))) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length), false);
+  for (const match of line.matches(new RegExp(`(?<![\\p{L}\\p{N}])for\\s+(${list(name)})\\s*[.!]?\\s*$`, 'giu')))
+    read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length), false);
   return found;
 }
 
 /** `#shop`: letters, figures, and dashes between them. */
 export function findTags(line: Line): Span[] {
-  return [...line.matches(/(?<![\p{L}\p{N}#&/])#([\p{L}\p{N}][\p{L}\p{N}_-]{0,39})/gu)].filter((match) => !/^\d+$/.test(match[1]!)).map((match) => span(line, match, { kind: 'tag', value: match[1]! }));
+  return [...line.matches(/(?<![\p{L}\p{N}#&/])#([\p{L}\p{N}][\p{L}\p{N}_-]{0,39})/gu)]
+    .filter((match) => !/^\d+$/.test(match[1]!))
+    .map((match) => span(line, match, { kind: 'tag', value: match[1]! }));
 }
 
 /** "at Quay" where it is a known place; "when I get to Quay", "when I leave Quay". */
@@ -75,7 +85,9 @@ export function findPlaces(line: Line, { places }: CaptureContext): Span[] {
   const name = oneOf(places.map((place) => place.name));
   const idOf = (said: string) => places.find((place) => isNamed(place, said))!.id;
   const spans: Span[] = [];
-  const reminder = pattern(`(?:remind\\s+me\\s+)?when(?:ever)?\\s+(?:I|we|you)\\s+(get\\s+to|arrive\\s+at|reach|am\\s+at|are\\s+at|leave|go\\s+from)\\s+(?:the\\s+)?(${name})`);
+  const reminder = pattern(
+    `(?:remind\\s+me\\s+)?when(?:ever)?\\s+(?:I|we|you)\\s+(get\\s+to|arrive\\s+at|reach|am\\s+at|are\\s+at|leave|go\\s+from)\\s+(?:the\\s+)?(${name})`,
+  );
   for (const match of line.matches(reminder)) {
     const when = /leave|go/i.test(match[1]!) ? 'leave' : 'enter';
     spans.push(span(line, match, { kind: 'place-reminder', value: { place: idOf(match[2]!), when } }));

@@ -88,7 +88,9 @@ test.each(TABLE)('%s', (line) => {
 
 const aLine = fc.oneof(
   fc.string({ maxLength: 60 }),
-  fc.array(fc.oneof(fc.constantFrom(...TABLE.map((line) => rowOf(line).typed)), fc.string({ maxLength: 12 })), { maxLength: 3 }).map((parts) => parts.join(' ')),
+  fc
+    .array(fc.oneof(fc.constantFrom(...TABLE.map((line) => rowOf(line).typed)), fc.string({ maxLength: 12 })), { maxLength: 3 })
+    .map((parts) => parts.join(' ')),
 );
 
 test('title and stretches give back exactly what was typed, whatever it is', () => {
@@ -120,7 +122,10 @@ test('a guess that is taken back goes into the title as typed, and nothing else 
 });
 
 describe('two of one first name', () => {
-  const twins = { ...CONTEXT, people: [...CONTEXT.people, { id: 'leila-v', name: 'Leila Virta', mark: 'LV' }, { id: 'leila-h', name: 'Leila Haddad', mark: 'LH' }].slice(1) };
+  const twins = {
+    ...CONTEXT,
+    people: [...CONTEXT.people, { id: 'leila-v', name: 'Leila Virta', mark: 'LV' }, { id: 'leila-h', name: 'Leila Haddad', mark: 'LH' }].slice(1),
+  };
 
   test('which one is asked; the whole name, the mark or the answer tells', () => {
     const asked = readLine('Towels @Leila', twins);

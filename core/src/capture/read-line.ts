@@ -142,4 +142,3 @@ export function titleOf(typed: string, spans: readonly Span[]): string {
   const tookStart = first !== undefined && first.chosen && typed.slice(0, first.from).trim() === '' && first.kind === 'person' && /\sto\s+$/i.test(first.text);
   return tookStart ? left.charAt(0).toUpperCase() + left.slice(1) : left;
 }
-

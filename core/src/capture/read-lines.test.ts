@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { countOf, readLines } from './read-lines.ts';
 
-const shape = (lines: ReturnType<typeof readLines>): unknown[] => lines.map(({ text, ticked, steps }) => [ticked ? `✓ ${text}` : text, ...(steps.length > 0 ? [shape(steps)] : [])]);
+const shape = (lines: ReturnType<typeof readLines>): unknown[] =>
+  lines.map(({ text, ticked, steps }) => [ticked ? `✓ ${text}` : text, ...(steps.length > 0 ? [shape(steps)] : [])]);
 
 test('a message with bullets, numbers, boxes and indentation', () => {
   const pasted = `
@@ -17,7 +18,7 @@ test('a message with bullets, numbers, boxes and indentation', () => {
 Coffee for the crew
 `;
   expect(shape(readLines(pasted))).toEqual([
-    ['Check the life jackets', [['small sizes'], ['✓ children\'s sizes']]],
+    ['Check the life jackets', [['small sizes'], ["✓ children's sizes"]]],
     ['Sweep the floor'],
     ['Put out the oars'],
     ['Oil the rowlocks'],
@@ -32,9 +33,13 @@ test('steps of steps; coming back out by less indentation', () => {
   expect(shape(readLines('a\n  b\n    c\n  d\ne'))).toEqual([['a', [['b', [['c']]], ['d']]], ['e']]);
 });
 
-test.each([['', []], ['\n \n', []], ['- \n', []], ['2.5 kg of flour', [['2.5 kg of flour']]], ['a\r\nb\rc', [['a'], ['b'], ['c']]]])('%j', (pasted, expected) =>
-  expect(shape(readLines(pasted))).toEqual(expected),
-);
+test.each([
+  ['', []],
+  ['\n \n', []],
+  ['- \n', []],
+  ['2.5 kg of flour', [['2.5 kg of flour']]],
+  ['a\r\nb\rc', [['a'], ['b'], ['c']]],
+])('%j', (pasted, expected) => expect(shape(readLines(pasted))).toEqual(expected));
 
 test('every line with words in it is kept once, in order', () => {
   const word = fc.stringMatching(/^[A-Z][a-z]{2,8}$/);

@@ -19,7 +19,11 @@ function intervalOf(said: string | undefined): string[] {
 }
 const timeOf = (hour: string | undefined, minute: string | undefined): string | null =>
   hour !== undefined && Number(hour) < 24 && Number(minute) < 60 ? `${hour.padStart(2, '0')}:${minute}` : null;
-const daysOf = (said: string): string => said.split(/\s*,\s*|\s+and\s+|\s*&\s*/i).map((day) => BYDAY[weekdayNumber(day) - 1]!).join(',');
+const daysOf = (said: string): string =>
+  said
+    .split(/\s*,\s*|\s+and\s+|\s*&\s*/i)
+    .map((day) => BYDAY[weekdayNumber(day) - 1]!)
+    .join(',');
 const freq = (unit: string): string => `FREQ=${FREQ[unit.toLowerCase()]!}`;
 
 const RULES: Rule[] = [
@@ -28,7 +32,10 @@ const RULES: Rule[] = [
     ([, count, unit]) => ({ afterDone: `P${numberOf(count!)}${unit![0]!.toUpperCase()}` }),
   ],
   // every month on the last Friday, every 3 months on the 10th
-  [`${EVERY}months?\\s+on\\s+the\\s+(${ORDINAL})\\s+(${WEEKDAY})${CLOCK}`, ([, every, nth, day, h, m]) => monthly(every, `BYDAY=${ordinalOf(nth!)}${daysOf(day!)}`, h, m)],
+  [
+    `${EVERY}months?\\s+on\\s+the\\s+(${ORDINAL})\\s+(${WEEKDAY})${CLOCK}`,
+    ([, every, nth, day, h, m]) => monthly(every, `BYDAY=${ordinalOf(nth!)}${daysOf(day!)}`, h, m),
+  ],
   [
     `${EVERY}months?\\s+on\\s+the\\s+(\\d{1,2})(?:st|nd|rd|th)?${CLOCK}`,
     ([, every, day, h, m]) => (Number(day) > 31 ? null : monthly(every, `BYMONTHDAY=${Number(day)}`, h, m)),
@@ -38,18 +45,27 @@ const RULES: Rule[] = [
     `every\\s+(${ORDINAL})\\s+(${WEEKDAY})\\s+of\\s+(?:the|each|every)\\s+month${CLOCK}`,
     ([, nth, day, h, m]) => monthly(undefined, `BYDAY=${ordinalOf(nth!)}${daysOf(day!)}`, h, m),
   ],
-  [`on\\s+the\\s+(\\d{1,2})(?:st|nd|rd|th)?\\s+of\\s+(?:each|every)\\s+month${CLOCK}`, ([, day, h, m]) => monthly(undefined, `BYMONTHDAY=${Number(day)}`, h, m)],
+  [
+    `on\\s+the\\s+(\\d{1,2})(?:st|nd|rd|th)?\\s+of\\s+(?:each|every)\\s+month${CLOCK}`,
+    ([, day, h, m]) => monthly(undefined, `BYMONTHDAY=${Number(day)}`, h, m),
+  ],
   [
     `every\\s+(?:year\\s+on\\s+)?(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)?\\s+(?:of\\s+)?(${MONTH})${CLOCK}`,
     ([, day, month, h, m]) => ({ parts: ['FREQ=YEARLY', `BYMONTH=${monthNumber(month!)}`, `BYMONTHDAY=${Number(day)}`], time: timeOf(h, m) }),
   ],
-  [`${EVERY}weeks?\\s+on\\s+(${DAYS})${CLOCK}`, ([, every, days, h, m]) => ({ parts: ['FREQ=WEEKLY', ...intervalOf(every), `BYDAY=${daysOf(days!)}`], time: timeOf(h, m) })],
+  [
+    `${EVERY}weeks?\\s+on\\s+(${DAYS})${CLOCK}`,
+    ([, every, days, h, m]) => ({ parts: ['FREQ=WEEKLY', ...intervalOf(every), `BYDAY=${daysOf(days!)}`], time: timeOf(h, m) }),
+  ],
   [`${EVERY}(${DAYS})${CLOCK}`, ([, every, days, h, m]) => ({ parts: ['FREQ=WEEKLY', ...intervalOf(every), `BYDAY=${daysOf(days!)}`], time: timeOf(h, m) })],
   [`every\\s+(?:weekday|workday|working\\s+day)${CLOCK}`, ([, h, m]) => ({ parts: ['FREQ=WEEKLY', 'BYDAY=MO,TU,WE,TH,FR'], time: timeOf(h, m) })],
   [`every\\s+weekend${CLOCK}`, ([, h, m]) => ({ parts: ['FREQ=WEEKLY', 'BYDAY=SA,SU'], time: timeOf(h, m) })],
   [`every\\s+(morning|evening)`, ([, part]) => ({ parts: ['FREQ=DAILY'], time: part!.toLowerCase() === 'morning' ? '08:00' : '17:00' })],
   [`${EVERY}${UNIT}${CLOCK}`, ([, every, unit, h, m]) => ({ parts: [freq(unit!), ...intervalOf(every)], time: timeOf(h, m) })],
-  [`(hourly|daily|weekly|monthly|yearly)(?=\\s*(?:$|[,;]|\\u0000|by\\b|at\\b|#|@))${CLOCK}`, ([, how, h, m]) => ({ parts: [`FREQ=${how!.toUpperCase()}`], time: timeOf(h, m) })],
+  [
+    `(hourly|daily|weekly|monthly|yearly)(?=\\s*(?:$|[,;]|\\u0000|by\\b|at\\b|#|@))${CLOCK}`,
+    ([, how, h, m]) => ({ parts: [`FREQ=${how!.toUpperCase()}`], time: timeOf(h, m) }),
+  ],
 ];
 
 const monthly = (every: string | undefined, by: string, hour: string | undefined, minute: string | undefined) => ({
@@ -64,7 +80,10 @@ export function findRule(line: Line): Span[] {
       const rule = read(match);
       if (!rule) continue;
       const [from, to] = [match.index, match.index + match[0].length];
-      const value: Recurrence = 'afterDone' in rule ? { rrule: null, afterDone: rule.afterDone, time: null } : { rrule: rule.parts.join(';'), afterDone: null, time: rule.time ?? null };
+      const value: Recurrence =
+        'afterDone' in rule
+          ? { rrule: null, afterDone: rule.afterDone, time: null }
+          : { rrule: rule.parts.join(';'), afterDone: null, time: rule.time ?? null };
       return [{ kind: 'rule', from, to, text: line.text(from, to), value, chosen: true }];
     }
   }

@@ -18,7 +18,10 @@ const wall = (hour: number, minute: number): string | null => (hour < 24 && minu
 const spoken = (hour: number, minute: number): string | null => (hour > 12 || hour < 1 ? wall(hour, minute) : wall(hour < 7 ? hour + 12 : hour, minute));
 
 const RULES: Rule[] = [
-  ['(?:at\\s+)?(\\d{1,2})(?:[:.](\\d{2}))?\\s*([ap])\\.?m\\.?', ([, hour, minute, half]) => wall((Number(hour) % 12) + (/p/i.test(half!) ? 12 : 0), Number(minute ?? 0))],
+  [
+    '(?:at\\s+)?(\\d{1,2})(?:[:.](\\d{2}))?\\s*([ap])\\.?m\\.?',
+    ([, hour, minute, half]) => wall((Number(hour) % 12) + (/p/i.test(half!) ? 12 : 0), Number(minute ?? 0)),
+  ],
   ['(?:at\\s+)?(\\d{1,2}):(\\d{2})', ([, hour, minute]) => wall(Number(hour), Number(minute))],
   ['at\\s+(\\d{1,2})\\.(\\d{2})(?!\\.)', ([, hour, minute]) => wall(Number(hour), Number(minute))],
   [`(?:at\\s+)?half\\s+past\\s+(${NUMBER})`, ([, hour]) => spoken(numberOf(hour!), 30)],

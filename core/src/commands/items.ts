@@ -190,7 +190,9 @@ export const changeItem = commandKind({
     const item = d.need('item', itemId);
     refuseBadDates(item.due, fields.start === undefined ? item.start : fields.start);
     const notes = fields.notes === undefined ? undefined : mergedNotes(notesBase ?? item.notes, fields.notes, item.notes, d);
-    tellingOfCompletion(item, d, () => d.set('item', itemId, { ...fields, ...contextOf({ tags, situations, place }, d), ...(notes === undefined ? {} : { notes }) }));
+    tellingOfCompletion(item, d, () =>
+      d.set('item', itemId, { ...fields, ...contextOf({ tags, situations, place }, d), ...(notes === undefined ? {} : { notes }) }),
+    );
     for (const field of textChanges) {
       const value = fields[field];
       if (value === undefined || value === item[field]) continue;

@@ -65,7 +65,8 @@ export const changeTag = commandKind({
   decide({ tag: tagId, name, colour, parent }, d) {
     const tag = d.need('tag', tagId);
     if (name !== undefined && knownTags(d).some((other) => other.id !== tagId && tagKey(other.name) === tagKey(name))) refuse('tag-exists', { name }, 'name');
-    for (let above = parent ?? null; above !== null; above = d.need('tag', above).parentId) if (above === tagId) refuse('into-itself', { title: tag.name }, 'parent');
+    for (let above = parent ?? null; above !== null; above = d.need('tag', above).parentId)
+      if (above === tagId) refuse('into-itself', { title: tag.name }, 'parent');
     d.set('tag', tagId, { name: name?.trim().replace(/\s+/g, ' '), colour, parentId: parent });
   },
 });

@@ -144,7 +144,9 @@ describe('what a person decides for themselves', () => {
     const { w, list } = house();
     const item = w.item('Aino', 'Call the engine workshop', { list, plan: '2026-11-24' });
     const { id } = w.must('Aino', 'part.plan', { items: [item], plan: '2026-11-25', entry: 'sent the photos' });
-    expect(w.rows.by('activity', 'itemId', item)).toEqual(expect.arrayContaining([expect.objectContaining({ kind: 'part.entry', params: { text: 'sent the photos' } })]));
+    expect(w.rows.by('activity', 'itemId', item)).toEqual(
+      expect.arrayContaining([expect.objectContaining({ kind: 'part.entry', params: { text: 'sent the photos' } })]),
+    );
     w.must('Aino', 'undo', { command: id });
     expect(w.part(item, 'Aino').plan).toBe('2026-11-24');
   });

@@ -112,6 +112,4 @@ export function byDay(entries: readonly Placed[], tomorrow: string): { date: str
 
 /** What nobody has decided about yet: newest first. */
 export const toSort = (agenda: readonly Placed[]): Placed[] =>
-  agenda
-    .filter((entry) => entry.toSort)
-    .sort((a, b) => ((a.part.givenAt ?? a.item.createdAt) > (b.part.givenAt ?? b.item.createdAt) ? -1 : 1));
+  agenda.filter((entry) => entry.toSort).sort((a, b) => ((a.part.givenAt ?? a.item.createdAt) > (b.part.givenAt ?? b.item.createdAt) ? -1 : 1));

@@ -12,7 +12,12 @@ const names = (some: readonly Candidate[]) => some.map(({ item }) => item.title)
 
 describe('the best set within the minutes', () => {
   test('a worked example: 20 minutes', () => {
-    const all = [candidate('Cork the floats', 15), candidate('Order candles', 10, { soon: true }), candidate('Key rings', 10), candidate('Photos', 20, { importance: 3 })];
+    const all = [
+      candidate('Cork the floats', 15),
+      candidate('Order candles', 10, { soon: true }),
+      candidate('Key rings', 10),
+      candidate('Photos', 20, { importance: 3 }),
+    ];
     // the one that is due within a day, and one more beside it
     expect(names(bestWithin(all, 20))).toEqual(['Order candles', 'Key rings']);
     expect(names(bestWithin(all, 9))).toEqual([]);

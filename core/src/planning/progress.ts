@@ -10,7 +10,11 @@ export interface Measure {
 }
 
 /** Completed top items of a list ÷ its top items. */
-export const progressOfList = (items: readonly Item[], rows: PlanRows): Measure => measure(items.filter((item) => !item.removedAt && item.parentId === null), rows);
+export const progressOfList = (items: readonly Item[], rows: PlanRows): Measure =>
+  measure(
+    items.filter((item) => !item.removedAt && item.parentId === null),
+    rows,
+  );
 
 /** Of an item: its steps, or where it has none the parts of those it was given to. */
 export function progressOfItem(item: Item, rows: PlanRows): Measure {

@@ -1,133 +1,218 @@
-import { isHere, type Person } from '@kotiva/core';
+import { isHere, tagKey } from '@kotiva/core';
+import { piecesOf, spanName, type Span } from '@kotiva/core/capture';
 import { useEffect, useRef, useState } from 'react';
-import { Pressable, TextInput, View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { PersonMark, Txt } from '@/ui';
+import { MarkedField, PersonMark, Txt, type MarkedFieldHandle, type MarkedPiece, type Token } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { draftOf, type Draft } from './chips.ts';
+import { Chips, Questions } from './chip-row.tsx';
 import { useCapture } from './context.tsx';
-import { nameBeingTyped, offered, readLine } from './names.ts';
+import { nameBeingTyped, offered, tagBeingTyped, unknownName } from './names.ts';
+import { PasteSheet } from './paste-sheet.tsx';
+import { useReadingContext } from '@/store/reading.ts';
+import { NO_ANSWERS, useReading } from './use-reading.ts';
 
-/** One field, always there: a title, with @NAME to hand it over. Enter adds and keeps the field ready. */
+const TONES: Record<Span['kind'], Token> = {
+  due: 'lake',
+  plan: 'lake',
+  start: 'lake',
+  rule: 'heather',
+  effort: 'muted',
+  importance: 'muted',
+  person: 'pine',
+  everyone: 'pine',
+  tag: 'heather',
+  place: 'cloudberry',
+  'place-reminder': 'cloudberry',
+  alarm: 'cloudberry',
+  list: 'muted',
+};
+
+/** One field, always there: words in, chips while typing. Enter adds and keeps the field ready; what stands below the first line are notes. */
 export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
-  const { rows } = usePlace();
+  const { rows, me } = usePlace();
   const give = useGive();
-  const { context } = useCapture();
-  const [line, setLine] = useState('');
-  const [settled, setSettled] = useState<ReadonlyMap<string, string>>(new Map());
+  const { context: here } = useCapture();
+  const reading = useReadingContext();
+  const [typed, setTyped] = useState('');
+  const [answers, setAnswers] = useState(NO_ANSWERS);
   const [error, setError] = useState<string | null>(null);
-  const [asking, setAsking] = useState<{ typed: string; people: Person[] } | null>(null);
-  const input = useRef<TextInput>(null);
-  useFocusKey(input);
+  const [pasted, setPasted] = useState<string | null>(null);
+  const field = useRef<MarkedFieldHandle>(null);
+  useFocusKey(field);
+  const read = useReading(typed, reading, answers);
   const people = rows.all('person').filter(isHere);
-  const typed = nameBeingTyped(line);
-  const choices = asking ? asking.people : typed === null ? [] : offered(typed, people);
-  const { persons, unknown } = readLine(line, people, settled);
+  const first = typed.split('\n', 1)[0]!;
+  const notes = typed.slice(first.length + 1);
 
-  const add = (known = settled) => {
-    if (!line.trim()) return;
-    const read = readLine(line, people, known);
-    if (read.unclear) return setAsking(read.unclear);
-    const to = read.persons.length > 0 ? read.persons.map((person) => person.id) : context.person ? [context.person] : [];
-    const title = read.title || line.trim();
-    const where = context.list ? { list: context.list, section: context.section } : {};
-    const reason = give(
-      'item.add',
-      { title, persons: [...new Set(to)], ...(to.length > 1 ? { policy: 'each' as const } : {}), ...where },
-      { words: said(title, to), undo: true, ownRefusal: true },
+  const change = (next: string) => {
+    setTyped(next);
+    setError(null);
+    if (next === '') setAnswers(NO_ANSWERS);
+  };
+  const add = () => {
+    if (!typed.trim()) return;
+    if (read.questions.length > 0) return setError(t('capture.answerFirst'));
+    const draft = withContext(
+      draftOf(
+        read,
+        people.filter((person) => person.id !== me.id),
+      ),
+      here,
     );
+    const title = draft.title || first.trim();
+    const reason = give('item.add', { ...draft, title, notes: notes.trim() || undefined }, { words: saidOf(draft, title), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
-    setLine('');
-    setSettled(new Map());
-    input.current?.focus();
+    setTyped('');
+    setAnswers(NO_ANSWERS);
+    field.current?.focus();
   };
-  const said = (title: string, to: string[]) =>
-    to.length > 0
-      ? t('said.addedFor', { title, names: together(people.filter((person) => to.includes(person.id)).map((person) => person.name)) })
+  const saidOf = ({ persons }: Draft, title: string) =>
+    persons.length > 0
+      ? t('said.addedFor', { title, names: together(people.filter((person) => persons.includes(person.id)).map((person) => person.name)) })
       : t('said.added', { title });
 
-  const choose = (person: Person) => {
-    const word = asking ? asking.typed : person.name.split(/\s+/)[0]!;
-    const known = new Map(settled).set(word.toLowerCase(), person.id);
-    setSettled(known);
-    if (asking) {
-      setAsking(null);
-      add(known);
-    } else {
-      setLine(line.replace(/@\p{L}*$/u, `@${word} `));
-      input.current?.focus();
-    }
-  };
-
+  const unknown = unknownName(`${first} `, people);
+  const changed = read.spans.some((span) => span.chosen);
   const hint =
     error ??
-    (asking ? t('capture.which', { name: asking.typed }) : null) ??
-    (unknown.length > 0 ? t('capture.unknown', { name: unknown[0]! }) : null) ??
-    (persons.length > 0 ? t('capture.handedTo', { names: together(persons.map((person) => person.name)) }) : null) ??
-    (line ? context.words : null);
+    (unknown ? t('capture.unknown', { name: unknown }) : null) ??
+    (changed && read.title ? t('capture.becomes', { title: read.title }) : null) ??
+    (typed ? (here.words ?? t('capture.enterAdds')) : null);
+  const busy = typed !== '' || error !== null;
   return (
     <View className={inBar ? 'relative w-[330px]' : 'border-t border-line bg-surface px-3.5 pb-2 pt-2.5'}>
-      {choices.length > 0 ? (
-        <View className={`flex-row flex-wrap gap-2 pb-2 ${inBar ? 'absolute right-0 top-12 z-30 w-full rounded-sheet border border-line bg-surface p-2' : ''}`}>
-          {choices.map((person) => (
-            <Pressable
-              key={person.id}
-              role="button"
-              aria-label={t('capture.choose', { name: `${person.mark} ${person.name}` })}
-              onPress={() => choose(person)}
-              className="min-h-11 flex-row items-center gap-2 rounded-control bg-sunk pl-1.5 pr-3"
-            >
-              <PersonMark looks={person} size={24} />
-              <Txt size={15} face="medium">
-                {person.name}
+      <View className={inBar ? 'absolute left-0 right-0 top-0 z-30' : ''}>
+        <MarkedField
+          ref={field}
+          label={t('capture.line')}
+          placeholder={t('capture.line')}
+          value={typed}
+          pieces={piecesFor(typed, first, read.spans)}
+          invalid={error !== null}
+          onChange={change}
+          onEnter={add}
+          onPasteLines={(text) => {
+            setPasted(typed + text);
+            return true;
+          }}
+        />
+        {busy ? (
+          <View className={inBar ? 'gap-2 rounded-sheet border border-line bg-surface p-3 shadow-lg' : 'gap-2 pt-2'}>
+            <NameOffers typed={typed} onChoose={setTyped} field={field} />
+            <Questions
+              read={read}
+              context={reading}
+              answers={answers}
+              onAnswer={setAnswers}
+              onRewrite={(from, to, words) => change(typed.slice(0, from) + words + typed.slice(to))}
+            />
+            <Chips read={read} context={reading} answers={answers} onAnswer={setAnswers} />
+            {hint ? (
+              <Txt role={error ? 'alert' : undefined} size={15} tone={error ? 'late' : 'muted'}>
+                {hint}
               </Txt>
-            </Pressable>
-          ))}
-        </View>
-      ) : null}
-      <TextInput
-        ref={input}
-        aria-label={t('capture.line')}
-        aria-invalid={error ? true : undefined}
-        placeholder={t('capture.line')}
-        placeholderTextColor="rgb(var(--muted))"
-        value={line}
-        onChangeText={(next) => {
-          setLine(next);
-          setError(null);
-          setAsking(null);
-        }}
-        onSubmitEditing={() => add()}
-        submitBehavior="submit"
-        enterKeyHint="done"
-        className="min-h-11 rounded-control bg-sunk px-3 font-sans text-17 text-ink outline-pine"
-      />
-      {hint ? (
-        <Txt
-          role={error ? 'alert' : undefined}
-          size={15}
-          tone={error ? 'late' : 'muted'}
-          className={`pt-1 ${inBar && choices.length === 0 ? 'absolute right-0 top-12 z-30 w-full rounded-sheet border border-line bg-surface p-3' : ''}`}
-        >
-          {hint}
-        </Txt>
+            ) : null}
+          </View>
+        ) : null}
+      </View>
+      {inBar ? <View className="h-11" /> : null}
+      {pasted !== null ? (
+        <PasteSheet
+          text={pasted}
+          here={here}
+          onClose={(done) => {
+            setPasted(null);
+            if (done) change('');
+          }}
+        />
       ) : null}
     </View>
   );
 }
 
+/** What the line does not say itself, the view one is in says. */
+export function withContext(draft: Draft, { list, section, person, plan, tag }: ReturnType<typeof useCapture>['context']): Draft {
+  const dated = draft.plan ?? draft.due ?? draft.start;
+  return {
+    ...draft,
+    list: draft.list ?? list,
+    section: draft.list ? draft.section : section,
+    persons: draft.persons.length > 0 || !person ? draft.persons : [person],
+    plan: draft.plan ?? (dated === undefined ? plan : undefined),
+    tags: tag && !draft.tags?.some((one) => tagKey(one) === tagKey(tag)) ? [...(draft.tags ?? []), tag] : draft.tags,
+  };
+}
+
+function piecesFor(typed: string, first: string, spans: readonly Span[]): MarkedPiece[] {
+  return [
+    ...piecesOf(first, spans).map(({ text, span }) => ({ text, tone: span?.chosen ? TONES[span.kind] : null })),
+    { text: typed.slice(first.length), tone: null },
+  ];
+}
+
+/** People after an @, tags after a #, while they are being typed. */
+function NameOffers({ typed, onChoose, field }: { typed: string; onChoose: (typed: string) => void; field: React.RefObject<MarkedFieldHandle | null> }) {
+  const { rows } = usePlace();
+  const name = nameBeingTyped(typed);
+  const tag = tagBeingTyped(typed);
+  const take = (words: string) => {
+    onChoose(typed.replace(/[@#][\p{L}\p{N}_-]*$/u, `${words} `));
+    field.current?.focus();
+  };
+  const people = name === null ? [] : offered(name, rows.all('person'));
+  const tags =
+    tag === null
+      ? []
+      : rows
+          .all('tag')
+          .filter((one) => !one.removedAt && !one.name.includes(' ') && tagKey(one.name).startsWith(tagKey(tag)))
+          .slice(0, 6);
+  if (people.length + tags.length === 0) return null;
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      {people.map((person) => (
+        <Pressable
+          key={person.id}
+          role="button"
+          aria-label={t('capture.choose', { name: `${person.mark} ${person.name}` })}
+          onPress={() => take(`@${isAlone(person.name, people) ? person.name.split(/\s+/)[0]! : person.name}`)}
+          className="min-h-11 flex-row items-center gap-2 rounded-control bg-sunk pl-1.5 pr-3"
+        >
+          <PersonMark looks={person} size={24} />
+          <Txt size={15} face="medium">
+            {person.name}
+          </Txt>
+        </Pressable>
+      ))}
+      {tags.map((one) => (
+        <Pressable key={one.id} role="button" onPress={() => take(`#${one.name}`)} className="min-h-11 justify-center rounded-control bg-sunk px-3">
+          <Txt size={15} face="medium">{`#${one.name}`}</Txt>
+        </Pressable>
+      ))}
+    </View>
+  );
+}
+
+const isAlone = (name: string, people: readonly { name: string }[]): boolean =>
+  people.filter((one) => one.name.split(/\s+/)[0] === name.split(/\s+/)[0]).length === 1;
+
 /** `n` goes to the line from wherever one is, unless one is typing already. */
-function useFocusKey(input: React.RefObject<TextInput | null>): void {
+function useFocusKey(field: React.RefObject<MarkedFieldHandle | null>): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName));
       if (event.key !== 'n' || typing || event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role=dialog]')) return;
       event.preventDefault();
-      input.current?.focus();
+      field.current?.focus();
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [input]);
+  }, [field]);
 }
+
+export const declinedWith = (declined: ReadonlySet<string>, span: Span): ReadonlySet<string> => new Set([...declined, spanName(span)]);

@@ -1,10 +1,13 @@
-import { createContext, useContext, useMemo, useState } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 
 /** What the view one is in gives to what is typed there. */
 export interface CaptureContext {
   list?: string;
   section?: string | null;
   person?: string;
+  /** A day: what is typed is planned for it, unless the line says another. */
+  plan?: string;
+  tag?: string;
   /** Said below the line: where it goes. */
   words?: string;
 }
@@ -21,4 +24,13 @@ export function useCapture() {
   const value = useContext(Context);
   if (!value) throw new Error('outside of CaptureProvider');
   return value;
+}
+
+/** While this view is open, what is typed takes this over. */
+export function useCaptureHere({ list, section, person, plan, tag, words }: CaptureContext): void {
+  const { set } = useCapture();
+  useEffect(() => {
+    set({ list, section, person, plan, tag, words });
+    return () => set({});
+  }, [list, section, person, plan, tag, words, set]);
 }

@@ -1,2 +1,2 @@
 export { CaptureLine } from './capture-line.tsx';
-export { CaptureProvider, useCapture, type CaptureContext } from './context.tsx';
+export { CaptureProvider, useCapture, useCaptureHere, type CaptureContext } from './context.tsx';

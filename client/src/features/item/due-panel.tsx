@@ -1,28 +1,40 @@
+import { calendarDateOf } from '@kotiva/core';
+import { readLine } from '@kotiva/core/capture';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useReadingContext } from '@/store/reading.ts';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Button, Choice, MomentInput, Txt } from '@/ui';
+import { Button, Calendar, Choice, Field, Fold, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
-import { sayExactly, usualMoments } from '@/words/dates.ts';
+import { calendarWords, monthAfter, sayExactly, usualMoments, weeksOf } from '@/words/dates.ts';
 
-/** Chooses a deadline: a usual moment, or any day, with an hour or without. */
+/** Chooses a day: a usual one with its exact date, in words, or from the calendar; with an hour or without. */
 export function DueChoice({ due, onChange }: { due: string | null; onChange: (due: string | null) => void }) {
   const { house } = usePlace();
   const now = useNow();
-  const date = due?.slice(0, 10) ?? '';
+  const today = calendarDateOf(now, house.zone);
+  const date = due?.slice(0, 10) ?? null;
   const time = due?.slice(11, 16) ?? '';
-  const set = (day: string, hour: string) => onChange(day ? (hour ? `${day}T${hour}` : day) : null);
+  const set = (day: string | null, hour: string) => onChange(day ? (hour ? `${day}T${hour}` : day) : null);
+  const usual = usualMoments(now, house.zone);
   return (
     <View className="gap-3">
       <Choice
         label={t('due.usual')}
-        value={usualMoments(now, house.zone).find((usual) => usual.moment === date)?.moment ?? null}
-        options={usualMoments(now, house.zone).map(({ moment, words }) => ({ value: moment, words }))}
+        value={usual.find((one) => one.moment === date)?.moment ?? null}
+        options={usual.map(({ moment, words }) => ({ value: moment, words }))}
         onChange={(day) => set(day, time)}
       />
-      <View className="flex-row flex-wrap gap-3">
-        <MomentInput label={t('due.day')} kind="date" value={date} onChange={(day) => set(day, time)} />
-        <MomentInput label={t('due.hour')} kind="time" value={time} onChange={(hour) => set(date || usualMoments(now, house.zone)[0]!.moment, hour)} />
+      <InWords onMoment={onChange} />
+      <View className="-mx-4">
+        <Fold words={t('due.calendar')}>
+          <View className="px-4 pb-2">
+            <Calendar value={date} today={today} words={calendarWords()} weeksOf={weeksOf} monthAfter={monthAfter} onChange={(day) => set(day, time)} />
+          </View>
+        </Fold>
+      </View>
+      <View className="max-w-[220px]">
+        <MomentInput label={t('due.hour')} kind="time" value={time} onChange={(hour) => set(date ?? today, hour)} />
       </View>
       {due ? (
         <Txt size={15} tone="muted">
@@ -33,17 +45,61 @@ export function DueChoice({ due, onChange }: { due: string | null; onChange: (du
   );
 }
 
+/** A day typed as people say it; what is not understood says so and stays. */
+function InWords({ onMoment }: { onMoment: (moment: string) => void }) {
+  const context = useReadingContext();
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const read = () => {
+    if (!typed.trim()) return;
+    const { spans, questions } = readLine(`on ${typed.replace(/^\s*(?:on|by|from)\s+/i, '')}`, context);
+    const found = spans.find((span) => span.kind === 'plan');
+    if (questions.length > 0 || found?.kind !== 'plan') return setError(t('due.notUnderstood'));
+    setError(null);
+    onMoment(found.value);
+  };
+  return (
+    <Field
+      label={t('due.words')}
+      placeholder={t('due.wordsHint')}
+      value={typed}
+      error={error}
+      onChangeText={(next) => {
+        setTyped(next);
+        setError(null);
+      }}
+      onBlur={read}
+      onSubmitEditing={read}
+    />
+  );
+}
+
 /** The same on the item's sheet, with its own buttons. */
-export function DuePanel({ due, onSave, onClose }: { due: string | null; onSave: (due: string | null) => void; onClose: () => void }) {
+export function DuePanel({
+  due,
+  onSave,
+  onClose,
+  verb = t('due.set'),
+  none = t('due.none'),
+  children,
+}: {
+  due: string | null;
+  onSave: (due: string | null) => void;
+  onClose: () => void;
+  verb?: string;
+  none?: string;
+  children?: React.ReactNode;
+}) {
   const [chosen, setChosen] = useState(due);
   return (
     <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
       <DueChoice due={chosen} onChange={setChosen} />
+      {children}
       <View className="flex-row flex-wrap gap-2">
         <Button kind="main" onPress={() => onSave(chosen)}>
-          {t('due.set')}
+          {verb}
         </Button>
-        {due ? <Button onPress={() => onSave(null)}>{t('due.none')}</Button> : null}
+        {due ? <Button onPress={() => onSave(null)}>{none}</Button> : null}
         <Button kind="quiet" onPress={onClose}>
           {t('common.cancel')}
         </Button>

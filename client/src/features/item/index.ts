@@ -1,3 +1,5 @@
+export { Decisions, needsMore, useDecide, type Decision } from './decisions.tsx';
+export { Steps } from './steps.tsx';
 export { ItemRow } from './item-row.tsx';
 export { ItemSheet } from './item-sheet.tsx';
 export { PeoplePicker, matches } from './people-picker.tsx';

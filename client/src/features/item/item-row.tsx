@@ -14,10 +14,13 @@ interface ItemRowProps {
   trail?: React.ReactNode;
   /** Before the knot: a handle to drag by. */
   handle?: React.ReactNode;
+  /** Said at the right instead of the deadline. */
+  right?: string;
+  rightTone?: Tone;
 }
 
 /** An item in a list or a day: the knot one ties, the title, who shares it, what is due. */
-export function ItemRow({ item, sub, trail, handle }: ItemRowProps) {
+export function ItemRow({ item, sub, trail, handle, right, rightTone }: ItemRowProps) {
   const { rows, me, house } = usePlace();
   const now = useNow();
   const open = useOpenItem();
@@ -44,8 +47,12 @@ export function ItemRow({ item, sub, trail, handle }: ItemRowProps) {
       : null,
     !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
     !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
+    !done && item.rule ? item.rule.words : null,
+    ...tagsOf(),
   ].filter(Boolean);
-  const rightTone: Tone = late ? 'late' : 'ink';
+  function tagsOf(): string[] {
+    return item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [`#${tag.name}`]));
+  }
   const knot = shown ? knotOf(item, shown) : 'nobody';
   const lead =
     mine && shown ? (
@@ -62,8 +69,8 @@ export function ItemRow({ item, sub, trail, handle }: ItemRowProps) {
     <Row
       title={item.title}
       sub={lines.join(' · ') || undefined}
-      right={!done && item.due ? sayDue(item.due, late, now, house.zone) : undefined}
-      rightTone={rightTone}
+      right={right ?? (!done && item.due ? sayDue(item.due, late, now, house.zone) : undefined)}
+      rightTone={rightTone ?? (late ? 'late' : 'ink')}
       done={done}
       importance={item.importance}
       onPress={() => open(item.id)}

@@ -1,132 +1,138 @@
-import type { Item, Policy } from '@kotiva/core';
-import { useState } from 'react';
+import { isLate, partId, type Item, type Part } from '@kotiva/core';
+import { Fragment, useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Button, Choice, Tappable, Txt } from '@/ui';
+import { Button, Tappable, Txt } from '@/ui';
 import { either, t, together } from '@/words';
-import { sayExactly, sayMoment } from '@/words/dates.ts';
-import { DuePanel } from './due-panel.tsx';
+import { sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
 import { givenParts, nameOf } from './knot-of.ts';
-import { WherePanel } from './where-panel.tsx';
+import { SentencePanel, type Panel } from './sentence-panels.tsx';
+import { partToTie } from './use-check.ts';
 
-type Open = 'due' | 'policy' | 'where' | 'importance' | null;
+interface Phrase {
+  panel: Panel | 'people';
+  /** Before the word that is tapped. */
+  before?: string;
+  words: string;
+  label: string;
+}
 
-/** The item as a sentence; every part of it is tapped to change it. */
+/** The item as a sentence; every part of it is tapped to change it, what is missing is added. */
 export function Sentence({ item, canChange, onHandOver }: { item: Item; canChange: boolean; onHandOver: () => void }) {
-  const { rows, house } = usePlace();
-  const now = useNow();
-  const give = useGive();
-  const [open, setOpen] = useState<Open>(null);
-  const holders = givenParts(rows, item.id).filter((part) => !part.passedTo && !part.excusedAt);
-  const names = holders.map((part) => nameOf(rows, part.personId));
-  const toggle = (which: Open) => setOpen(open === which ? null : which);
-  const word = (words: string, onPress: () => void, label: string, faint = false) =>
-    canChange ? (
-      <Tappable onPress={onPress} faint={faint} label={label === words ? undefined : t('sentence.wordLabel', { words, label })}>
-        {words}
-      </Tappable>
-    ) : (
-      <Txt size={20} face="medium">
-        {words}
-      </Txt>
-    );
-  const list = item.listId ? rows.get('list', item.listId) : null;
+  const { rows, me } = usePlace();
+  const [open, setOpen] = useState<Panel | 'add' | null>(null);
+  const mine = ownOrNobodys();
+  const phrases = usePhrases(item, mine);
+  const toggle = (which: Panel | 'add') => setOpen(open === which ? null : which);
+  const said = new Set(phrases.map(({ panel }) => panel));
+  const missing = ADDABLE.filter((panel) => !said.has(panel) && (panel === 'plan' ? mine !== null : canChange));
+
+  function ownOrNobodys(): Part | null {
+    const own = rows.get('part', partId(item.id, me.id));
+    if (typeof own !== 'string' && !own.takenBackAt) return own.passedTo || own.standing === 'completed' ? null : own;
+    const part = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
+    return part?.standing === 'completed' ? null : part;
+  }
 
   return (
     <View>
       <Txt size={20} className="leading-[34px]">
-        {word(
-          names.length === 0 ? t('sentence.nobody') : item.policy === 'any' && names.length > 1 ? either(names) : together(names),
-          onHandOver,
-          t('sentence.changePeople'),
-        )}
-        {names.length > 1 ? (
-          <>
-            {', '}
-            {word(t(`sentence.${item.policy}`), () => toggle('policy'), t('sentence.changePolicy'))}
-          </>
-        ) : null}
-        {item.due ? (
-          <>
-            {`, ${t('sentence.by')} `}
-            {word(sayMoment(item.due, now, house.zone), () => toggle('due'), t('sentence.changeDue', { when: sayExactly(item.due) }))}
-          </>
-        ) : null}
-        {list && typeof list !== 'string' ? (
-          <>
-            {`, ${t('sentence.in')} `}
-            {word(list.name, () => toggle('where'), t('sentence.changeWhere'))}
-          </>
-        ) : null}
-        {item.importance > 0 ? (
-          <>
-            {', '}
-            {word(t(`importance.${item.importance as 1 | 2 | 3}`), () => toggle('importance'), t('sentence.changeImportance'))}
-          </>
-        ) : null}
+        {phrases.map(({ panel, before, words, label }, nth) => (
+          <Fragment key={panel}>
+            {nth > 0 ? ', ' : ''}
+            {before ? `${before} ` : ''}
+            {panel === 'plan' || canChange ? (
+              <Tappable label={t('sentence.wordLabel', { words, label })} onPress={() => (panel === 'people' ? onHandOver() : toggle(panel))}>
+                {words}
+              </Tappable>
+            ) : (
+              <Txt size={20} face="medium">
+                {words}
+              </Txt>
+            )}
+          </Fragment>
+        ))}
         {item.confirm ? `, ${t('sentence.confirm')}` : ''}
         {'. '}
-        {canChange && !item.due ? <>{word(t('sentence.addDue'), () => toggle('due'), t('sentence.addDue'), true)} </> : null}
-        {canChange && item.importance === 0 ? <> {word(t('sentence.addImportance'), () => toggle('importance'), t('sentence.addImportance'), true)}</> : null}
-        {canChange && !list ? <> {word(t('sentence.addWhere'), () => toggle('where'), t('sentence.addWhere'), true)}</> : null}
+        {missing.length > 0 ? (
+          <Tappable faint label={t('sentence.addLabel')} onPress={() => toggle('add')}>
+            {t('sentence.add')}
+          </Tappable>
+        ) : null}
       </Txt>
-      {open === 'due' ? (
-        <DuePanel
-          due={item.due}
-          onClose={() => setOpen(null)}
-          onSave={(due) => {
-            if (
-              !give(
-                'item.setDue',
-                { item: item.id, due },
-                { words: due ? t('said.due', { when: sayMoment(due, now, house.zone) }) : t('said.noDue'), undo: true },
-              )
-            )
-              setOpen(null);
-          }}
-        />
-      ) : null}
-      {open === 'policy' ? <PolicyPanel item={item} onClose={() => setOpen(null)} /> : null}
-      {open === 'where' ? <WherePanel item={item} onClose={() => setOpen(null)} /> : null}
-      {open === 'importance' ? (
-        <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
-          <Choice
-            label={t('sentence.changeImportance')}
-            value={String(item.importance)}
-            options={(['0', '1', '2', '3'] as const).map((value) => ({ value, words: t(`importance.${value}`) }))}
-            onChange={(value) => {
-              if (!give('item.change', { item: item.id, importance: Number(value) })) setOpen(null);
-            }}
-          />
+      {open === 'add' ? (
+        <View role="group" aria-label={t('sentence.addLabel')} className="my-2 flex-row flex-wrap gap-2">
+          {missing.map((panel) => (
+            <Button key={panel} onPress={() => setOpen(panel)}>
+              {t(`sentence.panel.${panel}`)}
+            </Button>
+          ))}
         </View>
       ) : null}
+      {open && open !== 'add' ? <SentencePanel panel={open} item={item} part={mine} onClose={() => setOpen(null)} /> : null}
     </View>
   );
 }
 
-function PolicyPanel({ item, onClose }: { item: Item; onClose: () => void }) {
-  const give = useGive();
-  const set = (policy: Policy) => {
-    if (!give('item.setPolicy', { item: item.id, policy }, { words: t(policy === 'each' ? 'policy.eachMeans' : 'policy.anyMeans'), undo: true })) onClose();
-  };
-  return (
-    <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
-      <Choice
-        label={t('policy.label')}
-        value={item.policy}
-        onChange={set}
-        options={[
-          { value: 'each', words: t('policy.each') },
-          { value: 'any', words: t('policy.any') },
-        ]}
-      />
-      <Txt size={15} tone="muted">
-        {t('policy.eachMeans')} {t('policy.anyMeans')}
-      </Txt>
-      <Button kind="quiet" onPress={onClose}>
-        {t('common.cancel')}
-      </Button>
-    </View>
-  );
+const ADDABLE: readonly Panel[] = ['due', 'plan', 'start', 'effort', 'energy', 'importance', 'tags', 'place', 'situations', 'where'];
+
+function usePhrases(item: Item, mine: Part | null): Phrase[] {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const holders = givenParts(rows, item.id).filter((part) => !part.passedTo && !part.excusedAt);
+  const names = holders.map((part) => nameOf(rows, part.personId));
+  const list = item.listId ? rows.get('list', item.listId) : null;
+  const place = item.placeId ? rows.get('place', item.placeId) : null;
+  const named = (noun: 'tag' | 'situation', ids: readonly string[]) =>
+    ids.map((id) => rows.get(noun, id)).flatMap((row) => (typeof row === 'string' || row.removedAt ? [] : [row.name]));
+  const tags = named('tag', item.tagIds).map((name) => `#${name}`);
+  const situations = named('situation', item.situationIds);
+  const who = names.length === 0 ? t('sentence.nobody') : item.policy === 'any' && names.length > 1 ? either(names) : together(names);
+
+  const phrases: (Phrase | null)[] = [
+    { panel: 'people', words: who, label: t('sentence.changePeople') },
+    names.length > 1 ? { panel: 'policy', words: t(`sentence.${item.policy}`), label: t('sentence.changePolicy') } : null,
+    item.due
+      ? {
+          panel: 'due',
+          before: t('sentence.by'),
+          words: withLeft(item.due),
+          label: t('sentence.changeDue', { when: sayExactly(item.due) }),
+        }
+      : null,
+    mine?.plan
+      ? {
+          panel: 'plan',
+          before: t('sentence.planned'),
+          words: sayMoment(mine.plan, now, house.zone),
+          label: t('sentence.changePlan', { when: sayExactly(mine.plan) }),
+        }
+      : null,
+    item.start
+      ? {
+          panel: 'start',
+          before: t('sentence.notBefore'),
+          words: sayMoment(item.start, now, house.zone),
+          label: t('sentence.changeStart', { when: sayExactly(item.start) }),
+        }
+      : null,
+    item.rule ? { panel: 'rule', words: item.rule.words, label: t('sentence.changeRule') } : null,
+    place && typeof place !== 'string' ? { panel: 'place', before: t('sentence.at'), words: place.name, label: t('sentence.panel.place') } : null,
+    situations.length > 0 ? { panel: 'situations', before: t('sentence.when'), words: together(situations), label: t('sentence.panel.situations') } : null,
+    item.effort !== null
+      ? { panel: 'effort', before: t('sentence.about'), words: t('chip.effort', { minutes: item.effort }), label: t('sentence.panel.effort') }
+      : null,
+    item.energy ? { panel: 'energy', words: t(`energy.${item.energy}`), label: t('sentence.panel.energy') } : null,
+    list && typeof list !== 'string' ? { panel: 'where', before: t('sentence.in'), words: list.name, label: t('sentence.changeWhere') } : null,
+    item.importance > 0 ? { panel: 'importance', words: t(`importance.${item.importance as 1 | 2 | 3}`), label: t('sentence.changeImportance') } : null,
+    tags.length > 0 ? { panel: 'tags', words: tags.join(' '), label: t('sentence.panel.tags') } : null,
+  ];
+  return phrases.filter((phrase) => phrase !== null);
+
+  /** The day, and how long that is from now where the day alone does not tell. */
+  function withLeft(due: string): string {
+    const day = sayMoment(due, now, house.zone);
+    const left = sayLeft(due, isLate(item, now, house.zone), now, house.zone);
+    return left === day ? day : t('sentence.dayAndLeft', { day, left });
+  }
 }

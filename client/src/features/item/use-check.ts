@@ -42,7 +42,7 @@ export function useTie(): (item: Item, part: Part) => void {
     if (whole) {
       give('part.checkOff', payload, {
         words: t('said.lastStep', { title: whole.item.title }),
-        offer: { words: t('said.checkWhole'), name: 'part.checkOff', payload: { item: whole.item.id, person: whole.part.personId } },
+        offer: { words: t('said.checkWhole'), give: [{ name: 'part.checkOff', payload: { item: whole.item.id, person: whole.part.personId } }] },
       });
       return;
     }

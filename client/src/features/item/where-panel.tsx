@@ -6,10 +6,15 @@ import { Button, Txt } from '@/ui';
 import { t } from '@/words';
 import { lookup } from './use-check.ts';
 
-/** Moves an item to another list or section, with everything under it. */
-export function WherePanel({ item, onClose }: { item: Item; onClose: () => void }) {
+interface PlaceListProps {
+  here: Pick<Item, 'listId' | 'sectionId'> | null;
+  onChoose: (list: string, section: string | null, name: string) => void;
+  onClose: () => void;
+}
+
+/** The lists one may add to, with their sections. */
+export function PlaceList({ here, onChoose, onClose }: PlaceListProps) {
   const { rows, me } = usePlace();
-  const give = useGive();
   const lists = rows
     .all('list')
     .filter((list) => !list.removedAt && !list.filedAt && mayAdd(list.id))
@@ -18,9 +23,6 @@ export function WherePanel({ item, onClose }: { item: Item; onClose: () => void 
     const footing = footingInList(listId, me, lookup(rows));
     return footing !== null && footing !== 'view';
   }
-  const move = (list: string, section: string | null, name: string) => {
-    if (!give('item.move', { items: [item.id], list, section }, { words: t('said.moved', { list: name }), undo: true })) onClose();
-  };
   return (
     <View className="my-2 gap-1 rounded-sheet bg-ground p-4">
       {lists.map((list) => {
@@ -28,18 +30,17 @@ export function WherePanel({ item, onClose }: { item: Item; onClose: () => void 
           .by('section', 'listId', list.id)
           .filter((section) => !section.removedAt)
           .sort(byPosition);
-        const here = item.listId === list.id;
         return (
           <View key={list.id} className="flex-row flex-wrap items-center gap-x-1">
-            <Button kind="quiet" tone={here && !item.sectionId ? 'ink' : 'plan'} onPress={() => move(list.id, null, list.name)}>
+            <Button kind="quiet" tone={here?.listId === list.id && !here.sectionId ? 'ink' : 'plan'} onPress={() => onChoose(list.id, null, list.name)}>
               {list.name}
             </Button>
             {sections.map((section) => (
               <Button
                 key={section.id}
                 kind="quiet"
-                tone={item.sectionId === section.id ? 'ink' : 'plan'}
-                onPress={() => move(list.id, section.id, `${list.name}, ${section.name}`)}
+                tone={here?.sectionId === section.id ? 'ink' : 'plan'}
+                onPress={() => onChoose(list.id, section.id, `${list.name}, ${section.name}`)}
               >
                 {`· ${section.name}`}
               </Button>
@@ -55,4 +56,13 @@ export function WherePanel({ item, onClose }: { item: Item; onClose: () => void 
       </View>
     </View>
   );
+}
+
+/** Moves an item to another list or section, with everything under it. */
+export function WherePanel({ item, onClose }: { item: Item; onClose: () => void }) {
+  const give = useGive();
+  const move = (list: string, section: string | null, name: string) => {
+    if (!give('item.move', { items: [item.id], list, section }, { words: t('said.moved', { list: name }), undo: true })) onClose();
+  };
+  return <PlaceList here={item} onChoose={move} onClose={onClose} />;
 }

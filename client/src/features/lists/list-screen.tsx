@@ -1,17 +1,16 @@
-import { byPosition, footingInList, isDone, type Item, type List, type Section } from '@kotiva/core';
+import { byPosition, footingInList, isDone, progressOfList, type Item, type List, type Section } from '@kotiva/core';
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { useCapture } from '@/features/capture';
+import { useCaptureHere } from '@/features/capture';
 import { ItemRow, lookup } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useGive } from '@/store/live-house.tsx';
 import { useNarrowed, usePlace } from '@/store/store.ts';
 import { Band, Button, Empty, Fold, GroupHead, Icon, Menu, Txt, useWide, type MenuEntry } from '@/ui';
 import { Sortable, SortableRow, type Dropped } from '@/ui/sortable.tsx';
-import { t } from '@/words';
+import { sayMeasure, t } from '@/words';
 import { ListSheet } from './list-sheet.tsx';
-import { progressOfList } from './lists-screen.tsx';
 import { NameSheet } from './name-sheet.tsx';
 import { SharingSheet } from './sharing-sheet.tsx';
 
@@ -41,7 +40,7 @@ function OpenList({ list }: { list: List }) {
   const footing = footingInList(list.id, me, lookup(rows));
   const mayShape = footing === 'owner' || (footing === 'edit' && me.role === 'manager');
   const mayMove = footing === 'owner' || footing === 'edit';
-  useCaptureHere(list, footing === 'view' ? null : section);
+  useCaptureInto(list, footing === 'view' ? null : section);
 
   const items = rows
     .by('item', 'listId', list.id)
@@ -64,7 +63,7 @@ function OpenList({ list }: { list: List }) {
       items: open.filter((item) => (item.sectionId ?? UNHEADED) === group.key),
     }),
   );
-  const progress = progressOfList(list.id, rows);
+  const progress = progressOfList(rows.by('item', 'listId', list.id), rows);
 
   const drop = ({ id, group, after, before }: Dropped) => {
     give(
@@ -90,7 +89,7 @@ function OpenList({ list }: { list: List }) {
         <View className="flex-row items-center gap-3 px-4 pt-4">
           <Band share={progress.done / progress.of} width={wide ? 240 : 160} height={12} />
           <Txt size={15} face="medium">
-            {t('common.of', progress)}
+            {sayMeasure(progress)}
           </Txt>
         </View>
       ) : null}
@@ -130,16 +129,12 @@ function OpenList({ list }: { list: List }) {
 }
 
 /** What is typed here goes into this list, and into the section that was chosen for it. */
-function useCaptureHere(list: List, section: string | null): void {
+function useCaptureInto(list: List, section: string | null): void {
   const { rows } = usePlace();
-  const { set } = useCapture();
   const headed = section ? rows.get('section', section) : null;
   const words =
     headed && typeof headed !== 'string' ? t('capture.intoSection', { list: list.name, section: headed.name }) : t('capture.into', { list: list.name });
-  useEffect(() => {
-    set({ list: list.id, section, words });
-    return () => set({});
-  }, [list.id, section, words, set]);
+  useCaptureHere({ list: list.id, section, words });
 }
 
 interface ListedItemProps {

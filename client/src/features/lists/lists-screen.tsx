@@ -1,4 +1,4 @@
-import { byPosition, isDone, type Bundle, type List, type MemoryRows } from '@kotiva/core';
+import { byPosition, progressOfList, type Bundle, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -6,7 +6,7 @@ import { Screen } from '@/features/shell';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Empty, Fold, GroupHead, Icon, Menu, Row } from '@/ui';
-import { t } from '@/words';
+import { sayMeasure, t } from '@/words';
 import { ListSheet } from './list-sheet.tsx';
 import { NameSheet } from './name-sheet.tsx';
 
@@ -101,23 +101,17 @@ export function ListsScreen() {
   );
 }
 
-/** How far a list has come: completed top items of all. */
-export function progressOfList(listId: string, rows: MemoryRows): { done: number; of: number } {
-  const items = rows.by('item', 'listId', listId).filter((item) => !item.removedAt && item.parentId === null);
-  return { done: items.filter((item) => isDone(item, rows.by('part', 'itemId', item.id))).length, of: items.length };
-}
-
 function ListRow({ list }: { list: List }) {
   const { rows } = usePlace();
   const router = useRouter();
-  const { done, of } = progressOfList(list.id, rows);
+  const progress = progressOfList(rows.by('item', 'listId', list.id), rows);
   const shared = rows.by('share', 'listId', list.id).some((share) => share.access !== null);
   return (
     <Row
       lead={<Icon name={list.icon} size={22} colour={list.colour} />}
       title={list.name}
       sub={[list.purpose, shared ? null : t('lists.onlyYou')].filter(Boolean).join(' · ') || undefined}
-      right={of > 0 ? t('common.of', { done, of }) : undefined}
+      right={progress.of > 0 ? sayMeasure(progress) : undefined}
       rightTone="muted"
       onPress={() => router.push(`/lists/${list.id}`)}
     />

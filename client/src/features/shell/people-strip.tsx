@@ -1,4 +1,4 @@
-import { byArrival, calendarDateOf, isHere, myItems, openParts } from '@kotiva/core';
+import { agendaOf, byArrival, calendarDateOf, isHere, openParts } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useDispatch } from 'react-redux';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -23,7 +23,7 @@ export function PeopleStrip() {
   const today = calendarDateOf(now, house.zone);
   const openOf = (personId: string) =>
     personId === me.id
-      ? myItems(me.id, rows, now, house.zone).filter(({ where }) => where === 'today' || where === 'new').length
+      ? agendaOf({ personId: me.id, now, house }, rows).filter(({ where }) => where === 'today').length
       : openParts(rows.all('part')).filter((part) => part.personId === personId && isForToday(part.itemId)).length;
   const isForToday = (itemId: string) => {
     const item = rows.get('item', itemId);

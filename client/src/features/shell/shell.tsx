@@ -7,7 +7,7 @@ import { ItemSheet } from '@/features/item';
 import { NoticesButton } from '@/features/notices';
 import { useGive } from '@/store/live-house.tsx';
 import { quiet, useHouseState, usePlace, usePlaceOrNull, useSaid } from '@/store/store.ts';
-import { Heading, Icon, NoticeBar, PersonMark, Txt, useWide, WovenSign, type IconName } from '@/ui';
+import { Heading, Icon, IconButton, NoticeBar, PersonMark, Txt, useWide, WovenSign, type IconName } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { NotApplied } from './not-applied.tsx';
 import { PeopleStrip } from './people-strip.tsx';
@@ -112,6 +112,7 @@ function TopBar() {
       <View className="ml-auto">
         <CaptureLine inBar />
       </View>
+      <FindButton />
       <NoticesButton />
       <Pressable
         role="link"
@@ -165,13 +166,18 @@ function SaidBar() {
           offer
             ? () => {
                 dispatch(quiet());
-                give(offer.name, offer.payload as never);
+                for (const { name, payload } of offer.give) give(name, payload as never);
               }
             : undefined
         }
       />
     </View>
   );
+}
+
+function FindButton() {
+  const router = useRouter();
+  return <IconButton icon="search" label={t('find.title')} onPress={() => router.push('/find')} />;
 }
 
 interface ScreenProps {
@@ -202,7 +208,12 @@ export function Screen({ title, sub, actions, strip = false, lead, children }: S
             ) : null}
           </View>
           {actions}
-          {wide ? null : <NoticesButton />}
+          {wide ? null : (
+            <>
+              <FindButton />
+              <NoticesButton />
+            </>
+          )}
         </View>
         {strip ? (
           <View className="lg:px-4">

@@ -1,173 +1,137 @@
-import { calendarDateOf, isDone, isLate, myItems, openParts, type Item, type MyItem, type Part } from '@kotiva/core';
+import { addDays, agendaOf, byDay, byDayPart, calendarDateOf, stepsThatWait, wallClockOf, type DayPart, type Placed } from '@kotiva/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { ItemRow, nameOf, personOf, useOpenItem } from '@/features/item';
+import { useCaptureHere } from '@/features/capture';
 import { Screen } from '@/features/shell';
-import { useGive } from '@/store/live-house.tsx';
-import { useNarrowed, useNow, usePlace } from '@/store/store.ts';
-import { Button, Empty, Fold, GroupHead, KnotMark, PersonMark, Txt, useWide, Row } from '@/ui';
+import { SortBar } from '@/features/sort';
+import { useNarrowed, useNow, usePlace, usePlanView } from '@/store/store.ts';
+import { Button, Empty, Fold, GroupHead, useWide } from '@/ui';
 import { t } from '@/words';
-import { sayDue, sayToday } from '@/words/dates.ts';
+import { sayDay, sayToday } from '@/words/dates.ts';
+import { OfPerson } from './of-person.tsx';
+import { OrderedRows } from './ordered-rows.tsx';
+import { TodayRow } from './today-row.tsx';
 
-/** What is new for me, and what is mine today. */
+/** What is mine today by the parts of the day, what is to be sorted, and what comes after, closed away. */
 export function TodayScreen() {
   const { rows, me, house } = usePlace();
   const now = useNow();
   const wide = useWide();
   const narrow = useNarrowed();
-  const shown = narrow ?? me.id;
+  const view = usePlanView();
   const today = calendarDateOf(now, house.zone);
-  const mine = myItems(me.id, rows, now, house.zone);
-  const at = (where: MyItem['where']) => mine.filter((one) => one.where === where);
-  const counts = t('today.counts', { house: house.name, todo: at('today').length, done: at('done-today').length });
+  const agenda = agendaOf(view, rows);
+  const at = (where: Placed['where']) => agenda.filter((entry) => entry.where === where);
+  const counts = t('today.counts', { house: house.name, todo: at('today').length, done: at('done').length });
+  useCaptureHere({ plan: today, words: t('capture.today') });
 
   return (
     <Screen title={sayToday(today, !wide)} sub={counts} strip>
-      {shown === me.id ? (
-        <>
-          {wide ? (
-            <View className="flex-row">
-              <View className="grow basis-0">
-                <Rows at={at('today')} title={t('today.today')} empty={t('today.nothing')} />
-                <Rows at={at('done-today')} title={t('today.done')} />
-              </View>
-              <View className="grow basis-0 border-l border-line">
-                <New at={at('new')} />
-                <Rows at={at('ahead')} title={t('today.ahead')} />
-                <Further at={at('further')} />
-              </View>
-            </View>
-          ) : (
-            <>
-              <New at={at('new')} />
-              <Rows at={at('today')} title={t('today.today')} empty={t('today.nothing')} />
-              <Rows at={at('ahead')} title={t('today.ahead')} />
-              <Further at={at('further')} />
-              <Rows at={at('done-today')} title={t('today.done')} />
-            </>
-          )}
-        </>
+      {narrow !== null && narrow !== me.id ? (
+        <OfPerson personId={narrow} />
+      ) : wide ? (
+        <View className="flex-row">
+          <View className="grow basis-0">
+            <TodayGroups entries={at('today')} />
+          </View>
+          <View className="grow basis-0 border-l border-line">
+            <SortBar agenda={agenda} />
+            <Later at={at} isOpen />
+          </View>
+        </View>
       ) : (
-        <OfPerson personId={shown} />
+        <>
+          <SortBar agenda={agenda} />
+          <TodayGroups entries={at('today')} />
+          <Later at={at} />
+        </>
       )}
     </Screen>
   );
 }
 
-function Rows({ at, title, empty }: { at: readonly MyItem[]; title: string; empty?: string }) {
-  const { rows } = usePlace();
-  if (at.length === 0 && !empty) return null;
+/** Today by part of day; a part that is over is one line. */
+function TodayGroups({ entries }: { entries: readonly Placed[] }) {
+  const router = useRouter();
+  const [ordering, setOrdering] = useState(false);
+  const isOver = useIsOver();
+  const groups = byDayPart(entries);
   return (
     <View>
-      <GroupHead title={title} count={at.length || undefined} />
-      {at.length === 0 && empty ? <Empty words={empty} /> : null}
-      {at.map(({ item, part }) => (
-        <ItemRow key={item.id} item={item} sub={whereFrom(item, part)} />
-      ))}
-    </View>
-  );
-
-  function whereFrom(item: Item, part: Part): string | undefined {
-    const list = item.listId ? rows.get('list', item.listId) : 'absent';
-    const from = part.giverId && part.giverId !== part.personId ? t('row.from', { name: nameOf(rows, part.giverId) }) : null;
-    return [typeof list === 'string' ? null : list.name, from].filter(Boolean).join(' · ') || undefined;
-  }
-}
-
-function Further({ at }: { at: readonly MyItem[] }) {
-  if (at.length === 0) return null;
-  return (
-    <Fold words={t('today.further', { count: at.length })}>
-      {at.map(({ item }) => (
-        <ItemRow key={item.id} item={item} />
-      ))}
-    </Fold>
-  );
-}
-
-/** Handed to me and unanswered: with the message, and the answers at hand. */
-function New({ at }: { at: readonly MyItem[] }) {
-  if (at.length === 0) return null;
-  return (
-    <View role="region" aria-label={t('today.new')} className="bg-sunk lg:bg-transparent">
-      <GroupHead title={t('today.new')} count={at.length} tone="waits" />
-      {at.map((one) => (
-        <NewRow key={one.item.id} {...one} />
-      ))}
-    </View>
-  );
-}
-
-function NewRow({ item, part, late }: MyItem) {
-  const { rows, house } = usePlace();
-  const now = useNow();
-  const give = useGive();
-  const open = useOpenItem();
-  const giver = personOf(rows, part.giverId);
-  return (
-    <View className="gap-2 border-b border-line px-4 py-3">
-      <View className="flex-row gap-3">
-        {giver ? <PersonMark looks={giver} size={32} /> : null}
-        <View className="min-w-0 grow shrink basis-0">
-          <View className="flex-row items-start gap-2">
-            <Txt face="medium" role="button" tabIndex={0} onPress={() => open(item.id)} className="grow shrink basis-0 cursor-pointer">
-              {item.title}
-            </Txt>
-            {item.due ? (
-              <Txt size={15} face="medium" tone={late ? 'late' : 'ink'}>
-                {sayDue(item.due, late, now, house.zone)}
-              </Txt>
-            ) : null}
-          </View>
-          <Txt size={15} tone="muted">
-            {t('row.from', { name: giver?.name ?? '' })}
-          </Txt>
-          {part.message ? <Txt size={15}>{t('part.quote', { text: part.message })}</Txt> : null}
-        </View>
-      </View>
-      <View className="flex-row gap-2">
-        <Button
-          kind="main"
-          label={t('answer.takeTitle', { title: item.title })}
-          onPress={() => give('part.accept', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}
-        >
-          {t('answer.take')}
+      <View className="flex-row flex-wrap items-center px-2 pt-1">
+        <Button kind="quiet" onPress={() => router.push('/fits')}>
+          {t('fits.title')}
         </Button>
-        <Button label={t('answer.openTitle', { title: item.title })} onPress={() => open(item.id)}>
-          {t('answer.answer')}
-        </Button>
+        {entries.length > 1 ? (
+          <Button kind="quiet" tone="muted" onPress={() => setOrdering(!ordering)}>
+            {t(ordering ? 'today.ordered' : 'today.order')}
+          </Button>
+        ) : null}
       </View>
+      {entries.length === 0 ? <Empty words={t('today.nothing')} /> : null}
+      {ordering ? (
+        <OrderedRows entries={entries} />
+      ) : (
+        groups.map(({ part, entries: inPart }) =>
+          isOver(part) ? (
+            <Fold key={part} words={t('today.over', { part: t(`dayPart.${part}`), count: inPart.length })}>
+              <Rows entries={inPart} />
+            </Fold>
+          ) : (
+            <View key={part}>
+              <GroupHead title={groups.length === 1 && part === 'any' ? t('today.today') : t(`dayPart.${part}`)} count={inPart.length} />
+              <Rows entries={inPart} />
+            </View>
+          ),
+        )
+      )}
     </View>
   );
 }
 
-/** The screen narrowed to somebody else: what they have in hand, as far as it can be seen from here. */
-function OfPerson({ personId }: { personId: string }) {
-  const { rows, house } = usePlace();
-  const now = useNow();
-  const open = useOpenItem();
-  const person = personOf(rows, personId);
-  const held = openParts(rows.all('part')).filter((part) => part.personId === personId);
-  const items = held
-    .map((part) => rows.get('item', part.itemId))
-    .filter((item): item is Item => typeof item !== 'string' && !item.removedAt && !isDone(item, rows.by('part', 'itemId', item.id)))
-    .sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
+function useIsOver(): (part: DayPart) => boolean {
+  const { house } = usePlace();
+  const hour = wallClockOf(useNow(), house.zone).slice(11);
+  return (part) => (part === 'morning' && hour >= house.dayParts.day) || (part === 'day' && hour >= house.dayParts.evening);
+}
+
+const Rows = ({ entries }: { entries: readonly Placed[] }) => entries.map((entry) => <TodayRow key={entry.item.id} entry={entry} />);
+
+/** What is not for now: the coming days, later, what waits, the shelf, and what is done. */
+function Later({ at, isOpen = false }: { at: (where: Placed['where']) => Placed[]; isOpen?: boolean }) {
+  const { rows, me, house } = usePlace();
+  const today = calendarDateOf(useNow(), house.zone);
+  const fold = (words: string, entries: readonly Placed[]) =>
+    entries.length === 0 ? null : (
+      <Fold words={words}>
+        <Rows entries={entries} />
+      </Fold>
+    );
+  const ahead = at('ahead');
+  const waiting = at('waiting');
   return (
     <View>
-      <GroupHead title={t('today.ofPerson', { name: person?.name ?? '' })} count={items.length || undefined} />
-      {items.length === 0 ? <Empty words={t('today.nothingOf', { name: person?.name ?? '' })} /> : null}
-      {items.map((item) => {
-        const late = isLate(item, now, house.zone);
-        return (
-          <Row
-            key={item.id}
-            title={item.title}
-            lead={<KnotMark state="taken" colour={person?.colour ?? null} />}
-            right={item.due ? sayDue(item.due, late, now, house.zone) : undefined}
-            rightTone={late ? 'late' : 'ink'}
-            onPress={() => open(item.id)}
-          />
-        );
-      })}
+      {ahead.length > 0 ? (
+        <Fold words={t('today.ahead', { count: ahead.length })} startsOpen={isOpen}>
+          {byDay(ahead, addDays(today, 1)).map(({ date, entries }) => (
+            <View key={date}>
+              <GroupHead title={sayDay(date, today)} count={entries.length} />
+              <Rows entries={entries} />
+            </View>
+          ))}
+        </Fold>
+      ) : null}
+      {waiting.length > 0 ? (
+        <Fold words={t('today.waiting', { count: waiting.length })}>
+          {waiting.map((entry) => (
+            <TodayRow key={entry.item.id} entry={entry} sub={t('row.waits', { count: stepsThatWait(entry.item, me.id, rows) })} />
+          ))}
+        </Fold>
+      ) : null}
+      {fold(t('today.further', { count: at('further').length }), at('further'))}
+      {fold(t('today.shelf', { count: at('shelf').length }), at('shelf'))}
+      {fold(t('today.done', { count: at('done').length }), at('done'))}
     </View>
   );
 }

@@ -1,0 +1,1 @@
+export { FitsScreen as default } from '@/features/fits';

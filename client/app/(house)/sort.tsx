@@ -1,0 +1,1 @@
+export { SortScreen as default } from '@/features/sort';

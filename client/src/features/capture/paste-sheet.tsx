@@ -1,0 +1,121 @@
+import { isHere, type Payload } from '@kotiva/core';
+import { countOf, readLine, readLines, type PastedLine } from '@kotiva/core/capture';
+import { useMemo, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { useDispatch } from 'react-redux';
+import { useLiveHouse } from '@/store/live-house.tsx';
+import { said, usePlace } from '@/store/store.ts';
+import { Band, Button, Heading, Sheet, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import { withContext } from './capture-line.tsx';
+import { draftOf, settled, type Draft } from './chips.ts';
+import type { CaptureContext } from './context.tsx';
+import { useReadingContext } from '@/store/reading.ts';
+
+type NewItem = Payload<'item.addMany'>['items'][number];
+
+/** So many go in one command. */
+const AT_ONCE = 500;
+const SHOWN = 40;
+const NONE: ReadonlySet<string> = new Set();
+
+/** Several pasted lines: how many there are is said before they are made; long ones show how far they are and can be stopped. */
+export function PasteSheet({ text, here, onClose }: { text: string; here: CaptureContext; onClose: (done: boolean) => void }) {
+  const { rows, me } = usePlace();
+  const house = useLiveHouse();
+  const dispatch = useDispatch();
+  const reading = useReadingContext();
+  const lines = useMemo(() => readLines(text), [text]);
+  const count = useMemo(() => countOf(lines), [lines]);
+  const [made, setMade] = useState<number | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const stopped = useRef(false);
+  const title = t('paste.title', { count });
+
+  const addAll = async () => {
+    const everyone = rows.all('person').filter((person) => isHere(person) && person.id !== me.id);
+    const batches = batchesOf(lines, (line) => withContext(draftOf(settled(line, readLine(line, reading), NONE), everyone), here));
+    const ids: string[] = [];
+    let done = 0;
+    for (const items of batches) {
+      if (stopped.current) break;
+      setMade(done);
+      // the screen is drawn between one batch and the next
+      await new Promise((resume) => requestAnimationFrame(resume));
+      const given = house.give('item.addMany', { items, list: here.list, section: here.section });
+      if (given.refused) {
+        setMade(null);
+        return setError(sayReason(given.refused));
+      }
+      ids.push(given.id);
+      done += items.length;
+    }
+    const undo = [...ids].reverse().map((command) => ({ name: 'undo' as const, payload: { command } }));
+    dispatch(said({ words: t('said.addedMany', { count: done }), offer: { words: t('common.undo'), give: undo }, tone: 'plain' }));
+    onClose(true);
+  };
+
+  return (
+    <Sheet open onClose={() => onClose(false)} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
+      <View className="gap-4 pt-2">
+        <View className="gap-1">
+          <Lines lines={lines.slice(0, SHOWN)} depth={0} />
+          {lines.length > SHOWN ? <Txt tone="muted">{t('paste.more', { count: lines.length - SHOWN })}</Txt> : null}
+        </View>
+        {here.words ? <Txt tone="muted">{here.words}</Txt> : null}
+        {error ? (
+          <Txt role="alert" tone="late">
+            {error}
+          </Txt>
+        ) : null}
+        {made === null ? (
+          <View className="flex-row gap-2">
+            <Button kind="main" onPress={() => void addAll()}>
+              {t('paste.add', { count })}
+            </Button>
+            <Button onPress={() => onClose(false)}>{t('common.cancel')}</Button>
+          </View>
+        ) : (
+          <View className="gap-2" role="status">
+            <Band share={made / count} width={240} height={12} label={t('common.of', { done: made, of: count })} />
+            <Txt>{t('common.of', { done: made, of: count })}</Txt>
+            <View className="items-start">
+              <Button onPress={() => (stopped.current = true)}>{t('paste.stop')}</Button>
+            </View>
+          </View>
+        )}
+      </View>
+    </Sheet>
+  );
+}
+
+function Lines({ lines, depth }: { lines: readonly PastedLine[]; depth: number }) {
+  return lines.map((line, nth) => (
+    <View key={nth} style={{ paddingLeft: depth * 18 }}>
+      <Txt size={15} tone={line.ticked ? 'muted' : 'ink'} className={line.ticked ? 'line-through' : ''}>
+        {line.text}
+      </Txt>
+      <Lines lines={line.steps} depth={depth + 1} />
+    </View>
+  ));
+}
+
+/** The lines as commands: an item and all under it stay in one, so far as they fit; steps beyond stand by themselves rather than be lost. */
+export function batchesOf(lines: readonly PastedLine[], read: (text: string) => Draft): NewItem[][] {
+  const batches: NewItem[][] = [[]];
+  const add = (line: PastedLine, under: number | null) => {
+    const full = batches.at(-1)!.length >= AT_ONCE;
+    if (full) batches.push([]);
+    const { list: _list, section: _section, title, ...fields } = read(line.text);
+    const nth = batches.at(-1)!.push({ ...fields, title: title || line.text, under: full ? null : under, ticked: line.ticked }) - 1;
+    const batch = batches.length;
+    for (const step of line.steps) add(step, batches.length === batch ? nth : null);
+  };
+  for (const line of lines) {
+    const { length } = batches.at(-1)!;
+    if (length > 0 && length + countOf([line]) > AT_ONCE) batches.push([]);
+    add(line, null);
+  }
+  return batches;
+}

@@ -1,0 +1,1 @@
+export { FindScreen } from './find-screen.tsx';

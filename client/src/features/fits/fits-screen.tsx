@@ -1,0 +1,168 @@
+import { candidatesOf, fitsNow, whyNot, type Candidate, type Circumstances, type Energy } from '@kotiva/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { footings, ItemRow } from '@/features/item';
+import { Screen } from '@/features/shell';
+import { usePlace, usePlanView } from '@/store/store.ts';
+import { Button, Choice, Empty, Field, Fold, GroupHead, Toggles, Txt } from '@/ui';
+import { t } from '@/words';
+import { OneByOne } from './one-by-one.tsx';
+
+const USUAL_MINUTES = ['5', '10', '20', '30', '60', '120'] as const;
+
+/** What can be done here and now, and the best of it for the minutes at hand. */
+export function FitsScreen() {
+  const { rows, me } = usePlace();
+  const view = usePlanView();
+  const [given, setGiven] = useState<Circumstances>({ minutes: 20, energy: null, situations: null, place: null });
+  const [working, setWorking] = useState<readonly string[] | null>(null);
+  const candidates = useMemo(
+    () => candidatesOf(view, rows, (item) => footings(item, me, rows).some((footing) => footing === 'owner' || footing === 'edit' || footing === 'check')),
+    // the minute is all that changes in the view
+    [view.now, view.personId, rows, me], // eslint-disable-line react-hooks/exhaustive-deps
+  );
+  const fit = useMemo(() => fitsNow(candidates, given), [candidates, given]);
+  if (working) return <OneByOne items={working} onStop={() => setWorking(null)} />;
+  const best = new Set(fit.best);
+  const others = fit.fits.filter((one) => !best.has(one));
+  const out = candidates.filter((one) => whyNot(one, given) !== null);
+  const change = (some: Partial<Circumstances>) => setGiven({ ...given, ...some });
+
+  return (
+    <Screen title={t('fits.title')} sub={t('fits.sub', { count: fit.fits.length, minutes: sum(fit.fits) })}>
+      <Conditions given={given} onChange={change} />
+      {fit.loosen ? (
+        <View className="gap-3 px-4 py-5">
+          <Txt tone="waits">{t(`fits.loosen.${fit.loosen.condition}`, { count: fit.loosen.brings })}</Txt>
+          <View className="items-start">
+            <Button onPress={() => change({ [fit.loosen!.condition]: null })}>{t('fits.letGo')}</Button>
+          </View>
+        </View>
+      ) : null}
+      {fit.fits.length === 0 && !fit.loosen ? <Empty words={t('fits.nothing')} /> : null}
+      {fit.best.length > 0 ? (
+        <>
+          <GroupHead title={given.minutes === null ? t('fits.all') : t('fits.best', { given: given.minutes })} count={fit.best.length}>
+            <Txt size={15} face="medium">
+              {t('chip.effort', { minutes: fit.minutes })}
+            </Txt>
+          </GroupHead>
+          <Candidates some={fit.best} />
+          <View className="items-start px-4 py-3">
+            <Button kind="main" onPress={() => setWorking(fit.best.map(({ item }) => item.id))}>
+              {t('fits.oneByOne')}
+            </Button>
+          </View>
+        </>
+      ) : null}
+      <Group title={t('fits.alsoKnown')} some={others.filter((one) => !one.isGuess)} />
+      <Group title={t('fits.alsoUnknown')} some={others.filter((one) => one.isGuess)} />
+      {out.length > 0 ? (
+        <Fold words={t('fits.out', { count: out.length })}>
+          {out.map((one) => (
+            <ItemRow key={one.item.id} item={one.item} sub={t(`fits.why.${whyNot(one, given)!}`, { minutes: one.minutes })} />
+          ))}
+        </Fold>
+      ) : null}
+    </Screen>
+  );
+}
+
+const sum = (some: readonly Candidate[]): number => some.reduce((all, one) => all + one.minutes, 0);
+
+function Group({ title, some }: { title: string; some: readonly Candidate[] }) {
+  if (some.length === 0) return null;
+  return (
+    <>
+      <GroupHead title={title} count={some.length} />
+      <Candidates some={some} />
+    </>
+  );
+}
+
+const Candidates = ({ some }: { some: readonly Candidate[] }) =>
+  some.map(({ item, minutes, isGuess, late }) => (
+    <ItemRow
+      key={item.id}
+      item={item}
+      right={isGuess ? t('fits.guess', { minutes }) : t('chip.effort', { minutes })}
+      rightTone={late ? 'late' : isGuess ? 'muted' : 'ink'}
+    />
+  ));
+
+function Conditions({ given, onChange }: { given: Circumstances; onChange: (some: Partial<Circumstances>) => void }) {
+  const { rows } = usePlace();
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const places = rows.all('place').filter((place) => !place.removedAt);
+  const situations = rows.all('situation').filter((situation) => !situation.removedAt);
+  const setMinutes = () => {
+    if (!typed.trim()) return;
+    if (!/^\d{1,3}$/.test(typed.trim()) || Number(typed) < 1) return setError(t('effort.notANumber'));
+    setError(null);
+    onChange({ minutes: Number(typed) });
+  };
+  return (
+    <View className="gap-4 border-b border-line px-4 py-4">
+      <Labelled words={t('fits.minutes')}>
+        <Choice
+          label={t('fits.minutes')}
+          value={given.minutes === null ? 'any' : String(given.minutes)}
+          options={[
+            ...USUAL_MINUTES.map((value) => ({ value: value as string, words: t('chip.effort', { minutes: value }) })),
+            { value: 'any', words: t('fits.any') },
+          ]}
+          onChange={(value) => onChange({ minutes: value === 'any' ? null : Number(value) })}
+        />
+        <Field
+          label={t('effort.other')}
+          value={typed}
+          inputMode="numeric"
+          error={error}
+          onChangeText={setTyped}
+          onBlur={setMinutes}
+          onSubmitEditing={setMinutes}
+        />
+      </Labelled>
+      <Labelled words={t('fits.energy')}>
+        <Choice<Energy | 'any'>
+          label={t('fits.energy')}
+          value={given.energy ?? 'any'}
+          options={(['low', 'middle', 'high', 'any'] as const).map((value) => ({ value, words: value === 'any' ? t('fits.any') : t(`energy.${value}`) }))}
+          onChange={(value) => onChange({ energy: value === 'any' ? null : value })}
+        />
+      </Labelled>
+      {places.length > 0 ? (
+        <Labelled words={t('fits.place')}>
+          <Choice
+            label={t('fits.place')}
+            value={given.place ?? 'any'}
+            options={[...places.map(({ id, name }) => ({ value: id, words: name })), { value: 'any', words: t('fits.any') }]}
+            onChange={(value) => onChange({ place: value === 'any' ? null : value })}
+          />
+        </Labelled>
+      ) : null}
+      {situations.length > 0 ? (
+        <Labelled words={t('fits.situations')}>
+          <Toggles
+            label={t('fits.situations')}
+            on={given.situations ?? []}
+            options={situations.map(({ id, name }) => ({ value: id, words: name }))}
+            onChange={(on) => onChange({ situations: on.length > 0 ? on : null })}
+          />
+        </Labelled>
+      ) : null}
+    </View>
+  );
+}
+
+function Labelled({ words, children }: { words: string; children: React.ReactNode }) {
+  return (
+    <View className="gap-2">
+      <Txt size={15} face="medium" tone="muted">
+        {words}
+      </Txt>
+      {children}
+    </View>
+  );
+}

@@ -1,0 +1,1 @@
+export { FitsScreen } from './fits-screen.tsx';

@@ -1,0 +1,289 @@
+import { tagKey, type Energy, type Item, type Part, type Policy } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive, type Saying } from '@/store/live-house.tsx';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, Choice, Field, Toggles, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayMoment } from '@/words/dates.ts';
+import { sayReason } from '@/words/problems.ts';
+import { DuePanel } from './due-panel.tsx';
+import { WherePanel } from './where-panel.tsx';
+
+export type Panel = 'policy' | 'due' | 'plan' | 'start' | 'rule' | 'effort' | 'energy' | 'importance' | 'tags' | 'place' | 'situations' | 'where';
+
+interface PanelProps {
+  item: Item;
+  onClose: () => void;
+}
+
+/** What opens below the sentence to change one part of it. */
+export function SentencePanel({ panel, part, ...props }: PanelProps & { panel: Panel; part: Part | null }) {
+  switch (panel) {
+    case 'due':
+      return <Deadline {...props} />;
+    case 'plan':
+      return <Plan {...props} part={part} />;
+    case 'start':
+      return <NotBefore {...props} />;
+    case 'policy':
+      return <Who {...props} />;
+    case 'rule':
+      return <Recurring {...props} />;
+    case 'effort':
+      return <Minutes {...props} />;
+    case 'energy':
+      return <EnergyNeeded {...props} />;
+    case 'importance':
+      return <Importance {...props} />;
+    case 'tags':
+      return <Tags {...props} />;
+    case 'place':
+      return <AtPlace {...props} />;
+    case 'situations':
+      return <Situations {...props} />;
+    case 'where':
+      return <WherePanel {...props} />;
+  }
+}
+
+const Box = ({ children }: { children: React.ReactNode }) => <View className="my-2 gap-3 rounded-sheet bg-ground p-4">{children}</View>;
+
+/** Changes the item; closes when it went. */
+function useChange({ item, onClose }: PanelProps) {
+  const give = useGive();
+  return (fields: Omit<Parameters<typeof give<'item.change'>>[1], 'item'>, saying: Saying = {}) => {
+    const reason = give('item.change', { item: item.id, ...fields }, { undo: true, words: t('said.changed', { title: item.title }), ...saying });
+    if (!reason) onClose();
+    return reason;
+  };
+}
+
+function Deadline({ item, onClose }: PanelProps) {
+  const { house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const save = (due: string | null) => {
+    const words = due ? t('said.due', { when: sayMoment(due, now, house.zone) }) : t('said.noDue');
+    if (!give('item.setDue', { item: item.id, due }, { words, undo: true })) onClose();
+  };
+  return <DuePanel due={item.due} onClose={onClose} onSave={save} />;
+}
+
+/** The day one means to take the next step, with a line for the history if wanted: one action. */
+function Plan({ item, part, onClose }: PanelProps & { part: Part | null }) {
+  const { house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const [entry, setEntry] = useState('');
+  const save = (plan: string | null) => {
+    const words = plan ? t('said.planned', { when: sayMoment(plan, now, house.zone) }) : t('said.noPlan');
+    if (!give('part.plan', { items: [item.id], plan, entry: entry.trim() || undefined }, { words, undo: true })) onClose();
+  };
+  return (
+    <DuePanel due={part?.plan ?? null} onClose={onClose} onSave={save} verb={t('plan.set')} none={t('plan.none')}>
+      <Field label={t('plan.entry')} placeholder={t('plan.entryHint')} value={entry} onChangeText={setEntry} maxLength={20_000} />
+    </DuePanel>
+  );
+}
+
+function NotBefore(props: PanelProps) {
+  const change = useChange(props);
+  return <DuePanel due={props.item.start} onClose={props.onClose} onSave={(start) => void change({ start })} none={t('start.none')} />;
+}
+
+function Who({ item, onClose }: PanelProps) {
+  const give = useGive();
+  const set = (policy: Policy) => {
+    if (!give('item.setPolicy', { item: item.id, policy }, { words: t(policy === 'each' ? 'policy.eachMeans' : 'policy.anyMeans'), undo: true })) onClose();
+  };
+  return (
+    <Box>
+      <Choice
+        label={t('policy.label')}
+        value={item.policy}
+        onChange={set}
+        options={[
+          { value: 'each', words: t('policy.each') },
+          { value: 'any', words: t('policy.any') },
+        ]}
+      />
+      <Txt size={15} tone="muted">
+        {t('policy.eachMeans')} {t('policy.anyMeans')}
+      </Txt>
+      <Button kind="quiet" onPress={onClose}>
+        {t('common.cancel')}
+      </Button>
+    </Box>
+  );
+}
+
+function Recurring(props: PanelProps) {
+  const change = useChange(props);
+  return (
+    <Box>
+      <Txt size={15} tone="muted">
+        {t('rule.kept')}
+      </Txt>
+      <View className="flex-row gap-2">
+        <Button onPress={() => void change({ rule: null })}>{t('rule.none')}</Button>
+        <Button kind="quiet" onPress={props.onClose}>
+          {t('common.cancel')}
+        </Button>
+      </View>
+    </Box>
+  );
+}
+
+const USUAL_MINUTES = ['5', '10', '15', '30', '45', '60', '90', '120'] as const;
+
+function Minutes(props: PanelProps) {
+  const change = useChange(props);
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const save = () => {
+    if (!/^\d{1,5}$/.test(typed.trim()) || Number(typed) < 1) return setError(t('effort.notANumber'));
+    const reason = change({ effort: Number(typed) }, { ownRefusal: true });
+    if (reason) setError(sayReason(reason));
+  };
+  return (
+    <Box>
+      <Choice
+        label={t('effort.label')}
+        value={String(props.item.effort ?? '') as (typeof USUAL_MINUTES)[number]}
+        options={USUAL_MINUTES.map((value) => ({ value, words: t('chip.effort', { minutes: value }) }))}
+        onChange={(value) => void change({ effort: Number(value) })}
+      />
+      <Field label={t('effort.other')} value={typed} inputMode="numeric" onChangeText={setTyped} error={error} onSubmitEditing={save} />
+      <View className="flex-row gap-2">
+        <Button kind="main" onPress={save}>
+          {t('due.set')}
+        </Button>
+        {props.item.effort === null ? null : <Button onPress={() => void change({ effort: null })}>{t('effort.none')}</Button>}
+      </View>
+    </Box>
+  );
+}
+
+function EnergyNeeded(props: PanelProps) {
+  const change = useChange(props);
+  return (
+    <Box>
+      <Choice<Energy | 'none'>
+        label={t('sentence.panel.energy')}
+        value={props.item.energy ?? 'none'}
+        options={(['none', 'low', 'middle', 'high'] as const).map((value) => ({ value, words: t(`energy.${value}`) }))}
+        onChange={(value) => void change({ energy: value === 'none' ? null : value })}
+      />
+    </Box>
+  );
+}
+
+function Importance(props: PanelProps) {
+  const change = useChange(props);
+  return (
+    <Box>
+      <Choice
+        label={t('sentence.changeImportance')}
+        value={String(props.item.importance)}
+        options={(['0', '1', '2', '3'] as const).map((value) => ({ value, words: t(`importance.${value}`) }))}
+        onChange={(value) => void change({ importance: Number(value) })}
+      />
+    </Box>
+  );
+}
+
+/** Tags one knows, to be put on or taken off, and a field for new ones. */
+function Tags(props: PanelProps) {
+  const { rows } = usePlace();
+  const change = useChange(props);
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const known = rows
+    .all('tag')
+    .filter((tag) => !tag.removedAt)
+    .sort((a, b) => a.name.localeCompare(b.name));
+  const [on, setOn] = useState<readonly string[]>(() => known.filter((tag) => props.item.tagIds.includes(tag.id)).map((tag) => tag.name));
+  const save = () => {
+    const named = typed
+      .split(/[,#]/)
+      .map((name) => name.trim())
+      .filter(Boolean);
+    const all = [...on, ...named.filter((name) => !on.some((other) => tagKey(other) === tagKey(name)))];
+    const reason = change({ tags: all }, { ownRefusal: true });
+    if (reason) setError(sayReason(reason));
+  };
+  return (
+    <Box>
+      {known.length > 0 ? (
+        <Toggles label={t('sentence.panel.tags')} options={known.map((tag) => ({ value: tag.name, words: `#${tag.name}` }))} on={on} onChange={setOn} />
+      ) : null}
+      <Field label={t('tags.new')} placeholder={t('tags.newHint')} value={typed} onChangeText={setTyped} error={error} onSubmitEditing={save} />
+      <Button kind="main" onPress={save}>
+        {t('common.save')}
+      </Button>
+    </Box>
+  );
+}
+
+function AtPlace(props: PanelProps) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const change = useChange(props);
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const places = rows.all('place').filter((place) => !place.removedAt);
+  const make = () => {
+    const known = places.find((place) => tagKey(place.name) === tagKey(typed));
+    if (known) return void change({ place: known.id });
+    const reason = give('place.make', { name: typed }, { words: t('said.placeMade', { name: typed }), ownRefusal: true });
+    setError(reason ? sayReason(reason) : null);
+    if (!reason) setTyped('');
+  };
+  return (
+    <Box>
+      {places.length > 0 ? (
+        <Choice
+          label={t('sentence.panel.place')}
+          value={props.item.placeId ?? ''}
+          options={[{ value: '', words: t('place.anywhere') }, ...places.map((place) => ({ value: place.id, words: place.name }))]}
+          onChange={(place) => void change({ place: place || null })}
+        />
+      ) : null}
+      <Field label={t('place.new')} value={typed} onChangeText={setTyped} error={error} onSubmitEditing={make} />
+      {typed.trim() ? <Button onPress={make}>{t('place.make')}</Button> : null}
+    </Box>
+  );
+}
+
+function Situations(props: PanelProps) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const change = useChange(props);
+  const [on, setOn] = useState<readonly string[]>(props.item.situationIds);
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const known = rows.all('situation').filter((situation) => !situation.removedAt);
+  const make = () => {
+    const reason = give('situation.make', { name: typed, kind: 'tool' }, { words: t('said.situationMade', { name: typed }), ownRefusal: true });
+    setError(reason ? sayReason(reason) : null);
+    if (!reason) setTyped('');
+  };
+  return (
+    <Box>
+      <Txt size={15} tone="muted">
+        {t('situations.means')}
+      </Txt>
+      {known.length > 0 ? (
+        <Toggles label={t('sentence.panel.situations')} options={known.map(({ id, name }) => ({ value: id, words: name }))} on={on} onChange={setOn} />
+      ) : null}
+      <Field label={t('situations.new')} value={typed} onChangeText={setTyped} error={error} onSubmitEditing={make} />
+      <View className="flex-row gap-2">
+        <Button kind="main" onPress={() => void change({ situations: [...on] })}>
+          {t('common.save')}
+        </Button>
+        {typed.trim() ? <Button onPress={make}>{t('situations.make')}</Button> : null}
+      </View>
+    </Box>
+  );
+}

@@ -1,0 +1,2 @@
+export { SortScreen } from './sort-screen.tsx';
+export { SortBar } from './sort-bar.tsx';

@@ -1,0 +1,39 @@
+import { isDone, isLate, openParts, type Item } from '@kotiva/core';
+import { View } from 'react-native';
+import { personOf, useOpenItem } from '@/features/item';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Empty, GroupHead, KnotMark, Row } from '@/ui';
+import { t } from '@/words';
+import { sayDue } from '@/words/dates.ts';
+
+/** The screen narrowed to somebody else: what they have in hand, as far as it can be seen from here. */
+export function OfPerson({ personId }: { personId: string }) {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const open = useOpenItem();
+  const person = personOf(rows, personId);
+  const items = openParts(rows.all('part'))
+    .filter((part) => part.personId === personId)
+    .map((part) => rows.get('item', part.itemId))
+    .filter((item): item is Item => typeof item !== 'string' && !item.removedAt && !isDone(item, rows.by('part', 'itemId', item.id)))
+    .sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
+  return (
+    <View>
+      <GroupHead title={t('today.ofPerson', { name: person?.name ?? '' })} count={items.length || undefined} />
+      {items.length === 0 ? <Empty words={t('today.nothingOf', { name: person?.name ?? '' })} /> : null}
+      {items.map((item) => {
+        const late = isLate(item, now, house.zone);
+        return (
+          <Row
+            key={item.id}
+            title={item.title}
+            lead={<KnotMark state="taken" colour={person?.colour ?? null} />}
+            right={item.due ? sayDue(item.due, late, now, house.zone) : undefined}
+            rightTone={late ? 'late' : 'ink'}
+            onPress={() => open(item.id)}
+          />
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,55 @@
+import { calendarDateOf, stepsThatWait, type Placed } from '@kotiva/core';
+import { ItemRow, nameOf } from '@/features/item';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Menu, SwipeRow, useWide, type Tone } from '@/ui';
+import { t } from '@/words';
+import { sayDue, sayMoment } from '@/words/dates.ts';
+import { useRowWords } from './row-words.ts';
+
+interface TodayRowProps {
+  entry: Placed;
+  sub?: string;
+  handle?: React.ReactNode;
+}
+
+/** One thing of a day: where it is from, what its date says, and its words behind it. */
+export function TodayRow({ entry, sub, handle }: TodayRowProps) {
+  const { item } = entry;
+  const wide = useWide();
+  const words = useRowWords(entry);
+  const right = useRight(entry);
+  const from = useFrom(entry);
+  const row = (trail?: React.ReactNode) => <ItemRow item={item} sub={sub ?? from} handle={handle} trail={trail} {...right} />;
+  if (wide) return row(words.length > 0 ? <Menu label={t('row.more', { title: item.title })} entries={words} /> : undefined);
+  return <SwipeRow words={words}>{row()}</SwipeRow>;
+}
+
+function useFrom({ item, part }: Placed): string | undefined {
+  const { rows, me } = usePlace();
+  const list = item.listId ? rows.get('list', item.listId) : 'absent';
+  const parent = item.parentId ? rows.get('item', item.parentId) : 'absent';
+  const waiting = stepsThatWait(item, me.id, rows);
+  return (
+    [
+      typeof list === 'string' ? null : list.name,
+      typeof parent === 'string' ? null : parent.title,
+      part.giverId && part.giverId !== part.personId ? t('row.from', { name: nameOf(rows, part.giverId) }) : null,
+      waiting > 0 ? t('row.waits', { count: waiting }) : null,
+    ]
+      .filter(Boolean)
+      .join(' · ') || undefined
+  );
+}
+
+/** At the right: late, carried over, the hour, or the day that brings it up. */
+function useRight({ item, part, late, carriedOver, where }: Placed): { right?: string; rightTone?: Tone } {
+  const { house } = usePlace();
+  const now = useNow();
+  const today = calendarDateOf(now, house.zone);
+  if (where === 'done') return {};
+  if (late && item.due) return { right: sayDue(item.due, true, now, house.zone), rightTone: 'late' };
+  if (carriedOver) return { right: t('row.carriedOver'), rightTone: 'plan' };
+  if (part.plan && part.plan.length > 10 && part.plan.startsWith(today)) return { right: part.plan.slice(11), rightTone: 'plan' };
+  if (part.plan && where !== 'today') return { right: sayMoment(part.plan, now, house.zone), rightTone: 'plan' };
+  return item.due ? { right: sayDue(item.due, false, now, house.zone) } : {};
+}

@@ -1,0 +1,23 @@
+import { isHere, wallClockOf, type MemoryRows } from '@kotiva/core';
+import type { CaptureContext as ReadingContext } from '@kotiva/core/capture';
+import { useMemo } from 'react';
+import { useNow, usePlace } from './store.ts';
+
+/** What typed words are read against: today, and the names of the house. */
+export function useReadingContext(): ReadingContext {
+  const { rows, house } = usePlace();
+  const [today, time] = wallClockOf(useNow(), house.zone).split('T') as [string, string];
+  const names = useMemo(() => knownNames(rows), [rows]);
+  return useMemo(() => ({ today, time, dayParts: house.dayParts, ...names }), [today, time, house.dayParts, names]);
+}
+
+function knownNames(rows: MemoryRows): Pick<ReadingContext, 'people' | 'places' | 'lists'> {
+  return {
+    people: rows.all('person').filter(isHere),
+    places: rows.all('place').filter((place) => !place.removedAt),
+    lists: rows
+      .all('list')
+      .filter((list) => !list.removedAt && !list.filedAt)
+      .map((list) => ({ ...list, sections: rows.by('section', 'listId', list.id).filter((section) => !section.removedAt) })),
+  };
+}
