@@ -89,23 +89,27 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await expect(sheet.getByText('not seen yet').first()).toBeVisible();
 
   // on Leila's phone without a reload, with the message
-  const fresh = leila.getByRole('region', { name: 'New for you' });
-  await expect(fresh.getByText(JACKETS)).toBeVisible();
-  await expect(fresh.getByText("count the children's sizes too")).toBeVisible();
+  await expect(leila.getByRole('region', { name: 'To sort' }).getByText('1 to sort, from Aino')).toBeVisible();
+  await leila.getByRole('button', { name: 'Sort', exact: true }).click();
+  await expect(leila.getByText(JACKETS)).toBeVisible();
+  await expect(leila.getByText("count the children's sizes too")).toBeVisible();
   await expect(leila.getByText('Sweep the floor')).toHaveCount(0);
 
   // opened: Aino sees that it was seen
-  await fresh.getByRole('button', { name: `Answer: ${JACKETS}` }).click();
+  await leila.getByRole('button', { name: `Answer: ${JACKETS}` }).click();
   await expect(knotWords(sheet, 'no answer yet')).toBeVisible();
   await leila.getByRole('dialog').getByRole('button', { name: 'Take it' }).click();
   await expect(knotWords(sheet, 'has taken it')).toBeVisible();
   await leila.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await leila.getByRole('link', { name: 'Today' }).click();
+  await leila.getByRole('button', { name: /^Next 7 days/ }).click();
   await leila.getByRole('checkbox', { name: `Check off “${JACKETS}”` }).click();
   await expect(sheet.getByText('1 of 2')).toBeVisible();
   await expect(knotWords(sheet, 'checked off')).toBeVisible();
   await aino.keyboard.press('Escape');
 
   // Noor can't: it needs Aino, who passes it to Eetu
+  await noor.getByRole('button', { name: 'Sort', exact: true }).click();
   await noor.getByRole('button', { name: `Answer: ${JACKETS}` }).click();
   const noorSheet = noor.getByRole('dialog');
   await noorSheet.getByRole('button', { name: 'Can’t' }).click();
@@ -120,12 +124,15 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await sheet.getByRole('button', { name: 'Pass on' }).last().click();
   await expect(sheet.getByText('couldn’t, passed to Eetu')).toBeVisible();
   await aino.keyboard.press('Escape');
+  await eetu.getByRole('button', { name: 'Sort', exact: true }).click();
   await expect(eetu.getByRole('button', { name: `Take it: ${JACKETS}` })).toBeVisible();
 
   // the server is killed and started again: all is there, the devices come back by themselves
   await empty.kill();
   await expect(eetu.getByText(/Offline/)).toBeVisible();
   await eetu.getByRole('button', { name: `Take it: ${JACKETS}` }).click();
+  await eetu.getByRole('link', { name: 'Today' }).click();
+  await eetu.getByRole('button', { name: /^Next 7 days/ }).click();
   await eetu.getByRole('checkbox', { name: `Check off “${JACKETS}”` }).click();
   await expect(eetu.getByText(/2 changes wait/)).toBeVisible();
   await empty.up();
@@ -138,8 +145,10 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await expect(aino.getByText('1 of 3')).toBeVisible();
 
   // by mistake and back: the part returns to where it stood
+  await eetu.getByRole('button', { name: /^Done today/ }).click();
   await eetu.getByRole('checkbox', { name: `Uncheck “${JACKETS}”` }).click();
   await expect(aino.getByText('0 of 3')).toBeVisible();
+  await eetu.getByRole('button', { name: /^Next 7 days/ }).click();
   await expect(eetu.getByRole('checkbox', { name: `Check off “${JACKETS}”` })).toBeVisible();
   await aino.getByRole('link', { name: 'Follow-up' }).click();
   await aino.getByText(JACKETS).click();

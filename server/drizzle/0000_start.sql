@@ -37,6 +37,19 @@ CREATE TABLE `bundle` (
 );
 --> statement-breakpoint
 CREATE INDEX `bundle_seq_ix` ON `bundle` (`houseId`,`seq`);--> statement-breakpoint
+CREATE TABLE `captureToken` (
+	`id` text PRIMARY KEY NOT NULL,
+	`secretHash` text NOT NULL,
+	`accountId` text NOT NULL,
+	`houseId` text NOT NULL,
+	`name` text NOT NULL,
+	`createdAt` text NOT NULL,
+	`lastUsedAt` text,
+	FOREIGN KEY (`accountId`) REFERENCES `account`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `captureToken_secretHash_unique` ON `captureToken` (`secretHash`);--> statement-breakpoint
+CREATE INDEX `capture_token_account_ix` ON `captureToken` (`accountId`);--> statement-breakpoint
 CREATE TABLE `command` (
 	`accountId` text NOT NULL,
 	`id` text NOT NULL,

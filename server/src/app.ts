@@ -5,11 +5,13 @@ import { secureHeaders } from 'hono/secure-headers';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Accounts } from './auth/accounts.ts';
+import { CaptureTokens } from './auth/capture-tokens.ts';
 import { AttemptLimit } from './auth/limits.ts';
 import { realClock, SimulatedClock, type Clock } from './clock.ts';
 import type { Env, Services } from './context.ts';
 import type { Storage } from './db/open.ts';
 import { answerProblem, Problem } from './problem.ts';
+import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
 import { houseRoutes } from './routes/house.ts';
 import { sessionRoutes } from './routes/session.ts';
@@ -40,6 +42,7 @@ export function createApp({ storage, version, simulate = false, demo = false, pu
     clock,
     simulated,
     accounts: new Accounts(storage.db),
+    tokens: new CaptureTokens(storage.db),
     ledger,
     feed,
     hub,
@@ -77,6 +80,7 @@ export function createApp({ storage, version, simulate = false, demo = false, pu
   app.get('/api/health', (c) => c.json({ status: 'ok', version, seq: lastSeq(storage) }));
   app.route('/api', sessionRoutes(services));
   app.route('/api', houseRoutes(services));
+  app.route('/api', captureRoutes(services));
   if (simulated) app.route('/api', clockRoutes(simulated, hub));
   app.all('/api/*', () => {
     throw new Problem(404, 'no-such-route', 'There is nothing at this address.');

@@ -1,4 +1,5 @@
 import type { Accounts, SignedIn } from './auth/accounts.ts';
+import type { CaptureTokens } from './auth/capture-tokens.ts';
 import type { AttemptLimit } from './auth/limits.ts';
 import type { Clock, SimulatedClock } from './clock.ts';
 import type { Storage } from './db/open.ts';
@@ -13,6 +14,7 @@ export interface Services {
   /** Only with `--simulate`. */
   simulated: SimulatedClock | null;
   accounts: Accounts;
+  tokens: CaptureTokens;
   ledger: Ledger;
   feed: ChangeFeed;
   hub: LiveHub;

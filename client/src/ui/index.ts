@@ -16,6 +16,7 @@ export * from './page.tsx';
 export * from './person-mark.tsx';
 export * from './row.tsx';
 export * from './sheet.tsx';
+export * from './swatches.tsx';
 export * from './swipe-row.tsx';
 export * from './text.tsx';
 export * from './thread.tsx';

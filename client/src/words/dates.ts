@@ -24,6 +24,12 @@ export function sayDay(date: string, today: string): string {
   return dayMonth(date) + year;
 }
 
+/** A day as a heading: "Tomorrow", "Fri 4 Dec". */
+export function headDay(date: string, today: string): string {
+  const day = sayDay(date, today);
+  return day.charAt(0).toLocaleUpperCase(locale()) + day.slice(1);
+}
+
 /** An instant as people say it: "today 10:42", "Mon 18:05". */
 export function sayInstant(instant: string, now: string, zone: string): string {
   const wall = wallClockOf(instant, zone);

@@ -54,7 +54,8 @@ function placed(item: Item, part: Part, where: Where, today: Today): Placed {
     late,
     carriedOver: !late && where !== 'done' && part.plan !== null && part.plan.slice(0, 10) < today.date,
     day: nextDay(item, part),
-    dayPart: dayPartOf(hourToday(item, part, today.date), today.view.house.dayParts),
+    // what is late is for now
+    dayPart: dayPartOf(hourToday(item, part, today.date) ?? (late ? today.hour : null), today.view.house.dayParts),
   };
 }
 

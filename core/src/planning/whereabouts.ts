@@ -1,7 +1,7 @@
 import { countingParts, firstCompleted, isDone, openParts } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
-import { addDays, calendarDateOf } from '../time/clock.ts';
+import { addDays, wallClockOf } from '../time/clock.ts';
 import { minutesOf, ZoneMinutes } from '../time/zone-minutes.ts';
 import type { PlanRows, PlanView } from './rows.ts';
 
@@ -17,12 +17,14 @@ export const AHEAD_DAYS = 7;
 /** The day as it is asked about over and over: worked out once. */
 export class Today {
   readonly date: string;
+  /** Wall-clock, `14:30`. */
+  readonly hour: string;
   readonly lastAhead: string;
   readonly minute: number;
   readonly zone: ZoneMinutes;
 
   constructor(readonly view: PlanView) {
-    this.date = calendarDateOf(view.now, view.house.zone);
+    [this.date, this.hour] = wallClockOf(view.now, view.house.zone).split('T') as [string, string];
     this.lastAhead = addDays(this.date, AHEAD_DAYS);
     this.minute = minutesOf(view.now);
     this.zone = new ZoneMinutes(view.house.zone);

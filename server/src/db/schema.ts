@@ -292,5 +292,22 @@ export const device = sqliteTable(
   (t) => [index('device_account_ix').on(t.accountId)],
 );
 
+/** A key to add things as its person from elsewhere. Kept as its SHA-256 only. */
+export const captureToken = sqliteTable(
+  'captureToken',
+  {
+    id: text().primaryKey(),
+    secretHash: text().notNull().unique(),
+    accountId: text()
+      .notNull()
+      .references(() => account.id),
+    houseId: text().notNull(),
+    name: text().notNull(),
+    createdAt: text().notNull(),
+    lastUsedAt: text(),
+  },
+  (t) => [index('capture_token_account_ix').on(t.accountId)],
+);
+
 /** Settings of the installation itself, such as the simulated clock. */
 export const setting = sqliteTable('setting', { key: text().primaryKey(), value: text().notNull() });

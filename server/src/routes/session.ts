@@ -141,12 +141,12 @@ function startSession(c: Context, { accounts, publicUrl }: Services, account: Ac
   setCookie(c, COOKIE, secret, { httpOnly: true, sameSite: 'Lax', secure, path: '/', maxAge: STAY_SIGNED_IN_S });
 }
 
-function refuseWhileLimited(limit: { wait(key: string): number }, key: string): void {
+export function refuseWhileLimited(limit: { wait(key: string): number }, key: string): void {
   const minutes = limit.wait(key);
   if (minutes > 0) throw new Problem(429, 'too-many-attempts', `Too many attempts. Try again in ${minutes} min.`, { params: { minutes } });
 }
 
-function addressOf(c: Context): string {
+export function addressOf(c: Context): string {
   try {
     return getConnInfo(c).remote.address ?? 'unknown';
   } catch {

@@ -1,5 +1,5 @@
 import { isHere, tagKey } from '@kotiva/core';
-import { piecesOf, spanName, type Span } from '@kotiva/core/capture';
+import { draftOf, piecesOf, type Draft, type Span } from '@kotiva/core/capture';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
@@ -7,7 +7,6 @@ import { usePlace } from '@/store/store.ts';
 import { MarkedField, PersonMark, Txt, type MarkedFieldHandle, type MarkedPiece, type Token } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
-import { draftOf, type Draft } from './chips.ts';
 import { Chips, Questions } from './chip-row.tsx';
 import { useCapture } from './context.tsx';
 import { nameBeingTyped, offered, tagBeingTyped, unknownName } from './names.ts';
@@ -45,6 +44,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   useFocusKey(field);
   const read = useReading(typed, reading, answers);
   const people = rows.all('person').filter(isHere);
+  const others = people.map(({ id }) => id).filter((id) => id !== me.id);
   const first = typed.split('\n', 1)[0]!;
   const notes = typed.slice(first.length + 1);
 
@@ -56,13 +56,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const add = () => {
     if (!typed.trim()) return;
     if (read.questions.length > 0) return setError(t('capture.answerFirst'));
-    const draft = withContext(
-      draftOf(
-        read,
-        people.filter((person) => person.id !== me.id),
-      ),
-      here,
-    );
+    const draft = withContext(draftOf(read, others), here);
     const title = draft.title || first.trim();
     const reason = give('item.add', { ...draft, title, notes: notes.trim() || undefined }, { words: saidOf(draft, title), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
@@ -84,42 +78,59 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     (changed && read.title ? t('capture.becomes', { title: read.title }) : null) ??
     (typed ? (here.words ?? t('capture.enterAdds')) : null);
   const busy = typed !== '' || error !== null;
+  const line = (
+    <MarkedField
+      ref={field}
+      label={t('capture.line')}
+      placeholder={t('capture.line')}
+      value={typed}
+      pieces={piecesFor(typed, first, read.spans)}
+      invalid={error !== null}
+      onChange={change}
+      onEnter={add}
+      onPasteLines={(text) => {
+        setPasted(typed + text);
+        return true;
+      }}
+    />
+  );
+  const understood = (
+    <>
+      <NameOffers typed={typed} onChoose={setTyped} field={field} />
+      <Questions
+        read={read}
+        context={reading}
+        answers={answers}
+        onAnswer={setAnswers}
+        onRewrite={(from, to, words) => change(typed.slice(0, from) + words + typed.slice(to))}
+      />
+      <Chips read={read} context={reading} answers={answers} onAnswer={setAnswers} />
+    </>
+  );
+  const said = hint ? (
+    <Txt role={error ? 'alert' : undefined} size={15} tone={error ? 'late' : 'muted'}>
+      {hint}
+    </Txt>
+  ) : null;
   return (
     <View className={inBar ? 'relative w-[330px]' : 'border-t border-line bg-surface px-3.5 pb-2 pt-2.5'}>
-      <View className={inBar ? 'absolute left-0 right-0 top-0 z-30' : ''}>
-        <MarkedField
-          ref={field}
-          label={t('capture.line')}
-          placeholder={t('capture.line')}
-          value={typed}
-          pieces={piecesFor(typed, first, read.spans)}
-          invalid={error !== null}
-          onChange={change}
-          onEnter={add}
-          onPasteLines={(text) => {
-            setPasted(typed + text);
-            return true;
-          }}
-        />
-        {busy ? (
-          <View className={inBar ? 'gap-2 rounded-sheet border border-line bg-surface p-3 shadow-lg' : 'gap-2 pt-2'}>
-            <NameOffers typed={typed} onChoose={setTyped} field={field} />
-            <Questions
-              read={read}
-              context={reading}
-              answers={answers}
-              onAnswer={setAnswers}
-              onRewrite={(from, to, words) => change(typed.slice(0, from) + words + typed.slice(to))}
-            />
-            <Chips read={read} context={reading} answers={answers} onAnswer={setAnswers} />
-            {hint ? (
-              <Txt role={error ? 'alert' : undefined} size={15} tone={error ? 'late' : 'muted'}>
-                {hint}
-              </Txt>
-            ) : null}
-          </View>
-        ) : null}
-      </View>
+      {inBar ? (
+        <View className="absolute left-0 right-0 top-0 z-30">
+          {line}
+          {busy ? (
+            <View className="gap-2 rounded-sheet border border-line bg-surface p-3 shadow-lg">
+              {understood}
+              {said}
+            </View>
+          ) : null}
+        </View>
+      ) : (
+        <View className="gap-2">
+          {busy ? understood : null}
+          {line}
+          {busy ? said : null}
+        </View>
+      )}
       {inBar ? <View className="h-11" /> : null}
       {pasted !== null ? (
         <PasteSheet
@@ -214,5 +225,3 @@ function useFocusKey(field: React.RefObject<MarkedFieldHandle | null>): void {
     return () => document.removeEventListener('keydown', onKey);
   }, [field]);
 }
-
-export const declinedWith = (declined: ReadonlySet<string>, span: Span): ReadonlySet<string> => new Set([...declined, spanName(span)]);

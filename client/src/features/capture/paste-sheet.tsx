@@ -1,5 +1,5 @@
-import { isHere, type Payload } from '@kotiva/core';
-import { countOf, readLine, readLines, type PastedLine } from '@kotiva/core/capture';
+import { isHere } from '@kotiva/core';
+import { batchesOf, countOf, draftOf, readLine, readLines, settled, type PastedLine } from '@kotiva/core/capture';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
@@ -9,11 +9,8 @@ import { Band, Button, Heading, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { withContext } from './capture-line.tsx';
-import { draftOf, settled, type Draft } from './chips.ts';
 import type { CaptureContext } from './context.tsx';
 import { useReadingContext } from '@/store/reading.ts';
-
-type NewItem = Payload<'item.addMany'>['items'][number];
 
 /** So many go in one command. */
 const AT_ONCE = 500;
@@ -34,8 +31,11 @@ export function PasteSheet({ text, here, onClose }: { text: string; here: Captur
   const title = t('paste.title', { count });
 
   const addAll = async () => {
-    const everyone = rows.all('person').filter((person) => isHere(person) && person.id !== me.id);
-    const batches = batchesOf(lines, (line) => withContext(draftOf(settled(line, readLine(line, reading), NONE), everyone), here));
+    const everyone = rows
+      .all('person')
+      .filter((person) => isHere(person) && person.id !== me.id)
+      .map(({ id }) => id);
+    const batches = batchesOf(lines, (line) => withContext(draftOf(settled(line, readLine(line, reading), NONE), everyone), here), AT_ONCE);
     const ids: string[] = [];
     let done = 0;
     for (const items of batches) {
@@ -99,23 +99,4 @@ function Lines({ lines, depth }: { lines: readonly PastedLine[]; depth: number }
       <Lines lines={line.steps} depth={depth + 1} />
     </View>
   ));
-}
-
-/** The lines as commands: an item and all under it stay in one, so far as they fit; steps beyond stand by themselves rather than be lost. */
-export function batchesOf(lines: readonly PastedLine[], read: (text: string) => Draft): NewItem[][] {
-  const batches: NewItem[][] = [[]];
-  const add = (line: PastedLine, under: number | null) => {
-    const full = batches.at(-1)!.length >= AT_ONCE;
-    if (full) batches.push([]);
-    const { list: _list, section: _section, title, ...fields } = read(line.text);
-    const nth = batches.at(-1)!.push({ ...fields, title: title || line.text, under: full ? null : under, ticked: line.ticked }) - 1;
-    const batch = batches.length;
-    for (const step of line.steps) add(step, batches.length === batch ? nth : null);
-  };
-  for (const line of lines) {
-    const { length } = batches.at(-1)!;
-    if (length > 0 && length + countOf([line]) > AT_ONCE) batches.push([]);
-    add(line, null);
-  }
-  return batches;
 }

@@ -1,6 +1,5 @@
-import { readLine, type CaptureContext as ReadingContext, type ReadLine } from '@kotiva/core/capture';
+import { readLine, settled, type CaptureContext as ReadingContext, type ReadLine } from '@kotiva/core/capture';
 import { useMemo } from 'react';
-import { settled } from './chips.ts';
 
 /** What the person at the line has said about the guesses so far. */
 export interface Answers {

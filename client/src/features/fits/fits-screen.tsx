@@ -43,7 +43,7 @@ export function FitsScreen() {
       {fit.best.length > 0 ? (
         <>
           <GroupHead title={given.minutes === null ? t('fits.all') : t('fits.best', { given: given.minutes })} count={fit.best.length}>
-            <Txt size={15} face="medium">
+            <Txt size={15} face="medium" className="pr-3">
               {t('chip.effort', { minutes: fit.minutes })}
             </Txt>
           </GroupHead>

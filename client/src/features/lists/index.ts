@@ -1,2 +1,3 @@
 export { ListScreen } from './list-screen.tsx';
 export { ListsScreen } from './lists-screen.tsx';
+export { NameSheet } from './name-sheet.tsx';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Choice, Field, Heading, Icon, personInk, Sheet, Txt } from '@/ui';
+import { Button, Choice, Field, Heading, Icon, Sheet, Swatches, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -45,20 +45,7 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
         <Field label={t('list.purpose')} value={purpose} onChangeText={setPurpose} maxLength={300} />
         {list ? null : <Field label={t('list.sections')} hint={t('list.sectionsHint')} value={sections} onChangeText={setSections} multiline />}
         <Labelled words={t('list.colour')}>
-          <View role="radiogroup" aria-label={t('list.colour')} className="flex-row flex-wrap gap-1">
-            {COLOURS.map((one) => (
-              <Pressable
-                key={one}
-                role="radio"
-                aria-checked={one === colour}
-                aria-label={t(`colour.${one}`)}
-                onPress={() => setColour(one)}
-                className={`h-11 w-11 items-center justify-center rounded-control border-2 ${one === colour ? 'border-ink' : 'border-transparent'}`}
-              >
-                <View className="h-7 w-7 rounded-control" style={{ backgroundColor: personInk(one) }} />
-              </Pressable>
-            ))}
-          </View>
+          <Swatches label={t('list.colour')} value={colour} options={COLOURS.map((one) => ({ value: one, words: t(`colour.${one}`) }))} onChange={setColour} />
         </Labelled>
         <Labelled words={t('list.icon')}>
           <View role="radiogroup" aria-label={t('list.icon')} className="flex-row flex-wrap gap-1">

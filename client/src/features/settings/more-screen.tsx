@@ -9,6 +9,8 @@ import { Button, GroupHead, Icon, PersonMark, Row } from '@/ui';
 import { t } from '@/words';
 import { Devices } from './devices.tsx';
 import { HouseSettings } from './house-settings.tsx';
+import { Labels } from './labels.tsx';
+import { CaptureTokens } from './capture-tokens.tsx';
 import { Invitations } from './invitations.tsx';
 import { EndSheet } from './end-sheet.tsx';
 import { PersonSheet } from './person-sheet.tsx';
@@ -64,6 +66,7 @@ export function MoreScreen() {
           <Profile />
           <ThemeChoice />
           {manager ? <HouseSettings /> : null}
+          <Labels />
           <GroupHead title={t('houses.title')} />
           {houses.map((one) => (
             <Row
@@ -81,6 +84,7 @@ export function MoreScreen() {
               {t('houses.makeAnother')}
             </Button>
           </View>
+          <CaptureTokens />
           <Devices />
           <View className="flex-row flex-wrap gap-2 px-4 py-4">
             <Button onPress={() => void signOut(false)}>{t('account.signOut')}</Button>

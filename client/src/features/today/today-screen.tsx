@@ -8,7 +8,7 @@ import { SortBar } from '@/features/sort';
 import { useNarrowed, useNow, usePlace, usePlanView } from '@/store/store.ts';
 import { Button, Empty, Fold, GroupHead, useWide } from '@/ui';
 import { t } from '@/words';
-import { sayDay, sayToday } from '@/words/dates.ts';
+import { headDay, sayToday } from '@/words/dates.ts';
 import { OfPerson } from './of-person.tsx';
 import { OrderedRows } from './ordered-rows.tsx';
 import { TodayRow } from './today-row.tsx';
@@ -116,7 +116,7 @@ function Later({ at, isOpen = false }: { at: (where: Placed['where']) => Placed[
         <Fold words={t('today.ahead', { count: ahead.length })} startsOpen={isOpen}>
           {byDay(ahead, addDays(today, 1)).map(({ date, entries }) => (
             <View key={date}>
-              <GroupHead title={sayDay(date, today)} count={entries.length} />
+              <GroupHead title={headDay(date, today)} count={entries.length} />
               <Rows entries={entries} />
             </View>
           ))}

@@ -1,0 +1,171 @@
+import { type Place, type SituationKind, type Situation, type Tag } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { NameSheet } from '@/features/lists';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Choice, Fold, GroupHead, Row, TagDot, Txt } from '@/ui';
+import { t } from '@/words';
+import { TagSheet } from './tag-sheet.tsx';
+
+/** The words things are found and chosen by: tags, places, what has to be so. */
+export function Labels() {
+  return (
+    <View>
+      <GroupHead title={t('labels.title')} />
+      <Tags />
+      <Places />
+      <Situations />
+    </View>
+  );
+}
+
+const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompare(b.name);
+
+function Tags() {
+  const { rows, me } = usePlace();
+  const [open, setOpen] = useState<Tag | null>(null);
+  const tags = rows
+    .all('tag')
+    .filter((tag) => !tag.removedAt)
+    .sort(byName);
+  const count = (tag: Tag) => rows.all('item').filter((item) => item.tagIds.includes(tag.id) && !item.removedAt).length;
+  const parentOf = (tag: Tag) => tags.find((other) => other.id === tag.parentId)?.name;
+  return (
+    <Fold words={t('labels.tags', { count: tags.length })}>
+      {tags.length === 0 ? (
+        <Txt tone="muted" className="px-4 pb-3">
+          {t('labels.noTags')}
+        </Txt>
+      ) : null}
+      {tags.map((tag) => (
+        <Row
+          key={tag.id}
+          lead={<TagDot colour={tag.colour} />}
+          title={`#${tag.name}`}
+          sub={[parentOf(tag) ? t('tags.under', { name: parentOf(tag)! }) : null, t('tags.carriedBy', { count: count(tag) })].filter(Boolean).join(' · ')}
+          onPress={tag.makerId === me.id || me.role === 'manager' ? () => setOpen(tag) : undefined}
+        />
+      ))}
+      {open ? <TagSheet key={open.id} tag={open} onClose={() => setOpen(null)} /> : null}
+    </Fold>
+  );
+}
+
+function Places() {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const [naming, setNaming] = useState<Place | 'new' | null>(null);
+  const places = rows
+    .all('place')
+    .filter((place) => !place.removedAt)
+    .sort(byName);
+  const count = (place: Place) => rows.all('item').filter((item) => item.placeId === place.id && !item.removedAt).length;
+  return (
+    <Fold words={t('labels.places', { count: places.length })}>
+      {places.map((place) => (
+        <Row
+          key={place.id}
+          title={place.name}
+          sub={t('labels.count', { count: count(place) })}
+          onPress={me.role === 'manager' ? () => setNaming(place) : undefined}
+          trail={
+            me.role === 'manager' ? (
+              <Button
+                kind="quiet"
+                tone="muted"
+                label={t('labels.removeNamed', { name: place.name })}
+                onPress={() => give('place.change', { place: place.id, removed: true }, { words: t('said.removed', { title: place.name }), undo: true })}
+              >
+                {t('item.remove')}
+              </Button>
+            ) : null
+          }
+        />
+      ))}
+      <View className="items-start px-4 py-2">
+        <Button onPress={() => setNaming('new')}>{t('place.make')}</Button>
+      </View>
+      {naming ? (
+        <NameSheet
+          title={naming === 'new' ? t('place.make') : naming.name}
+          verb={t('common.save')}
+          label={t('place.name')}
+          startsAs={naming === 'new' ? '' : naming.name}
+          onClose={() => setNaming(null)}
+          onName={(name) =>
+            naming === 'new' ? give('place.make', { name }, { ownRefusal: true }) : give('place.change', { place: naming.id, name }, { ownRefusal: true })
+          }
+        />
+      ) : null}
+    </Fold>
+  );
+}
+
+function Situations() {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const [naming, setNaming] = useState<Situation | 'new' | null>(null);
+  const situations = rows
+    .all('situation')
+    .filter((situation) => !situation.removedAt)
+    .sort(byName);
+  return (
+    <Fold words={t('labels.situations', { count: situations.length })}>
+      <Txt tone="muted" size={15} className="px-4 pb-2">
+        {t('situations.means')}
+      </Txt>
+      {situations.map((situation) => (
+        <View key={situation.id} className="gap-1 border-b border-line px-4 py-2">
+          <View className="flex-row items-center gap-2">
+            <Txt face="medium" className="grow shrink basis-0">
+              {situation.name}
+            </Txt>
+            {me.role === 'manager' ? (
+              <>
+                <Button kind="quiet" label={t('labels.renameNamed', { name: situation.name })} onPress={() => setNaming(situation)}>
+                  {t('common.rename')}
+                </Button>
+                <Button
+                  kind="quiet"
+                  tone="muted"
+                  label={t('labels.removeNamed', { name: situation.name })}
+                  onPress={() =>
+                    give('situation.change', { situation: situation.id, removed: true }, { words: t('said.removed', { title: situation.name }), undo: true })
+                  }
+                >
+                  {t('item.remove')}
+                </Button>
+              </>
+            ) : null}
+          </View>
+          {me.role === 'manager' ? (
+            <Choice
+              label={t('situations.kindOf', { name: situation.name })}
+              value={situation.kind}
+              options={(['tool', 'moment', 'event', 'person'] satisfies SituationKind[]).map((value) => ({ value, words: t(`situations.kind.${value}`) }))}
+              onChange={(kind) => give('situation.change', { situation: situation.id, kind })}
+            />
+          ) : null}
+        </View>
+      ))}
+      <View className="items-start px-4 py-2">
+        <Button onPress={() => setNaming('new')}>{t('situations.makeOne')}</Button>
+      </View>
+      {naming ? (
+        <NameSheet
+          title={naming === 'new' ? t('situations.makeOne') : naming.name}
+          verb={t('common.save')}
+          label={t('situations.name')}
+          startsAs={naming === 'new' ? '' : naming.name}
+          onClose={() => setNaming(null)}
+          onName={(name) =>
+            naming === 'new'
+              ? give('situation.make', { name, kind: 'tool' }, { ownRefusal: true })
+              : give('situation.change', { situation: naming.id, name }, { ownRefusal: true })
+          }
+        />
+      ) : null}
+    </Fold>
+  );
+}

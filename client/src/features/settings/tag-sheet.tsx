@@ -1,0 +1,66 @@
+import { COLOURS, type Colour, type Tag } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Choice, Field, Heading, Sheet, Swatches, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+
+/** A tag: its name, its colour, the broader word above it; made one with another, or taken off everything. */
+export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const [name, setName] = useState(tag.name);
+  const [colour, setColour] = useState<Colour>(tag.colour);
+  const [parent, setParent] = useState(tag.parentId ?? '');
+  const [into, setInto] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const others = rows
+    .all('tag')
+    .filter((other) => !other.removedAt && other.id !== tag.id)
+    .sort((a, b) => a.name.localeCompare(b.name));
+  const count = rows.all('item').filter((item) => item.tagIds.includes(tag.id) && !item.removedAt).length;
+  const settle = (reason: ReturnType<typeof give>) => {
+    if (reason) setError(sayReason(reason));
+    else onClose();
+  };
+  const save = () => settle(give('tag.change', { tag: tag.id, name, colour, parent: parent || null }, { words: t('said.saved'), ownRefusal: true }));
+  const merge = () => settle(give('tag.merge', { from: tag.id, into }, { words: t('said.tagMerged', { name: tag.name }), undo: true, ownRefusal: true }));
+  const remove = () => settle(give('tag.remove', { tag: tag.id }, { words: t('said.tagRemoved', { name: tag.name, count }), undo: true, ownRefusal: true }));
+  const choices = (none: string) => [{ value: '', words: none }, ...others.map((other) => ({ value: other.id, words: `#${other.name}` }))];
+  return (
+    <Sheet open onClose={onClose} title={`#${tag.name}`} closeLabel={t('common.close')} head={<Heading level={2}>{`#${tag.name}`}</Heading>}>
+      <View className="gap-5 pt-2">
+        <Txt tone="muted">{t('tags.carriedBy', { count })}</Txt>
+        <Field label={t('tags.name')} value={name} onChangeText={setName} maxLength={40} error={error} />
+        <Swatches label={t('list.colour')} value={colour} options={COLOURS.map((one) => ({ value: one, words: t(`colour.${one}`) }))} onChange={setColour} />
+        {others.length > 0 ? (
+          <View className="gap-2">
+            <Txt size={15} face="medium" tone="muted">
+              {t('tags.parent')}
+            </Txt>
+            <Choice label={t('tags.parent')} value={parent} options={choices(t('list.noBundle'))} onChange={setParent} />
+          </View>
+        ) : null}
+        <Button kind="main" onPress={save}>
+          {t('common.save')}
+        </Button>
+        {others.length > 0 ? (
+          <View className="gap-2 border-t border-line pt-4">
+            <Txt size={15} face="medium" tone="muted">
+              {t('tags.mergeInto')}
+            </Txt>
+            <Choice label={t('tags.mergeInto')} value={into} options={choices(t('list.noBundle'))} onChange={setInto} />
+            {into ? <Button onPress={merge}>{t('tags.merge')}</Button> : null}
+          </View>
+        ) : null}
+        <View className="border-t border-line pt-4">
+          <Button tone="late" onPress={remove}>
+            {t('tags.remove', { count })}
+          </Button>
+        </View>
+      </View>
+    </Sheet>
+  );
+}

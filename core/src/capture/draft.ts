@@ -1,0 +1,76 @@
+import { titleOf, type ReadLine } from './read-line.ts';
+import { countOf, type PastedLine } from './read-lines.ts';
+import { spanName, type Span } from './span.ts';
+
+/** What comes alive now. Reminders are understood already, and stay in the title until there are any. */
+const ALIVE: readonly Span['kind'][] = ['due', 'plan', 'start', 'rule', 'effort', 'importance', 'person', 'everyone', 'tag', 'place', 'list'];
+
+/** A reading with what was offered and taken up, without what does not come alive yet. */
+export function settled(typed: string, read: ReadLine, taken: ReadonlySet<string>): ReadLine {
+  const spans = read.spans.filter((span) => ALIVE.includes(span.kind)).map((span) => (taken.has(spanName(span)) ? { ...span, chosen: true } : span));
+  return { ...read, spans, title: titleOf(typed, spans) };
+}
+
+export interface Draft {
+  title: string;
+  due?: string;
+  plan?: string;
+  start?: string;
+  effort?: number;
+  importance?: number;
+  tags?: string[];
+  place?: string;
+  rule?: { rrule: string | null; afterDone: string | null; time: string | null; words: string };
+  persons: string[];
+  policy?: 'each' | 'any';
+  list?: string;
+  section?: string | null;
+}
+
+/** The chosen stretches as what is to be made. `everyone`: the ids of whom that means. */
+export function draftOf({ title, spans }: ReadLine, everyone: readonly string[]): Draft {
+  const draft: Draft = { title, persons: [] };
+  for (const span of spans) {
+    if (!span.chosen) continue;
+    if (span.kind === 'due' || span.kind === 'plan' || span.kind === 'start') draft[span.kind] = span.value;
+    else if (span.kind === 'effort') draft.effort = span.value;
+    else if (span.kind === 'importance') draft.importance = span.value;
+    else if (span.kind === 'tag') draft.tags = [...(draft.tags ?? []), span.value];
+    else if (span.kind === 'place') draft.place = span.value;
+    else if (span.kind === 'rule') draft.rule = { ...span.value, words: span.text.trim() };
+    else if (span.kind === 'person') {
+      draft.persons = [...new Set([...draft.persons, ...span.value.ids])];
+      draft.policy = span.value.policy ?? draft.policy;
+    } else if (span.kind === 'everyone') {
+      draft.persons = [...everyone];
+      draft.policy = 'each';
+    } else if (span.kind === 'list') Object.assign(draft, { list: span.value.list, section: span.value.section });
+  }
+  if (draft.persons.length > 1) draft.policy ??= 'each';
+  return draft;
+}
+
+/** One of several to be made in one command, as `item.addMany` takes it. */
+export type NewLine = Omit<Draft, 'list' | 'section'> & { under: number | null; ticked: boolean };
+
+/**
+ * Pasted lines as what goes in one command each, at most so many: an item and all under it stay together as far as they fit; steps
+ * beyond stand by themselves rather than be lost.
+ */
+export function batchesOf(lines: readonly PastedLine[], read: (text: string) => Draft, most: number): NewLine[][] {
+  const batches: NewLine[][] = [[]];
+  const add = (line: PastedLine, under: number | null) => {
+    const full = batches.at(-1)!.length >= most;
+    if (full) batches.push([]);
+    const { list: _list, section: _section, title, ...fields } = read(line.text);
+    const nth = batches.at(-1)!.push({ ...fields, title: title || line.text, under: full ? null : under, ticked: line.ticked }) - 1;
+    const batch = batches.length;
+    for (const step of line.steps) add(step, batches.length === batch ? nth : null);
+  };
+  for (const line of lines) {
+    const { length } = batches.at(-1)!;
+    if (length > 0 && length + countOf([line]) > most) batches.push([]);
+    add(line, null);
+  }
+  return batches.filter((batch) => batch.length > 0);
+}

@@ -1,0 +1,95 @@
+import { isHere, wallClockOf, type Person } from '@kotiva/core';
+import { batchesOf, countOf, draftOf, readLine, readLines, settled, type CaptureContext } from '@kotiva/core/capture';
+import { Hono, type Context } from 'hono';
+import { v7, validate } from 'uuid';
+import * as z from 'zod';
+import type { Env, Services } from '../context.ts';
+import { bodyOf, Problem } from '../problem.ts';
+import { Sight } from '../sync/visibility.ts';
+import { memberOf } from './house.ts';
+import { addressOf, refuseWhileLimited, signedIn } from './session.ts';
+
+/** So many in one request: what is more is pasted in the application, where it can be stopped. */
+const MOST_ITEMS = 500;
+
+/** Adding from elsewhere with a personal key, and the keys themselves. */
+export function captureRoutes(services: Services): Hono<Env> {
+  const { accounts, tokens, ledger, perAddress } = services;
+  const app = new Hono<Env>();
+  const onlySignedIn = signedIn(services);
+
+  app.get('/me/tokens', onlySignedIn, (c) => c.json({ tokens: tokens.of(c.get('signedIn').account.id) }));
+
+  app.post('/houses/:house/tokens', onlySignedIn, async (c) => {
+    const person = memberOf(c, services);
+    const { name } = await bodyOf(c, z.object({ name: z.string().trim().min(1, 'Say what it is for.').max(80, 'At most 80 characters.') }));
+    return c.json(tokens.make(c.get('signedIn').account.id, person.houseId, name), 201);
+  });
+
+  app.delete('/me/tokens/:id', onlySignedIn, (c) => {
+    tokens.withdraw(c.get('signedIn').account.id, c.req.param('id'));
+    return c.body(null, 204);
+  });
+
+  app.post('/capture', async (c) => {
+    const key = `capture ${addressOf(c)}`;
+    refuseWhileLimited(perAddress, key);
+    const whose = tokens.use(/^Bearer\s+(\S+)$/i.exec(c.req.header('authorization') ?? '')?.[1] ?? '');
+    if (!whose) {
+      perAddress.failed(key);
+      throw new Problem(401, 'unknown-key', 'This key is not known. Make a new one in the settings.');
+    }
+    const account = accounts.byId(whose.accountId);
+    const rows = ledger.rows(whose.houseId);
+    const person = rows.by('person', 'accountId', whose.accountId).find(isHere);
+    if (!account || !person) throw new Problem(403, 'not-a-member', 'Whose key this is is not in this house, or no longer.');
+    const lines = readLines(await textOf(c));
+    const count = countOf(lines);
+    if (count === 0) throw new Problem(422, 'nothing-to-add', 'There is nothing to add.', { field: 'text' });
+    if (count > MOST_ITEMS) throw new Problem(422, 'too-many', `At most ${MOST_ITEMS} at once.`, { field: 'text', params: { max: MOST_ITEMS } });
+    const context = contextFor(services, person);
+    const others = context.people.map(({ id }) => id).filter((id) => id !== person.id);
+    const [items] = batchesOf(lines, (line) => draftOf(settled(line, readLine(line, context), new Set()), others), MOST_ITEMS);
+    const id = idempotent(c) ?? v7();
+    const now = services.clock.now();
+    const outcome = ledger.apply({ id, houseId: whose.houseId, name: 'item.addMany', payload: { items }, at: now, seen: ledger.seq(whose.houseId) }, account);
+    if (outcome.outcome === 'refused')
+      throw new Problem(422, outcome.reason.code, 'It could not be added.', { field: outcome.reason.field, params: outcome.reason.params });
+    return c.json({ id, added: items!.map(({ title, under }) => ({ title, step: under !== null })) }, 201);
+  });
+
+  return app;
+}
+
+async function textOf(c: Context): Promise<string> {
+  if (!/json/i.test(c.req.header('content-type') ?? '')) return c.req.text();
+  return (await bodyOf(c, z.object({ text: z.string().max(200_000) }))).text;
+}
+
+/** The same request sent twice adds once. */
+function idempotent(c: Context): string | null {
+  const key = c.req.header('idempotency-key');
+  if (key === undefined) return null;
+  if (!validate(key)) throw new Problem(400, 'malformed', 'Idempotency-Key has to be a UUID.', { field: 'idempotency-key' });
+  return key;
+}
+
+/** What the line is read against: the names this person knows, on their day. */
+function contextFor({ ledger, clock }: Services, person: Person): CaptureContext {
+  const rows = ledger.rows(person.houseId);
+  const sight = new Sight(rows, person);
+  const house = rows.get('house', person.houseId);
+  if (typeof house === 'string') throw new Error(`no house ${person.houseId}`);
+  const [today, time] = wallClockOf(clock.now(), house.zone).split('T') as [string, string];
+  return {
+    today,
+    time,
+    dayParts: house.dayParts,
+    people: rows.all('person').filter(isHere),
+    places: rows.all('place').filter((place) => !place.removedAt),
+    lists: rows
+      .all('list')
+      .filter((list) => !list.removedAt && !list.filedAt && sight.sees('list', list))
+      .map((list) => ({ ...list, sections: [] })),
+  };
+}
