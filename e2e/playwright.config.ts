@@ -6,8 +6,8 @@ export default defineConfig({
   fullyParallel: false,
   workers: 2,
   retries: 0,
-  timeout: 60_000,
-  expect: { timeout: 5_000 },
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
   reporter: [['list']],
   use: {
     trace: 'off',

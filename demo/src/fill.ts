@@ -46,6 +46,9 @@ class HouseFiller {
     this.at(30, 8);
     this.people();
     this.at(29, 9);
+    const [first] = this.scenario.people;
+    for (const name of this.scenario.places) this.give(first!.name, 'place.make', { name });
+    for (const [name, kind] of Object.entries(this.scenario.situations)) this.give(first!.name, 'situation.make', { name, kind });
     for (const [name, owner] of Object.entries(this.scenario.bundles)) this.give(owner, 'bundle.make', { name });
     for (const list of this.scenario.lists) this.list(list);
     for (const { list, section, item } of this.inOrder()) this.item(item, list, section);
@@ -98,18 +101,24 @@ class HouseFiller {
     const sectionId = this.find('section', (row) => row.listId === listId && row.name === section);
     const by = item.by ?? list.owner;
     this.at(item.ago ?? 12, 9);
-    const itemId = this.add(by, item, { list: listId, section: sectionId });
-    for (const [index, title] of (item.steps ?? []).entries()) {
-      const step = this.add(by, { title }, { parent: itemId });
-      if (index < (item.stepsDone ?? 0)) this.give(by, 'part.checkOff', { item: step, person: null });
-    }
+    const itemId = this.withSteps(by, item, { list: listId, section: sectionId });
     if (item.done) this.give(by, 'part.checkOff', { item: itemId, person: null });
     for (const [who, did] of Object.entries(item.did ?? {})) this.answer(itemId, who, did, item.ago ?? 12);
   }
 
+  private withSteps(by: string, item: DemoItem, place: { list?: string; section?: string }): string {
+    const itemId = this.add(by, item, place);
+    for (const [index, title] of (item.steps ?? []).entries()) {
+      const step = this.add(by, { title }, { parent: itemId });
+      if (index < (item.stepsDone ?? 0)) this.give(by, 'part.checkOff', { item: step, person: null });
+    }
+    if (item.shelved) this.give(by, 'part.shelve', { items: [itemId] });
+    return itemId;
+  }
+
   private own(owner: string, item: DemoItem): void {
     this.at(item.ago ?? 2, 10);
-    this.add(owner, item, {});
+    this.withSteps(owner, item, {});
   }
 
   private add(by: string, item: DemoItem, place: { list?: string; section?: string; parent?: string }): string {
@@ -120,6 +129,11 @@ class HouseFiller {
       importance: item.importance,
       effort: item.effort,
       energy: item.energy,
+      tags: item.tags,
+      place: item.place ? this.find('place', (row) => row.name === item.place) : undefined,
+      situations: item.needs?.map((name) => this.find('situation', (row) => row.name === name)),
+      plan: item.plan ? this.moment(item.plan) : undefined,
+      start: item.start ? this.moment(item.start) : undefined,
       confirm: item.confirm,
       persons: (item.to ?? []).map((who) => this.person(who)),
       policy: item.each ? 'each' : 'any',

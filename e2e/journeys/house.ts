@@ -57,11 +57,24 @@ export class RunningKotiva {
     rmSync(this.data, { recursive: true, force: true });
   }
 
-  async advance(duration: string): Promise<void> {
+  /** Moves the simulated clock on by an ISO 8601 duration. */
+  advance(duration: string): Promise<void> {
+    return this.moveClock({ advance: duration });
+  }
+
+  /** To a minute before the next midnight in the house's zone: two hours ahead of UTC while it is winter. */
+  async toLastMinuteOfDay(): Promise<void> {
+    const { now } = (await (await fetch(`${this.base}/api/simulate/clock`)).json()) as { now: string };
+    const today = `${now.slice(0, 10)}T21:59:00.000Z`;
+    const tomorrow = new Date(Date.parse(today) + 86_400_000).toISOString();
+    await this.moveClock({ now: now < today ? today : tomorrow });
+  }
+
+  private async moveClock(to: { now: string } | { advance: string }): Promise<void> {
     const response = await fetch(`${this.base}/api/simulate/clock`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ advance: duration }),
+      body: JSON.stringify(to),
     });
     if (!response.ok) throw new Error(await response.text());
   }

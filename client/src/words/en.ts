@@ -293,6 +293,7 @@ export const en = {
   'section.addHere': 'Add here',
   'section.addHereTo': '{words}: {name}',
   'section.addingHere': 'Adding here',
+  'share.nothing': 'Nothing was shared.',
   'share.title': 'Who can open {name}',
   'share.onlyOwner': 'Only its owner sees it.',
   'share.managersToo': 'Managers can change every list that is shared with anyone.',

@@ -152,7 +152,7 @@ export function findDays(line: Line, context: CaptureContext): FoundDay[] {
 function otherDays(line: Line, { today }: CaptureContext): FoundDay[] {
   const rest = line.rest.replaceAll('\u0000', ' ');
   if (!/\d/.test(rest) || !/(?:ago|from|after|before|since)\b/i.test(rest)) return [];
-  // eslint-disable-next-line no-restricted-globals -- the library takes nothing else
+  // the library takes nothing else than a Date
   const reference = { instant: new Date(`${today}T12:00:00Z`), timezone: 0 };
   return GB.parse(rest, reference, { forwardDate: true }).flatMap(({ index, text, start }) => {
     if (!start.isCertain('day') || !/\d/.test(text) || start.isCertain('hour')) return [];

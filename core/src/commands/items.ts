@@ -116,9 +116,9 @@ const NEW_ITEM = {
   ...DATES,
   ...NATURE,
 };
-const NewItem = z.object(NEW_ITEM);
+type NewItem = z.infer<z.ZodMiniObject<typeof NEW_ITEM>>;
 
-function addOne({ persons, message, plan, tags, situations, place, ...fields }: z.infer<typeof NewItem>, spot: Spot, d: Deciding): Item {
+function addOne({ persons, message, plan, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding): Item {
   refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
   const people = persons.map((id) => needPerson(id, d));
   const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id });

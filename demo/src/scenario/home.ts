@@ -76,5 +76,7 @@ export const HOME: DemoHouse = {
       },
     },
   ],
+  places: ['School', 'Ice rink'],
+  situations: { 'car at hand': 'tool' },
   own: { Oona: [t('Ask about the summer job')], Eetu: [t('Return the library book', { due: '-1' })] },
 };

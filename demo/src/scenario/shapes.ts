@@ -1,4 +1,4 @@
-import type { Colour, Energy, ListIcon, ListKind, Pattern, Role } from '@kotiva/core';
+import type { Colour, Energy, ListIcon, ListKind, Pattern, Role, SituationKind } from '@kotiva/core';
 
 /** The made-up guesthouse Kaislaranta by a lake, and the family above it. Nobody and nothing in it is real. */
 
@@ -25,6 +25,16 @@ export interface DemoItem {
   did?: Record<string, Did>;
   confirm?: boolean;
   importance?: number;
+  tags?: string[];
+  /** By name, as the house has them. */
+  place?: string;
+  needs?: string[];
+  /** Days from the day it is filled, for its maker or who it is given to. */
+  plan?: string;
+  /** Not before. */
+  start?: string;
+  /** Put on the shelf by its maker. */
+  shelved?: boolean;
   /** Minutes. */
   effort?: number;
   energy?: Energy;
@@ -56,6 +66,8 @@ export interface DemoHouse {
   bundles: Record<string, string>;
   lists: DemoList[];
   own: Record<string, DemoItem[]>;
+  places: string[];
+  situations: Record<string, SituationKind>;
 }
 
 export const t = (title: string, more: Omit<DemoItem, 'title'> = {}): DemoItem => ({ title, ...more });

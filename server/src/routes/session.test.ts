@@ -1,5 +1,8 @@
 import { RealServer } from '../testing/real-server.ts';
 
+// hashing a password is slow on purpose
+jest.setTimeout(30_000);
+
 describe('accounts and sessions', () => {
   let server: RealServer;
   beforeEach(async () => {

@@ -1,5 +1,6 @@
 import { isHere, tagKey } from '@kotiva/core';
 import { draftOf, piecesOf, type Draft, type Span } from '@kotiva/core/capture';
+import { useGlobalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
@@ -9,6 +10,7 @@ import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { Chips, Questions } from './chip-row.tsx';
 import { useCapture } from './context.tsx';
+import { withContext } from './with-context.ts';
 import { nameBeingTyped, offered, tagBeingTyped, unknownName } from './names.ts';
 import { PasteSheet } from './paste-sheet.tsx';
 import { useReadingContext } from '@/store/reading.ts';
@@ -42,6 +44,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const [pasted, setPasted] = useState<string | null>(null);
   const field = useRef<MarkedFieldHandle>(null);
   useFocusKey(field);
+  useReadyToType(field);
   const read = useReading(typed, reading, answers);
   const people = rows.all('person').filter(isHere);
   const others = people.map(({ id }) => id).filter((id) => id !== me.id);
@@ -146,19 +149,6 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   );
 }
 
-/** What the line does not say itself, the view one is in says. */
-export function withContext(draft: Draft, { list, section, person, plan, tag }: ReturnType<typeof useCapture>['context']): Draft {
-  const dated = draft.plan ?? draft.due ?? draft.start;
-  return {
-    ...draft,
-    list: draft.list ?? list,
-    section: draft.list ? draft.section : section,
-    persons: draft.persons.length > 0 || !person ? draft.persons : [person],
-    plan: draft.plan ?? (dated === undefined ? plan : undefined),
-    tags: tag && !draft.tags?.some((one) => tagKey(one) === tagKey(tag)) ? [...(draft.tags ?? []), tag] : draft.tags,
-  };
-}
-
 function piecesFor(typed: string, first: string, spans: readonly Span[]): MarkedPiece[] {
   return [
     ...piecesOf(first, spans).map(({ text, span }) => ({ text, tone: span?.chosen ? TONES[span.kind] : null })),
@@ -211,6 +201,14 @@ function NameOffers({ typed, onChoose, field }: { typed: string; onChoose: (type
 
 const isAlone = (name: string, people: readonly { name: string }[]): boolean =>
   people.filter((one) => one.name.split(/\s+/)[0] === name.split(/\s+/)[0]).length === 1;
+
+/** Opened from a shortcut of the device: ready to type. */
+function useReadyToType(field: React.RefObject<MarkedFieldHandle | null>): void {
+  const { add } = useGlobalSearchParams<{ add?: string }>();
+  useEffect(() => {
+    if (add) field.current?.focus();
+  }, [add, field]);
+}
 
 /** `n` goes to the line from wherever one is, unless one is typing already. */
 function useFocusKey(field: React.RefObject<MarkedFieldHandle | null>): void {

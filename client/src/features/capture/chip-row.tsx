@@ -84,12 +84,12 @@ interface Answering {
   onRewrite: (from: number, to: number, words: string) => void;
 }
 
-function sayQuestion({ doubt, text }: Question): string {
+function sayQuestion({ doubt }: Question): string {
   switch (doubt.code) {
     case 'which-person':
       return t('capture.which', { name: doubt.name });
     case 'no-such-day':
-      return t('capture.noSuchDay', { said: text.trim() });
+      return t('capture.noSuchDay', { said: doubt.said });
     case 'weekday-disagrees':
       return t('capture.weekdayDisagrees', { date: dayMonth(doubt.date), said: doubt.weekday });
   }

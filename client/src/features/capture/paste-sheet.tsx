@@ -8,8 +8,8 @@ import { said, usePlace } from '@/store/store.ts';
 import { Band, Button, Heading, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
-import { withContext } from './capture-line.tsx';
 import type { CaptureContext } from './context.tsx';
+import { withContext } from './with-context.ts';
 import { useReadingContext } from '@/store/reading.ts';
 
 /** So many go in one command. */

@@ -1,7 +1,7 @@
 import { COLOURS, FOLLOW_UP_GROUPS, LIST_ICONS, NoticeKind, PATTERNS, REASON_CODES } from '@kotiva/core';
-import { KNOT_STATES } from '@/ui/knot.tsx';
-import { en } from './en.ts';
-import { hasWord } from './index.ts';
+import { KNOT_STATES } from '@/ui';
+import { en } from '@/words/en.ts';
+import { hasWord } from '@/words';
 
 /** Slots but the number itself: one need not be counted. */
 const slotsOf = (sentence: string): string[] =>

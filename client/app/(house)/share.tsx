@@ -1,0 +1,1 @@
+export { ShareScreen as default } from '@/features/share';

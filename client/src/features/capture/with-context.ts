@@ -1,0 +1,16 @@
+import { tagKey } from '@kotiva/core';
+import type { Draft } from '@kotiva/core/capture';
+import type { CaptureContext } from './context.tsx';
+
+/** What the line does not say itself, the view one is in says. */
+export function withContext(draft: Draft, { list, section, person, plan, tag }: CaptureContext): Draft {
+  const dated = draft.plan ?? draft.due ?? draft.start;
+  return {
+    ...draft,
+    list: draft.list ?? list,
+    section: draft.list ? draft.section : section,
+    persons: draft.persons.length > 0 || !person ? draft.persons : [person],
+    plan: draft.plan ?? (dated === undefined ? plan : undefined),
+    tags: tag && !draft.tags?.some((one) => tagKey(one) === tagKey(tag)) ? [...(draft.tags ?? []), tag] : draft.tags,
+  };
+}

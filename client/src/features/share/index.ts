@@ -1,0 +1,1 @@
+export { ShareScreen } from './share-screen.tsx';

@@ -1,0 +1,194 @@
+import { expect, type Page } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
+
+const lineOf = (page: Page) => page.getByRole('textbox', { name: 'What needs doing?' });
+const chipsOf = (page: Page) => page.getByRole('group', { name: 'What was understood' });
+
+async function type(page: Page, words: string): Promise<void> {
+  await lineOf(page).fill(words);
+  await lineOf(page).press('Enter');
+  await expect(lineOf(page)).toHaveValue('');
+}
+
+async function paste(page: Page, text: string): Promise<void> {
+  await lineOf(page).focus();
+  await page.evaluate((words) => navigator.clipboard.writeText(words), text);
+  await page.keyboard.press('Control+V');
+}
+
+test('a line in words becomes chips; a wrong guess is taken back; Enter adds and the field is ready', async ({ demo, devices }) => {
+  const noor = await devices.open(PHONE);
+  const leila = await devices.open(PHONE);
+  await enterDemo(noor, demo, 'Noor');
+  await enterDemo(leila, demo, 'Leila');
+  await noor.getByRole('link', { name: 'Lists' }).click();
+  const line = lineOf(noor);
+  await line.fill('Ask Leila to order 40 candles by Friday 15 min #shop');
+  await expect(chipsOf(noor).getByRole('button')).toHaveCount(4);
+  await expect(noor.getByText('Becomes “Order 40 candles”. Enter adds.')).toBeVisible();
+  await chipsOf(noor).getByRole('button', { name: 'Not “15 min”' }).click();
+  await expect(noor.getByText('Becomes “Order 40 candles 15 min”. Enter adds.')).toBeVisible();
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+  await expect(line).toBeFocused();
+  await leila.getByRole('button', { name: 'Sort', exact: true }).click();
+  await expect(leila.getByRole('button', { name: 'Order 40 candles 15 min', exact: true })).toBeVisible();
+});
+
+test('what contradicts itself is asked, never guessed', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await page.getByRole('link', { name: 'Lists' }).click();
+  const line = lineOf(page);
+  await line.fill('Invoice by 31 Feb');
+  await expect(page.getByText('There is no 31 Feb.', { exact: false })).toBeVisible();
+  await line.press('Enter');
+  await expect(page.getByText('One question first.')).toBeVisible();
+  await expect(line).toHaveValue('Invoice by 31 Feb');
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(line).toHaveValue('Invoice ');
+  await line.press('Enter');
+  await expect(page.getByText('Added “Invoice”.')).toBeVisible();
+});
+
+test('eleven pasted lines are eleven things, two with steps; said before, undone as one', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Noor');
+  await page.getByRole('link', { name: 'Lists' }).click();
+  const lines = [
+    '- Check the jackets',
+    '  - small sizes',
+    '  - whistles',
+    '- Oars',
+    '1. Sweep',
+    '2. Air the sails',
+    '[ ] Bilge',
+    '[x] Rope',
+    '* Paddles',
+    '  * count them',
+    'Coffee',
+  ];
+  await paste(page, `${lines.join('\n')}\n\n`);
+  await expect(page.getByRole('heading', { name: '11 items' })).toBeVisible();
+  await page.getByRole('button', { name: 'Add all 11' }).click();
+  await expect(page.getByText('Added 11 items.')).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByRole('region', { name: 'To sort' })).toContainText('to sort');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Words in a title, a step or notes' }).fill('Bilge');
+  await expect(page.getByText('Nothing open has “Bilge” in it.')).toBeVisible();
+});
+
+test('to sort: one by one, nine at once onto the shelf, one undo brings all nine back; by keyboard too', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.getByRole('button', { name: 'Sort', exact: true }).click();
+  await expect(aino.getByText('4 things nobody has decided about')).toBeVisible();
+  for (let nth = 1; nth <= 10; nth++) await type(aino, `Thought ${nth}`);
+  await expect(aino.getByText('14 things nobody has decided about')).toBeVisible();
+  // the newest stands open; what it needs is at hand
+  await aino.getByRole('group', { name: 'What about it' }).getByRole('button', { name: 'Today' }).click();
+  await expect(aino.getByText('13 things nobody has decided about')).toBeVisible();
+  await aino.getByRole('button', { name: 'Select several' }).click();
+  for (let nth = 1; nth <= 9; nth++) await aino.getByRole('checkbox', { name: `Select “Thought ${nth}”` }).click();
+  await aino.getByRole('group', { name: 'What about these 9' }).getByRole('button', { name: 'Shelf' }).click();
+  await expect(aino.getByText('4 things nobody has decided about')).toBeVisible();
+  await aino.getByRole('button', { name: 'Undo' }).click();
+  await expect(aino.getByText('13 things nobody has decided about')).toBeVisible();
+
+  const desk = await devices.open(WIDE);
+  await enterDemo(desk, demo, 'Aino');
+  await desk.getByRole('button', { name: 'Sort', exact: true }).press('Enter');
+  await expect(desk.getByText('13 things nobody has decided about')).toBeVisible();
+  for (const key of ['s', 't', 'x', 'j', 'x', 's']) await desk.keyboard.press(key);
+  await expect(desk.getByText('9 things nobody has decided about')).toBeVisible();
+  await expect(aino.getByText('9 things nobody has decided about')).toBeVisible();
+});
+
+test('at midnight what is due in a week steps ahead, and what is for today into today, on open devices', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await demo.toLastMinuteOfDay();
+  const enquiry = aino.getByRole('button', { name: /^Answer the wedding enquiry/ });
+  const ahead = aino.getByRole('button', { name: /^Next 7 days/ });
+  const before = Number(/\d+$/.exec(await ahead.innerText())![0]);
+  await expect(enquiry).toBeHidden();
+  await demo.advance('PT2M');
+  await expect(enquiry).toBeVisible();
+  await expect(ahead).not.toHaveText(`Next 7 days, ${before}`);
+});
+
+test('what fits twenty minutes, and a plan moved with a line for the history', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.getByRole('button', { name: 'Fits now' }).click();
+  await aino.getByRole('radiogroup', { name: 'Minutes at hand' }).getByRole('radio', { name: '20 min', exact: true }).click();
+  await aino.getByRole('radiogroup', { name: 'Energy' }).getByRole('radio', { name: 'little energy' }).click();
+  await aino.getByRole('radiogroup', { name: 'Where you are' }).getByRole('radio', { name: 'Quay' }).click();
+  await aino.getByRole('group', { name: 'What is so now' }).getByRole('checkbox', { name: 'phone in hand' }).click();
+  await expect(aino.getByRole('heading', { name: 'The best for 20 min' })).toBeVisible();
+  // late comes before everything
+  await expect(aino.getByRole('button', { name: /^Send the lodging form/ }).first()).toBeVisible();
+
+  await aino.getByRole('link', { name: 'Today' }).click();
+  await aino.getByRole('button', { name: /^Call the engine workshop/ }).click();
+  const sheet = aino.getByRole('dialog');
+  await sheet.getByRole('checkbox', { name: 'Check off “Send the photos”' }).click();
+  await sheet.getByRole('button', { name: /Change the plan/ }).click();
+  await sheet.getByLabel('In words').fill('in 3 days');
+  await sheet.getByLabel('A line for its history').fill('sent the photos');
+  await sheet.getByRole('button', { name: 'Plan it' }).click();
+  await expect(aino.getByText(/^Planned for /)).toBeVisible();
+  await sheet.getByRole('button', { name: /^What happened/ }).click();
+  await expect(sheet.getByText('wrote: “sent the photos”', { exact: false })).toBeVisible();
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  await expect(aino.getByRole('button', { name: /^Call the engine workshop/ })).toBeHidden();
+});
+
+test('minutes that are no minutes, and a day that is no day, are said beside the field', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await page.getByText('Varnish the jetty rail').first().click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('button', { name: /Minutes$/ }).click();
+  for (const wrong of ['-5', 'twenty']) {
+    await sheet.getByLabel('Another number of minutes').fill(wrong);
+    await sheet.getByRole('button', { name: 'Set', exact: true }).click();
+    await expect(sheet.getByText('Write the minutes as a number from 1 on, such as 20.')).toBeVisible();
+    await expect(sheet.getByLabel('Another number of minutes')).toHaveValue(wrong);
+  }
+  await sheet.getByRole('button', { name: /Change the deadline/ }).click();
+  await sheet.getByLabel('In words').fill('whenever');
+  await sheet.getByLabel('In words').press('Enter');
+  await expect(sheet.getByText('This is not understood as a day.', { exact: false })).toBeVisible();
+});
+
+test('a shortcut opens ready to type; what another application shares is to be sorted, once', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await page.goto(`${demo.base}/?add=1`);
+  await expect(lineOf(page)).toBeFocused();
+  await page.goto(`${demo.base}/share?title=Price%20of%20moss&url=https%3A%2F%2Fexample.org%2Fmoss`);
+  await expect(page.getByRole('button', { name: 'Price of moss', exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('5 things nobody has decided about')).toBeVisible();
+});
+
+test('a key adds from elsewhere as its owner, until it is withdrawn', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await page.getByRole('link', { name: 'More', exact: true }).click();
+  await page.getByRole('button', { name: /^Adding from elsewhere/ }).click();
+  await page.getByLabel('What it is for').fill('kitchen tablet');
+  await page.getByRole('button', { name: 'Make a key' }).click();
+  const key = await page.getByLabel('The key').inputValue();
+  const send = () => fetch(`${demo.base}/api/capture`, { method: 'POST', body: 'Oil the hinges tomorrow', headers: { authorization: `Bearer ${key}` } });
+  expect((await send()).status).toBe(201);
+  await page.getByRole('button', { name: 'Withdraw: kitchen tablet' }).click();
+  await expect(page.getByRole('button', { name: 'Withdraw: kitchen tablet' })).toBeHidden();
+  expect((await send()).status).toBe(401);
+  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('button', { name: /^Next 7 days/ }).click();
+  await expect(page.getByRole('button', { name: /^Oil the hinges/ })).toBeVisible();
+});
