@@ -1,4 +1,5 @@
 import { firstLoad } from './browser.ts';
+import { captureParse, fitsNowMs, today10k } from './planning.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
 import { checkoffAck, propagation } from './wire.ts';
@@ -8,6 +9,9 @@ try {
   await checkoffAck(demo.base);
   await propagation(demo.base);
   commandsPerSecond();
+  captureParse();
+  today10k();
+  fitsNowMs();
   await firstLoad(demo.base);
 } finally {
   demo.stop();

@@ -10,7 +10,7 @@ export class Line {
     this.free = typed;
   }
 
-  /** Every match of a pattern in what is still free. */
+  /** Every match of a global pattern in what is still free, as it was when it was asked. */
   *matches(pattern: RegExp): Generator<RegExpExecArray> {
     for (const found of this.free.matchAll(new RegExp(pattern, pattern.flags.includes('g') ? pattern.flags : `${pattern.flags}g`)))
       yield found as RegExpExecArray;
@@ -39,6 +39,16 @@ export class Line {
 
 /** Not in the middle of a word, before and behind. */
 export const WORD = { before: '(?<![\\p{L}\\p{N}_@#/.-])', after: '(?![\\p{L}\\p{N}_])' };
-export const pattern = (source: string): RegExp => new RegExp(`${WORD.before}(?:${source})${WORD.after}`, 'giu');
+const compiled = new Map<string, RegExp>();
+
+/** The pattern of whole words, compiled once. */
+export function pattern(source: string): RegExp {
+  const known = compiled.get(source);
+  if (known) return known;
+  const made = new RegExp(`${WORD.before}(?:${source})${WORD.after}`, 'giu');
+  if (compiled.size > 500) compiled.clear();
+  compiled.set(source, made);
+  return made;
+}
 
 export type Recogniser = (line: Line) => Span[];

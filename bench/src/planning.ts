@@ -1,0 +1,143 @@
+import { agendaOf, bestWithin, candidatesOf, MemoryRows, partId, type Item, type Part, type PlanView } from '@kotiva/core';
+import { readLine } from '@kotiva/core/capture';
+import { GB } from 'chrono-node/en';
+import { percentile, report } from './report.ts';
+
+const ROUNDS = 15;
+const OPEN_ITEMS = 10_000;
+const ME = '0190a000-0000-7000-8000-000000000001';
+const VIEW: PlanView = {
+  personId: ME,
+  now: '2026-11-24T10:00:00.000Z',
+  house: { zone: 'Europe/Helsinki', dayParts: { morning: '06:00', day: '10:00', evening: '17:00' } },
+};
+const LINES = [
+  'Ask Leila to order 40 candles by Friday 15 min #shop',
+  'Wash the boat covers every other Friday from 4 Dec',
+  'Call the dairy tomorrow at 14:30, very important',
+  'Linen for 12 Dec group',
+  'Sweep the porch',
+];
+
+const medianOf = (task: () => unknown): number => {
+  const times = Array.from({ length: ROUNDS }, () => {
+    const from = performance.now();
+    task();
+    return performance.now() - from;
+  });
+  return percentile(times, 0.5);
+};
+
+/** One line read, in microseconds, beside the library's dates alone on the same lines. */
+export function captureParse(): void {
+  const people = ['Aino', 'Petri', 'Oona', 'Eetu', 'Helmi', 'Marek', 'Leila', 'Tapio', 'Noor'].map((name) => ({ id: name, name, mark: name.slice(0, 2) }));
+  const context = { today: '2026-11-24', time: '10:42', dayParts: VIEW.house.dayParts, people, places: [{ id: 'quay', name: 'Quay' }], lists: [] };
+  const times = 200;
+  const perLine = (task: (line: string) => unknown) =>
+    (medianOf(() => {
+      for (let time = 0; time < times; time++) for (const line of LINES) task(line);
+    }) *
+      1000) /
+    (times * LINES.length);
+  report(
+    'capture_parse_us',
+    perLine((line) => readLine(line, context)),
+    'us',
+    perLine((line) => GB.parse(line, new Date(VIEW.now))),
+  );
+}
+
+/** Grouping and ordering 10,000 open items, beside a plain sort of as many titles. */
+export function today10k(): void {
+  const { rows, items } = manyItems();
+  report(
+    'today_10k_ms',
+    medianOf(() => agendaOf(VIEW, rows)),
+    'ms',
+    medianOf(() => items.map(({ title }) => title).sort()),
+  );
+}
+
+/** The best set for two hours out of all that could be done, beside only finding what could. */
+export function fitsNowMs(): void {
+  const { rows } = manyItems(400);
+  const candidates = candidatesOf(VIEW, rows, () => true);
+  report(
+    'fits_now_ms',
+    medianOf(() => bestWithin(candidates, 120)),
+    'ms',
+    medianOf(() => candidatesOf(VIEW, rows, () => true)),
+  );
+}
+
+function manyItems(count = OPEN_ITEMS): { rows: MemoryRows; items: Item[] } {
+  const rows = new MemoryRows('not-held');
+  const items: Item[] = [];
+  for (let nth = 0; nth < count; nth++) {
+    const id = `0190a000-0000-7000-8000-1${String(nth).padStart(11, '0')}`;
+    const day = `2026-${nth % 3 === 0 ? '11' : '12'}-${String(1 + (nth % 28)).padStart(2, '0')}`;
+    const item = {
+      id,
+      houseId: ME,
+      seq: 1,
+      stamps: {},
+      listId: null,
+      sectionId: null,
+      parentId: null,
+      makerId: ME,
+      title: `Thing ${(nth * 7919) % count}`,
+      notes: '',
+      due: nth % 4 === 0 ? null : nth % 2 ? day : `${day}T${String(8 + (nth % 12)).padStart(2, '0')}:30`,
+      start: null,
+      importance: nth % 4,
+      effort: 5 + (nth % 55),
+      energy: null,
+      tagIds: [],
+      situationIds: [],
+      placeId: null,
+      rule: null,
+      position: `a${nth}`,
+      policy: 'any',
+      confirm: false,
+      createdAt: VIEW.now,
+      removedAt: null,
+    } as Item;
+    const part = {
+      id: partId(id, ME),
+      houseId: ME,
+      seq: 1,
+      stamps: {},
+      itemId: id,
+      personId: ME,
+      standing: 'accepted',
+      percent: 0,
+      seenAt: VIEW.now,
+      completedAt: null,
+      arrivedAt: null,
+      completedBy: null,
+      stood: null,
+      tiedAt: null,
+      message: '',
+      giverId: ME,
+      originId: ME,
+      givenAt: VIEW.now,
+      passedTo: null,
+      excusedAt: null,
+      takenBackAt: null,
+      lastSignAt: null,
+      nudgedAt: null,
+      unanswered: 0,
+      putAwayAt: null,
+      plan: nth % 5 === 0 ? day : null,
+      shelvedAt: null,
+      pulledInto: null,
+      takenOff: null,
+      askAgain: null,
+      ownOrder: null,
+    } as Part;
+    rows.put('item', item);
+    rows.put('part', part);
+    items.push(item);
+  }
+  return { rows, items };
+}
