@@ -1,4 +1,4 @@
-import { agendaOf, bestWithin, candidatesOf, MemoryRows, partId, type Item, type Part, type PlanView } from '@kotiva/core';
+import { agendaOf, bestWithin, candidatesOf, FRESH_PART, MemoryRows, partId, type Item, type Part, type PlanView } from '@kotiva/core';
 import { readLine } from '@kotiva/core/capture';
 import { GB } from 'chrono-node/en';
 import { percentile, report } from './report.ts';
@@ -102,39 +102,8 @@ function manyItems(count = OPEN_ITEMS): { rows: MemoryRows; items: Item[] } {
       createdAt: VIEW.now,
       removedAt: null,
     } as Item;
-    const part = {
-      id: partId(id, ME),
-      houseId: ME,
-      seq: 1,
-      stamps: {},
-      itemId: id,
-      personId: ME,
-      standing: 'accepted',
-      percent: 0,
-      seenAt: VIEW.now,
-      completedAt: null,
-      arrivedAt: null,
-      completedBy: null,
-      stood: null,
-      tiedAt: null,
-      message: '',
-      giverId: ME,
-      originId: ME,
-      givenAt: VIEW.now,
-      passedTo: null,
-      excusedAt: null,
-      takenBackAt: null,
-      lastSignAt: null,
-      nudgedAt: null,
-      unanswered: 0,
-      putAwayAt: null,
-      plan: nth % 5 === 0 ? day : null,
-      shelvedAt: null,
-      pulledInto: null,
-      takenOff: null,
-      askAgain: null,
-      ownOrder: null,
-    } as Part;
+    const given = { seenAt: VIEW.now, giverId: ME, originId: ME, givenAt: VIEW.now, plan: nth % 5 === 0 ? day : null };
+    const part: Part = { ...FRESH_PART, id: partId(id, ME), houseId: ME, seq: 1, stamps: {}, itemId: id, personId: ME, standing: 'accepted', ...given };
     rows.put('item', item);
     rows.put('part', part);
     items.push(item);

@@ -17,7 +17,7 @@ export * from './commands/decide.ts';
 export { footingInList, footingsOnItem, isOwnPart, NEEDS, TABLE, type CommandName, type Deed, type Footing, type Grant } from './commands/may.ts';
 export type { Context, Note } from './commands/deciding.ts';
 export { REASON_CODES, type Reason, type ReasonCode } from './commands/reasons.ts';
-export { partId } from './commands/parts.ts';
+export { FRESH as FRESH_PART, partId } from './commands/parts.ts';
 export { shareId } from './commands/lists.ts';
 export { watchId } from './commands/saying.ts';
 export { tagsInSight } from './commands/tags.ts';

@@ -8,7 +8,8 @@ import { refuse } from './reasons.ts';
 /** One part per item and person, whoever makes it: the id follows from the pair. */
 export const partId = (itemId: string, personId: string | null): string => v5(`part:${personId ?? 'nobody'}`, itemId);
 
-const FRESH: Omit<Part, 'id' | 'houseId' | 'seq' | 'stamps' | 'itemId' | 'personId'> = {
+/** What a part is like before anything has happened to it. */
+export const FRESH: Omit<Part, 'id' | 'houseId' | 'seq' | 'stamps' | 'itemId' | 'personId'> = {
   standing: 'needs-action',
   percent: 0,
   seenAt: null,

@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { MarkedField, PersonMark, Txt, type MarkedFieldHandle, type MarkedPiece, type Token } from '@/ui';
+import { MarkedField, PersonMark, Txt, useKeys, type MarkedFieldHandle, type MarkedPiece, type Token } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { Chips, Questions } from './chip-row.tsx';
@@ -43,7 +43,11 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const [error, setError] = useState<string | null>(null);
   const [pasted, setPasted] = useState<string | null>(null);
   const field = useRef<MarkedFieldHandle>(null);
-  useFocusKey(field);
+  // `n` goes to the line from wherever one is
+  useKeys((key) => {
+    if (key === 'n') field.current?.focus();
+    return key === 'n';
+  });
   useReadyToType(field);
   const read = useReading(typed, reading, answers);
   const people = rows.all('person').filter(isHere);
@@ -208,18 +212,4 @@ function useReadyToType(field: React.RefObject<MarkedFieldHandle | null>): void 
   useEffect(() => {
     if (add) field.current?.focus();
   }, [add, field]);
-}
-
-/** `n` goes to the line from wherever one is, unless one is typing already. */
-function useFocusKey(field: React.RefObject<MarkedFieldHandle | null>): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName));
-      if (event.key !== 'n' || typing || event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role=dialog]')) return;
-      event.preventDefault();
-      field.current?.focus();
-    };
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
-  }, [field]);
 }

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { footings, ItemRow } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { usePlace, usePlanView } from '@/store/store.ts';
-import { Button, Choice, Empty, Field, Fold, GroupHead, Toggles, Txt } from '@/ui';
+import { Button, Choice, Empty, Field, Fold, GroupHead, Labelled, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { OneByOne } from './one-by-one.tsx';
 
@@ -152,17 +152,6 @@ function Conditions({ given, onChange }: { given: Circumstances; onChange: (some
           />
         </Labelled>
       ) : null}
-    </View>
-  );
-}
-
-function Labelled({ words, children }: { words: string; children: React.ReactNode }) {
-  return (
-    <View className="gap-2">
-      <Txt size={15} face="medium" tone="muted">
-        {words}
-      </Txt>
-      {children}
     </View>
   );
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Choice, Field, Heading, Icon, Sheet, Swatches, Txt } from '@/ui';
+import { Button, Choice, Field, Heading, Icon, Labelled, Sheet, Swatches, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -89,16 +89,5 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
         </Button>
       </View>
     </Sheet>
-  );
-}
-
-function Labelled({ words, children }: { words: string; children: React.ReactNode }) {
-  return (
-    <View className="gap-2">
-      <Txt size={15} face="medium" tone="muted">
-        {words}
-      </Txt>
-      {children}
-    </View>
   );
 }

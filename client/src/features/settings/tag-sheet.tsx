@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Choice, Field, Heading, Sheet, Swatches, Txt } from '@/ui';
+import { Button, Choice, Field, Heading, Labelled, Sheet, Swatches, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -36,23 +36,19 @@ export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
         <Field label={t('tags.name')} value={name} onChangeText={setName} maxLength={40} error={error} />
         <Swatches label={t('list.colour')} value={colour} options={COLOURS.map((one) => ({ value: one, words: t(`colour.${one}`) }))} onChange={setColour} />
         {others.length > 0 ? (
-          <View className="gap-2">
-            <Txt size={15} face="medium" tone="muted">
-              {t('tags.parent')}
-            </Txt>
+          <Labelled words={t('tags.parent')}>
             <Choice label={t('tags.parent')} value={parent} options={choices(t('list.noBundle'))} onChange={setParent} />
-          </View>
+          </Labelled>
         ) : null}
         <Button kind="main" onPress={save}>
           {t('common.save')}
         </Button>
         {others.length > 0 ? (
-          <View className="gap-2 border-t border-line pt-4">
-            <Txt size={15} face="medium" tone="muted">
-              {t('tags.mergeInto')}
-            </Txt>
-            <Choice label={t('tags.mergeInto')} value={into} options={choices(t('list.noBundle'))} onChange={setInto} />
-            {into ? <Button onPress={merge}>{t('tags.merge')}</Button> : null}
+          <View className="border-t border-line pt-4">
+            <Labelled words={t('tags.mergeInto')}>
+              <Choice label={t('tags.mergeInto')} value={into} options={choices(t('list.noBundle'))} onChange={setInto} />
+              {into ? <Button onPress={merge}>{t('tags.merge')}</Button> : null}
+            </Labelled>
           </View>
         ) : null}
         <View className="border-t border-line pt-4">

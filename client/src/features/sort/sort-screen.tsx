@@ -1,11 +1,11 @@
 import { agendaOf, toSort, type Placed } from '@kotiva/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { Decisions, nameOf, needsMore, personOf, Steps, useDecide, useOpenItem, type Decision } from '@/features/item';
+import { Decisions, needsMore, personOf, Steps, useDecide, useOpenItem, type Decision } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace, usePlanView } from '@/store/store.ts';
-import { Button, Empty, Field, PersonMark, Switch, Txt, useWide } from '@/ui';
+import { Button, Empty, Field, PersonMark, Switch, Txt, useKeys, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -31,7 +31,7 @@ export function SortScreen() {
     goTo(next);
     if (chosen.length > 0) setSelected(null);
   };
-  useKeys({ ids, focused, targets, goTo, toggle, setOpen, done });
+  useSortKeys({ ids, focused, targets, goTo, toggle, setOpen, done });
 
   function toggle(id: string) {
     setSelected((now) => (now?.includes(id) ? now.filter((other) => other !== id) : [...(now ?? []), id]));
@@ -127,7 +127,7 @@ function SortCard({ entry: { item, part }, isOpen, selection, decision, onDecisi
           {isOpen && part.message ? <Txt size={15}>{t('part.quote', { text: part.message })}</Txt> : null}
         </View>
       </View>
-      {isOpen ? giver ? <Answers id={item.id} title={item.title} name={nameOf(rows, part.giverId)} onDone={onDone} /> : null : null}
+      {isOpen ? giver ? <Answers id={item.id} title={item.title} onDone={onDone} /> : null : null}
       {isOpen ? <Decisions items={[item.id]} only={giver ? HANDED : undefined} open={decision} onOpen={onDecision} onDone={onDone} /> : null}
       {isOpen && !giver ? <StepsHere id={item.id} /> : null}
     </View>
@@ -137,7 +137,7 @@ function SortCard({ entry: { item, part }, isOpen, selection, decision, onDecisi
 /** What was handed to one is answered; a day is an answer too. */
 const HANDED: readonly Decision[] = ['today', 'day'];
 
-function Answers({ id, title, onDone }: { id: string; title: string; name: string; onDone: () => void }) {
+function Answers({ id, title, onDone }: { id: string; title: string; onDone: () => void }) {
   const give = useGive();
   const open = useOpenItem();
   return (
@@ -209,23 +209,18 @@ interface Keyed {
 const KEYS: Record<string, Decision> = { t: 'today', l: 'day', s: 'shelf', h: 'person', m: 'list' };
 
 /** By keyboard alone: on, back, select, decide. */
-function useKeys({ ids, focused, targets, goTo, toggle, setOpen, done }: Keyed): void {
+function useSortKeys({ ids, focused, targets, goTo, toggle, setOpen, done }: Keyed): void {
   const decide = useDecide(targets, done);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName));
-      if (typing || event.ctrlKey || event.metaKey || event.altKey || focused === null || document.querySelector('[role=dialog]')) return;
-      const nth = ids.indexOf(focused);
-      const decision = KEYS[event.key];
-      if (event.key === 'j' || event.key === 'ArrowDown') goTo(ids[Math.min(ids.length - 1, nth + 1)]!);
-      else if (event.key === 'k' || event.key === 'ArrowUp') goTo(ids[Math.max(0, nth - 1)]!);
-      else if (event.key === 'x') toggle(focused);
-      else if (decision && needsMore(decision)) setOpen(decision);
-      else if (decision === 'today' || decision === 'shelf') decide[decision]();
-      else return;
-      event.preventDefault();
-    };
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
+  useKeys((key) => {
+    if (focused === null) return false;
+    const nth = ids.indexOf(focused);
+    const decision = KEYS[key];
+    if (key === 'j' || key === 'ArrowDown') goTo(ids[Math.min(ids.length - 1, nth + 1)]!);
+    else if (key === 'k' || key === 'ArrowUp') goTo(ids[Math.max(0, nth - 1)]!);
+    else if (key === 'x') toggle(focused);
+    else if (decision && needsMore(decision)) setOpen(decision);
+    else if (decision === 'today' || decision === 'shelf') decide[decision]();
+    else return false;
+    return true;
   });
 }
