@@ -23,10 +23,14 @@ export function isSettled(item: Pick<Item, 'confirm'>, part: Part): boolean {
 
 /** Done: `any`: one part that counts is settled; `each`: all are, and there is one. */
 export function isDone(item: Pick<Item, 'confirm' | 'policy'>, parts: readonly Part[]): boolean {
-  const counting = countingParts(parts);
-  if (counting.length === 0) return false;
-  const settled = counting.filter((part) => isSettled(item, part)).length;
-  return item.policy === 'any' ? settled > 0 : settled === counting.length;
+  let counting = 0;
+  let settled = 0;
+  for (const part of parts) {
+    if (!counts(part)) continue;
+    counting += 1;
+    if (isSettled(item, part)) settled += 1;
+  }
+  return item.policy === 'any' ? settled > 0 : counting > 0 && settled === counting;
 }
 
 /** The completed part that came first: by arrival, ties by id. What an `any` item was completed by. */

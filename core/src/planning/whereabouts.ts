@@ -1,4 +1,4 @@
-import { countingParts, firstCompleted, isDone, openParts } from '../followup/standing.ts';
+import { counts, firstCompleted, isDone, openParts } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { addDays, wallClockOf } from '../time/clock.ts';
@@ -102,11 +102,13 @@ export function isKeptAway(item: Item, part: Part, rows: PlanRows): boolean {
 
 /** The part by which an item is a person's: their own, or nobody's in a list or pile of theirs. */
 export function partFor(item: Item, parts: readonly Part[], personId: string, rows: PlanRows): Part | null {
-  const counting = countingParts(parts);
-  const own = counting.find((part) => part.personId === personId);
-  if (own) return own.standing === 'declined' ? null : own;
-  if (!isOwner(item, personId, rows)) return null;
-  return counting.find((part) => part.personId === null) ?? null;
+  let nobodys: Part | null = null;
+  for (const part of parts) {
+    if (!counts(part)) continue;
+    if (part.personId === personId) return part.standing === 'declined' ? null : part;
+    if (part.personId === null) nobodys = part;
+  }
+  return nobodys && isOwner(item, personId, rows) ? nobodys : null;
 }
 
 function isOwner(item: Item, personId: string, rows: PlanRows): boolean {

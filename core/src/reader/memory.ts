@@ -10,7 +10,7 @@ export type RowMap<N extends Noun = Noun> = Map<string, Row<N>>;
  */
 export class MemoryRows implements Reader {
   private rows = new Map<Noun, RowMap>();
-  private indexes = new Map<string, Map<string, Set<string>>>();
+  private indexes = new Map<Noun, Map<string, Map<string, Set<string>>>>();
   private commands = new Map<string, RecordedCommand>();
 
   constructor(private readonly missing: 'absent' | 'not-held') {
@@ -31,7 +31,9 @@ export class MemoryRows implements Reader {
     const ids = this.index(noun, field).get(value);
     if (!ids) return [];
     const map = this.map(noun);
-    return [...ids].map((id) => map.get(id)!);
+    const found: Row<N>[] = [];
+    for (const id of ids) found.push(map.get(id)!);
+    return found;
   }
 
   all<N extends Noun>(noun: N): Row<N>[] {
@@ -81,12 +83,12 @@ export class MemoryRows implements Reader {
   }
 
   private index<N extends Noun>(noun: N, field: IndexOf<N>): Map<string, Set<string>> {
-    const key = `${noun}.${String(field)}`;
-    const known = this.indexes.get(key);
+    const ofNoun = this.indexes.get(noun) ?? new Map<string, Map<string, Set<string>>>();
+    const known = ofNoun.get(String(field));
     if (known) return known;
     const made = new Map<string, Set<string>>();
     for (const row of this.map(noun).values()) this.enter(made, fieldOf(row, String(field)), row.id);
-    this.indexes.set(key, made);
+    this.indexes.set(noun, ofNoun.set(String(field), made));
     return made;
   }
 
