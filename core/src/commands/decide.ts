@@ -7,7 +7,8 @@ import { checkOff, uncheck } from './checking.ts';
 import { Deciding, type Context, type Note } from './deciding.ts';
 import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
 import { changeHouse, makeHouse } from './house.ts';
-import { addItem, addItems, bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
+import { addItem, addItems } from './adding.ts';
+import { bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
 import type { CommandKind } from './kind.ts';
 import {
   changeBundle,

@@ -4,7 +4,7 @@ import { Colour, Mark, Pattern } from '../model/person.ts';
 import { Id, Name, Title } from '../model/row.ts';
 import { calendarDateOf, isZone } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
-import { insertItem } from './items.ts';
+import { insertItem } from './adding.ts';
 import { refuse } from './reasons.ts';
 import { keyAtEnd } from './position.ts';
 

@@ -1,175 +1,16 @@
 import { mergeDiff3 } from 'node-diff3';
 import * as z from 'zod/mini';
-import { Effort, Energy, Importance, Policy, Rule, type Item } from '../model/item.ts';
-import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
-import { TagName } from '../model/tag.ts';
 import { countingParts } from '../followup/standing.ts';
-import { completePart } from './checking.ts';
-import { instantDue, isMoment } from '../time/clock.ts';
+import { Policy, type Item } from '../model/item.ts';
+import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
+import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
 import { commandKind } from './kind.ts';
-import type { Ask } from './may.ts';
-import { givePart, makePart, needPerson, settleNobody } from './parts.ts';
-import { keyAtEnd, keyBeside } from './position.ts';
-import { tagsNamed } from './tags.ts';
 import { refuse } from './reasons.ts';
+import { askForSpot, moveStepsAlong, NEIGHBOURS, putBeside, SPOT, spotOf } from './spot.ts';
 
-const NEIGHBOURS = { after: z.optional(z.nullable(Id)), before: z.optional(z.nullable(Id)) };
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
-
-interface Spot {
-  listId: string | null;
-  sectionId: string | null;
-  parentId: string | null;
-}
-
-const siblingsAt = ({ listId, sectionId, parentId }: Spot, makerId: string, d: Deciding): Item[] => {
-  if (parentId) return d.by('item', 'parentId', parentId).filter((item) => !item.removedAt);
-  if (listId) return d.by('item', 'listId', listId).filter((item) => !item.removedAt && item.parentId === null && item.sectionId === sectionId);
-  return d.all('item').filter((item) => item.listId === null && item.parentId === null && item.makerId === makerId && !item.removedAt);
-};
-
-export function insertItem(d: Deciding, fields: Spot & { title: string; makerId: string } & Partial<Item>): Item {
-  const id = d.newId();
-  // what was left out is as usual
-  const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as typeof fields;
-  const item = d.insert('item', id, {
-    notes: '',
-    due: null,
-    start: null,
-    importance: 0,
-    effort: null,
-    energy: null,
-    tagIds: [],
-    situationIds: [],
-    placeId: null,
-    rule: null,
-    policy: 'any',
-    confirm: false,
-    createdAt: d.now,
-    removedAt: null,
-    position: keyAtEnd(siblingsAt(fields, fields.makerId, d)),
-    ...given,
-  });
-  makePart(id, null, d);
-  return item;
-}
-
-/** The place a new or moved item goes to: a step is where its item is. */
-function spotOf({ list, section, parent }: { list?: string | null; section?: string | null; parent?: string | null }, d: Deciding): Spot {
-  if (parent) {
-    const above = d.need('item', parent);
-    return { listId: above.listId, sectionId: above.sectionId, parentId: above.id };
-  }
-  if (!list) return { listId: null, sectionId: null, parentId: null };
-  const known = section ? d.find('section', section) : undefined;
-  return { listId: d.need('list', list).id, sectionId: known && known.listId === list && !known.removedAt ? known.id : null, parentId: null };
-}
-
-const askForPlace = ({ list, parent }: { list?: string | null; parent?: string | null }): Ask =>
-  parent ? { deed: 'change', item: parent } : list ? { deed: 'add', list } : { deed: 'keep' };
-
-function refuseBadDates(due: string | null, start: string | null, plan: string | null = null): void {
-  if (plan && !isMoment(plan)) refuse('malformed', { value: plan }, 'plan');
-  if (plan && start && plan.slice(0, 10) < start.slice(0, 10)) refuse('plan-before-start', { plan, start }, 'plan');
-  if (due && !isMoment(due)) refuse('malformed', { value: due }, 'due');
-  if (start && !isMoment(start)) refuse('malformed', { value: start }, 'start');
-  if (due && start && due.slice(0, Math.max(10, Math.min(due.length, start.length))) < start.slice(0, Math.min(due.length, start.length)))
-    refuse('due-before-start', { due, start }, 'due');
-}
-
-function noteIfPast(due: string | null | undefined, d: Deciding): void {
-  const zone = d.find('house', d.context.houseId)?.zone;
-  if (due && zone && instantDue(due, zone) < d.now) d.note('due-past', { due });
-}
-
-const DATES = { due: z.optional(z.nullable(Moment)), start: z.optional(z.nullable(Moment)) };
-const NATURE = {
-  importance: z.optional(Importance),
-  effort: z.optional(z.nullable(Effort)),
-  energy: z.optional(z.nullable(Energy)),
-  /** By name: words never used are made tags in the same action. */
-  tags: z.optional(z.array(TagName).check(z.maxLength(20))),
-  situations: z.optional(z.array(Id).check(z.maxLength(20))),
-  place: z.optional(z.nullable(Id)),
-  rule: z.optional(z.nullable(Rule)),
-};
-
-/** What an item needs to be done, as its fields. Unknown places and situations are refused. */
-function contextOf({ tags, situations, place }: { tags?: string[]; situations?: string[]; place?: string | null }, d: Deciding): Partial<Item> {
-  for (const id of situations ?? []) d.need('situation', id);
-  if (place) d.need('place', place);
-  return { tagIds: tags && tagsNamed(tags, d), situationIds: situations, placeId: place };
-}
-
-const NEW_ITEM = {
-  title: Title,
-  notes: z.optional(Text),
-  /** Handed over in the same action. */
-  persons: z._default(z.array(Id).check(z.maxLength(60)), []),
-  policy: z.optional(Policy),
-  confirm: z.optional(z.boolean()),
-  message: z._default(Text, ''),
-  /** The day the next step is meant to be taken: by who it is handed to, else by its maker. */
-  plan: z.optional(z.nullable(Moment)),
-  ...DATES,
-  ...NATURE,
-};
-type NewItem = z.infer<z.ZodMiniObject<typeof NEW_ITEM>>;
-
-function addOne({ persons, message, plan, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding): Item {
-  refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
-  const people = persons.map((id) => needPerson(id, d));
-  const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id });
-  // planned at once, it is the maker's; handed over, the day goes along as a proposal
-  const holders = plan && people.length === 0 ? [d.actor] : people;
-  for (const person of holders) {
-    const part = givePart(item.id, person, d, message.trim(), d.actor.id);
-    if (plan) d.set('part', part.id, { plan });
-    d.tell(person.id, 'handed', item.id, { title: item.title, message: message.trim() });
-  }
-  settleNobody(item.id, d);
-  noteIfPast(fields.due, d);
-  if (plan && fields.due && plan.slice(0, 10) > fields.due.slice(0, 10)) d.note('plan-after-due', { plan, due: fields.due });
-  d.enter('item.add', { itemId: item.id }, people.length > 0 ? { to: people.map((person) => person.name) } : {});
-  return item;
-}
-
-const SPOT = { list: z.optional(z.nullable(Id)), section: z.optional(z.nullable(Id)), parent: z.optional(z.nullable(Id)) };
-
-export const addItem = commandKind({
-  name: 'item.add',
-  payload: z.object({ ...NEW_ITEM, ...SPOT, ...NEIGHBOURS }),
-  asks: (payload) => [askForPlace(payload)],
-  decide({ list, section, parent, after, before, ...fields }, d) {
-    const spot = spotOf({ list, section, parent }, d);
-    const item = addOne(fields, spot, d);
-    if (after !== undefined || before !== undefined) putBeside(item.id, spot, { after, before }, d);
-  },
-});
-
-/** Several at once, with their steps: one action, one undo. `under` names an earlier one of the same command by its place, from 0. */
-export const addItems = commandKind({
-  name: 'item.addMany',
-  payload: z.object({
-    ...SPOT,
-    items: z
-      .array(z.object({ ...NEW_ITEM, under: z.optional(z.nullable(z.int().check(z.gte(0)))), ticked: z._default(z.boolean(), false) }))
-      .check(z.minLength(1), z.maxLength(500)),
-  }),
-  asks: (payload) => [askForPlace(payload)],
-  decide({ list, section, parent, items }, d) {
-    const spot = spotOf({ list, section, parent }, d);
-    const made: Item[] = [];
-    for (const [nth, { under, ticked, ...fields }] of items.entries()) {
-      const above = under === undefined || under === null ? null : (made[under] ?? refuse('malformed', { field: 'under' }, `items.${nth}.under`));
-      const item = addOne(fields, above ? { ...spot, parentId: above.id } : spot, d);
-      made.push(item);
-      if (ticked) for (const part of countingParts(d.by('part', 'itemId', item.id))) completePart(item, part, d);
-    }
-  },
-});
 
 const textChanges = ['title', 'notes', 'start', 'importance', 'effort', 'energy', 'confirm'] as const;
 
@@ -263,15 +104,13 @@ export const moveItem = commandKind({
   name: 'item.move',
   payload: z.object({
     items: SEVERAL,
-    list: z.optional(z.nullable(Id)),
-    section: z.optional(z.nullable(Id)),
-    parent: z.optional(z.nullable(Id)),
+    ...SPOT,
     ...NEIGHBOURS,
   }),
   asks({ items, ...target }, d) {
     const moved = items.map((item) => ({ deed: 'change', item }) as const);
     const within = !target.parent && items.every((id) => (d.find('item', id)?.listId ?? null) === (target.list ?? null));
-    return within ? moved : [...moved, askForPlace(target)];
+    return within ? moved : [...moved, askForSpot(target)];
   },
   decide({ items, after, before, ...target }, d) {
     const spot = spotOf(target, d);
@@ -289,20 +128,6 @@ export const moveItem = commandKind({
     }
   },
 });
-
-function putBeside(itemId: string, place: Spot, neighbours: { after?: string | null; before?: string | null }, d: Deciding): void {
-  const siblings = siblingsAt(place, d.need('item', itemId).makerId, d).filter((item) => item.id !== itemId);
-  const { position, respaced } = keyBeside(siblings, neighbours);
-  for (const [id, key] of respaced) d.set('item', id, { position: key });
-  d.set('item', itemId, { position });
-}
-
-function moveStepsAlong(parentId: string, { listId, sectionId }: Spot, d: Deciding): void {
-  for (const step of d.by('item', 'parentId', parentId)) {
-    d.set('item', step.id, { listId, sectionId });
-    moveStepsAlong(step.id, { listId, sectionId, parentId }, d);
-  }
-}
 
 function isUnder(itemId: string, ancestorId: string, d: Deciding): boolean {
   for (let at: string | null = itemId; at !== null; at = d.need('item', at).parentId) if (at === ancestorId) return true;

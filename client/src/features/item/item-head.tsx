@@ -1,0 +1,84 @@
+import { byPosition, isDone, watchId, type Item, type MemoryRows } from '@kotiva/core';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Menu, Txt, type MenuEntry } from '@/ui';
+import { t } from '@/words';
+
+/** Above the sheet: where the item lies, and what is seldom done to it. */
+export function ItemHead({ item, canChange, onClose }: { item: Item; canChange: boolean; onClose: () => void }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const list = item.listId ? rows.get('list', item.listId) : null;
+  const section = item.sectionId ? rows.get('section', item.sectionId) : null;
+  const where = [list, section].flatMap((row) => (row && typeof row !== 'string' ? [row.name] : [])).join(' · ');
+  const watch = rows.get('watch', watchId(item.id, me.id));
+  const watching = typeof watch !== 'string' && watch.on;
+  const entries: MenuEntry[] = [
+    {
+      key: 'watch',
+      words: t(watching ? 'item.unwatch' : 'item.watch'),
+      onPress: () => void give('watch.set', { item: item.id, person: me.id, on: !watching }, { words: t(watching ? 'said.unwatched' : 'said.watched') }),
+    },
+  ];
+  if (canChange) {
+    entries.push(
+      ...moveEntries(
+        item,
+        rows,
+        (where) =>
+          void give(
+            'item.move',
+            { items: [item.id], list: item.listId, section: item.sectionId, parent: item.parentId, ...where },
+            { words: t('said.reordered'), undo: true },
+          ),
+      ),
+    );
+    entries.push({
+      key: 'confirm',
+      words: t(item.confirm ? 'item.noConfirm' : 'item.confirm'),
+      onPress: () =>
+        void give('item.change', { item: item.id, confirm: !item.confirm }, { undo: true, words: t(item.confirm ? 'said.noConfirm' : 'said.confirm') }),
+    });
+    entries.push({
+      key: 'remove',
+      words: t('item.remove'),
+      late: true,
+      onPress: () => {
+        if (!give('item.remove', { items: [item.id] }, { words: t('said.removed', { title: item.title }), undo: true })) onClose();
+      },
+    });
+  }
+  return (
+    <View className="flex-row items-center">
+      <Txt size={13} tone="muted" numberOfLines={1} className="grow shrink basis-0">
+        {where || t('item.ownPile')}
+      </Txt>
+      <Menu label={t('item.more')} entries={entries} />
+    </View>
+  );
+}
+
+/** The menu's ways of what dragging does. */
+function moveEntries(item: Item, rows: MemoryRows, move: (where: { after?: string | null; before?: string }) => void): MenuEntry[] {
+  const siblings = (
+    item.parentId
+      ? rows.by('item', 'parentId', item.parentId)
+      : item.listId
+        ? rows.by('item', 'listId', item.listId).filter((one) => one.parentId === null && one.sectionId === item.sectionId)
+        : []
+  )
+    .filter((one) => !one.removedAt && !isDone(one, rows.by('part', 'itemId', one.id)))
+    .sort(byPosition);
+  const at = siblings.findIndex((one) => one.id === item.id);
+  if (at < 0) return [];
+  const entries: MenuEntry[] = [];
+  if (at > 0)
+    entries.push(
+      { key: 'top', words: t('move.top'), onPress: () => move({ after: null }) },
+      { key: 'up', words: t('move.up'), onPress: () => move({ before: siblings[at - 1]!.id }) },
+    );
+  if (at < siblings.length - 1) entries.push({ key: 'down', words: t('move.down'), onPress: () => move({ after: siblings[at + 1]!.id }) });
+  return entries;
+}
+

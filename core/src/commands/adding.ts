@@ -1,0 +1,105 @@
+import * as z from 'zod/mini';
+import { countingParts } from '../followup/standing.ts';
+import { Policy, type Item } from '../model/item.ts';
+import { Id, Moment, Text, Title } from '../model/row.ts';
+import { completePart } from './checking.ts';
+import type { Deciding } from './deciding.ts';
+import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
+import { commandKind } from './kind.ts';
+import { givePart, makePart, needPerson, settleNobody } from './parts.ts';
+import { keyAtEnd } from './position.ts';
+import { refuse } from './reasons.ts';
+import { askForSpot, NEIGHBOURS, putBeside, siblingsAt, SPOT, spotOf, type Spot } from './spot.ts';
+
+/** An item as it is when it is made; what is left out is as usual. */
+export function insertItem(d: Deciding, fields: Spot & { title: string; makerId: string } & Partial<Item>): Item {
+  const id = d.newId();
+  // what was left out is as usual
+  const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as typeof fields;
+  const item = d.insert('item', id, {
+    notes: '',
+    due: null,
+    start: null,
+    importance: 0,
+    effort: null,
+    energy: null,
+    tagIds: [],
+    situationIds: [],
+    placeId: null,
+    rule: null,
+    policy: 'any',
+    confirm: false,
+    createdAt: d.now,
+    removedAt: null,
+    position: keyAtEnd(siblingsAt(fields, fields.makerId, d)),
+    ...given,
+  });
+  makePart(id, null, d);
+  return item;
+}
+
+const NEW_ITEM = {
+  title: Title,
+  notes: z.optional(Text),
+  /** Handed over in the same action. */
+  persons: z._default(z.array(Id).check(z.maxLength(60)), []),
+  policy: z.optional(Policy),
+  confirm: z.optional(z.boolean()),
+  message: z._default(Text, ''),
+  /** The day the next step is meant to be taken: by who it is handed to, else by its maker. */
+  plan: z.optional(z.nullable(Moment)),
+  ...DATES,
+  ...NATURE,
+};
+type NewItem = z.infer<z.ZodMiniObject<typeof NEW_ITEM>>;
+
+function addOne({ persons, message, plan, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding): Item {
+  refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
+  const people = persons.map((id) => needPerson(id, d));
+  const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id });
+  // planned at once, it is the maker's; handed over, the day goes along as a proposal
+  const holders = plan && people.length === 0 ? [d.actor] : people;
+  for (const person of holders) {
+    const part = givePart(item.id, person, d, message.trim(), d.actor.id);
+    if (plan) d.set('part', part.id, { plan });
+    d.tell(person.id, 'handed', item.id, { title: item.title, message: message.trim() });
+  }
+  settleNobody(item.id, d);
+  noteIfPast(fields.due, d);
+  if (plan && fields.due && plan.slice(0, 10) > fields.due.slice(0, 10)) d.note('plan-after-due', { plan, due: fields.due });
+  d.enter('item.add', { itemId: item.id }, people.length > 0 ? { to: people.map((person) => person.name) } : {});
+  return item;
+}
+
+export const addItem = commandKind({
+  name: 'item.add',
+  payload: z.object({ ...NEW_ITEM, ...SPOT, ...NEIGHBOURS }),
+  asks: (payload) => [askForSpot(payload)],
+  decide({ list, section, parent, after, before, ...fields }, d) {
+    const spot = spotOf({ list, section, parent }, d);
+    const item = addOne(fields, spot, d);
+    if (after !== undefined || before !== undefined) putBeside(item.id, spot, { after, before }, d);
+  },
+});
+
+/** Several at once, with their steps: one action, one undo. `under` names an earlier one of the same command by its place, from 0. */
+export const addItems = commandKind({
+  name: 'item.addMany',
+  payload: z.object({
+    ...SPOT,
+    items: z
+      .array(z.object({ ...NEW_ITEM, under: z.optional(z.nullable(z.int().check(z.gte(0)))), ticked: z._default(z.boolean(), false) }))
+      .check(z.minLength(1), z.maxLength(500)),
+  }),
+  asks: (payload) => [askForSpot(payload)],
+  decide({ list, section, parent, items }, d) {
+    const spot = spotOf({ list, section, parent }, d);
+    const made: Item[] = [];
+    for (const [nth, { under, ticked, ...fields }] of items.entries()) {
+      const above = under === undefined || under === null ? null : (made[under] ?? refuse('malformed', { field: 'under' }, `items.${nth}.under`));
+      const item = addOne(fields, above ? { ...spot, parentId: above.id } : spot, d);
+      made.push(item);
+      if (ticked) for (const part of countingParts(d.by('part', 'itemId', item.id))) completePart(item, part, d);
+    }
+  },
+});

@@ -1,0 +1,43 @@
+import * as z from 'zod/mini';
+import { Effort, Energy, Importance, Rule, type Item } from '../model/item.ts';
+import { Id, Moment } from '../model/row.ts';
+import { TagName } from '../model/tag.ts';
+import { instantDue, isMoment } from '../time/clock.ts';
+import type { Deciding } from './deciding.ts';
+import { refuse } from './reasons.ts';
+import { tagsNamed } from './tags.ts';
+
+/** What adding and changing an item have in common: its dates, its nature, and what they may not be. */
+
+export const DATES = { due: z.optional(z.nullable(Moment)), start: z.optional(z.nullable(Moment)) };
+export const NATURE = {
+  importance: z.optional(Importance),
+  effort: z.optional(z.nullable(Effort)),
+  energy: z.optional(z.nullable(Energy)),
+  /** By name: words never used are made tags in the same action. */
+  tags: z.optional(z.array(TagName).check(z.maxLength(20))),
+  situations: z.optional(z.array(Id).check(z.maxLength(20))),
+  place: z.optional(z.nullable(Id)),
+  rule: z.optional(z.nullable(Rule)),
+};
+
+/** What an item needs to be done, as its fields. Unknown places and situations are refused. */
+export function contextOf({ tags, situations, place }: { tags?: string[]; situations?: string[]; place?: string | null }, d: Deciding): Partial<Item> {
+  for (const id of situations ?? []) d.need('situation', id);
+  if (place) d.need('place', place);
+  return { tagIds: tags && tagsNamed(tags, d), situationIds: situations, placeId: place };
+}
+
+export function refuseBadDates(due: string | null, start: string | null, plan: string | null = null): void {
+  if (plan && !isMoment(plan)) refuse('malformed', { value: plan }, 'plan');
+  if (plan && start && plan.slice(0, 10) < start.slice(0, 10)) refuse('plan-before-start', { plan, start }, 'plan');
+  if (due && !isMoment(due)) refuse('malformed', { value: due }, 'due');
+  if (start && !isMoment(start)) refuse('malformed', { value: start }, 'start');
+  if (due && start && due.slice(0, Math.max(10, Math.min(due.length, start.length))) < start.slice(0, Math.min(due.length, start.length)))
+    refuse('due-before-start', { due, start }, 'due');
+}
+
+export function noteIfPast(due: string | null | undefined, d: Deciding): void {
+  const zone = d.find('house', d.context.houseId)?.zone;
+  if (due && zone && instantDue(due, zone) < d.now) d.note('due-past', { due });
+}

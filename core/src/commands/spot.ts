@@ -1,0 +1,55 @@
+import * as z from 'zod/mini';
+import type { Item } from '../model/item.ts';
+import { Id } from '../model/row.ts';
+import type { Deciding } from './deciding.ts';
+import type { Ask } from './may.ts';
+import { keyBeside } from './position.ts';
+
+/** Where an item lies: in a list and maybe a section, under another item, or in its maker's own pile. */
+export interface Spot {
+  listId: string | null;
+  sectionId: string | null;
+  parentId: string | null;
+}
+
+/** How a command names it. */
+export const SPOT = { list: z.optional(z.nullable(Id)), section: z.optional(z.nullable(Id)), parent: z.optional(z.nullable(Id)) };
+
+export const NEIGHBOURS = { after: z.optional(z.nullable(Id)), before: z.optional(z.nullable(Id)) };
+
+/** Those it stands among, removed ones left out. */
+export const siblingsAt = ({ listId, sectionId, parentId }: Spot, makerId: string, d: Deciding): Item[] => {
+  if (parentId) return d.by('item', 'parentId', parentId).filter((item) => !item.removedAt);
+  if (listId) return d.by('item', 'listId', listId).filter((item) => !item.removedAt && item.parentId === null && item.sectionId === sectionId);
+  return d.all('item').filter((item) => item.listId === null && item.parentId === null && item.makerId === makerId && !item.removedAt);
+};
+
+/** The place a new or moved item goes to: a step is where its item is. */
+export function spotOf({ list, section, parent }: { list?: string | null; section?: string | null; parent?: string | null }, d: Deciding): Spot {
+  if (parent) {
+    const above = d.need('item', parent);
+    return { listId: above.listId, sectionId: above.sectionId, parentId: above.id };
+  }
+  if (!list) return { listId: null, sectionId: null, parentId: null };
+  const known = section ? d.find('section', section) : undefined;
+  return { listId: d.need('list', list).id, sectionId: known && known.listId === list && !known.removedAt ? known.id : null, parentId: null };
+}
+
+export const askForSpot = ({ list, parent }: { list?: string | null; parent?: string | null }): Ask =>
+  parent ? { deed: 'change', item: parent } : list ? { deed: 'add', list } : { deed: 'keep' };
+
+/** Puts an item beside the neighbours named. */
+export function putBeside(itemId: string, place: Spot, neighbours: { after?: string | null; before?: string | null }, d: Deciding): void {
+  const siblings = siblingsAt(place, d.need('item', itemId).makerId, d).filter((item) => item.id !== itemId);
+  const { position, respaced } = keyBeside(siblings, neighbours);
+  for (const [id, key] of respaced) d.set('item', id, { position: key });
+  d.set('item', itemId, { position });
+}
+
+/** What is under an item goes where it goes. */
+export function moveStepsAlong(parentId: string, { listId, sectionId }: Spot, d: Deciding): void {
+  for (const step of d.by('item', 'parentId', parentId)) {
+    d.set('item', step.id, { listId, sectionId });
+    moveStepsAlong(step.id, { listId, sectionId, parentId }, d);
+  }
+}
