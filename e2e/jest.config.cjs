@@ -4,5 +4,5 @@ module.exports = {
   ...core,
   displayName: 'sync',
   testMatch: ['<rootDir>/sync/**/*.test.ts'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/../client/src/$1' },
+  moduleNameMapper: { ...core.moduleNameMapper, '^@/(.*)$': '<rootDir>/../client/src/$1' },
 };

@@ -81,4 +81,3 @@ function moveEntries(item: Item, rows: MemoryRows, move: (where: { after?: strin
   if (at < siblings.length - 1) entries.push({ key: 'down', words: t('move.down'), onPress: () => move({ after: siblings[at + 1]!.id }) });
   return entries;
 }
-

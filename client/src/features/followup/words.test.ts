@@ -1,0 +1,37 @@
+import { followUpsOf } from '@kotiva/core';
+import { World } from '@kotiva/core/testing/world';
+import { sayWhy } from './words.ts';
+
+const ZONE = 'Europe/Helsinki';
+
+function towels(due?: string) {
+  const w = new World();
+  w.join('Leila', 'helper');
+  w.join('Noor', 'helper');
+  const item = w.item('Aino', 'Towels', { persons: [w.person('Leila'), w.person('Noor')], policy: 'each', due });
+  const why = () => followUpsOf(w.person('Aino'), w.rows, w.now, ZONE).map((followUp) => [followUp.group, sayWhy(followUp, w.rows, w.now, ZONE)]);
+  return { w, item, why };
+}
+const both = (w: World, item: string) => ['Leila', 'Noor'].forEach((name) => w.must(name, 'part.checkOff', { item, person: w.person(name) }));
+
+test.each<[string, string | undefined, (w: World, item: string) => unknown, string, string]>([
+  ['in hand without a day', undefined, () => undefined, 'in-hand', 'since today 12:00 · each, 0 of 2'],
+  ['in hand by a day', '2026-11-27T17:00', () => undefined, 'in-hand', 'by Friday 17:00 · each, 0 of 2'],
+  ['one is in', '2026-11-27', (w, item) => w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') }), 'in-hand', 'by Friday · each, 1 of 2'],
+  ['late', '2026-11-24T11:00', () => undefined, 'late', 'was due today 11:00 · each, 0 of 2'],
+  ['one can’t', undefined, (w, item) => w.must('Noor', 'part.decline', { item, reason: 'My back' }), 'needs-you', 'Noor can’t: “My back” · each, 0 of 2'],
+  ['one can’t, no reason', undefined, (w, item) => w.must('Noor', 'part.decline', { item, reason: '' }), 'needs-you', 'Noor can’t · each, 0 of 2'],
+  ['one asks', undefined, (w, item) => w.must('Leila', 'part.askBack', { item, question: 'White?' }), 'needs-you', 'Leila asks: “White?” · each, 0 of 2'],
+  ['all in', undefined, both, 'back', 'Leila, today 12:00 · each, 2 of 2'],
+])('%s', (_name, due, act, group, words) => {
+  const { w, item, why } = towels(due);
+  act(w, item);
+  expect(why()).toEqual([[group, words]]);
+});
+
+test('put away it is followed no more', () => {
+  const { w, item, why } = towels();
+  both(w, item);
+  w.must('Aino', 'part.putAway', { items: [item] });
+  expect(why()).toEqual([]);
+});

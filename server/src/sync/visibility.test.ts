@@ -1,0 +1,96 @@
+import { NOUNS, type Noun } from '@kotiva/core';
+import { World } from '@kotiva/core/testing/world';
+import { visible } from './visibility.ts';
+
+function guesthouse() {
+  const w = new World();
+  w.join('Petri', 'manager');
+  w.join('Eetu');
+  w.join('Leila', 'helper');
+  w.join('Noor', 'helper');
+  const sees = (name: string, noun: Noun): string[] => {
+    const person = w.rows.all('person').find((one) => one.name === name)!;
+    return [...visible(w.rows, person, NOUNS)]
+      .filter(([kind]) => kind === noun)
+      .map(([, row]) => ('title' in row ? row.title : 'name' in row ? row.name : 'text' in row ? row.text : row.id))
+      .sort();
+  };
+  return { w, sees };
+}
+
+test('a private list is seen by its owner alone, managers included', () => {
+  const { w, sees } = guesthouse();
+  const list = w.list('Eetu', 'Presents');
+  w.item('Eetu', 'A book', { list, tags: ['birthday'] });
+  w.must('Eetu', 'section.make', { list, name: 'For Petri' });
+  for (const name of ['Aino', 'Petri', 'Leila']) for (const noun of ['list', 'section', 'item', 'tag'] as const) expect(sees(name, noun)).toEqual([]);
+  expect([sees('Eetu', 'list'), sees('Eetu', 'section'), sees('Eetu', 'item'), sees('Eetu', 'tag')]).toEqual([
+    ['Presents'],
+    ['For Petri'],
+    ['A book'],
+    ['birthday'],
+  ]);
+});
+
+test('shared with anyone beside its owner, managers see it too', () => {
+  const { w, sees } = guesthouse();
+  const list = w.list('Eetu', 'Tools', [['Leila', 'view']]);
+  w.item('Eetu', 'Axe', { list });
+  expect([sees('Petri', 'list'), sees('Leila', 'item'), sees('Noor', 'list')]).toEqual([['Tools'], ['Axe'], []]);
+  w.must('Eetu', 'list.share', { list, person: w.person('Leila'), access: null });
+  expect([sees('Petri', 'list'), sees('Leila', 'item')]).toEqual([[], []]);
+});
+
+test('a handover gives sight of the item, its steps, its tags and who else has it, never of the list or what lies beside', () => {
+  const { w, sees } = guesthouse();
+  const list = w.list('Aino', 'Secret plans');
+  const item = w.item('Aino', 'Jackets', { list, tags: ['boats'], persons: [w.person('Leila'), w.person('Noor')], policy: 'each' });
+  w.item('Aino', 'Small sizes', { parent: item });
+  w.item('Aino', 'A surprise', { list, tags: ['birthday'] });
+  expect(sees('Leila', 'item')).toEqual(['Jackets', 'Small sizes']);
+  expect(sees('Leila', 'tag')).toEqual(['boats']);
+  expect(sees('Leila', 'list')).toEqual([]);
+  expect(sees('Leila', 'part')).toHaveLength(4);
+  w.must('Aino', 'part.takeBack', { item, persons: [w.person('Leila')] });
+  expect(sees('Leila', 'item')).toEqual([]);
+});
+
+test('own piles, plans and the shelf are one’s own', () => {
+  const { w, sees } = guesthouse();
+  w.item('Leila', 'Good scissors');
+  expect([sees('Aino', 'item'), sees('Leila', 'item')]).toEqual([[], ['Good scissors']]);
+  const item = w.item('Aino', 'Towels', { persons: [w.person('Leila')] });
+  w.must('Leila', 'part.plan', { items: [item], plan: '2026-12-01' });
+  const planOf = (reader: string) => {
+    const person = w.rows.all('person').find((one) => one.name === reader)!;
+    const part = [...visible(w.rows, person, ['part'])].map(([, row]) => row as { itemId: string; personId: string | null; plan: string | null });
+    return part.find((one) => one.itemId === item && one.personId === w.person('Leila'))?.plan;
+  };
+  expect([planOf('Leila'), planOf('Aino')]).toEqual(['2026-12-01', null]);
+});
+
+test('a reason is read by giver and person, a notice by whom it is for, an invitation by managers', () => {
+  const { w, sees } = guesthouse();
+  const list = w.list('Aino', 'Rooms', [['Eetu', 'edit']]);
+  const item = w.item('Aino', 'Towels', { list, persons: [w.person('Leila')] });
+  w.must('Leila', 'part.decline', { item, reason: 'My back' });
+  expect([sees('Aino', 'comment'), sees('Leila', 'comment'), sees('Eetu', 'comment')]).toEqual([['My back'], ['My back'], []]);
+  expect([sees('Aino', 'notice'), sees('Eetu', 'notice')].map((some) => some.length)).toEqual([1, 0]);
+  expect([sees('Petri', 'invitation'), sees('Eetu', 'invitation')].map((some) => some.length > 0)).toEqual([true, false]);
+});
+
+test('a bundle is seen by its maker and by whoever sees a list in it', () => {
+  const { w, sees } = guesthouse();
+  w.must('Aino', 'bundle.make', { name: 'By the water' });
+  const bundle = w.rows.all('bundle')[0]!.id;
+  expect([sees('Aino', 'bundle'), sees('Leila', 'bundle')]).toEqual([['By the water'], []]);
+  w.must('Aino', 'list.make', { name: 'Boathouse', colour: 'moss', icon: 'anchor', bundle, shares: [{ person: w.person('Leila'), access: 'check' }] });
+  expect([sees('Leila', 'bundle'), sees('Noor', 'bundle')]).toEqual([['By the water'], []]);
+});
+
+test('who has left sees nothing any more', () => {
+  const { w, sees } = guesthouse();
+  w.list('Aino', 'Rooms', [['Leila', 'check']]);
+  w.must('Aino', 'person.end', { person: w.person('Leila') });
+  expect(NOUNS.flatMap((noun) => sees('Leila', noun))).toEqual([]);
+});
