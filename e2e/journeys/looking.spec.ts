@@ -133,7 +133,8 @@ test('every word comes from the catalogue', async ({ demo, devices }) => {
   const { houses, account } = await (await page.request.get(`${demo.base}/api/me`)).json();
   const { put } = await (await page.request.get(`${demo.base}/api/houses/${houses[0].houseId}/changes?since=0&limit=5000`)).json();
   const written = new Set<string>([account.email, ...houses.map((house: { name: string }) => house.name)]);
-  for (const { row } of put) for (const text of [row.title, row.name, row.mark, row.text, row.purpose, row.message]) if (text) written.add(text);
+  for (const { row } of put)
+    for (const text of [row.title, row.name, row.mark, row.text, row.purpose, row.message]) if (text) written.add(text).add(`#${text}`);
   await page.evaluate(() => localStorage.setItem('kotiva/words', 'pseudo'));
   await page.reload();
   await page.getByRole('navigation').waitFor();
