@@ -1,7 +1,6 @@
 import { calendarDateOf } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Field } from '@/ui';
 import { t, together } from '@/words';
@@ -62,7 +61,6 @@ export const needsMore = (decision: Decision): decision is Exclude<Decision, Imm
 export function useDecide(items: readonly string[], done: () => void) {
   const { rows, house } = usePlace();
   const now = useNow();
-  const give = useGive();
   const giveAll = useGiveAll();
   const what = sayWhat();
   const all = [...items];
@@ -92,12 +90,8 @@ export function useDecide(items: readonly string[], done: () => void) {
           t('decided.person', { what, names: together(persons.map((id) => nameOf(rows, id))) }),
         ),
       ),
-    notBefore(start: string) {
-      for (const item of all)
-        if (give('item.change', { item, start }, { words: t('decided.start', { what, when: sayMoment(start, now, house.zone) }), undo: all.length === 1 }))
-          return;
-      done();
-    },
+    notBefore: (start: string) =>
+      settle(giveAll('item.change', all, ([item]) => ({ item: item!, start }), t('decided.start', { what, when: sayMoment(start, now, house.zone) }), 1)),
   };
 }
 

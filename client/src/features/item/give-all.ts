@@ -5,7 +5,7 @@ import { said } from '@/store/store.ts';
 import { t } from '@/words';
 import { sayNote, sayReason } from '@/words/problems.ts';
 
-/** So many items go in one command. */
+/** So many items go in one command, where a command takes several. */
 const AT_ONCE = 500;
 
 /**
@@ -17,15 +17,16 @@ export function useGiveAll(): <N extends CommandName>(
   items: readonly string[],
   payloadOf: (items: string[]) => Payload<N>,
   words: string,
+  atOnce?: number,
 ) => Reason | null {
   const house = useLiveHouse();
   const dispatch = useDispatch();
-  return (name, items, payloadOf, words) => {
+  return (name, items, payloadOf, words, atOnce = AT_ONCE) => {
     const given: string[] = [];
     const notes = new Set<string>();
     let refused: Reason | null = null;
-    for (let from = 0; from < items.length && !refused; from += AT_ONCE) {
-      const one = house.give(name, payloadOf(items.slice(from, from + AT_ONCE)));
+    for (let from = 0; from < items.length && !refused; from += atOnce) {
+      const one = house.give(name, payloadOf(items.slice(from, from + atOnce)));
       if (one.refused) refused = one.refused;
       else {
         given.push(one.id);
