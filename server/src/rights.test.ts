@@ -99,6 +99,11 @@ class Situation {
     return expected(column, this.role, this.sharing, this.relation);
   }
 
+  /** What the sharing alone allows, whatever one has of an item in it. */
+  allowsInList(column: Column): boolean {
+    return footings(this.role, this.sharing, 'none').some((footing) => ['yes', this.role].includes(REFERENCE[footing][column]));
+  }
+
   private get access() {
     return this.sharing === 'edit' || this.sharing === 'check' || this.sharing === 'view' ? this.sharing : null;
   }
@@ -119,6 +124,9 @@ const ownPart = (s: Situation) => s.relation === 'own-part';
 const onList =
   (payload: (list: string, s: Situation) => unknown): Case =>
   async (s) => ({ payload: payload(await s.list(), s), allowed: s.allows('share') });
+const onListAs =
+  (column: Column, payload: (list: string) => unknown): Case =>
+  async (s) => ({ payload: payload(await s.list()), allowed: s.allowsInList(column) });
 const onItem =
   (column: Column, payload: (item: string, s: Situation) => unknown): Case =>
   async (s) => ({ payload: payload(await s.item(), s), allowed: s.allows(column) });
@@ -192,6 +200,16 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'list.share': { 'with another': onList((list, s) => ({ list, person: s.other, access: 'view' })) },
   'list.giveTo': { another: onList((list, s) => ({ list, person: s.other })) },
   'list.file': { away: onList((list) => ({ list, filed: true })) },
+  'list.clearDone': { it: onListAs('change', (list) => ({ list })) },
+  'list.useAgain': {
+    it: async (s) => {
+      const list = await s.list();
+      const owner = s.sharing === 'owner' ? s.me : 'Owner';
+      const item = s.house.made('item', await s.house.must(owner, 'item.add', { title: 'Done', list })).id;
+      await s.house.must(owner, 'part.checkOff', { item, person: null });
+      return { payload: { list }, allowed: s.allowsInList('change') };
+    },
+  },
   'list.remove': { it: onList((list) => ({ list })) },
   'section.make': { one: onList((list) => ({ list, name: 'Section' })) },
   'section.change': { one: onSection((section) => ({ section, name: 'Renamed' })) },
@@ -237,6 +255,7 @@ const CASES: Record<CommandName, Record<string, Case>> = {
     },
     'to an own list': async (s) => ({ payload: { items: [await s.item()], list: await s.own() }, allowed: s.allows('change') }),
   },
+  'item.copy': { 'to the own pile': onItem('see', (item) => ({ items: [item] })) },
   'item.remove': { it: onItem('change', (item) => ({ items: [item] })) },
   'item.bringBack': { it: onItem('change', (item) => ({ items: [item] })) },
   'part.handOver': { 'to one more': onItem('change', (item, s) => ({ items: [item], persons: [s.house.person('Third')] })) },
@@ -296,6 +315,11 @@ const CASES: Record<CommandName, Record<string, Case>> = {
       const item = s.house.made('item', await s.house.must('Owner', 'item.add', { title: 'Told', persons: [s.other] })).id;
       return { payload: { notices: [s.house.rows('notice').find((notice) => notice.itemId === item)!.id] }, allowed: false };
     },
+  },
+  'view.arrange': { own: byAll(() => ({ view: 'today', sort: 'title' })) },
+  'capacity.set': {
+    own: byAll((s) => ({ person: s.house.person(s.me), minutes: [60, 60, 60, 60, 60, 0, 0] })),
+    anothers: byManagers((s) => ({ person: s.other, minutes: [60, 60, 60, 60, 60, 0, 0] })),
   },
   undo: {
     own: byAll(async (s) => ({ command: await s.house.must(s.me, 'item.add', { title: 'Mine' }) })),

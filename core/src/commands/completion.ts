@@ -1,4 +1,4 @@
-import { isDone } from '../followup/standing.ts';
+import { firstCompleted, isDone } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { Deciding } from './deciding.ts';
 
@@ -7,15 +7,25 @@ import type { Deciding } from './deciding.ts';
  * once for the whole item, not for each part.
  */
 export function tellingOfCompletion(item: Item, d: Deciding, change: () => void): void {
+  if (telling(item, d, change) === 'opened') reopenAbove(item, d, '');
+}
+
+/** The same for undoing: what was done before the undone tick stays done, though a step of it opens again. */
+export function tellingOfUndoing(item: Item, d: Deciding, change: () => void): void {
+  const ticked = firstCompleted(d.by('part', 'itemId', item.id))?.arrivedAt ?? '';
+  if (telling(item, d, change) === 'opened') reopenAbove(item, d, ticked);
+}
+
+function telling(item: Item, d: Deciding, change: () => void): 'opened' | 'closed' | null {
   const before = isDone(item, d.by('part', 'itemId', item.id));
   change();
   const after = isDone(d.need('item', item.id), d.by('part', 'itemId', item.id));
-  if (before === after) return;
+  if (before === after) return null;
   for (const personId of whoWaits(item, d)) {
     if (after) d.tell(personId, 'completed', item.id, { title: item.title });
     else if (wasToldDone(personId, item, d)) d.tell(personId, 'reopened', item.id, { title: item.title });
   }
-  if (!after) reopenAbove(item, d);
+  return after ? 'closed' : 'opened';
 }
 
 const wasToldDone = (personId: string, item: Item, d: Deciding): boolean =>
@@ -33,13 +43,13 @@ export function whoWaits(item: Item, d: Deciding): Set<string> {
   return waiting;
 }
 
-/** Unticking a step opens its item again: every checked part returns to where it stood. */
-function reopenAbove(step: Item, d: Deciding): void {
+/** Unticking a step opens its item again: every part checked off since then returns to where it stood. */
+function reopenAbove(step: Item, d: Deciding, since: string): void {
   if (step.parentId === null) return;
   const parent = d.find('item', step.parentId);
   if (!parent || !isDone(parent, d.by('part', 'itemId', parent.id))) return;
   tellingOfCompletion(parent, d, () => {
-    for (const part of d.by('part', 'itemId', parent.id)) if (part.standing === 'completed') uncheckPart(part.id, d);
+    for (const part of d.by('part', 'itemId', parent.id)) if (part.standing === 'completed' && part.arrivedAt! > since) uncheckPart(part.id, d);
   });
 }
 

@@ -9,6 +9,7 @@ import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
 import { changeHouse, makeHouse } from './house.ts';
 import { addItem, addItems } from './adding.ts';
 import { bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
+import { copyItem } from './copying.ts';
 import type { CommandKind } from './kind.ts';
 import {
   changeBundle,
@@ -31,6 +32,8 @@ import { leaveParts, orderParts, planParts, pullParts, shelveParts, takePartsOff
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, withdrawInvitation } from './people.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
+import { clearDone, useAgain } from './reusing.ts';
+import { arrangeView, setCapacity } from './views.ts';
 import { readNotice, sayComment, setWatch } from './saying.ts';
 import { undo } from './undo.ts';
 
@@ -53,6 +56,8 @@ const KINDS = {
   'list.giveTo': giveList,
   'list.file': fileList,
   'list.remove': removeList,
+  'list.clearDone': clearDone,
+  'list.useAgain': useAgain,
   'section.make': makeSection,
   'section.change': changeSection,
   'section.move': moveSection,
@@ -71,6 +76,7 @@ const KINDS = {
   'item.setDue': setDue,
   'item.setPolicy': setPolicy,
   'item.move': moveItem,
+  'item.copy': copyItem,
   'item.remove': removeItem,
   'item.bringBack': bringBackItem,
   'part.handOver': handOver,
@@ -95,6 +101,8 @@ const KINDS = {
   'part.later': leaveParts,
   'part.order': orderParts,
   'comment.say': sayComment,
+  'view.arrange': arrangeView,
+  'capacity.set': setCapacity,
   'watch.set': setWatch,
   'notice.read': readNotice,
   undo,

@@ -23,7 +23,7 @@ export const makeHouse = commandKind({
     if (!account) refuse('not-a-member');
     if (d.find('house', houseId)) refuse('house-exists');
     if (!isZone(zone)) refuse('malformed', {}, 'zone');
-    d.insert('house', houseId, { name, zone, dayParts: USUAL_DAY_PARTS, createdAt: d.now, createdOn: calendarDateOf(d.now, zone) });
+    d.insert('house', houseId, { name, zone, dayParts: USUAL_DAY_PARTS, createdAt: d.now, createdOn: calendarDateOf(d.now, zone), hintsListId: null });
     const personId = d.newId();
     d.insert('person', personId, { ...person, accountId: account.id, role: 'manager', joinedAt: d.now, endedAt: null });
     d.enter('house.make', {}, { name });
@@ -39,8 +39,10 @@ export const makeHouse = commandKind({
       kind: 'working',
       position: keyAtEnd([]),
       filedAt: null,
+      clearedAt: null,
       removedAt: null,
     });
+    d.set('house', houseId, { hintsListId: listId });
     for (const title of hints.items) insertItem(d, { title, listId, sectionId: null, parentId: null, makerId: personId });
   },
 });

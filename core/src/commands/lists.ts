@@ -80,6 +80,7 @@ export const makeList = commandKind({
       kind,
       position: keyAtEnd(d.all('list')),
       filedAt: null,
+      clearedAt: null,
       removedAt: null,
     });
     for (const section of sections) insertSection(listId, section, d);

@@ -35,6 +35,7 @@ export const REASON_CODES = [
   'into-itself',
   'not-yours',
   'not-done',
+  'nothing-done',
   'nothing-to-tie',
   'already-has-it',
   'cannot-open-list',

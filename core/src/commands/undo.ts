@@ -3,7 +3,7 @@ import type { Noun, Row } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
 import { Id, stampOf } from '../model/row.ts';
 import type { RecordedChange, RecordedCommand } from '../reader/reader.ts';
-import { tellingOfCompletion } from './completion.ts';
+import { tellingOfUndoing } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { settleNobody } from './parts.ts';
@@ -25,7 +25,7 @@ const UNMADE: Partial<Record<Noun, (d: Deciding) => Record<string, unknown>>> = 
 const KEPT: readonly Noun[] = ['activity', 'house', 'person'];
 
 /** Not to be undone: what let people in or out is changed openly. */
-const FINAL = ['house.make', 'person.join', 'person.end', 'person.add', 'list.giveTo', 'undo', 'part.see', 'notice.read'];
+const FINAL = ['house.make', 'person.join', 'person.end', 'person.add', 'list.giveTo', 'undo', 'part.see', 'notice.read', 'view.arrange', 'capacity.set'];
 
 export const isUndoable = (name: string): boolean => !FINAL.includes(name);
 
@@ -59,7 +59,7 @@ function restoreTelling(items: string[], d: Deciding, change: () => void): void 
   const [first, ...rest] = items;
   if (first === undefined) return change();
   const item = d.need('item', first);
-  tellingOfCompletion(item, d, () => restoreTelling(rest, d, change));
+  tellingOfUndoing(item, d, () => restoreTelling(rest, d, change));
 }
 
 function restore(change: RecordedChange, recorded: RecordedCommand, d: Deciding): void {

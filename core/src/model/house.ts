@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { CalendarDate, Instant, Name, shared, WallTime } from './row.ts';
+import { CalendarDate, Id, Instant, Name, shared, WallTime } from './row.ts';
 
 /** When the parts of the day begin, wall-clock. */
 export const DayParts = z.object({ morning: WallTime, day: WallTime, evening: WallTime });
@@ -16,6 +16,8 @@ export const House = z.object({
   dayParts: DayParts,
   createdOn: CalendarDate,
   createdAt: Instant,
+  /** The list of first hints, as long as there is one to put away. */
+  hintsListId: z.nullable(Id),
 });
 export type House = z.infer<typeof House>;
 

@@ -50,6 +50,8 @@ export const List = z.object({
   kind: ListKind,
   position: z.string(),
   filedAt: z.nullable(Instant),
+  /** What was done before this is out of sight. */
+  clearedAt: z.nullable(Instant),
 });
 export type List = z.infer<typeof List>;
 

@@ -1,3 +1,5 @@
+import { Arrangement } from './arrangement.ts';
+import { Capacity } from './capacity.ts';
 import { House } from './house.ts';
 import { Invitation } from './invitation.ts';
 import { Item } from './item.ts';
@@ -21,6 +23,8 @@ export interface Nouns {
   tag: Tag;
   situation: Situation;
   place: Place;
+  capacity: Capacity;
+  arrangement: Arrangement;
   item: Item;
   part: Part;
   comment: Comment;
@@ -42,6 +46,8 @@ export const rowSchemas = {
   tag: Tag,
   situation: Situation,
   place: Place,
+  capacity: Capacity,
+  arrangement: Arrangement,
   item: Item,
   part: Part,
   comment: Comment,
@@ -64,6 +70,8 @@ export const INDEXES = {
   tag: [],
   situation: [],
   place: [],
+  capacity: ['personId'],
+  arrangement: ['personId'],
   item: ['listId', 'parentId'],
   part: ['itemId'],
   comment: ['itemId'],

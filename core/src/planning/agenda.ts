@@ -30,16 +30,21 @@ export function agendaOf(view: PlanView, rows: PlanRows): Placed[] {
   const found: Sortable[] = [];
   for (const item of rows.all('item')) {
     if (item.removedAt !== null) continue;
-    const parts = rows.by('part', 'itemId', item.id);
-    const part = partFor(item, parts, view.personId, rows);
-    if (!part || isKeptAway(item, part, rows)) continue;
-    const where = whereIs(item, part, parts, today, rows);
-    if (where === 'done' && !isToday(doneAt(part, parts), today)) continue;
-    // a step shows by itself only when it has a day or a person of its own
-    if (item.parentId !== null && part.personId === null && nextDay(item, part) === null) continue;
-    found.push(sortable(placed(item, part, where, today), today));
+    const entry = placeFor(item, rows.by('part', 'itemId', item.id), today, rows);
+    if (entry) found.push(sortable(entry, today));
   }
-  return found.sort(compare).map(({ entry }) => entry);
+  return inOrder(found);
+}
+
+/** Where an item shows for the person of that day, or null if it is not theirs to see among things to do. */
+export function placeFor(item: Item, parts: readonly Part[], today: Today, rows: PlanRows): Placed | null {
+  const part = partFor(item, parts, today.view.personId, rows);
+  if (!part || isKeptAway(item, part, rows)) return null;
+  const where = whereIs(item, part, parts, today, rows);
+  if (where === 'done' && !isToday(doneAt(part, parts), today)) return null;
+  // a step shows by itself only when it has a day or a person of its own
+  if (item.parentId !== null && part.personId === null && nextDay(item, part) === null) return null;
+  return placed(item, part, where, today);
 }
 
 const isToday = (instant: string | null, { date, view }: Today): boolean => instant !== null && calendarDateOf(instant, view.house.zone) === date;
@@ -72,12 +77,14 @@ export function dayPartOf(hour: string | null, { day, evening }: DayParts): DayP
   return hour < evening ? 'day' : 'evening';
 }
 
-interface Sortable {
+export interface Sortable {
   entry: Placed;
   slack: number;
 }
 
-const sortable = (entry: Placed, today: Today): Sortable => ({ entry, slack: today.slack(entry.item, entry.part.percent) });
+export const inOrder = (found: Sortable[]): Placed[] => found.sort(compare).map(({ entry }) => entry);
+
+export const sortable = (entry: Placed, today: Today): Sortable => ({ entry, slack: today.slack(entry.item, entry.part.percent) });
 
 /**
  * What was put in order by hand keeps that order, after what came since. The rest: late; then least slack; then importance;

@@ -1,5 +1,7 @@
 import { isDone, progressOf } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
+import type { List } from '../model/list.ts';
+import { contentsOf } from '../views/list-contents.ts';
 import type { PlanRows } from './rows.ts';
 
 /** How far something has come. In minutes where every effort is known, by count otherwise: figure and band use the same measure. */
@@ -9,12 +11,11 @@ export interface Measure {
   unit: 'minutes' | 'count';
 }
 
-/** Completed top items of a list ÷ its top items. */
-export const progressOfList = (items: readonly Item[], rows: PlanRows): Measure =>
-  measure(
-    items.filter((item) => !item.removedAt && item.parentId === null),
-    rows,
-  );
+/** Completed top items of a list ÷ its top items; what was cleared out of sight counts in neither. */
+export function progressOfList(list: Pick<List, 'id' | 'clearedAt'>, rows: PlanRows): Measure {
+  const { open, done } = contentsOf(list, rows);
+  return measure([...open, ...done], rows);
+}
 
 /** Of an item: its steps, or where it has none the parts of those it was given to. */
 export function progressOfItem(item: Item, rows: PlanRows): Measure {

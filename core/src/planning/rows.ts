@@ -7,7 +7,7 @@ import type { Part } from '../model/part.ts';
 export interface PlanRows {
   all(noun: 'item'): Item[];
   by(noun: 'part', field: 'itemId', value: string): Part[];
-  by(noun: 'item', field: 'parentId', value: string): Item[];
+  by(noun: 'item', field: 'parentId' | 'listId', value: string): Item[];
   by(noun: 'share', field: 'listId', value: string): Share[];
   get(noun: 'list', id: string): List | 'absent' | 'not-held';
   get(noun: 'item', id: string): Item | 'absent' | 'not-held';

@@ -14,7 +14,15 @@ const shared = () => ({
 
 export const house = sqliteTable(
   'house',
-  { ...shared(), name: text().notNull(), zone: text().notNull(), dayParts: json(), createdOn: text().notNull(), createdAt: text().notNull() },
+  {
+    ...shared(),
+    name: text().notNull(),
+    zone: text().notNull(),
+    dayParts: json(),
+    createdOn: text().notNull(),
+    createdAt: text().notNull(),
+    hintsListId: text(),
+  },
   (t) => [index('house_seq_ix').on(t.houseId, t.seq)],
 );
 
@@ -70,6 +78,7 @@ export const list = sqliteTable(
     kind: text().notNull(),
     position: text().notNull(),
     filedAt: text(),
+    clearedAt: text(),
     removedAt: text(),
   },
   (t) => [index('list_seq_ix').on(t.houseId, t.seq), index('list_bundle_ix').on(t.bundleId)],
@@ -113,6 +122,25 @@ export const situation = sqliteTable('situation', { ...shared(), name: text().no
 ]);
 
 export const place = sqliteTable('place', { ...shared(), name: text().notNull(), removedAt: text() }, (t) => [index('place_seq_ix').on(t.houseId, t.seq)]);
+
+export const capacity = sqliteTable('capacity', { ...shared(), personId: text().notNull(), minutes: json() }, (t) => [
+  index('capacity_seq_ix').on(t.houseId, t.seq),
+  index('capacity_person_ix').on(t.personId),
+]);
+
+export const arrangement = sqliteTable(
+  'arrangement',
+  {
+    ...shared(),
+    personId: text().notNull(),
+    view: text().notNull(),
+    group: text().notNull(),
+    sort: text().notNull(),
+    detail: text().notNull(),
+    cap: integer(),
+  },
+  (t) => [index('arrangement_seq_ix').on(t.houseId, t.seq), index('arrangement_person_ix').on(t.personId)],
+);
 
 export const item = sqliteTable(
   'item',
@@ -236,7 +264,26 @@ export const activity = sqliteTable(
 );
 
 /** The tables of the nouns, by name. */
-export const nounTables = { house, person, invitation, bundle, list, section, share, tag, situation, place, item, part, comment, watch, notice, activity };
+export const nounTables = {
+  house,
+  person,
+  invitation,
+  bundle,
+  list,
+  section,
+  share,
+  tag,
+  situation,
+  place,
+  capacity,
+  arrangement,
+  item,
+  part,
+  comment,
+  watch,
+  notice,
+  activity,
+};
 
 /** The last sequence number of each house. */
 export const sequence = sqliteTable('sequence', { houseId: text().primaryKey(), seq: integer().notNull() });

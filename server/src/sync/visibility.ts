@@ -65,8 +65,11 @@ export class Sight {
         return this.seesItem((row as Part).itemId);
       case 'comment':
         return this.seesComment(row as Comment);
+      case 'capacity':
+        return this.person.role === 'manager' || (row as Row<'capacity'>).personId === this.person.id;
+      case 'arrangement':
       case 'notice':
-        return (row as Row<'notice'>).personId === this.person.id;
+        return (row as Row<'notice' | 'arrangement'>).personId === this.person.id;
       case 'activity':
         return this.seesActivity(row as Activity);
     }

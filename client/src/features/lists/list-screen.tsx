@@ -63,7 +63,7 @@ function OpenList({ list }: { list: List }) {
       items: open.filter((item) => (item.sectionId ?? UNHEADED) === group.key),
     }),
   );
-  const progress = progressOfList(rows.by('item', 'listId', list.id), rows);
+  const progress = progressOfList(list, rows);
 
   const drop = ({ id, group, after, before }: Dropped) => {
     give(

@@ -104,7 +104,7 @@ export function ListsScreen() {
 function ListRow({ list }: { list: List }) {
   const { rows } = usePlace();
   const router = useRouter();
-  const progress = progressOfList(rows.by('item', 'listId', list.id), rows);
+  const progress = progressOfList(list, rows);
   const shared = rows.by('share', 'listId', list.id).some((share) => share.access !== null);
   return (
     <Row

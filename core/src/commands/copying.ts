@@ -1,0 +1,53 @@
+import * as z from 'zod/mini';
+import type { Item } from '../model/item.ts';
+import { Id } from '../model/row.ts';
+import { insertItem } from './adding.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import { byPosition } from './position.ts';
+import { refuse } from './reasons.ts';
+import { askForSpot, SPOT, spotOf, type Spot } from './spot.ts';
+
+/** So many items and steps are copied in one action. */
+export const COPIES_MAX = 2_000;
+
+interface Original {
+  item: Item;
+  steps: Original[];
+}
+
+/** Second, independent items with their steps: open, and nobody's. */
+export const copyItem = commandKind({
+  name: 'item.copy',
+  payload: z.object({ items: z.array(Id).check(z.minLength(1), z.maxLength(500)), ...SPOT }),
+  asks: ({ items, ...target }) => [...items.map((item) => ({ deed: 'see', item }) as const), askForSpot(target)],
+  decide({ items, ...target }, d) {
+    const spot = spotOf(target, d);
+    // looked up before anything is made: a copy put below its original is not copied again
+    const originals = items.map((id) => originalOf(d.need('item', id), d));
+    if (originals.reduce((sum, one) => sum + sizeOf(one), 0) > COPIES_MAX) refuse('too-many', { max: COPIES_MAX }, 'items');
+    for (const original of originals) {
+      const copy = copyTo(original, spot, d);
+      d.enter('item.copy', { itemId: copy.id }, { title: original.item.title });
+    }
+  },
+});
+
+const originalOf = (item: Item, d: Deciding): Original => ({
+  item,
+  steps: d
+    .by('item', 'parentId', item.id)
+    .filter((step) => !step.removedAt)
+    .sort(byPosition)
+    .map((step) => originalOf(step, d)),
+});
+
+const sizeOf = ({ steps }: Original): number => 1 + steps.reduce((sum, step) => sum + sizeOf(step), 0);
+
+function copyTo({ item, steps }: Original, spot: Spot, d: Deciding): Item {
+  const { title, notes, due, start, importance, effort, energy, tagIds, situationIds, placeId, rule, policy, confirm } = item;
+  const nature = { title, notes, due, start, importance, effort, energy, tagIds, situationIds, placeId, rule, policy, confirm };
+  const copy = insertItem(d, { ...nature, ...spot, makerId: d.actor.id });
+  for (const step of steps) copyTo(step, { ...spot, parentId: copy.id }, d);
+  return copy;
+}

@@ -1,0 +1,73 @@
+import * as z from 'zod/mini';
+import { countingParts, isDone } from '../followup/standing.ts';
+import type { Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
+import { Id } from '../model/row.ts';
+import { calendarDateOf } from '../time/clock.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import { refuse } from './reasons.ts';
+
+/** What is done in a list goes out of sight for everyone; the history keeps it, and it is brought back by clearing nothing. */
+export const clearDone = commandKind({
+  name: 'list.clearDone',
+  payload: z.object({ list: Id, cleared: z._default(z.boolean(), true) }),
+  asks: ({ list }) => [{ deed: 'change', list }],
+  decide({ list, cleared }, d) {
+    d.set('list', list, { clearedAt: cleared ? d.now : null });
+    if (cleared) d.enter('list.clearDone', { listId: list });
+  },
+});
+
+/** A list from the start: all that was checked off is open again, with those who had it, and days that have passed are let go. */
+export const useAgain = commandKind({
+  name: 'list.useAgain',
+  payload: z.object({ list: Id }),
+  asks: ({ list }) => [{ deed: 'change', list }],
+  decide({ list: listId }, d) {
+    const done = d.by('item', 'listId', listId).filter((item) => !item.removedAt && wasTicked(item, d));
+    if (done.length === 0) refuse('nothing-done', { name: d.need('list', listId).name });
+    const today = calendarDateOf(d.now, d.need('house', d.context.houseId).zone);
+    const handed = new Map<string, Item>();
+    for (const item of done) {
+      d.set('item', item.id, { due: ahead(item.due, today), start: ahead(item.start, today) });
+      for (const part of countingParts(d.by('part', 'itemId', item.id))) {
+        if (part.standing !== 'completed') continue;
+        d.set('part', part.id, startedAnew(part, d));
+        if (part.personId !== null && !handed.has(part.personId)) handed.set(part.personId, item);
+      }
+    }
+    // one event is one notice, however many of its items somebody has
+    for (const [personId, item] of handed) d.tell(personId, 'handed', item.id, { title: d.need('list', listId).name, message: '' });
+    d.set('list', listId, { clearedAt: null });
+    d.enter('list.useAgain', { listId }, { count: done.length });
+  },
+});
+
+const wasTicked = (item: Item, d: Deciding): boolean => {
+  const parts = d.by('part', 'itemId', item.id);
+  return isDone(item, parts) || countingParts(parts).some((part) => part.standing === 'completed');
+};
+
+const ahead = (moment: string | null, today: string): string | null => (moment !== null && moment.slice(0, 10) >= today ? moment : null);
+
+/** Handed over again to whoever had it: they answer anew. One's own is in hand at once. */
+function startedAnew({ personId }: Part, d: Deciding): Partial<Part> {
+  const others = personId !== null && personId !== d.actor.id;
+  return {
+    standing: personId === d.actor.id ? 'accepted' : 'needs-action',
+    percent: 0,
+    completedAt: null,
+    arrivedAt: null,
+    completedBy: null,
+    tiedAt: null,
+    stood: null,
+    putAwayAt: null,
+    nudgedAt: null,
+    unanswered: 0,
+    plan: null,
+    pulledInto: null,
+    takenOff: null,
+    ...(others ? { seenAt: null, givenAt: d.now } : {}),
+  };
+}

@@ -1,0 +1,37 @@
+import { arrangementId } from '../model/arrangement.ts';
+import { World } from '../testing/world.ts';
+
+test('a view stays as it was arranged, each choice by itself, for each person', () => {
+  const w = new World();
+  w.join('Eetu');
+  const of = (name: string) => w.rows.get('arrangement', arrangementId('today', w.person(name)));
+  w.must('Aino', 'view.arrange', { view: 'today', sort: 'title' });
+  w.must('Aino', 'view.arrange', { view: 'today', cap: 5 });
+  w.must('Eetu', 'view.arrange', { view: 'today', detail: 'bare' });
+  expect(of('Aino')).toMatchObject({ group: 'usual', sort: 'title', detail: 'short', cap: 5 });
+  expect(of('Eetu')).toMatchObject({ group: 'usual', sort: 'usual', detail: 'bare', cap: null });
+  w.must('Aino', 'view.arrange', { view: 'today', cap: null });
+  expect(of('Aino')).toMatchObject({ sort: 'title', cap: null });
+});
+
+test.each([
+  ['no such view', { view: 'tomorrow' }],
+  ['a day for nothing', { view: 'today', cap: 0 }],
+  ['an unknown order', { view: 'today', sort: 'colour' as 'title' }],
+])('refused: %s', (_name, payload) => {
+  expect(new World().refused('Aino', 'view.arrange', payload).code).toMatch(/malformed|too-many/);
+});
+
+test('capacity is one’s own to set, or a manager’s, and a day has 24 hours', () => {
+  const w = new World();
+  w.join('Eetu');
+  w.join('Oona');
+  const week = [60, 60, 60, 60, 60, 0, 0];
+  w.must('Eetu', 'capacity.set', { person: w.person('Eetu'), minutes: week });
+  w.must('Aino', 'capacity.set', { person: w.person('Eetu'), minutes: week });
+  expect(w.refused('Oona', 'capacity.set', { person: w.person('Eetu'), minutes: week }).code).toBe('not-allowed');
+  for (const minutes of [[60], [1441, 0, 0, 0, 0, 0, 0], [-5, 0, 0, 0, 0, 0, 0]]) {
+    expect(w.refused('Eetu', 'capacity.set', { person: w.person('Eetu'), minutes }).code).toMatch(/malformed|too-many/);
+  }
+  expect(w.rows.all('capacity')).toHaveLength(1);
+});

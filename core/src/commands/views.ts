@@ -1,0 +1,37 @@
+import * as z from 'zod/mini';
+import { arrangementId, Cap, Detail, Grouping, Sorting, USUAL_ARRANGEMENT, ViewName } from '../model/arrangement.ts';
+import { capacityId, Minutes } from '../model/capacity.ts';
+import { Id } from '../model/row.ts';
+import { commandKind } from './kind.ts';
+import { needPerson } from './parts.ts';
+
+/** Arranges a view for oneself, on every device one has. What is left out stays as it was. */
+export const arrangeView = commandKind({
+  name: 'view.arrange',
+  payload: z.object({
+    view: ViewName,
+    group: z.optional(Grouping),
+    sort: z.optional(Sorting),
+    detail: z.optional(Detail),
+    cap: z.optional(z.nullable(Cap)),
+  }),
+  asks: () => [{ deed: 'keep' }],
+  decide({ view, ...chosen }, d) {
+    const id = arrangementId(view, d.actor.id);
+    if (!d.find('arrangement', id)) d.insert('arrangement', id, { personId: d.actor.id, view, ...USUAL_ARRANGEMENT });
+    d.set('arrangement', id, chosen);
+  },
+});
+
+/** The minutes a person has on each day of the week. */
+export const setCapacity = commandKind({
+  name: 'capacity.set',
+  payload: z.object({ person: Id, minutes: z.array(Minutes).check(z.length(7)) }),
+  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
+  decide({ person, minutes }, d) {
+    needPerson(person, d, 'person');
+    const id = capacityId(person);
+    if (d.find('capacity', id)) d.set('capacity', id, { minutes });
+    else d.insert('capacity', id, { personId: person, minutes });
+  },
+});

@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import { SORTINGS } from '../model/arrangement.ts';
+import { World } from '../testing/world.ts';
+import { wholeHouse } from '../views/whole.ts';
+import { groupBy, sortBy, type Group } from './arrange.ts';
+
+function house() {
+  const w = new World();
+  w.join('Leila', 'helper');
+  w.join('Noor', 'helper');
+  const rooms = w.list('Aino', 'Rooms', [['Leila', 'check'], ['Noor', 'check']]); // prettier-ignore
+  const shop = w.list('Aino', 'Shop');
+  w.item('Aino', 'Item 10', { list: rooms, due: '2026-11-25', importance: 1, tags: ['bed'] });
+  w.item('Aino', 'item 9', { list: rooms, due: '2026-11-25T08:00', importance: 3, persons: [w.person('Leila')] });
+  w.item('Aino', 'Candles', { list: shop, plan: '2026-11-24', tags: ['shop', 'Evening'] });
+  w.item('Aino', 'Both', { list: shop, persons: [w.person('Noor'), w.person('Leila')], policy: 'each', importance: 2 });
+  const entries = () => wholeHouse(w.person('Aino'), w.rows);
+  return { w, entries, rooms, shop };
+}
+const titles = (entries: readonly { item: { title: string } }[]) => entries.map(({ item }) => item.title);
+
+test.each([
+  // an hour comes before the day that has none
+  ['due', ['item 9', 'Item 10', 'Candles', 'Both']],
+  ['plan', ['Candles', 'Item 10', 'item 9', 'Both']],
+  // figures count as figures, capitals do not
+  ['title', ['Both', 'Candles', 'item 9', 'Item 10']],
+  // by the first of its tags: bed, Evening
+  ['tag', ['Item 10', 'Candles', 'item 9', 'Both']],
+  ['importance', ['item 9', 'Both', 'Item 10', 'Candles']],
+  ['usual', ['Item 10', 'item 9', 'Candles', 'Both']],
+] as const)('sorted by %s; what has none of it comes last', (sorting, expected) => {
+  const { w, entries } = house();
+  expect(titles(sortBy(entries(), sorting, w.rows))).toEqual(expected);
+});
+
+function named(w: World, groups: Group<{ item: { title: string } }>[]) {
+  const name = ({ by, key }: Group<unknown>) => {
+    if (key === null || by === 'date') return key;
+    return w.rows.all(by).find((row) => row.id === key)!.name;
+  };
+  return groups.map((group) => [name(group), titles(group.entries)]);
+}
+
+test('by date, list, person and tag', () => {
+  const { w, entries } = house();
+  const by = (grouping: 'date' | 'list' | 'person' | 'tag') => named(w, groupBy(entries(), grouping, w.rows));
+  expect(by('date')).toEqual([['2026-11-24', ['Candles']], ['2026-11-25', ['Item 10', 'item 9']], [null, ['Both']]]); // prettier-ignore
+  expect(by('list')).toEqual([['Rooms', ['Item 10', 'item 9']], ['Shop', ['Candles', 'Both']]]); // prettier-ignore
+  // planning candles made them Aino's; what several have stands under each of them
+  expect(by('person')).toEqual([['Aino', ['Candles']], ['Leila', ['item 9', 'Both']], ['Noor', ['Both']], [null, ['Item 10']]]); // prettier-ignore
+  expect(by('tag')).toEqual([['bed', ['Item 10']], ['Evening', ['Candles']], ['shop', ['Candles']], [null, ['item 9', 'Both']]]); // prettier-ignore
+});
+
+test('sorting loses nothing, and sorting twice changes nothing', () => {
+  const moment = fc.constantFrom(null, '2026-11-25', '2026-11-25T08:00', '2026-12-01');
+  const some = fc.array(fc.record({ title: fc.string({ minLength: 1, maxLength: 4 }), due: moment, importance: fc.integer({ min: 0, max: 3 }) }), {
+    maxLength: 12,
+  });
+  fc.assert(
+    fc.property(some, fc.constantFrom(...SORTINGS), (made, sorting) => {
+      const w = new World();
+      const entries = made.map((one, nth) => ({ item: { ...one, id: String(nth), tagIds: [] } as never, part: null }));
+      const once = sortBy(entries, sorting, w.rows);
+      expect(new Set(once)).toEqual(new Set(entries));
+      expect(sortBy(once, sorting, w.rows)).toEqual(once);
+    }),
+  );
+});
+
+test('the whole house: everything open, whoever has it, but nothing to look things up in, filed away, done or removed', () => {
+  const { w, entries, shop } = house();
+  const reference = w.list('Aino', 'Numbers');
+  w.must('Aino', 'list.change', { list: reference, kind: 'reference' });
+  w.item('Aino', 'The plumber', { list: reference });
+  const both = w.rows.all('item').find((item) => item.title === 'Both')!.id;
+  w.item('Aino', 'A mere step', { parent: both });
+  w.item('Aino', 'A step of Noor’s', { parent: both, persons: [w.person('Noor')] });
+  const pile = w.item('Aino', 'In the pile');
+  w.must('Aino', 'part.shelve', { items: [pile] });
+  expect(titles(entries())).toEqual(['Item 10', 'item 9', 'Candles', 'Both', 'A step of Noor’s', 'In the pile']);
+  w.must('Aino', 'list.file', { list: shop, filed: true });
+  expect(titles(entries())).toEqual(['Item 10', 'item 9', 'In the pile']);
+});

@@ -1,0 +1,106 @@
+import type { Grouping, Sorting } from '../model/arrangement.ts';
+import type { Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
+import type { Person } from '../model/person.ts';
+import type { Tag } from '../model/tag.ts';
+import { byPosition } from '../commands/position.ts';
+import { countingParts } from '../followup/standing.ts';
+import type { PlanRows } from './rows.ts';
+import { nextDay } from './whereabouts.ts';
+
+/** An item as one person has it. */
+export interface Arrangeable {
+  item: Item;
+  /** The looking person's own part, or nobody's; null where it is only others'. */
+  part: Part | null;
+}
+
+/** Rows under one heading. `key`: a date, or the id of a list, person or tag; null: those that have none. */
+export interface Group<T> {
+  by: Exclude<Grouping, 'usual' | 'none'>;
+  key: string | null;
+  entries: T[];
+}
+
+/** What arranging looks up: a part of `Reader` that a device has. */
+export interface ArrangeRows extends Pick<PlanRows, 'by'> {
+  get(noun: 'list', id: string): { position: string; id: string } | 'absent' | 'not-held';
+  get(noun: 'tag', id: string): Tag | 'absent' | 'not-held';
+  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
+}
+
+/** Sorted by what was chosen, stably: what is alike stays in the order given. What has no such thing comes last. */
+export function sortBy<T extends Arrangeable>(entries: readonly T[], sorting: Sorting, rows: ArrangeRows): T[] {
+  if (sorting === 'usual') return [...entries];
+  const keyed = entries.map((entry) => ({ entry, key: SORT_KEYS[sorting](entry, rows) }));
+  return keyed.sort((a, b) => compareKeys(a.key, b.key)).map(({ entry }) => entry);
+}
+
+type SortKey = string | number | null;
+
+const SORT_KEYS: Record<Exclude<Sorting, 'usual'>, (entry: Arrangeable, rows: ArrangeRows) => SortKey> = {
+  // a day without an hour comes after the hours of that day
+  due: ({ item }) => atTheEnd(item.due),
+  plan: ({ part }) => atTheEnd(part?.plan ?? null),
+  title: ({ item }) => item.title,
+  tag: ({ item }, rows) => namesOfTags(item, rows)[0] ?? null,
+  importance: ({ item }) => -item.importance,
+};
+
+const atTheEnd = (moment: string | null): SortKey => (moment !== null && moment.length === 10 ? `${moment}T24:00` : moment);
+
+const collator = new Intl.Collator(undefined, { numeric: true, sensitivity: 'base' });
+
+function compareKeys(a: SortKey, b: SortKey): number {
+  if (a === null || b === null) return a === b ? 0 : a === null ? 1 : -1;
+  if (typeof a === 'number' && typeof b === 'number') return a - b;
+  return collator.compare(String(a), String(b));
+}
+
+const tagsOf = (item: Item, rows: ArrangeRows): Tag[] =>
+  item.tagIds.map((id) => rows.get('tag', id)).filter((tag): tag is Tag => typeof tag !== 'string' && !tag.removedAt);
+
+const namesOfTags = (item: Item, rows: ArrangeRows): string[] =>
+  tagsOf(item, rows)
+    .map((tag) => tag.name)
+    .sort(collator.compare);
+
+/**
+ * Put under headings, each in the order given. By person and by tag, what belongs to several stands under each of them.
+ * Dates come in their order, lists in theirs, people and tags by name; what has none of it comes last.
+ */
+export function groupBy<T extends Arrangeable>(entries: readonly T[], grouping: Group<T>['by'], rows: ArrangeRows): Group<T>[] {
+  const groups = new Map<string | null, T[]>();
+  for (const entry of entries) {
+    const keys = GROUP_KEYS[grouping](entry, rows);
+    for (const key of keys.length > 0 ? keys : [null]) {
+      const known = groups.get(key);
+      if (known) known.push(entry);
+      else groups.set(key, [entry]);
+    }
+  }
+  const ranked = [...groups].map(([key, found]) => ({ key, entries: found, rank: key === null ? null : HEADING_RANKS[grouping](key, rows) }));
+  return ranked.sort((a, b) => compareKeys(a.rank, b.rank)).map(({ key, entries: found }) => ({ by: grouping, key, entries: found }));
+}
+
+const GROUP_KEYS: Record<Group<unknown>['by'], (entry: Arrangeable, rows: ArrangeRows) => string[]> = {
+  date: ({ item, part }) => {
+    const day = nextDay(item, { plan: part?.plan ?? null });
+    return day === null ? [] : [day];
+  },
+  list: ({ item }) => (item.listId === null ? [] : [item.listId]),
+  person: ({ item }, rows) => countingParts(rows.by('part', 'itemId', item.id)).flatMap((part) => part.personId ?? []),
+  tag: ({ item }, rows) => tagsOf(item, rows).map((tag) => tag.id),
+};
+
+const HEADING_RANKS: Record<Group<unknown>['by'], (key: string, rows: ArrangeRows) => SortKey> = {
+  date: (date) => date,
+  list: (id, rows) => named(rows.get('list', id), ({ position }) => position),
+  person: (id, rows) => named(rows.get('person', id), ({ name }) => name),
+  tag: (id, rows) => named(rows.get('tag', id), ({ name }) => name),
+};
+
+const named = <R extends object>(row: R | 'absent' | 'not-held', rank: (row: R) => string): string | null => (typeof row === 'string' ? null : rank(row));
+
+/** The order of a list: as its items were placed. */
+export const inListOrder = <T extends Arrangeable>(entries: readonly T[]): T[] => [...entries].sort((a, b) => byPosition(a.item, b.item));

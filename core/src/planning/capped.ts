@@ -1,0 +1,26 @@
+import type { Placed } from './agenda.ts';
+
+/** A day that holds no more than so many things at a time. */
+export interface CappedDay {
+  shown: Placed[];
+  /** Waits folded until there is room. */
+  rest: Placed[];
+  /** When all that was shown is done: the next best of the rest, then of what is ahead. */
+  next: Placed | null;
+}
+
+/**
+ * Holds a day to its cap: what was done today has used up its place, so the day gets shorter as one works instead of filling up again.
+ * Nothing that was taken off today is offered.
+ * @param agenda in the order of the day; @param date today, as a calendar date.
+ */
+export function cappedDay(agenda: readonly Placed[], cap: number | null, date: string): CappedDay {
+  const open = agenda.filter((entry) => entry.where === 'today');
+  const room = cap === null ? open.length : Math.max(0, cap - agenda.filter((entry) => wasForToday(entry, date)).length);
+  const shown = open.slice(0, room);
+  const rest = open.slice(room);
+  const next = shown.length > 0 ? null : (rest[0] ?? agenda.find((entry) => entry.where === 'ahead' && entry.part.takenOff !== date) ?? null);
+  return { shown, rest: next === rest[0] ? rest.slice(1) : rest, next };
+}
+
+const wasForToday = ({ where, day, part }: Placed, date: string): boolean => where === 'done' && ((day !== null && day <= date) || part.pulledInto === date);
