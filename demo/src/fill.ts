@@ -57,13 +57,14 @@ class HouseFiller {
 
   private people(): void {
     const [first, ...others] = this.scenario.people;
-    const { role: _role, ...looks } = first!;
+    const { role: _role, minutes: _minutes, ...looks } = first!;
     this.give(first!.name, 'house.make', { name: this.scenario.name, zone: ZONE, person: looks });
-    for (const { role, ...person } of others) {
+    for (const { role, minutes: _theirs, ...person } of others) {
       const token = v7().replaceAll('-', '') + person.mark;
       this.give(first!.name, 'invitation.make', { role, uses: 'one', token });
       this.give(person.name, 'person.join', { token, ...person });
     }
+    for (const { name, minutes } of this.scenario.people) if (minutes) this.give(name, 'capacity.set', { person: this.person(name), minutes });
   }
 
   private list({ name, purpose, colour, icon, kind, bundle, owner, edit = [], check = [], view = [], sections }: DemoList): void {

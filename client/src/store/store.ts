@@ -3,6 +3,7 @@ import { epochOf, instantOf, isHere, type CommandName, type House, type MemoryRo
 import { useSelector } from 'react-redux';
 import { houseSlice, type HouseState } from './house.ts';
 import { selectRows } from './rows.ts';
+import { soNowSlice } from './so-now.ts';
 
 /** Domain time on this device: its own clock and how far the server's is ahead of it. */
 const clockSlice = createSlice({
@@ -50,8 +51,15 @@ const narrowSlice = createSlice({
 export const { told, ticked } = clockSlice.actions;
 export const { said, quiet } = saidSlice.actions;
 export const { narrowed } = narrowSlice.actions;
+export const { switched } = soNowSlice.actions;
 
-const reducer = combineReducers({ house: houseSlice.reducer, clock: clockSlice.reducer, said: saidSlice.reducer, narrow: narrowSlice.reducer });
+const reducer = combineReducers({
+  house: houseSlice.reducer,
+  clock: clockSlice.reducer,
+  said: saidSlice.reducer,
+  narrow: narrowSlice.reducer,
+  soNow: soNowSlice.reducer,
+});
 export type State = ReturnType<typeof reducer>;
 
 export const makeStore = () => configureStore({ reducer, middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }) });
@@ -63,6 +71,16 @@ export const useHouseState = <T>(select: (state: HouseState) => T): T => useSele
 export const useRows = (): MemoryRows => useHouseState(selectRows);
 export const useSaid = (): Said | null => useSelector((state: State) => state.said);
 export const useNarrowed = (): string | null => useSelector((state: State) => state.narrow.personId);
+
+/** The situations of this house that are so now. */
+export function useSoNow(): string[] {
+  const rows = useRows();
+  const ids = useSelector((state: State) => state.soNow);
+  return ids.filter((id) => {
+    const situation = rows.get('situation', id);
+    return typeof situation !== 'string' && !situation.removedAt;
+  });
+}
 
 /** Now, to the minute: renders again as it passes, or when the server says another time. */
 export function useNow(): string {

@@ -36,10 +36,28 @@ export function Button({ children, onPress, kind = 'plain', tone, icon, disabled
 }
 
 /** An icon alone, for second-level actions: always with a name. */
-export function IconButton({ icon, label, onPress, badge }: { icon: IconName; label: string; onPress: () => void; badge?: number }) {
+export function IconButton({
+  icon,
+  label,
+  onPress,
+  badge,
+  pressed,
+}: {
+  icon: IconName;
+  label: string;
+  onPress: () => void;
+  badge?: number;
+  pressed?: boolean;
+}) {
   return (
-    <Pressable role="button" aria-label={label} onPress={onPress} className="h-11 w-11 items-center justify-center rounded-control">
-      <Icon name={icon} size={22} />
+    <Pressable
+      role="button"
+      aria-label={label}
+      aria-pressed={pressed}
+      onPress={onPress}
+      className={`h-11 w-11 items-center justify-center rounded-control ${pressed ? 'bg-sunk' : ''}`}
+    >
+      <Icon name={icon} size={22} tone={pressed ? 'pine' : 'muted'} />
       {badge ? (
         <Txt size={13} face="bold" tone="ground" className="absolute right-1 top-0.5 rounded-[3px] bg-cloudberry px-1" aria-hidden>
           {badge}

@@ -75,14 +75,21 @@ export function Toggles({
 export function Switch({ words, label, on, onChange }: { words: string; label?: string; on: boolean; onChange: (on: boolean) => void }) {
   return (
     <Pressable role="checkbox" aria-checked={on} aria-label={label ?? words} onPress={() => onChange(!on)} className="min-h-11 flex-row items-center gap-3">
-      <View className={`h-5 w-5 items-center justify-center rounded-[3px] border-2 ${on ? 'border-pine bg-pine' : 'border-underline'}`}>
-        {on ? (
-          <Txt size={13} face="bold" tone="onpine" className="leading-4" aria-hidden>
-            ✓
-          </Txt>
-        ) : null}
-      </View>
+      <ChosenMark on={on} />
       {words ? <Txt className="shrink">{words}</Txt> : null}
     </Pressable>
+  );
+}
+
+/** Whether something is chosen: a square, never a knot, which is for checking off. */
+export function ChosenMark({ on }: { on: boolean }) {
+  return (
+    <View aria-hidden className={`h-5 w-5 items-center justify-center rounded-[3px] border-2 ${on ? 'border-pine bg-pine' : 'border-underline'}`}>
+      {on ? (
+        <Txt size={13} face="bold" tone="onpine" className="leading-4">
+          ✓
+        </Txt>
+      ) : null}
+    </View>
   );
 }

@@ -1,4 +1,5 @@
 import Anchor from 'lucide-react-native/icons/anchor';
+import Arrange from 'lucide-react-native/icons/arrow-down-wide-narrow';
 import Bed from 'lucide-react-native/icons/bed-double';
 import Bell from 'lucide-react-native/icons/bell';
 import Book from 'lucide-react-native/icons/book';
@@ -13,6 +14,7 @@ import Key from 'lucide-react-native/icons/key-round';
 import Left from 'lucide-react-native/icons/chevron-left';
 import Leaf from 'lucide-react-native/icons/leaf';
 import ListIcon from 'lucide-react-native/icons/list';
+import Mic from 'lucide-react-native/icons/mic';
 import Menu from 'lucide-react-native/icons/ellipsis';
 import Package from 'lucide-react-native/icons/package';
 import Paw from 'lucide-react-native/icons/paw-print';
@@ -29,6 +31,7 @@ import type { Colour } from '@kotiva/core';
 
 const ICONS = {
   anchor: Anchor,
+  arrange: Arrange,
   bed: Bed,
   bell: Bell,
   book: Book,
@@ -44,6 +47,7 @@ const ICONS = {
   left: Left,
   list: ListIcon,
   menu: Menu,
+  mic: Mic,
   package: Package,
   paw: Paw,
   plus: Plus,

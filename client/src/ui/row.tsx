@@ -13,9 +13,16 @@ interface RowProps {
   lead?: React.ReactNode;
   /** Knots of others, buttons. */
   trail?: React.ReactNode;
+  /** What can be done to it; with a pointer, out of sight until that or the focus is on the row. */
+  tools?: React.ReactNode;
   done?: boolean;
   importance?: number;
   onPress?: () => void;
+  onLongPress?: () => void;
+  /** While rows are being chosen: whether this one is. */
+  chosen?: boolean;
+  /** The item behind it, for the keys that go from row to row. */
+  rowId?: string;
   /** What a knot that is not one's own shows, in words. */
   state?: string;
 }
@@ -33,14 +40,33 @@ function Weft({ strokes }: { strokes: number }) {
 }
 
 /** One line of a list: 56 pixels on a phone, 44 on a wide screen. */
-export function Row({ title, sub, subTone = 'muted', right, rightTone = 'ink', lead, trail, done = false, importance = 0, onPress, state }: RowProps) {
+export function Row({
+  title,
+  sub,
+  subTone = 'muted',
+  right,
+  rightTone = 'ink',
+  lead,
+  trail,
+  tools,
+  done = false,
+  importance = 0,
+  onPress,
+  onLongPress,
+  chosen,
+  rowId = '',
+  state,
+}: RowProps) {
   return (
-    <View className="min-h-14 flex-row items-center gap-1 border-b border-line pr-4 lg:min-h-11">
+    <View className={`row min-h-14 flex-row items-center gap-1 border-b border-line pr-4 lg:min-h-11 ${chosen ? 'bg-sunk' : ''}`}>
       <Weft strokes={importance} />
       {lead ? <View className="ml-2 w-11 items-center">{lead}</View> : <View className="w-4" />}
       <Pressable
-        role={onPress ? 'button' : undefined}
+        role={chosen !== undefined ? 'checkbox' : onPress ? 'button' : undefined}
+        aria-checked={chosen}
+        {...({ dataSet: { row: rowId } } as object)}
         onPress={onPress}
+        onLongPress={onLongPress}
         disabled={!onPress}
         className="min-h-14 min-w-0 grow shrink basis-0 justify-center py-1.5 lg:min-h-11"
       >
@@ -60,6 +86,7 @@ export function Row({ title, sub, subTone = 'muted', right, rightTone = 'ink', l
         </Txt>
       ) : null}
       {trail}
+      {tools ? <View className="row-tools">{tools}</View> : null}
     </View>
   );
 }

@@ -1,45 +1,48 @@
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, TouchSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { createElement } from 'react';
+import { createElement, useState } from 'react';
 import { View } from 'react-native';
 import { Icon } from './icon.tsx';
+import { Dragging } from './long-rows.tsx';
 
-/** Where something was dropped: its new neighbours, and the group it is in. */
+/** Where something was let go: on which row, and how far to the side it was pulled. */
 export interface Dropped {
   id: string;
-  group: string;
-  after: string | null;
-  before: string | null;
+  over: string;
+  /** Pixels to the right; to the left negative. */
+  aside: number;
 }
 
 interface SortableProps {
-  /** Ids in their order, by group: dragging goes within and between groups. */
-  groups: { key: string; ids: string[] }[];
+  /** Every id that can be dragged, in the order shown. */
+  ids: readonly string[];
   onDrop: (dropped: Dropped) => void;
   children: React.ReactNode;
 }
 
 /** Rows that are put in order by pointer, touch and keyboard. */
-export function Sortable({ groups, onDrop, children }: SortableProps) {
+export function Sortable({ ids, onDrop, children }: SortableProps) {
+  const [dragging, setDragging] = useState(false);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 8 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const all = groups.flatMap(({ ids }) => ids);
-  const dropped = ({ active, over }: DragEndEvent) => {
-    if (!over || active.id === over.id) return;
-    const target = groups.find(({ ids }) => ids.includes(String(over.id)));
-    if (!target) return;
-    const order = arrayMove(all, all.indexOf(String(active.id)), all.indexOf(String(over.id))).filter((id) => id === active.id || target.ids.includes(id));
-    const place = order.indexOf(String(active.id));
-    onDrop({ id: String(active.id), group: target.key, after: order[place - 1] ?? null, before: order[place + 1] ?? null });
+  const drop = ({ active, over, delta }: DragEndEvent) => {
+    setDragging(false);
+    if (over) onDrop({ id: String(active.id), over: String(over.id), aside: delta.x });
   };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-      <SortableContext items={all} strategy={verticalListSortingStrategy}>
-        {children}
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragStart={() => setDragging(true)}
+      onDragCancel={() => setDragging(false)}
+      onDragEnd={drop}
+    >
+      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+        <Dragging.Provider value={dragging}>{children}</Dragging.Provider>
       </SortableContext>
     </DndContext>
   );
@@ -50,24 +53,7 @@ export function SortableRow({ id, label, children }: { id: string; label: string
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
   const handle = createElement(
     'button',
-    {
-      type: 'button',
-      'aria-label': label,
-      ...attributes,
-      ...listeners,
-      style: {
-        touchAction: 'none',
-        background: 'none',
-        border: 0,
-        padding: 0,
-        width: 28,
-        height: 44,
-        cursor: 'grab',
-        display: 'flex',
-        alignItems: 'center',
-        justifyContent: 'center',
-      },
-    },
+    { type: 'button', 'aria-label': label, ...attributes, ...listeners, className: 'drag-handle' },
     <Icon name="grip" size={18} />,
   );
   return (

@@ -109,3 +109,6 @@ export function sayLeft(due: string, late: boolean, now: string, zone: string): 
   if (late) return days < 0 ? t('due.daysLate', { count: -days }) : t('due.sinceHour', { time: due.slice(11, 16) });
   return days < 2 ? sayMoment(due, now, zone) : t('date.inDays', { count: days });
 }
+
+/** A day of the week by its ISO number, short: Monday is 1. 5 January 2026 was one. */
+export const sayWeekday = (weekday: number): string => format(`2026-01-${String(4 + weekday).padStart(2, '0')}`, { weekday: 'short' });

@@ -78,7 +78,7 @@ test('what was cleared counts no more in how far the list has come, and the hist
 
 describe('copies', () => {
   test('are independent, open, nobody’s, with their steps in order', () => {
-    const { w, list, beds, taps, step, doAll } = openingList();
+    const { w, beds, taps, step, doAll } = openingList();
     w.item('Aino', 'Attic', { parent: taps });
     doAll();
     const other = w.list('Aino', 'Closing');

@@ -1,6 +1,6 @@
 import type { Item } from '../model/item.ts';
 import { isDone } from '../followup/standing.ts';
-import { isKeptAway, nextDay, partFor } from '../planning/whereabouts.ts';
+import { nextDay, partFor } from '../planning/whereabouts.ts';
 import type { PlanRows } from '../planning/rows.ts';
 import type { Arrangeable } from '../planning/arrange.ts';
 

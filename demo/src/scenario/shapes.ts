@@ -8,6 +8,8 @@ export interface DemoPerson {
   colour: Colour;
   pattern: Pattern;
   role: Exclude<Role, 'outside'>;
+  /** Minutes on each day of the week, Monday first. */
+  minutes?: number[];
 }
 
 /** What became of somebody's part. */

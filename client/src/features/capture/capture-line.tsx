@@ -12,6 +12,7 @@ import { Chips, Questions } from './chip-row.tsx';
 import { useCapture } from './context.tsx';
 import { withContext } from './with-context.ts';
 import { nameBeingTyped, offered, tagBeingTyped, unknownName } from './names.ts';
+import { SpeakButton } from './speak-button.tsx';
 import { PasteSheet } from './paste-sheet.tsx';
 import { useReadingContext } from '@/store/reading.ts';
 import { NO_ANSWERS, useReading } from './use-reading.ts';
@@ -85,7 +86,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     (changed && read.title ? t('capture.becomes', { title: read.title }) : null) ??
     (typed ? (here.words ?? t('capture.enterAdds')) : null);
   const busy = typed !== '' || error !== null;
-  const line = (
+  const written = (
     <MarkedField
       ref={field}
       label={t('capture.line')}
@@ -100,6 +101,12 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
         return true;
       }}
     />
+  );
+  const line = (
+    <View className="flex-row items-start gap-1">
+      <View className="min-w-0 grow shrink basis-0">{written}</View>
+      <SpeakButton typed={typed} onHeard={change} />
+    </View>
   );
   const understood = (
     <>

@@ -1,9 +1,10 @@
 import { candidatesOf, fitsNow, whyNot, type Candidate, type Circumstances, type Energy } from '@kotiva/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { useDispatch } from 'react-redux';
 import { footings, ItemRow } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { usePlace, usePlanView } from '@/store/store.ts';
+import { switched, usePlace, usePlanView, useSoNow } from '@/store/store.ts';
 import { Button, Choice, Empty, Field, Fold, GroupHead, Labelled, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { OneByOne } from './one-by-one.tsx';
@@ -14,7 +15,11 @@ const USUAL_MINUTES = ['5', '10', '20', '30', '60', '120'] as const;
 export function FitsScreen() {
   const { rows, me } = usePlace();
   const view = usePlanView();
-  const [given, setGiven] = useState<Circumstances>({ minutes: 20, energy: null, situations: null, place: null });
+  const dispatch = useDispatch();
+  const soNow = useSoNow();
+  const [asked, setGiven] = useState<Omit<Circumstances, 'situations'>>({ minutes: 20, energy: null, place: null });
+  const situations = soNow.join(' ');
+  const given = useMemo((): Circumstances => ({ ...asked, situations: situations ? situations.split(' ') : null }), [asked, situations]);
   const [working, setWorking] = useState<readonly string[] | null>(null);
   const candidates = useMemo(
     () => candidatesOf(view, rows, (item) => footings(item, me, rows).some((footing) => footing === 'owner' || footing === 'edit' || footing === 'check')),
@@ -26,7 +31,11 @@ export function FitsScreen() {
   const best = new Set(fit.best);
   const others = fit.fits.filter((one) => !best.has(one));
   const out = candidates.filter((one) => whyNot(one, given) !== null);
-  const change = (some: Partial<Circumstances>) => setGiven({ ...given, ...some });
+  // what is so is the same here and on Today
+  const change = ({ situations: so, ...some }: Partial<Circumstances>) => {
+    if (so !== undefined) dispatch(switched(so ?? []));
+    setGiven({ ...asked, ...some });
+  };
 
   return (
     <Screen title={t('fits.title')} sub={t('fits.sub', { count: fit.fits.length, minutes: sum(fit.fits) })}>

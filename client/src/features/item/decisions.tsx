@@ -11,8 +11,10 @@ import { nameOf } from './knot-of.ts';
 import { PeoplePicker } from './people-picker.tsx';
 import { PlaceList } from './where-panel.tsx';
 
-export type Decision = 'today' | 'day' | 'later' | 'shelf' | 'list' | 'person' | 'start' | 'remove';
+export type Decision = 'today' | 'day' | 'later' | 'shelf' | 'list' | 'person' | 'copy' | 'start' | 'remove';
 const ALL: readonly Decision[] = ['today', 'day', 'later', 'shelf', 'list', 'person', 'start', 'remove'];
+/** With copying: where things lie in lists. */
+export const IN_LISTS: readonly Decision[] = ['today', 'day', 'list', 'copy', 'person', 'later', 'shelf', 'start', 'remove'];
 
 interface DecisionsProps {
   items: readonly string[];
@@ -49,13 +51,14 @@ export function Decisions({ items, only = ALL, onDone, open, onOpen }: Decisions
       {shown === 'day' ? <DuePanel due={null} verb={t('plan.set')} onSave={(day) => day && decide.onDay(day)} onClose={() => setShown(null)} /> : null}
       {shown === 'start' ? <DuePanel due={null} onSave={(day) => day && decide.notBefore(day)} onClose={() => setShown(null)} /> : null}
       {shown === 'list' ? <PlaceList here={null} onChoose={decide.intoList} onClose={() => setShown(null)} /> : null}
+      {shown === 'copy' ? <PlaceList here={null} onChoose={decide.copyInto} onClose={() => setShown(null)} /> : null}
       {shown === 'person' ? <ToPerson onHand={decide.toPersons} onClose={() => setShown(null)} /> : null}
     </View>
   );
 }
 
 type Immediate = 'today' | 'later' | 'shelf' | 'remove';
-export const needsMore = (decision: Decision): decision is Exclude<Decision, Immediate> => ['day', 'list', 'person', 'start'].includes(decision);
+export const needsMore = (decision: Decision): decision is Exclude<Decision, Immediate> => ['day', 'list', 'copy', 'person', 'start'].includes(decision);
 
 /** What each decision does. */
 export function useDecide(items: readonly string[], done: () => void) {
@@ -81,6 +84,8 @@ export function useDecide(items: readonly string[], done: () => void) {
     remove: () => settle(giveAll('item.remove', all, (some) => ({ items: some }), t('decided.removed', { what }))),
     intoList: (list: string, section: string | null, name: string) =>
       settle(giveAll('item.move', all, (some) => ({ items: some, list, section }), t('decided.list', { what, list: name }))),
+    copyInto: (list: string, section: string | null, name: string) =>
+      settle(giveAll('item.copy', all, (some) => ({ items: some, list, section }), t('decided.copied', { what, list: name }))),
     toPersons: (persons: string[], message: string) =>
       settle(
         giveAll(

@@ -1,9 +1,14 @@
-export { Decisions, needsMore, useDecide, type Decision } from './decisions.tsx';
+export { Decisions, IN_LISTS, needsMore, useDecide, type Decision } from './decisions.tsx';
+export { Outline, type OutlineGroup } from './outline-rows.tsx';
+export { SelectButton, Selecting, SelectionBar, useSelection } from './selection.tsx';
+export { PlaceList } from './where-panel.tsx';
+export { useGiveAll } from './give-all.ts';
 export { Steps } from './steps.tsx';
 export { ItemRow } from './item-row.tsx';
 export { ItemSheet } from './item-sheet.tsx';
 export { PeoplePicker, matches } from './people-picker.tsx';
-export { useOpenItem, useOpenedItem } from './open-item.ts';
+export { playTied, setSound, soundIsOn } from './tie-sound.ts';
+export { useOpenItem, useOpenedItem, type OpensAt } from './open-item.ts';
 export { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
 export { sayStanding } from './standing-words.ts';
-export { footings, lookup, useTie } from './use-check.ts';
+export { footings, lookup, useMyKnot, useTie } from './use-check.ts';

@@ -6,7 +6,7 @@ import { Menu, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 
 /** Above the sheet: where the item lies, and what is seldom done to it. */
-export function ItemHead({ item, canChange, onClose }: { item: Item; canChange: boolean; onClose: () => void }) {
+export function ItemHead({ item, canChange, onCopy, onClose }: { item: Item; canChange: boolean; onCopy: () => void; onClose: () => void }) {
   const { rows, me } = usePlace();
   const give = useGive();
   const list = item.listId ? rows.get('list', item.listId) : null;
@@ -34,6 +34,7 @@ export function ItemHead({ item, canChange, onClose }: { item: Item; canChange: 
           ),
       ),
     );
+    entries.push({ key: 'copy', words: t('item.copy'), onPress: onCopy });
     entries.push({
       key: 'confirm',
       words: t(item.confirm ? 'item.noConfirm' : 'item.confirm'),

@@ -1,10 +1,11 @@
-import { countingParts, isDone, isLate, openParts, progressOf, type Item } from '@kotiva/core';
+import { countingParts, isDone, isLate, openParts, progressOf, type Detail, type Item } from '@kotiva/core';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Knot, KnotMark, Row, Thread, type Tone } from '@/ui';
+import { ChosenMark, Knot, KnotMark, Row, Thread, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayDue, sayInstant } from '@/words/dates.ts';
 import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
 import { useOpenItem } from './open-item.ts';
+import { useSelection } from './selection.tsx';
 import { partToTie, useTie } from './use-check.ts';
 
 interface ItemRowProps {
@@ -12,18 +13,24 @@ interface ItemRowProps {
   /** Said below the title before anything else: the list's name, who gave it. */
   sub?: string;
   trail?: React.ReactNode;
+  tools?: React.ReactNode;
   /** Before the knot: a handle to drag by. */
   handle?: React.ReactNode;
   /** Said at the right instead of the deadline. */
   right?: string;
   rightTone?: Tone;
+  detail?: Detail;
 }
 
+const firstLine = (notes: string): string => notes.split('\n', 1)[0]!.slice(0, 120);
+
 /** An item in a list or a day: the knot one ties, the title, who shares it, what is due. */
-export function ItemRow({ item, sub, trail, handle, right, rightTone }: ItemRowProps) {
+export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, detail = 'short' }: ItemRowProps) {
   const { rows, me, house } = usePlace();
   const now = useNow();
   const open = useOpenItem();
+  const selection = useSelection();
+  const choosing = selection?.chosen ?? null;
   const tie = useTie();
   const parts = rows.by('part', 'itemId', item.id);
   const given = givenParts(rows, item.id);
@@ -54,26 +61,30 @@ export function ItemRow({ item, sub, trail, handle, right, rightTone }: ItemRowP
     return item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [`#${tag.name}`]));
   }
   const knot = shown ? knotOf(item, shown) : 'nobody';
-  const lead =
-    mine && shown ? (
-      <Knot
-        state={knot}
-        colour={person?.colour ?? null}
-        onTie={() => tie(item, mine)}
-        label={t(mine.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })}
-      />
-    ) : (
-      <KnotMark state={knot} colour={person?.colour ?? null} />
-    );
+  const lead = choosing ? (
+    <ChosenMark on={choosing.has(item.id)} />
+  ) : mine && shown ? (
+    <Knot
+      state={knot}
+      colour={person?.colour ?? null}
+      onTie={() => tie(item, mine)}
+      label={t(mine.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })}
+    />
+  ) : (
+    <KnotMark state={knot} colour={person?.colour ?? null} />
+  );
   return (
     <Row
+      rowId={item.id}
       title={item.title}
-      sub={lines.join(' · ') || undefined}
+      sub={detail === 'bare' ? undefined : [...lines, detail === 'full' ? firstLine(item.notes) : null].filter(Boolean).join(' · ') || undefined}
       right={right ?? (!done && item.due ? sayDue(item.due, late, now, house.zone) : undefined)}
       rightTone={rightTone ?? (late ? 'late' : 'ink')}
       done={done}
       importance={item.importance}
-      onPress={() => open(item.id)}
+      onPress={() => (choosing ? selection!.toggle(item.id) : open(item.id))}
+      onLongPress={selection ? () => (choosing ? selection.toggle(item.id) : selection.start(item.id)) : undefined}
+      chosen={choosing ? choosing.has(item.id) : undefined}
       state={mine ? undefined : t(`knot.${knot}` as WordKey)}
       lead={
         handle ? (
@@ -85,6 +96,7 @@ export function ItemRow({ item, sub, trail, handle, right, rightTone }: ItemRowP
           lead
         )
       }
+      tools={tools}
       trail={
         <>
           {others.length > 0 ? (

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlaceOrNull, usePlace } from '@/store/store.ts';
-import { Band, Button, Field, Heading, Sheet, Txt, useWide } from '@/ui';
+import { Address, addressesIn, Band, Button, Field, Heading, Sheet, Txt, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { AnswerPanel } from './answer-panel.tsx';
@@ -11,8 +11,9 @@ import { HandOverPanel } from './hand-over-panel.tsx';
 import { ItemHead } from './item-head.tsx';
 import { givenParts } from './knot-of.ts';
 import { Notes } from './notes.tsx';
-import { useOpenedItem, useOpenItem } from './open-item.ts';
+import { useOpenedItem, useOpenItem, type OpensAt } from './open-item.ts';
 import { Happened, SaidThread } from './said-thread.tsx';
+import { CopyPanel } from './where-panel.tsx';
 import { Sentence } from './sentence.tsx';
 import { Steps } from './steps.tsx';
 import { lookup, partToTie, useTie } from './use-check.ts';
@@ -23,8 +24,8 @@ export function ItemSheet() {
   const opened = useOpenedItem();
   const open = useOpenItem();
   const place = usePlaceOrNull();
-  const item = opened && place ? place.rows.get('item', opened) : null;
-  if (!opened || !item) return null;
+  const item = opened.id && place ? place.rows.get('item', opened.id) : null;
+  if (!item) return null;
   if (typeof item === 'string') {
     return (
       <Sheet open onClose={() => open(null)} title={t('item.gone')} closeLabel={t('common.close')}>
@@ -32,14 +33,15 @@ export function ItemSheet() {
       </Sheet>
     );
   }
-  return <OpenItem key={item.id} item={item} onClose={() => open(null)} />;
+  return <OpenItem key={item.id} item={item} at={opened.at} onClose={() => open(null)} />;
 }
 
-function OpenItem({ item, onClose }: { item: Item; onClose: () => void }) {
+function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClose: () => void }) {
   const { rows, me } = usePlace();
   const give = useGive();
   const wide = useWide();
-  const [handing, setHanding] = useState(false);
+  const [handing, setHanding] = useState(at === 'hand');
+  const [copying, setCopying] = useState(false);
   useSeen(item);
   const footings = footingsOnItem(item, me, lookup(rows));
   const canChange = footings.some((footing) => footing === 'owner' || footing === 'edit' || (footing === 'check' && item.makerId === me.id));
@@ -57,7 +59,11 @@ function OpenItem({ item, onClose }: { item: Item; onClose: () => void }) {
   const what = (
     <>
       <Title item={item} canChange={canChange} />
-      <Sentence item={item} canChange={canChange} onHandOver={() => setHanding(true)} />
+      {addressesIn(item.title).map((url) => (
+        <Address key={url} url={url} words={t('item.openAddress', { host: new URL(url).host })} />
+      ))}
+      <Sentence item={item} startsAt={at === 'due' || at === 'plan' ? at : null} canChange={canChange} onHandOver={() => setHanding(true)} />
+      {copying ? <CopyPanel item={item} onClose={() => setCopying(false)} /> : null}
       {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
       {own && !own.passedTo && own.standing !== 'completed' && own.giverId !== me.id ? <AnswerPanel item={item} part={own} /> : null}
       {nobody ? <NobodysPart item={item} /> : null}
@@ -100,10 +106,10 @@ function OpenItem({ item, onClose }: { item: Item; onClose: () => void }) {
       title={item.title}
       closeLabel={t('common.close')}
       leaves
-      head={<ItemHead item={item} canChange={canChange} onClose={onClose} />}
-      foot={handing ? undefined : <Foot item={item} canHandOver={canChange} onHandOver={() => setHanding(true)} />}
+      head={<ItemHead item={item} canChange={canChange} onCopy={() => setCopying(true)} onClose={onClose} />}
+      foot={handing && canChange ? undefined : <Foot item={item} canHandOver={canChange} onHandOver={() => setHanding(true)} />}
     >
-      {handing ? (
+      {handing && canChange ? (
         <HandOverPanel item={item} onDone={() => setHanding(false)} />
       ) : wide ? (
         <View className="flex-row gap-8">

@@ -2,7 +2,7 @@ import type { Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
-import { Button, Field, Heading, Txt } from '@/ui';
+import { Button, Field, Heading, LinkedText } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -44,7 +44,7 @@ export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
         </>
       ) : (
         <>
-          {item.notes ? <Txt>{item.notes}</Txt> : null}
+          {item.notes ? <LinkedText>{item.notes}</LinkedText> : null}
           {canChange ? (
             <View className="items-start">
               <Button kind="quiet" onPress={() => setWriting({ base: item.notes, text: item.notes })}>

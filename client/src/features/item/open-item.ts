@@ -1,12 +1,15 @@
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 
-/** The item whose sheet lies over the screen: part of the address, so that a link opens it and "back" closes it. */
-export const useOpenedItem = (): string | null => {
-  const { item } = useGlobalSearchParams<{ item?: string }>();
-  return item || null;
-};
+/** What of an item's sheet is open at once: handing over, or one word of its sentence. */
+export type OpensAt = 'hand' | 'due' | 'plan';
 
-export function useOpenItem(): (id: string | null) => void {
+/** The item whose sheet lies over the screen: part of the address, so that a link opens it and "back" closes it. */
+export function useOpenedItem(): { id: string | null; at: OpensAt | null } {
+  const { item, at } = useGlobalSearchParams<{ item?: string; at?: string }>();
+  return { id: item || null, at: at === 'hand' || at === 'due' || at === 'plan' ? at : null };
+}
+
+export function useOpenItem(): (id: string | null, at?: OpensAt) => void {
   const router = useRouter();
-  return (id) => router.setParams({ item: id ?? undefined });
+  return (id, at) => router.setParams({ item: id ?? undefined, at });
 }

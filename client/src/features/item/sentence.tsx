@@ -17,10 +17,18 @@ interface Phrase {
   label: string;
 }
 
+interface SentenceProps {
+  item: Item;
+  /** The word that is open at once. */
+  startsAt?: Panel | null;
+  canChange: boolean;
+  onHandOver: () => void;
+}
+
 /** The item as a sentence; every part of it is tapped to change it, what is missing is added. */
-export function Sentence({ item, canChange, onHandOver }: { item: Item; canChange: boolean; onHandOver: () => void }) {
+export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProps) {
   const { rows, me } = usePlace();
-  const [open, setOpen] = useState<Panel | 'add' | null>(null);
+  const [open, setOpen] = useState<Panel | 'add' | null>(startsAt === 'plan' || canChange ? (startsAt ?? null) : null);
   const mine = ownOrNobodys();
   const phrases = usePhrases(item, mine);
   const toggle = (which: Panel | 'add') => setOpen(open === which ? null : which);

@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Field, Heading, Txt } from '@/ui';
+import { Field, Heading, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
-import { ItemRow } from './item-row.tsx';
+import { Outline } from './outline-rows.tsx';
 
-/** The steps of an item; a field below keeps taking more. */
+/** The steps of an item, at any depth; a field below keeps taking more. */
 export function Steps({ item, steps, canChange }: { item: Item; steps: readonly Item[]; canChange: boolean }) {
   const { rows } = usePlace();
   const give = useGive();
@@ -22,6 +22,25 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
     setError(reason ? sayReason(reason) : null);
     if (!reason) setTyped('');
   };
+  const moreOf = (step: Item): MenuEntry[] => [
+    {
+      key: 'own',
+      words: t('move.own'),
+      onPress: () =>
+        void give(
+          'item.move',
+          { items: [step.id], list: item.listId, section: item.sectionId, parent: item.parentId, after: item.id },
+          { words: t('said.ownItem', { title: step.title }), undo: true },
+        ),
+    },
+    {
+      key: 'remove',
+      words: t('item.remove'),
+      late: true,
+      onPress: () => void give('item.remove', { items: [step.id] }, { words: t('said.removed', { title: step.title }), undo: true }),
+    },
+  ];
+  const group = { key: item.id, top: steps, spot: { parent: item.id } };
   return (
     <View className="mt-4">
       <View className="flex-row items-baseline gap-2">
@@ -33,9 +52,9 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
         ) : null}
       </View>
       <View className="-mx-2">
-        {steps.map((step) => (
-          <ItemRow key={step.id} item={step} />
-        ))}
+        <Outline groups={[group]} withSteps canMove={canChange} moreOf={moreOf}>
+          {(draw) => draw(group)}
+        </Outline>
       </View>
       {canChange ? (
         <Field

@@ -2,6 +2,7 @@ import { footingsOnItem, isDone, progressOf, type Item, type MemoryRows, type Pa
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { t } from '@/words';
+import { playTied } from './tie-sound.ts';
 import { nameOf } from './knot-of.ts';
 
 /** Rows as `find` and `by`, the way the table of rights reads them. */
@@ -37,6 +38,7 @@ export function useTie(): (item: Item, part: Part) => void {
       give('part.uncheck', payload, { words: t('said.unchecked', { title: item.title }), undo: true });
       return;
     }
+    playTied();
     const whole = wholeToOffer(item, me, rows);
     const first = othersWhoDid(item, rows, me);
     if (whole) {
@@ -50,6 +52,14 @@ export function useTie(): (item: Item, part: Part) => void {
     const words = someoneElse ? t('said.tiedFor', { name: nameOf(rows, part.personId) }) : first ? undefined : sayProgress(item, rows);
     give('part.checkOff', payload, { words, undo: true });
   };
+}
+
+/** The part of an item that a tap of mine ties, and the tap. */
+export function useMyKnot(item: Item): { mine: Part | null; tie: () => void } {
+  const { rows, me } = usePlace();
+  const tie = useTie();
+  const mine = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
+  return { mine, tie: () => mine && tie(item, mine) };
 }
 
 function sayProgress(item: Item, rows: MemoryRows): string {

@@ -66,3 +66,13 @@ export function WherePanel({ item, onClose }: { item: Item; onClose: () => void 
   };
   return <PlaceList here={item} onChoose={move} onClose={onClose} />;
 }
+
+/** Makes a second, independent item of it in a list one may add to. */
+export function CopyPanel({ item, onClose }: { item: Item; onClose: () => void }) {
+  const give = useGive();
+  const copy = (list: string, section: string | null, name: string) => {
+    const words = t('decided.copied', { what: t('decide.one', { title: item.title }), list: name });
+    if (!give('item.copy', { items: [item.id], list, section }, { words, undo: true })) onClose();
+  };
+  return <PlaceList here={null} onChoose={copy} onClose={onClose} />;
+}

@@ -1,4 +1,4 @@
-import { byPosition, progressOfList, type Bundle, type List } from '@kotiva/core';
+import { byPosition, progressOfList, wholeHouse, type Bundle, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -30,6 +30,7 @@ export function ListsScreen() {
   return (
     <Screen title={t('nav.lists')} sub={t('lists.count', { count: open.length })}>
       {open.length === 0 ? <Empty words={t('lists.empty')} action={t('lists.make')} onAction={() => setMaking('list')} /> : null}
+      <EverythingRow />
       <View className="lg:grid lg:grid-cols-2 lg:gap-x-8">
         {bundles.map((bundle) => (
           <View key={bundle.id}>
@@ -77,6 +78,7 @@ export function ListsScreen() {
           ))}
         </Fold>
       ) : null}
+      <RemovedRow />
       {making === 'list' ? <ListSheet onClose={() => setMaking(null)} /> : null}
       {making === 'bundle' ? (
         <NameSheet
@@ -98,6 +100,36 @@ export function ListsScreen() {
         />
       ) : null}
     </Screen>
+  );
+}
+
+/** The whole picture across all lists and people. */
+function EverythingRow() {
+  const { rows, me } = usePlace();
+  const router = useRouter();
+  const count = wholeHouse(me.id, rows).length;
+  if (count === 0) return null;
+  return (
+    <Row
+      lead={<Icon name="lines" size={22} />}
+      title={t('whole.title')}
+      sub={t('whole.what')}
+      right={t('whole.count', { count })}
+      rightTone="muted"
+      onPress={() => router.push('/whole')}
+    />
+  );
+}
+
+/** The way back for what was removed. */
+function RemovedRow() {
+  const router = useRouter();
+  return (
+    <View className="items-start px-2">
+      <Button kind="quiet" tone="muted" onPress={() => router.push('/removed')}>
+        {t('removed.open')}
+      </Button>
+    </View>
   );
 }
 

@@ -1,5 +1,6 @@
 import { countingParts, isDone, isHere, openParts, type Item, type Part } from '@kotiva/core';
 import { View } from 'react-native';
+import { useCaptureHere } from '@/features/capture';
 import { ItemRow, nameOf } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { usePlace } from '@/store/store.ts';
@@ -10,6 +11,8 @@ import { t } from '@/words';
 export function PersonScreen({ personId }: { personId: string }) {
   const { rows, me } = usePlace();
   const person = rows.get('person', personId);
+  const other = personId === me.id || typeof person === 'string' || !isHere(person) ? undefined : personId;
+  useCaptureHere({ person: other, words: other ? t('capture.toPerson', { name: nameOf(rows, personId) }) : undefined });
   if (typeof person === 'string') {
     return (
       <Screen title={t('person.gone')}>

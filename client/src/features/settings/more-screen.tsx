@@ -7,6 +7,7 @@ import { Screen } from '@/features/shell';
 import { usePlace } from '@/store/store.ts';
 import { Button, GroupHead, Icon, PersonMark, Row } from '@/ui';
 import { t } from '@/words';
+import { DeviceChoices } from './device-choices.tsx';
 import { Devices } from './devices.tsx';
 import { HouseSettings } from './house-settings.tsx';
 import { Labels } from './labels.tsx';
@@ -65,6 +66,7 @@ export function MoreScreen() {
         <View>
           <Profile />
           <ThemeChoice />
+          <DeviceChoices />
           {manager ? <HouseSettings /> : null}
           <Labels />
           <GroupHead title={t('houses.title')} />

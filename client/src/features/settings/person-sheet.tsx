@@ -4,9 +4,10 @@ import { View } from 'react-native';
 import { suggestLooks, suggestMark } from '@/features/account';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Choice, Field, Heading, Sheet, Txt, type Looks } from '@/ui';
+import { Button, Choice, Field, Fold, Heading, Sheet, Txt, type Looks } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { WeekHours } from './week-hours.tsx';
 import { LooksFields } from './looks-fields.tsx';
 
 /** Somebody in the house, for managers: name, mark, role, end of access. Without an id: a new name to hand things to. */
@@ -77,6 +78,13 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
             <Txt size={15} tone="muted">
               {t(`role.${role}Means`)}
             </Txt>
+          </View>
+        ) : null}
+        {person && person.id !== me.id ? (
+          <View className="-mx-4">
+            <Fold words={t('capacity.of', { name: person.name })}>
+              <WeekHours person={person} />
+            </Fold>
           </View>
         ) : null}
         {error && error.field !== 'name' && error.field !== 'mark' ? (

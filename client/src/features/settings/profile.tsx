@@ -7,6 +7,7 @@ import { usePlace } from '@/store/store.ts';
 import { Button, Field, Fold, GroupHead, PersonMark, Txt, type Looks } from '@/ui';
 import { t } from '@/words';
 import { sayProblem, sayReason } from '@/words/problems.ts';
+import { WeekHours } from './week-hours.tsx';
 import { LooksFields } from './looks-fields.tsx';
 
 /** How one appears in this house, and one's password. */
@@ -27,6 +28,9 @@ export function Profile() {
       </View>
       <Fold words={t('profile.change')}>
         <LooksForm />
+      </Fold>
+      <Fold words={t('capacity.own')}>
+        <WeekHours person={me} />
       </Fold>
       <Fold words={t('profile.password')}>
         <PasswordForm />

@@ -1,7 +1,8 @@
-import { agendaOf, byArrival, calendarDateOf, isHere, openParts } from '@kotiva/core';
+import { byArrival, calendarDateOf, isHere, openParts } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useDispatch } from 'react-redux';
 import { Pressable, ScrollView, View } from 'react-native';
+import { useAgenda } from '@/store/agenda.ts';
 import { narrowed, useNarrowed, useNow, usePlace } from '@/store/store.ts';
 import { Band, PersonMark } from '@/ui';
 import { t } from '@/words';
@@ -21,9 +22,10 @@ export function PeopleStrip() {
     .filter(isHere)
     .sort((a, b) => (a.id === me.id ? -1 : b.id === me.id ? 1 : byArrival(a, b)));
   const today = calendarDateOf(now, house.zone);
+  const mine = useAgenda();
   const openOf = (personId: string) =>
     personId === me.id
-      ? agendaOf({ personId: me.id, now, house }, rows).filter(({ where }) => where === 'today').length
+      ? mine.filter(({ where }) => where === 'today').length
       : openParts(rows.all('part')).filter((part) => part.personId === personId && isForToday(part.itemId)).length;
   const isForToday = (itemId: string) => {
     const item = rows.get('item', itemId);

@@ -1,5 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
-import { useEffect } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
@@ -7,8 +7,9 @@ import { ItemSheet } from '@/features/item';
 import { NoticesButton } from '@/features/notices';
 import { useGive } from '@/store/live-house.tsx';
 import { quiet, useHouseState, usePlace, usePlaceOrNull, useSaid } from '@/store/store.ts';
-import { Heading, Icon, IconButton, NoticeBar, PersonMark, Txt, useWide, WovenSign, type IconName } from '@/ui';
+import { elementOf, Heading, Icon, IconButton, NoticeBar, PersonMark, ScrollRoot, Txt, useKeysEverywhere, useWide, WovenSign, type IconName } from '@/ui';
 import { t, type WordKey } from '@/words';
+import { Keyboard } from './keyboard.tsx';
 import { NotApplied } from './not-applied.tsx';
 import { PeopleStrip } from './people-strip.tsx';
 
@@ -40,6 +41,7 @@ export function Shell({ children }: { children: React.ReactNode }) {
           </>
         )}
         <ItemSheet />
+        <Keyboard />
       </View>
     </CaptureProvider>
   );
@@ -154,23 +156,18 @@ function SaidBar() {
     const timer = setTimeout(() => dispatch(quiet()), SAID_MS);
     return () => clearTimeout(timer);
   }, [said, dispatch]);
+  const takeOffer = () => {
+    if (!said?.offer) return false;
+    dispatch(quiet());
+    for (const { name, payload } of said.offer.give) give(name, payload as never);
+    return true;
+  };
+  useKeysEverywhere((key) => key === 'z' && takeOffer());
   if (!said) return null;
   const { words, offer, tone } = said;
   return (
     <View className="pointer-events-box-none mx-3.5 mb-2 lg:absolute lg:bottom-4 lg:left-1/2 lg:mx-0 lg:w-[480px] lg:-translate-x-1/2">
-      <NoticeBar
-        words={words}
-        tone={tone}
-        action={offer?.words}
-        onAction={
-          offer
-            ? () => {
-                dispatch(quiet());
-                for (const { name, payload } of offer.give) give(name, payload as never);
-              }
-            : undefined
-        }
-      />
+      <NoticeBar words={words} tone={tone} action={offer?.words} onAction={offer ? takeOffer : undefined} />
     </View>
   );
 }
@@ -194,12 +191,14 @@ interface ScreenProps {
 /** A screen of the house: its name, who is in it, and the content on the surface. */
 export function Screen({ title, sub, actions, strip = false, lead, children }: ScreenProps) {
   const wide = useWide();
+  const [scrolls, setScrolls] = useState<Element | null>(null);
+  const takeScroll = useCallback((view: unknown) => setScrolls(elementOf(view)), []);
   return (
-    <ScrollView className="h-full" stickyHeaderIndices={[]} contentContainerClassName="min-h-full">
+    <ScrollView ref={takeScroll} className="h-full" stickyHeaderIndices={[]} contentContainerClassName="min-h-full">
       <View className="gap-3 pb-3 pt-4 lg:pt-5">
         <View className="flex-row items-start gap-2 pl-4 pr-2 lg:px-7">
           {lead}
-          <View className="min-w-0 grow shrink basis-0">
+          <View className="min-w-0 grow shrink basis-0 lg:flex-row lg:flex-wrap lg:items-baseline lg:gap-x-3.5">
             <Heading level={1}>{title}</Heading>
             {sub ? (
               <Txt size={15} tone="muted" className="mt-0.5">
@@ -221,7 +220,9 @@ export function Screen({ title, sub, actions, strip = false, lead, children }: S
           </View>
         ) : null}
       </View>
-      <View className="grow border-t border-line bg-surface pb-8 lg:px-3">{children}</View>
+      <View className="grow border-t border-line bg-surface pb-8 lg:px-3">
+        <ScrollRoot.Provider value={scrolls}>{children}</ScrollRoot.Provider>
+      </View>
     </ScrollView>
   );
 }

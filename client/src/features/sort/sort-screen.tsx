@@ -1,20 +1,20 @@
-import { agendaOf, toSort, type Placed } from '@kotiva/core';
+import { toSort, type Placed } from '@kotiva/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Decisions, needsMore, personOf, Steps, useDecide, useOpenItem, type Decision } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useGive } from '@/store/live-house.tsx';
-import { usePlace, usePlanView } from '@/store/store.ts';
+import { useAgenda } from '@/store/agenda.ts';
+import { usePlace } from '@/store/store.ts';
 import { Button, Empty, Field, PersonMark, Switch, Txt, useKeys, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
 /** What came in and nobody has decided about: one after the other, or several at once. */
 export function SortScreen() {
-  const { rows } = usePlace();
-  const view = usePlanView();
+  const agenda = useAgenda();
   const wide = useWide();
-  const entries = toSort(agendaOf(view, rows));
+  const entries = toSort(agenda);
   const [at, setAt] = useState<string | null>(null);
   const [selected, setSelected] = useState<readonly string[] | null>(null);
   const [open, setOpen] = useState<Decision | null>(null);

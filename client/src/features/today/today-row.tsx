@@ -1,4 +1,4 @@
-import { calendarDateOf, stepsThatWait, type Placed } from '@kotiva/core';
+import { calendarDateOf, stepsThatWait, type Detail, type Placed } from '@kotiva/core';
 import { ItemRow, nameOf } from '@/features/item';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Menu, SwipeRow, useWide, type Tone } from '@/ui';
@@ -10,16 +10,17 @@ interface TodayRowProps {
   entry: Placed;
   sub?: string;
   handle?: React.ReactNode;
+  detail?: Detail;
 }
 
 /** One thing of a day: where it is from, what its date says, and its words behind it. */
-export function TodayRow({ entry, sub, handle }: TodayRowProps) {
+export function TodayRow({ entry, sub, handle, detail }: TodayRowProps) {
   const { item } = entry;
   const wide = useWide();
   const words = useRowWords(entry);
   const right = useRight(entry);
   const from = useFrom(entry);
-  const row = (trail?: React.ReactNode) => <ItemRow item={item} sub={sub ?? from} handle={handle} trail={trail} {...right} />;
+  const row = (tools?: React.ReactNode) => <ItemRow item={item} sub={sub ?? from} handle={handle} tools={tools} detail={detail} {...right} />;
   if (wide) return row(words.length > 0 ? <Menu label={t('row.more', { title: item.title })} entries={words} /> : undefined);
   return <SwipeRow words={words}>{row()}</SwipeRow>;
 }

@@ -1,0 +1,1 @@
+export { RemovedScreen as default } from '@/features/removed';

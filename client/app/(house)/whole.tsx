@@ -1,0 +1,1 @@
+export { WholeScreen as default } from '@/features/whole';

@@ -1,0 +1,2 @@
+export { ArrangeButton } from './arrange-button.tsx';
+export { useHeading } from './heading.ts';

@@ -1,0 +1,79 @@
+import { contentsOf, type List } from '@kotiva/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Menu, type MenuEntry } from '@/ui';
+import { t } from '@/words';
+import { ListSheet } from './list-sheet.tsx';
+import { NameSheet } from './name-sheet.tsx';
+import { SharingSheet } from './sharing-sheet.tsx';
+
+/** What is done to a list as a whole: by who may shape it, and by who may change what is in it. */
+export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: boolean; mayChange: boolean }) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const router = useRouter();
+  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | null>(null);
+  const close = () => setSheet(null);
+  const { done, cleared } = contentsOf(list, rows);
+  const again: MenuEntry[] = [
+    ...(done.length > 0
+      ? [
+          {
+            key: 'clear',
+            words: t('list.clearDone', { count: done.length }),
+            onPress: () => void give('list.clearDone', { list: list.id }, { words: t('said.cleared', { count: done.length }), undo: true }),
+          },
+        ]
+      : []),
+    ...(done.length + cleared.length > 0
+      ? [
+          {
+            key: 'again',
+            words: t('list.useAgain'),
+            onPress: () => void give('list.useAgain', { list: list.id }, { words: t('said.usedAgain', { name: list.name }), undo: true }),
+          },
+        ]
+      : []),
+  ];
+  const shaping: MenuEntry[] = [
+    { key: 'share', words: t('list.share'), onPress: () => setSheet('share') },
+    { key: 'section', words: t('section.make'), onPress: () => setSheet('section') },
+    { key: 'change', words: t('list.change'), onPress: () => setSheet('change') },
+    {
+      key: 'file',
+      words: t(list.filedAt ? 'list.unfile' : 'list.file'),
+      onPress: () =>
+        void give(
+          'list.file',
+          { list: list.id, filed: !list.filedAt },
+          { words: t(list.filedAt ? 'said.unfiled' : 'said.filed', { name: list.name }), undo: true },
+        ),
+    },
+    {
+      key: 'remove',
+      words: t('list.remove'),
+      late: true,
+      onPress: () => {
+        if (!give('list.remove', { list: list.id }, { words: t('said.removed', { title: list.name }), undo: true })) router.replace('/lists');
+      },
+    },
+  ];
+  return (
+    <>
+      <Menu label={t('list.more')} entries={[...(mayChange ? again : []), ...(mayShape ? shaping : [])]} />
+      {sheet === 'change' ? <ListSheet list={list} onClose={close} /> : null}
+      {sheet === 'share' ? <SharingSheet list={list} onClose={close} /> : null}
+      {sheet === 'section' ? (
+        <NameSheet
+          title={t('section.make')}
+          verb={t('section.makeIt')}
+          label={t('section.name')}
+          onClose={close}
+          onName={(name) => give('section.make', { list: list.id, name }, { ownRefusal: true })}
+        />
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,1 @@
+export { RemovedScreen } from './removed-screen.tsx';

@@ -1,0 +1,32 @@
+/** The rows of a screen as the keyboard goes through them. */
+
+const ROWS = '[role=main] [data-row]';
+
+const shown = (): HTMLElement[] => [...document.querySelectorAll<HTMLElement>(ROWS)].filter((row) => row.getClientRects().length > 0);
+
+const focused = (): HTMLElement | null => {
+  const row = (document.activeElement as HTMLElement | null)?.closest<HTMLElement>('.row');
+  return row?.querySelector<HTMLElement>('[data-row]') ?? null;
+};
+
+/** To the next row or the one before; from nowhere, to the first. */
+export function stepRow(by: 1 | -1): boolean {
+  const rows = shown();
+  const at = rows.indexOf(focused()!);
+  const next = at < 0 ? rows[0] : rows[at + by];
+  next?.focus();
+  next?.scrollIntoView({ block: 'nearest' });
+  return next !== undefined;
+}
+
+/** Ties the own knot of the row that has the focus. */
+export function tieRow(): boolean {
+  const row = focused();
+  if (!row || document.activeElement !== row || row.getAttribute('role') === 'checkbox') return false;
+  const knot = row.closest('.row')?.querySelector<HTMLElement>('[role=checkbox]');
+  knot?.click();
+  return knot !== null && knot !== undefined;
+}
+
+/** The item of the row that has the focus. */
+export const itemOfRow = (): string | null => focused()?.dataset['row'] || null;

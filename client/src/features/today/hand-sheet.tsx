@@ -1,0 +1,45 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Field, Heading, Sheet, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import type { Moved } from './bands.tsx';
+
+/** After dragging from one band to another: a word to go with it, if wanted, and it is handed over. */
+export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Moved; onClose: () => void }) {
+  const { me } = usePlace();
+  const give = useGive();
+  const [message, setMessage] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const { item, part } = entry;
+  const title = to.id === me.id ? t('sheet.take', { title: item.title, from: from.name }) : t('sheet.hand', { title: item.title, name: to.name });
+  const saying = { words: t('said.handed', { title: item.title, names: to.name }), undo: true, ownRefusal: true };
+  const hand = () => {
+    const reason =
+      part.personId === null
+        ? give('part.handOver', { items: [item.id], persons: [to.id], message }, saying)
+        : give('part.passOn', { item: item.id, from: part.personId, to: to.id, message }, saying);
+    if (reason) setError(sayReason(reason));
+    else onClose();
+  };
+  return (
+    <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
+      <View className="gap-4 pt-2">
+        <Field label={t('sheet.message')} value={message} onChangeText={setMessage} onSubmitEditing={hand} maxLength={20_000} autoFocus />
+        {error ? (
+          <Txt role="alert" size={15} tone="late">
+            {error}
+          </Txt>
+        ) : null}
+        <View className="flex-row gap-2">
+          <Button kind="main" onPress={hand}>
+            {t('hand.over')}
+          </Button>
+          <Button onPress={onClose}>{t('common.cancel')}</Button>
+        </View>
+      </View>
+    </Sheet>
+  );
+}

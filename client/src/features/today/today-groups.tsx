@@ -1,0 +1,150 @@
+import { byDayPart, calendarDateOf, cappedDay, groupBy, sortBy, wallClockOf, type DayPart, type Detail, type Placed } from '@kotiva/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ArrangeButton, useHeading } from '@/features/arrange';
+import { SelectButton, SelectionBar } from '@/features/item';
+import { useArrangement } from '@/store/arrangement.ts';
+import { useNow, usePlace, useSoNow } from '@/store/store.ts';
+import { Button, Choice, Empty, Fold, GroupHead, Labelled, LongRows, Txt } from '@/ui';
+import { t } from '@/words';
+import { OrderedRows } from './ordered-rows.tsx';
+import { PossibleNow, SoNowButton, SoNowChoice } from './so-now.tsx';
+import { TodayRow } from './today-row.tsx';
+
+const CAPS = ['3', '5', '8', '12', 'none'] as const;
+
+/** What is for today: by part of day or as it was arranged, within the cap, narrowed to what is so now. */
+export function TodayGroups({ agenda }: { agenda: readonly Placed[] }) {
+  const { house } = usePlace();
+  const router = useRouter();
+  const { arranged, arrange } = useArrangement('today');
+  const [ordering, setOrdering] = useState(false);
+  const [choosing, setChoosing] = useState(false);
+  const soNow = useSoNow();
+  const date = calendarDateOf(useNow(), house.zone);
+  const { shown, rest, next } = cappedDay(agenda, arranged.cap, date);
+  const fits = ({ item }: Placed) => soNow.length === 0 || item.situationIds.every((id) => soNow.includes(id));
+  const entries = shown.filter(fits);
+  const needElse = shown.filter((entry) => !fits(entry));
+  return (
+    <View>
+      <View className="flex-row flex-wrap items-center px-2 pt-1">
+        <Button kind="quiet" onPress={() => router.push('/fits')}>
+          {t('fits.title')}
+        </Button>
+        <SoNowButton open={choosing} onPress={() => setChoosing(!choosing)} />
+        <View className="ml-auto">
+          {ordering ? (
+            <Button kind="quiet" onPress={() => setOrdering(false)}>
+              {t('today.ordered')}
+            </Button>
+          ) : (
+            <ArrangeButton view="today" groupings={['usual', 'date', 'list', 'tag', 'none']} usualGroup={t('group.parts')} usualSort={t('sortBy.pressing')}>
+              {(close) => (
+                <>
+                  <CapChoice cap={arranged.cap} onChange={(cap) => arrange({ cap })} />
+                  <View className="flex-row flex-wrap gap-2">
+                    {shown.length > 1 ? (
+                      <Button
+                        onPress={() => {
+                          setOrdering(true);
+                          close();
+                        }}
+                      >
+                        {t('today.order')}
+                      </Button>
+                    ) : null}
+                    <SelectButton onStart={close} />
+                  </View>
+                </>
+              )}
+            </ArrangeButton>
+          )}
+        </View>
+      </View>
+      {choosing ? <SoNowChoice /> : null}
+      <SelectionBar ids={agenda.filter(({ where }) => where !== 'done').map(({ item }) => item.id)} />
+      {shown.length === 0 && next === null ? <Empty words={t('today.nothing')} /> : null}
+      {ordering ? <OrderedRows entries={entries} /> : <Groups entries={entries} />}
+      <PossibleNow without={new Set(entries.map(({ item }) => item.id))} />
+      {needElse.length > 0 ? (
+        <Fold words={t('soNow.needElse', { count: needElse.length })}>
+          <Rows entries={needElse} detail={arranged.detail} />
+        </Fold>
+      ) : null}
+      {next ? (
+        <View>
+          <GroupHead title={t('today.next')} />
+          <TodayRow entry={next} />
+        </View>
+      ) : null}
+      {rest.length > 0 ? (
+        <Fold words={t('today.rest', { count: rest.length })}>
+          <Rows entries={rest} detail={arranged.detail} />
+        </Fold>
+      ) : null}
+    </View>
+  );
+}
+
+function CapChoice({ cap, onChange }: { cap: number | null; onChange: (cap: number | null) => void }) {
+  return (
+    <Labelled words={t('cap.label')}>
+      <Choice
+        label={t('cap.label')}
+        value={cap === null ? 'none' : String(cap)}
+        options={CAPS.map((value) => ({ value: value as string, words: value === 'none' ? t('cap.none') : value }))}
+        onChange={(value) => onChange(value === 'none' ? null : Number(value))}
+      />
+      <Txt size={15} tone="muted">
+        {t('cap.means')}
+      </Txt>
+    </Labelled>
+  );
+}
+
+function Groups({ entries }: { entries: readonly Placed[] }) {
+  const { rows } = usePlace();
+  const { arranged } = useArrangement('today');
+  const heading = useHeading();
+  const sorted = sortBy(entries, arranged.sort, rows);
+  if (arranged.group === 'usual') return <DayParts entries={sorted} detail={arranged.detail} />;
+  if (arranged.group === 'none') return <Rows entries={sorted} detail={arranged.detail} />;
+  return groupBy(sorted, arranged.group, rows).map((group) => (
+    <View key={group.key ?? 'none'}>
+      <GroupHead title={heading(group)} count={group.entries.length} />
+      <Rows entries={group.entries} detail={arranged.detail} />
+    </View>
+  ));
+}
+
+/** By part of day; a part that is over is one line. */
+function DayParts({ entries, detail }: { entries: readonly Placed[]; detail: Detail }) {
+  const isOver = useIsOver();
+  const groups = byDayPart(entries);
+  return groups.map(({ part, entries: inPart }) =>
+    isOver(part) ? (
+      <Fold key={part} words={t('today.over', { part: t(`dayPart.${part}`), count: inPart.length })}>
+        <Rows entries={inPart} detail={detail} />
+      </Fold>
+    ) : (
+      <View key={part}>
+        <GroupHead title={groups.length === 1 && part === 'any' ? t('today.today') : t(`dayPart.${part}`)} count={inPart.length} />
+        <Rows entries={inPart} detail={detail} />
+      </View>
+    ),
+  );
+}
+
+export function useIsOver(): (part: DayPart) => boolean {
+  const { house } = usePlace();
+  const hour = wallClockOf(useNow(), house.zone).slice(11);
+  return (part) => (part === 'morning' && hour >= house.dayParts.day) || (part === 'day' && hour >= house.dayParts.evening);
+}
+
+export const Rows = ({ entries, detail }: { entries: readonly Placed[]; detail?: Detail }) => (
+  <LongRows rows={entries} keyOf={({ item }) => item.id}>
+    {(entry) => <TodayRow entry={entry} detail={detail} />}
+  </LongRows>
+);

@@ -1,0 +1,1 @@
+export { WholeScreen } from './whole-screen.tsx';
