@@ -34,6 +34,53 @@ export async function firstLoad(base: string): Promise<void> {
   report('cold_start_ms', percentile(ours.times, 0.5), 'ms', percentile(bare.times, 0.5));
 }
 
+/** Frames a second while a list of 2,000 rows is scrolled from end to end, beside a bare page of as many rows. */
+export async function scrollFps(base: string): Promise<void> {
+  const list = await longList(base);
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS });
+  const context = await browser.newContext({ serviceWorkers: 'block', viewport: { width: 390, height: 844 } });
+  await context.addCookies([await cookieOf(base)]);
+  const page = await context.newPage();
+  await page.goto(`${base}/lists/${list}`);
+  await page.getByText('Row 1', { exact: true }).waitFor();
+  const ours = await page.evaluate(scrollThrough, '[role=main] [data-row]');
+  await page.setContent(
+    `<div style="height:100vh;overflow:auto">${Array.from({ length: ROWS }, (_, nth) => `<div class=row style="height:56px">Row ${nth}</div>`).join('')}</div>`,
+  );
+  const bare = await page.evaluate(scrollThrough, '.row');
+  await browser.close();
+  report('scroll_fps', ours, 'frames/s', bare);
+}
+
+const ROWS = 2_000;
+
+async function longList(base: string): Promise<string> {
+  const aino = await DemoPerson.signIn(base, 'Aino');
+  const name = 'Two thousand rows';
+  await aino.send('list.make', { name, colour: 'moss', icon: 'list' });
+  const list = (await aino.rows('list')).find((row) => row.name === name)!.id;
+  for (let from = 0; from < ROWS; from += 500) {
+    await aino.send('item.addMany', { list, items: Array.from({ length: 500 }, (_, nth) => ({ title: `Row ${from + nth + 1}` })) });
+  }
+  return list;
+}
+
+/** In the page: scrolls what holds the rows by a screen every few frames until its end, and counts the frames drawn meanwhile. */
+async function scrollThrough(rows: string): Promise<number> {
+  let holder = document.querySelector(rows)!.parentElement!;
+  while (holder.scrollHeight <= holder.clientHeight || getComputedStyle(holder).overflowY === 'visible') holder = holder.parentElement!;
+  const next = () => new Promise((resume) => requestAnimationFrame(resume));
+  await next();
+  const from = performance.now();
+  let frames = 0;
+  while (holder.scrollTop + holder.clientHeight < holder.scrollHeight - 1 && performance.now() - from < 10_000) {
+    holder.scrollTop += 120;
+    await next();
+    frames += 1;
+  }
+  return (frames * 1000) / (performance.now() - from);
+}
+
 async function coldStarts(browser: Browser, address: string, ready: string, cookie: { name: string; value: string; url: string } | null) {
   const times: number[] = [];
   let kilobytes = 0;

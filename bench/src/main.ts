@@ -1,4 +1,4 @@
-import { firstLoad } from './browser.ts';
+import { firstLoad, scrollFps } from './browser.ts';
 import { captureParse, fitsNowMs, today10k } from './planning.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
@@ -13,6 +13,7 @@ try {
   today10k();
   fitsNowMs();
   await firstLoad(demo.base);
+  await scrollFps(demo.base);
 } finally {
   demo.stop();
 }

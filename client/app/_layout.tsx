@@ -12,6 +12,7 @@ import { Provider } from 'react-redux';
 import { SessionProvider } from '@/features/account';
 import { makeStore } from '@/store/store.ts';
 import { registerServiceWorker } from '@/sync/service-worker.ts';
+import { useSpacePresses } from '@/ui/keys.ts';
 import { ThemeProvider } from '@/ui/theme.tsx';
 
 registerServiceWorker();
@@ -25,6 +26,7 @@ export default function Root() {
     BricolageGrotesque_600SemiBold,
     BricolageGrotesque_700Bold,
   });
+  useSpacePresses();
   const [store] = useState(makeStore);
   return (
     <Provider store={store}>

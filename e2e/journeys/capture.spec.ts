@@ -192,3 +192,23 @@ test('a key adds from elsewhere as its owner, until it is withdrawn', async ({ d
   await page.getByRole('button', { name: /^Next 7 days/ }).click();
   await expect(page.getByRole('button', { name: /^Oil the hinges/ })).toBeVisible();
 });
+
+test('ten thousand pasted lines: how far it is, stopped on the way, and all of it undone as one', async ({ demo, devices }) => {
+  test.setTimeout(240_000);
+  const page = await devices.open(WIDE);
+  await enterDemo(page, demo, 'Aino');
+  await page.getByRole('link', { name: 'Lists' }).click();
+  await paste(page, Array.from({ length: 10_000 }, (_, nth) => `Screw number ${nth + 1}`).join('\n'));
+  await page.getByRole('button', { name: 'Add all 10000' }).click();
+  await expect(page.getByRole('status').getByText(/^\d+ of 10000$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop here' }).click();
+  const said = page.getByText(/^Added \d+ items\./);
+  await expect(said).toBeVisible({ timeout: 60_000 });
+  const made = Number(/\d+/.exec(await said.innerText())![0]);
+  expect(made).toBeGreaterThan(0);
+  expect(made).toBeLessThan(10_000);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Words in a title, a step or notes' }).fill('Screw number');
+  await expect(page.getByText('Nothing open has “Screw number” in it.')).toBeVisible({ timeout: 60_000 });
+});

@@ -36,3 +36,19 @@ export const useKeysEverywhere = (onKey: (key: string) => boolean): void => useH
 
 /** Hears keys before the control that has the focus does. */
 export const useKeysFirst = (onKey: (key: string) => boolean): void => useHearing(() => window, onKey, true);
+
+const PRESSED_BY_SPACE = '[role=checkbox], [role=radio], [role=switch], [role=tab]';
+
+/** The space bar presses boxes and choices as it does buttons: the web layer knows it of buttons only. */
+export function useSpacePresses(): void {
+  useEffect(() => {
+    const hear = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement | null;
+      if (event.key !== ' ' || event.defaultPrevented || event.repeat || !target?.matches?.(PRESSED_BY_SPACE)) return;
+      event.preventDefault();
+      target.click();
+    };
+    document.addEventListener('keydown', hear);
+    return () => document.removeEventListener('keydown', hear);
+  }, []);
+}

@@ -3,6 +3,7 @@ import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalList
 import { CSS } from '@dnd-kit/utilities';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';
+import { sayDragging, type DragWords } from './drag-words.ts';
 import { Icon } from './icon.tsx';
 import { Dragging } from './long-rows.tsx';
 
@@ -18,11 +19,14 @@ interface SortableProps {
   /** Every id that can be dragged, in the order shown. */
   ids: readonly string[];
   onDrop: (dropped: Dropped) => void;
+  words: DragWords;
+  /** What a row is called. */
+  nameOf: (id: string) => string;
   children: React.ReactNode;
 }
 
 /** Rows that are put in order by pointer, touch and keyboard. */
-export function Sortable({ ids, onDrop, children }: SortableProps) {
+export function Sortable({ ids, onDrop, words, nameOf, children }: SortableProps) {
   const [dragging, setDragging] = useState(false);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -36,6 +40,7 @@ export function Sortable({ ids, onDrop, children }: SortableProps) {
   return (
     <DndContext
       sensors={sensors}
+      accessibility={sayDragging(words, nameOf)}
       collisionDetection={closestCenter}
       onDragStart={() => setDragging(true)}
       onDragCancel={() => setDragging(false)}

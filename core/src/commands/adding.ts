@@ -1,3 +1,4 @@
+import { generateKeyBetween } from 'fractional-indexing';
 import * as z from 'zod/mini';
 import { countingParts } from '../followup/standing.ts';
 import { Policy, type Item } from '../model/item.ts';
@@ -31,8 +32,8 @@ export function insertItem(d: Deciding, fields: Spot & { title: string; makerId:
     confirm: false,
     createdAt: d.now,
     removedAt: null,
-    position: keyAtEnd(siblingsAt(fields, fields.makerId, d)),
     ...given,
+    position: fields.position ?? keyAtEnd(siblingsAt(fields, fields.makerId, d)),
   });
   makePart(id, null, d);
   return item;
@@ -53,10 +54,10 @@ const NEW_ITEM = {
 };
 type NewItem = z.infer<z.ZodMiniObject<typeof NEW_ITEM>>;
 
-function addOne({ persons, message, plan, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding): Item {
+function addOne({ persons, message, plan, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding, position?: string): Item {
   refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
   const people = persons.map((id) => needPerson(id, d));
-  const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id });
+  const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id, position });
   // planned at once, it is the maker's; handed over, the day goes along as a proposal
   const holders = plan && people.length === 0 ? [d.actor] : people;
   for (const person of holders) {
@@ -95,11 +96,23 @@ export const addItems = commandKind({
   decide({ list, section, parent, items }, d) {
     const spot = spotOf({ list, section, parent }, d);
     const made: Item[] = [];
+    const nextKey = keysAtEnd(spot, d);
     for (const [nth, { under, ticked, ...fields }] of items.entries()) {
       const above = under === undefined || under === null ? null : (made[under] ?? refuse('malformed', { field: 'under' }, `items.${nth}.under`));
-      const item = addOne(fields, above ? { ...spot, parentId: above.id } : spot, d);
+      const item = addOne(fields, above ? { ...spot, parentId: above.id } : spot, d, nextKey(above?.id ?? spot.parentId));
       made.push(item);
       if (ticked) for (const part of countingParts(d.by('part', 'itemId', item.id))) completePart(item, part, d);
     }
   },
 });
+
+/** Keys one after the other at the end of a place, and of each item made there: its neighbours are looked up once, however many come. */
+function keysAtEnd(spot: Spot, d: Deciding): (parentId: string | null) => string {
+  const last = new Map<string | null, string>();
+  return (parentId) => {
+    const before = last.get(parentId);
+    const key = before === undefined ? keyAtEnd(parentId === spot.parentId ? siblingsAt(spot, d.actor.id, d) : []) : generateKeyBetween(before, null);
+    last.set(parentId, key);
+    return key;
+  };
+}

@@ -36,6 +36,8 @@ type Fields<N extends Noun> = Partial<Omit<Row<N>, 'seq' | 'stamps' | 'id' | 'ho
 export class Deciding {
   readonly notes: Note[] = [];
   private readonly written = new Map<string, { noun: Noun; row: Row; made: boolean; fields: Record<string, unknown> }>();
+  /** The same by noun: what is looked up again and again. */
+  private readonly rowsOf = new Map<Noun, Map<string, Row>>();
   private made = 0;
   private person: Person | null | undefined;
 
@@ -93,7 +95,7 @@ export class Deciding {
   insert<N extends Noun>(noun: N, id: string, fields: Omit<Row<N>, 'seq' | 'stamps' | 'id' | 'houseId'>): Row<N> {
     const all = { ...fields, id, houseId: this.context.houseId };
     const row = applyChange(undefined, { noun, id, made: true, fields: all } as Change, this.writer) as Row<N>;
-    this.written.set(key(noun, id), { noun, row, made: true, fields: all });
+    this.write(noun, row, true, all);
     return row;
   }
 
@@ -105,7 +107,7 @@ export class Deciding {
     if (Object.keys(differing).length === 0) return before;
     const row = applyChange(before, { noun, id, made: false, fields: differing } as Change, this.writer) as Row<N>;
     const earlier = this.written.get(key(noun, id));
-    this.written.set(key(noun, id), { noun, row, made: earlier?.made ?? false, fields: { ...earlier?.fields, ...differing } });
+    this.write(noun, row, earlier?.made ?? false, { ...earlier?.fields, ...differing });
     return row;
   }
 
@@ -153,16 +155,22 @@ export class Deciding {
     return { commandId, name: '', actorId: this.person?.id ?? null, payload: null, seq: Number.MAX_SAFE_INTEGER };
   }
 
+  private write(noun: Noun, row: Row, made: boolean, fields: Record<string, unknown>): void {
+    this.written.set(key(noun, row.id), { noun, row, made, fields });
+    const rows = this.rowsOf.get(noun);
+    if (rows) rows.set(row.id, row);
+    else this.rowsOf.set(noun, new Map([[row.id, row]]));
+  }
+
   private own<N extends Noun>(noun: N, id: string): Row<N> | undefined {
-    return this.written.get(key(noun, id))?.row as Row<N> | undefined;
+    return this.rowsOf.get(noun)?.get(id) as Row<N> | undefined;
   }
 
   private merged<N extends Noun>(noun: N, base: Row<N>[], matches: (row: Row<N>) => boolean): Row<N>[] {
-    if (this.written.size === 0) return base;
-    const rows = base.filter((row) => !this.written.has(key(noun, row.id)));
-    for (const written of this.written.values()) {
-      if (written.noun === noun && matches(written.row as Row<N>)) rows.push(written.row as Row<N>);
-    }
+    const written = this.rowsOf.get(noun);
+    if (!written) return base;
+    const rows = base.filter((row) => !written.has(row.id));
+    for (const row of written.values()) if (matches(row as Row<N>)) rows.push(row as Row<N>);
     return rows;
   }
 }

@@ -1,4 +1,3 @@
-import { byPosition } from '../commands/position.ts';
 import type { DayParts } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
@@ -77,29 +76,42 @@ export function dayPartOf(hour: string | null, { day, evening }: DayParts): DayP
   return hour < evening ? 'day' : 'evening';
 }
 
+/** An entry with all that it is ordered by laid side by side, so that ten thousand are compared in milliseconds. */
 export interface Sortable {
   entry: Placed;
-  slack: number;
+  own: string | null;
+  /** Late first, then slack, then importance: one number. */
+  rank: number;
+  plan: string;
+  position: string;
 }
+
+/** More minutes than any slack: what is not late comes after all that is, what has no deadline after that. */
+const NOT_LATE = 1e10;
+const NO_DEADLINE = 1e11;
+/** Slack counts in hundredths of a minute, and each of them leaves room for four degrees of importance. */
+const HUNDREDTHS = 100;
+const DEGREES = 4;
 
 export const inOrder = (found: Sortable[]): Placed[] => found.sort(compare).map(({ entry }) => entry);
 
-export const sortable = (entry: Placed, today: Today): Sortable => ({ entry, slack: today.slack(entry.item, entry.part.percent) });
+export function sortable(entry: Placed, today: Today): Sortable {
+  const { item, part } = entry;
+  const slack = item.due === null ? NO_DEADLINE : today.slack(item, part.percent);
+  const pressing = Math.round(((entry.late ? 0 : NOT_LATE) + slack) * HUNDREDTHS) * DEGREES;
+  return { entry, own: part.ownOrder, rank: pressing + DEGREES - 1 - item.importance, plan: part.plan ?? '9', position: item.position };
+}
 
 /**
  * What was put in order by hand keeps that order, after what came since. The rest: late; then least slack; then importance;
  * then plan; then position.
  */
 function compare(a: Sortable, b: Sortable): number {
-  const [x, y] = [a.entry, b.entry];
-  const [own, other] = [x.part.ownOrder, y.part.ownOrder];
-  if (own !== null && other !== null && own !== other) return own < other ? -1 : 1;
-  if ((own === null) !== (other === null)) return own === null ? -1 : 1;
-  if (x.late !== y.late) return x.late ? -1 : 1;
-  if (a.slack !== b.slack) return a.slack < b.slack ? -1 : 1;
-  if (x.item.importance !== y.item.importance) return y.item.importance - x.item.importance;
-  if (x.part.plan !== y.part.plan) return (x.part.plan ?? '9') < (y.part.plan ?? '9') ? -1 : 1;
-  return byPosition(x.item, y.item);
+  if (a.own !== b.own) return a.own !== null && b.own !== null ? (a.own < b.own ? -1 : 1) : a.own === null ? -1 : 1;
+  if (a.rank !== b.rank) return a.rank - b.rank;
+  if (a.plan !== b.plan) return a.plan < b.plan ? -1 : 1;
+  if (a.position !== b.position) return a.position < b.position ? -1 : 1;
+  return a.entry.item.id < b.entry.item.id ? -1 : 1;
 }
 
 /** By part of the day, in its order; what has nothing is left out. */

@@ -5,6 +5,7 @@ import { usePlace } from '@/store/store.ts';
 import { LongRows, Menu, useWide, type MenuEntry } from '@/ui';
 import { Sortable, SortableRow } from '@/ui/sortable.tsx';
 import { t } from '@/words';
+import { sayDragOfRows } from '@/words/dragging.ts';
 import { ItemRow } from './item-row.tsx';
 
 /** Items that stand together: those of a section, or the steps of an item. */
@@ -56,6 +57,7 @@ export function Outline({ groups, withSteps, detail, canMove, moreOf = () => [],
   const rowsOf = new Map(groups.map((group) => [group.key, outline(group.top)]));
   const groupOf = (id: string) => groups.find(({ key }) => rowsOf.get(key)!.some(({ node }) => node.id === id));
 
+  const titleOf = (id: string) => [...rowsOf.values()].flat().find(({ node }) => node.id === id)?.node.item.title ?? '';
   const put = (id: string, group: OutlineGroup, spot: OutlineSpot | null) => {
     if (!spot) return;
     const isTop = spot.parentId === (group.spot.parent ?? null);
@@ -92,7 +94,7 @@ export function Outline({ groups, withSteps, detail, canMove, moreOf = () => [],
   };
   if (!canMove) return children(draw);
   return (
-    <Sortable ids={groups.flatMap(({ key }) => rowsOf.get(key)!.map(({ node }) => node.id))} onDrop={drop}>
+    <Sortable ids={groups.flatMap(({ key }) => rowsOf.get(key)!.map(({ node }) => node.id))} onDrop={drop} words={sayDragOfRows()} nameOf={titleOf}>
       {children(draw)}
     </Sortable>
   );

@@ -17,6 +17,8 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Txt } from '@/ui';
+import { sayDragging } from '@/ui/drag-words.ts';
+import { sayDragOfRows } from '@/words/dragging.ts';
 
 /** Something that was dragged out of one band into another. */
 export interface Moved {
@@ -45,7 +47,7 @@ export function Bands({
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 200, tolerance: 8 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: fromBandToBand }),
+    useSensor(KeyboardSensor, { coordinateGetter: fromBandToBand, scrollBehavior: 'auto' }),
   );
   const end = ({ active, over: target }: DragEndEvent) => {
     setDragged(null);
@@ -57,6 +59,7 @@ export function Bands({
   return (
     <DndContext
       sensors={sensors}
+      accessibility={sayDragging(sayDragOfRows(), (id) => bands.find(({ person }) => person.id === id)?.person.name ?? '')}
       collisionDetection={bandUnder}
       onDragStart={({ active }) => setDragged(active.data.current as Dragged)}
       onDragOver={({ over: target }) => setOver(target && target.id !== dragged?.person.id ? String(target.id) : null)}
@@ -94,7 +97,7 @@ const fromBandToBand: KeyboardCoordinateGetter = (event, { currentCoordinates, c
   if (step === 0 || !collisionRect) return undefined;
   event.preventDefault();
   const middle = collisionRect.top + collisionRect.height / 2;
-  const middles = [...droppableRects.values()].map(({ top, height }) => top + height / 2).sort((a, b) => a - b);
-  const next = step === 1 ? middles.find((y) => y > middle + 8) : middles.findLast((y) => y < middle - 8);
-  return next === undefined ? undefined : { x: currentCoordinates.x, y: currentCoordinates.y + next - middle };
+  const rects = [...droppableRects.values()].sort((a, b) => a.top - b.top);
+  const next = rects[rects.findLastIndex(({ top }) => top <= middle) + step];
+  return next && { x: currentCoordinates.x, y: currentCoordinates.y + next.top + next.height / 2 - middle };
 };

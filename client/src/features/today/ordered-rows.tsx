@@ -2,6 +2,7 @@ import type { Placed } from '@kotiva/core';
 import { useGive } from '@/store/live-house.tsx';
 import { Sortable, SortableRow } from '@/ui/sortable.tsx';
 import { t } from '@/words';
+import { sayDragOfRows } from '@/words/dragging.ts';
 import { TodayRow } from './today-row.tsx';
 
 /** Today in an order of one's own: by dragging, by touch, by keyboard. It holds until it is changed. */
@@ -15,7 +16,7 @@ export function OrderedRows({ entries }: { entries: readonly Placed[] }) {
     give('part.order', { items: [...others.slice(0, to), id, ...others.slice(to)] }, { words: t('said.reordered'), undo: true });
   };
   return (
-    <Sortable ids={ids} onDrop={drop}>
+    <Sortable ids={ids} onDrop={drop} words={sayDragOfRows()} nameOf={(id) => entries.find(({ item }) => item.id === id)?.item.title ?? ''}>
       {entries.map((entry) => (
         <SortableRow key={entry.item.id} id={entry.item.id} label={t('move.drag', { title: entry.item.title })}>
           {(handle) => <TodayRow entry={entry} handle={handle} />}
