@@ -5,5 +5,9 @@ export const ScrollRoot = createContext<Element | null>(null);
 
 export const useScrollRoot = (): Element | null => useContext(ScrollRoot);
 
-/** The element behind a scroll view's ref. */
-export const elementOf = (view: unknown): Element | null => (view as { getScrollableNode?: () => Element } | null)?.getScrollableNode?.() ?? null;
+/** The element behind a scroll view's ref, scrolling as the DOM says: the web layer hangs a `scrollTo` of another shape on it. */
+export function elementOf(view: unknown): Element | null {
+  const element = (view as { getScrollableNode?: () => Element } | null)?.getScrollableNode?.() ?? null;
+  if (element && Object.hasOwn(element, 'scrollTo')) delete (element as { scrollTo?: unknown }).scrollTo;
+  return element;
+}
