@@ -117,6 +117,7 @@ test('undo: a check, a removal, a handover', async ({ demo, devices }) => {
   await expect(tie).toBeHidden();
   await aino.getByRole('button', { name: 'Undo' }).click();
   await expect(tie).toBeVisible();
+  await aino.getByRole('button', { name: /^Next 7 days/ }).click();
   await aino.getByText('Dentist').click();
   await aino.getByRole('button', { name: 'More on this item' }).click();
   await aino.getByRole('menuitem', { name: 'Remove' }).click();

@@ -70,6 +70,23 @@ const DOINGS: [number, Doing][] = [
       ),
   ],
   [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.remove', { items: [item.id] }))],
+  [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.move', { items: [item.id], parent: r.pick(openItems(rows))!.id }))],
+  [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.copy', { items: [item.id], list: r.pick(lists(rows))?.id ?? null }))],
+  [1, (e, r, rows) => withOne(r.pick(lists(rows)), (list) => e.give('list.useAgain', { list: list.id }))],
+  [1, (e, r, rows) => withOne(r.pick(lists(rows)), (list) => e.give('list.clearDone', { list: list.id, cleared: r.chance(0.7) }))],
+  [1, (e, r) => given(e.give('view.arrange', { view: 'today', sort: r.pick(['due', 'title'] as const)!, cap: r.chance(0.5) ? 5 : null }))],
+  [
+    1,
+    (e, r, rows) =>
+      withOne(r.pick(people(rows)), (person) => e.give('capacity.set', { person: person.id, minutes: Array.from({ length: 7 }, () => r.below(480)) })),
+  ],
+  [
+    1,
+    (e, r, rows) =>
+      withOne(r.pick(lists(rows)), (list) =>
+        e.give('item.addMany', { list: list.id, items: [{ title: 'Several' }, { title: 'A step of it', under: 0 }, { title: 'Done before', ticked: true }] }),
+      ),
+  ],
   [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('comment.say', { item: item.id, text: 'Well' }))],
   [
     1,

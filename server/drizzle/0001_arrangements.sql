@@ -24,5 +24,8 @@ CREATE TABLE `capacity` (
 --> statement-breakpoint
 CREATE INDEX `capacity_seq_ix` ON `capacity` (`houseId`,`seq`);--> statement-breakpoint
 CREATE INDEX `capacity_person_ix` ON `capacity` (`personId`);--> statement-breakpoint
+ALTER TABLE `bundle` ADD `purpose` text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE `bundle` ADD `colour` text DEFAULT 'graphite' NOT NULL;--> statement-breakpoint
+ALTER TABLE `bundle` ADD `icon` text DEFAULT 'package' NOT NULL;--> statement-breakpoint
 ALTER TABLE `house` ADD `hintsListId` text;--> statement-breakpoint
 ALTER TABLE `list` ADD `clearedAt` text;

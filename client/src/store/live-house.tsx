@@ -17,7 +17,7 @@ interface LiveHouse {
   putAwayRefusal(id: string): void;
 }
 
-const LiveHouseContext = createContext<LiveHouse | null>(null);
+export const LiveHouseContext = createContext<LiveHouse | null>(null);
 const TICK_MS = 20_000;
 
 interface Props {

@@ -1,11 +1,15 @@
+import type { Colour } from '@kotiva/core';
 import { Pressable, View } from 'react-native';
 import { Txt, type Tone } from './text.tsx';
+import { personInk } from './tokens.ts';
 
 interface RowProps {
   title: string;
   /** A short line below: where it is, from whom, what it waits for. */
   sub?: string;
   subTone?: Tone;
+  /** Topic words after the line, each in its colour. */
+  tags?: readonly { name: string; colour: Colour }[];
   /** A short word at the right: hour, days late, figure. */
   right?: string;
   rightTone?: Tone;
@@ -44,6 +48,7 @@ export function Row({
   title,
   sub,
   subTone = 'muted',
+  tags = [],
   right,
   rightTone = 'ink',
   lead,
@@ -73,9 +78,14 @@ export function Row({
         <Txt face="medium" tone={done ? 'muted' : 'ink'} numberOfLines={2} className={done ? 'line-through' : ''}>
           {title}
         </Txt>
-        {sub ? (
+        {sub || tags.length > 0 ? (
           <Txt size={13} tone={subTone} numberOfLines={1} className="mt-px">
             {sub}
+            {tags.map(({ name, colour }, nth) => (
+              <Txt key={name} size={13} face="medium" style={{ color: personInk(colour) }}>
+                {`${sub || nth > 0 ? ' · ' : ''}#${name}`}
+              </Txt>
+            ))}
           </Txt>
         ) : null}
         {state ? <Txt className="sr-only">{state}</Txt> : null}
@@ -91,19 +101,39 @@ export function Row({
   );
 }
 
+interface GroupHeadProps {
+  title: string;
+  count?: number;
+  tone?: Tone;
+  /** Before the title: a symbol. */
+  lead?: React.ReactNode;
+  /** Below it: a line on what this is. */
+  sub?: string;
+  /** At its right: what can be done with the group. */
+  children?: React.ReactNode;
+}
+
 /** The heading of a group of rows, with how many there are. */
-export function GroupHead({ title, count, tone = 'ink', children }: { title: string; count?: number; tone?: Tone; children?: React.ReactNode }) {
+export function GroupHead({ title, count, tone = 'ink', lead, sub, children }: GroupHeadProps) {
   return (
     <View className={`flex-row items-center pl-4 ${children ? 'pr-1 pt-2' : 'pb-1 pr-4 pt-4'}`}>
-      <View className="shrink flex-row items-baseline gap-2">
-        <Txt role="heading" aria-level={3} face="head" tone={tone}>
-          {title}
-        </Txt>
-        {count === undefined ? null : (
-          <Txt size={13} tone="muted">
-            {count}
+      <View className="min-w-0 shrink">
+        <View className="flex-row items-baseline gap-2">
+          {lead ? <View className="self-center">{lead}</View> : null}
+          <Txt role="heading" aria-level={3} face="head" tone={tone} className="shrink">
+            {title}
           </Txt>
-        )}
+          {count === undefined ? null : (
+            <Txt size={13} tone="muted">
+              {count}
+            </Txt>
+          )}
+        </View>
+        {sub ? (
+          <Txt size={15} tone="muted">
+            {sub}
+          </Txt>
+        ) : null}
       </View>
       {children ? <View className="ml-auto">{children}</View> : null}
     </View>

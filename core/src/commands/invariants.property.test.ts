@@ -8,7 +8,7 @@ import { isUndoable } from './undo.ts';
 const PEOPLE = ['Aino', 'Leila', 'Eetu'] as const;
 
 /** One random thing somebody does; the numbers choose among what there is. */
-const aDoing = fc.record({ who: fc.constantFrom(...PEOPLE), what: fc.nat(15), a: fc.nat(30), b: fc.nat(30) });
+const aDoing = fc.record({ who: fc.constantFrom(...PEOPLE), what: fc.nat(19), a: fc.nat(30), b: fc.nat(30) });
 type Doing = typeof aDoing extends fc.Arbitrary<infer D> ? D : never;
 
 function house(): World {
@@ -49,6 +49,14 @@ function attempt(w: World, { who, what, a, b }: Doing): string | null {
     () => w.try(who, 'part.uncheck', { item, person: b % 2 ? w.person(who) : null }),
     () => w.try(who, 'part.plan', { items: [item], plan: `2026-12-${String(1 + (b % 28)).padStart(2, '0')}` }),
     () => w.try(who, 'part.shelve', { items: [item] }),
+    () => w.try(who, 'item.move', { items: [item], parent: second }),
+    () => w.try(who, 'item.copy', { items: [item], list: lists[b % lists.length]!.id }),
+    () => w.try(who, 'list.useAgain', { list: lists[b % lists.length]!.id }),
+    () =>
+      w.try(who, 'item.addMany', {
+        list: lists[a % lists.length]!.id,
+        items: [{ title: `One ${a}` }, { title: 'Under it', under: 0 }, { title: 'Done', ticked: b % 2 === 0 }],
+      }),
     () => w.try(who, 'item.setPolicy', { item, policy: b % 2 ? 'each' : 'any' }),
   ];
   const done = tries[what % tries.length]!();

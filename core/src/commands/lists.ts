@@ -1,6 +1,6 @@
 import { v5 } from 'uuid';
 import * as z from 'zod/mini';
-import { Access, ListIcon, ListKind } from '../model/list.ts';
+import { Access, ListIcon, ListKind, Purpose } from '../model/list.ts';
 import { Colour } from '../model/person.ts';
 import { Id, Name } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
@@ -9,7 +9,6 @@ import { needPerson } from './parts.ts';
 import { keyAtEnd, keyBeside, type Neighbours } from './position.ts';
 import { refuse } from './reasons.ts';
 
-const PURPOSE = z.string().check(z.maxLength(300));
 const NEIGHBOURS = { after: z.optional(z.nullable(Id)), before: z.optional(z.nullable(Id)) };
 
 export const shareId = (listId: string, personId: string): string => v5(`share:${personId}`, listId);
@@ -29,18 +28,18 @@ const ownBundle = ({ bundle }: { bundle: string }, d: Deciding) =>
 
 export const makeBundle = commandKind({
   name: 'bundle.make',
-  payload: z.object({ name: Name }),
+  payload: z.object({ name: Name, purpose: z._default(Purpose, ''), colour: z._default(Colour, 'graphite'), icon: z._default(ListIcon, 'package') }),
   asks: () => [{ deed: 'keep' }],
-  decide({ name }, d) {
-    d.insert('bundle', d.newId(), { ownerId: d.actor.id, name, position: keyAtEnd(d.all('bundle')), removedAt: null });
+  decide(looks, d) {
+    d.insert('bundle', d.newId(), { ...looks, ownerId: d.actor.id, position: keyAtEnd(d.all('bundle')), removedAt: null });
   },
 });
 
 export const changeBundle = commandKind({
   name: 'bundle.change',
-  payload: z.object({ bundle: Id, name: Name }),
+  payload: z.object({ bundle: Id, name: z.optional(Name), purpose: z.optional(Purpose), colour: z.optional(Colour), icon: z.optional(ListIcon) }),
   asks: (payload, d) => [ownBundle(payload, d)],
-  decide: ({ bundle, name }, d) => void d.set('bundle', bundle, { name }),
+  decide: ({ bundle, ...looks }, d) => void d.set('bundle', bundle, looks),
 });
 
 /** The lists in it stay, unbundled. */
@@ -58,7 +57,7 @@ export const makeList = commandKind({
   name: 'list.make',
   payload: z.object({
     name: Name,
-    purpose: z._default(PURPOSE, ''),
+    purpose: z._default(Purpose, ''),
     colour: Colour,
     icon: ListIcon,
     kind: z._default(ListKind, 'working'),
@@ -94,7 +93,7 @@ export const changeList = commandKind({
   payload: z.object({
     list: Id,
     name: z.optional(Name),
-    purpose: z.optional(PURPOSE),
+    purpose: z.optional(Purpose),
     colour: z.optional(Colour),
     icon: z.optional(ListIcon),
     kind: z.optional(ListKind),

@@ -85,3 +85,31 @@ test('undoing the last missing part’s check-off reopens the whole', () => {
   w.must('Eetu', 'undo', { command: id });
   expect(isDone(w.row(item), w.parts(item))).toBe(false);
 });
+
+describe('undoing the tick of a step', () => {
+  function stepped() {
+    const w = new World();
+    w.join('Leila', 'helper');
+    const list = w.list('Aino', 'Rooms', [['Leila', 'check']]);
+    const towels = w.item('Aino', 'Towels', { list, persons: [w.person('Leila')] });
+    const big = w.item('Aino', 'Big ones', { parent: towels });
+    const tick = (by: string, item: string, person: string | null) => w.must(by, 'part.checkOff', { item, person });
+    return { w, towels, big, tick, standing: () => w.part(towels, 'Leila').standing };
+  }
+  test('leaves done what was done before it', () => {
+    const { w, towels, big, tick, standing } = stepped();
+    tick('Leila', towels, w.person('Leila'));
+    w.later(1);
+    const { id } = tick('Aino', big, null);
+    w.must('Aino', 'undo', { command: id });
+    expect(standing()).toBe('completed');
+  });
+  test('opens again what was closed with it', () => {
+    const { w, towels, big, tick, standing } = stepped();
+    const { id } = tick('Aino', big, null);
+    w.later(1);
+    tick('Leila', towels, w.person('Leila'));
+    w.must('Aino', 'undo', { command: id });
+    expect(standing()).not.toBe('completed');
+  });
+});

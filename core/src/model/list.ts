@@ -33,8 +33,20 @@ export type Access = z.infer<typeof Access>;
 
 const removable = { removedAt: z.nullable(Instant) };
 
+/** A line on what a list or a bundle is for. */
+export const Purpose = z.string().check(z.maxLength(300));
+
 /** Lists that belong together. Seen by its maker and by whoever sees a list in it. */
-export const Bundle = z.object({ ...shared, ...removable, ownerId: Id, name: Name, position: z.string() });
+export const Bundle = z.object({
+  ...shared,
+  ...removable,
+  ownerId: Id,
+  name: Name,
+  purpose: Purpose,
+  colour: Colour,
+  icon: ListIcon,
+  position: z.string(),
+});
 export type Bundle = z.infer<typeof Bundle>;
 
 export const List = z.object({
@@ -43,8 +55,7 @@ export const List = z.object({
   ownerId: Id,
   bundleId: z.nullable(Id),
   name: Name,
-  /** A line on what it is for. */
-  purpose: z.string().check(z.maxLength(300)),
+  purpose: Purpose,
   colour: Colour,
   icon: ListIcon,
   kind: ListKind,

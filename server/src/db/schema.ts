@@ -61,7 +61,16 @@ export const invitation = sqliteTable(
 
 export const bundle = sqliteTable(
   'bundle',
-  { ...shared(), ownerId: text().notNull(), name: text().notNull(), position: text().notNull(), removedAt: text() },
+  {
+    ...shared(),
+    ownerId: text().notNull(),
+    name: text().notNull(),
+    purpose: text().notNull().default(''),
+    colour: text().notNull().default('graphite'),
+    icon: text().notNull().default('package'),
+    position: text().notNull(),
+    removedAt: text(),
+  },
   (t) => [index('bundle_seq_ix').on(t.houseId, t.seq)],
 );
 

@@ -21,10 +21,12 @@ interface ArrangeProps {
 export function ArrangeButton(props: ArrangeProps) {
   const { arranged } = useArrangement(props.view);
   const [open, setOpen] = useState(false);
+  const how = sayArranged(arranged, props);
+  const usual = isUsual(arranged);
   return (
     <>
-      <Button kind="quiet" tone="muted" icon="arrange" label={t('arrange.change', { how: sayArranged(arranged, props) })} onPress={() => setOpen(true)}>
-        {isUsual(arranged) ? t('arrange.arrange') : sayArranged(arranged, props)}
+      <Button kind="quiet" tone="muted" icon="arrange" label={t(usual ? 'arrange.usual' : 'arrange.other', { how })} onPress={() => setOpen(true)}>
+        {usual ? t('arrange.arrange') : how}
       </Button>
       {open ? <ArrangeSheet {...props} onClose={() => setOpen(false)} /> : null}
     </>

@@ -55,11 +55,8 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
     !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
     !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
     !done && item.rule ? item.rule.words : null,
-    ...tagsOf(),
   ].filter(Boolean);
-  function tagsOf(): string[] {
-    return item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [`#${tag.name}`]));
-  }
+  const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));
   const knot = shown ? knotOf(item, shown) : 'nobody';
   const lead = choosing ? (
     <ChosenMark on={choosing.has(item.id)} />
@@ -80,6 +77,7 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
       sub={detail === 'bare' ? undefined : [...lines, detail === 'full' ? firstLine(item.notes) : null].filter(Boolean).join(' · ') || undefined}
       right={right ?? (!done && item.due ? sayDue(item.due, late, now, house.zone) : undefined)}
       rightTone={rightTone ?? (late ? 'late' : 'ink')}
+      tags={detail === 'bare' ? undefined : tags}
       done={done}
       importance={item.importance}
       onPress={() => (choosing ? selection!.toggle(item.id) : open(item.id))}

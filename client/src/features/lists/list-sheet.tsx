@@ -1,11 +1,12 @@
-import { byPosition, COLOURS, LIST_ICONS, type Colour, type List, type ListIcon, type ListKind } from '@kotiva/core';
+import { byPosition, COLOURS, type Colour, type List, type ListIcon, type ListKind } from '@kotiva/core';
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Choice, Field, Heading, Icon, Labelled, Sheet, Swatches, Txt } from '@/ui';
+import { Button, Choice, Field, Heading, Labelled, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { ColourAndIcon } from './colour-and-icon.tsx';
 
 /** A new list, or what an existing one is called, looks like and is for. */
 export function ListSheet({ list, onClose }: { list?: List; onClose: () => void }) {
@@ -44,25 +45,7 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
         <Field label={t('list.name')} value={name} onChangeText={setName} error={error} autoFocus={!list} />
         <Field label={t('list.purpose')} value={purpose} onChangeText={setPurpose} maxLength={300} />
         {list ? null : <Field label={t('list.sections')} hint={t('list.sectionsHint')} value={sections} onChangeText={setSections} multiline />}
-        <Labelled words={t('list.colour')}>
-          <Swatches label={t('list.colour')} value={colour} options={COLOURS.map((one) => ({ value: one, words: t(`colour.${one}`) }))} onChange={setColour} />
-        </Labelled>
-        <Labelled words={t('list.icon')}>
-          <View role="radiogroup" aria-label={t('list.icon')} className="flex-row flex-wrap gap-1">
-            {LIST_ICONS.map((one) => (
-              <Pressable
-                key={one}
-                role="radio"
-                aria-checked={one === icon}
-                aria-label={t(`icon.${one}`)}
-                onPress={() => setIcon(one)}
-                className={`h-11 w-11 items-center justify-center rounded-control border-2 ${one === icon ? 'border-ink' : 'border-transparent'}`}
-              >
-                <Icon name={one} size={22} colour={colour} />
-              </Pressable>
-            ))}
-          </View>
-        </Labelled>
+        <ColourAndIcon colour={colour} icon={icon} onColour={setColour} onIcon={setIcon} />
         <Labelled words={t('list.kind')}>
           <Choice
             label={t('list.kind')}

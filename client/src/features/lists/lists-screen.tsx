@@ -7,15 +7,15 @@ import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Empty, Fold, GroupHead, Icon, Menu, Row } from '@/ui';
 import { sayMeasure, t } from '@/words';
+import { BundleSheet } from './bundle-sheet.tsx';
 import { ListSheet } from './list-sheet.tsx';
-import { NameSheet } from './name-sheet.tsx';
 
 /** Every list one can open, in its bundles. */
 export function ListsScreen() {
   const { rows } = usePlace();
   const give = useGive();
   const [making, setMaking] = useState<'list' | 'bundle' | null>(null);
-  const [renaming, setRenaming] = useState<Bundle | null>(null);
+  const [changing, setChanging] = useState<Bundle | null>(null);
   const lists = rows
     .all('list')
     .filter((list) => !list.removedAt)
@@ -34,11 +34,16 @@ export function ListsScreen() {
       <View className="lg:grid lg:grid-cols-2 lg:gap-x-8">
         {bundles.map((bundle) => (
           <View key={bundle.id}>
-            <GroupHead title={bundle.name} count={open.filter((list) => list.bundleId === bundle.id).length}>
+            <GroupHead
+              title={bundle.name}
+              sub={bundle.purpose || undefined}
+              lead={<Icon name={bundle.icon} size={18} colour={bundle.colour} />}
+              count={open.filter((list) => list.bundleId === bundle.id).length}
+            >
               <Menu
                 label={t('bundle.more', { name: bundle.name })}
                 entries={[
-                  { key: 'rename', words: t('common.rename'), onPress: () => setRenaming(bundle) },
+                  { key: 'change', words: t('bundle.change'), onPress: () => setChanging(bundle) },
                   {
                     key: 'remove',
                     words: t('bundle.remove'),
@@ -80,25 +85,8 @@ export function ListsScreen() {
       ) : null}
       <RemovedRow />
       {making === 'list' ? <ListSheet onClose={() => setMaking(null)} /> : null}
-      {making === 'bundle' ? (
-        <NameSheet
-          title={t('bundle.make')}
-          verb={t('bundle.makeIt')}
-          label={t('bundle.name')}
-          onClose={() => setMaking(null)}
-          onName={(name) => give('bundle.make', { name }, { ownRefusal: true })}
-        />
-      ) : null}
-      {renaming ? (
-        <NameSheet
-          title={t('common.rename')}
-          verb={t('common.save')}
-          label={t('bundle.name')}
-          startsAs={renaming.name}
-          onClose={() => setRenaming(null)}
-          onName={(name) => give('bundle.change', { bundle: renaming.id, name }, { ownRefusal: true })}
-        />
-      ) : null}
+      {making === 'bundle' ? <BundleSheet onClose={() => setMaking(null)} /> : null}
+      {changing ? <BundleSheet bundle={changing} onClose={() => setChanging(null)} /> : null}
     </Screen>
   );
 }

@@ -18,7 +18,7 @@ export function BandHead({ band: { person, load, guesses, capacity } }: { band: 
     <View role="rowheader" className="w-44">
       <Pressable
         role="button"
-        aria-label={[person.name, showsLoad ? words : null, showsLoad ? guess : null].filter(Boolean).join(', ')}
+        aria-label={[`${person.mark} ${person.name}`, showsLoad ? words : null, showsLoad ? guess : null].filter(Boolean).join(' ')}
         onPress={() => dispatch(narrowed(person.id))}
         className="min-h-14 flex-row items-center gap-2.5"
       >

@@ -1,4 +1,4 @@
-import { byDayPart, calendarDateOf, cappedDay, groupBy, sortBy, wallClockOf, type DayPart, type Detail, type Placed } from '@kotiva/core';
+import { byDayPart, groupBy, sortBy, wallClockOf, type CappedDay, type DayPart, type Detail, type Placed } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -15,15 +15,12 @@ import { TodayRow } from './today-row.tsx';
 const CAPS = ['3', '5', '8', '12', 'none'] as const;
 
 /** What is for today: by part of day or as it was arranged, within the cap, narrowed to what is so now. */
-export function TodayGroups({ agenda }: { agenda: readonly Placed[] }) {
-  const { house } = usePlace();
+export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: readonly Placed[]; day: CappedDay }) {
   const router = useRouter();
   const { arranged, arrange } = useArrangement('today');
   const [ordering, setOrdering] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const soNow = useSoNow();
-  const date = calendarDateOf(useNow(), house.zone);
-  const { shown, rest, next } = cappedDay(agenda, arranged.cap, date);
   const fits = ({ item }: Placed) => soNow.length === 0 || item.situationIds.every((id) => soNow.includes(id));
   const entries = shown.filter(fits);
   const needElse = shown.filter((entry) => !fits(entry));

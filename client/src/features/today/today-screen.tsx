@@ -1,4 +1,4 @@
-import { calendarDateOf } from '@kotiva/core';
+import { calendarDateOf, cappedDay } from '@kotiva/core';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { useCaptureHere } from '@/features/capture';
@@ -6,8 +6,9 @@ import { nameOf, Selecting } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { SortBar } from '@/features/sort';
 import { useAgenda } from '@/store/agenda.ts';
+import { useArrangement } from '@/store/arrangement.ts';
 import { narrowed, useNarrowed, useNow, usePlace } from '@/store/store.ts';
-import { Button, useWide } from '@/ui';
+import { Button, GroupHead, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayToday } from '@/words/dates.ts';
 import { DaySheet, useDaySheet } from './day-sheet.tsx';
@@ -44,6 +45,8 @@ function Everyone() {
     <Screen title={sayToday(calendarDateOf(useNow(), house.zone), false)} sub={t('sheet.counts', { todo: entries.length - done, done })}>
       <SortBar agenda={agenda} />
       <DaySheet bands={bands} />
+      <GroupHead title={t('sheet.mine')} />
+      <Later agenda={agenda} />
     </Screen>
   );
 }
@@ -53,27 +56,32 @@ function Mine() {
   const wide = useWide();
   const dispatch = useDispatch();
   const agenda = useAgenda();
+  const { arranged } = useArrangement('today');
+  const date = calendarDateOf(useNow(), house.zone);
+  const day = cappedDay(agenda, arranged.cap, date);
+  // what is offered next does not stand among the coming days as well
+  const later = agenda.filter((entry) => entry !== day.next);
   const count = (where: string) => agenda.filter((entry) => entry.where === where).length;
   const counts = t('today.counts', { house: house.name, todo: count('today'), done: count('done') });
-  const title = sayToday(calendarDateOf(useNow(), house.zone), !wide);
+  const title = sayToday(date, !wide);
   return (
     <Screen title={title} sub={counts} strip actions={wide ? <Button onPress={() => dispatch(narrowed(me.id))}>{t('sheet.everyone')}</Button> : undefined}>
       <Selecting>
         {wide ? (
           <View className="flex-row">
             <View className="grow basis-0">
-              <TodayGroups agenda={agenda} />
+              <TodayGroups agenda={agenda} day={day} />
             </View>
             <View className="grow basis-0 border-l border-line">
               <SortBar agenda={agenda} />
-              <Later agenda={agenda} isOpen />
+              <Later agenda={later} isOpen />
             </View>
           </View>
         ) : (
           <>
             <SortBar agenda={agenda} />
-            <TodayGroups agenda={agenda} />
-            <Later agenda={agenda} />
+            <TodayGroups agenda={agenda} day={day} />
+            <Later agenda={later} />
           </>
         )}
       </Selecting>

@@ -1,0 +1,98 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { inHouse } from '@/testing/in-house.tsx';
+import { went } from '@/testing/router.ts';
+import { ListScreen } from './list-screen.tsx';
+
+function house() {
+  const w = new World();
+  w.join('Leila', 'helper');
+  w.join('Noor', 'helper');
+  w.must('Aino', 'list.make', {
+    name: 'Boathouse',
+    colour: 'petrol',
+    icon: 'sailboat',
+    sections: ['Before winter', 'Repairs'],
+    shares: [
+      { person: w.person('Leila'), access: 'check' },
+      { person: w.person('Noor'), access: 'view' },
+    ],
+  });
+  const list = w.rows.all('list').find(({ name }) => name === 'Boathouse')!.id;
+  const section = (name: string) => w.rows.all('section').find((one) => one.name === name)!.id;
+  const jackets = w.item('Aino', 'Count the jackets', { list, section: section('Before winter'), due: '2026-11-27', tags: ['boats'] });
+  w.item('Aino', 'Small sizes', { parent: jackets });
+  w.item('Aino', 'Whistles', { parent: jackets });
+  w.item('Aino', 'Drain the barrel', { list, section: section('Before winter'), persons: [w.person('Leila')] });
+  w.item('Aino', 'New rope', { list, section: section('Repairs'), due: '2026-11-25' });
+  return { w, list, jackets, open: (who: string) => inHouse(w, who, <ListScreen listId={list} />) };
+}
+const tap = (name: string | RegExp, role = 'button') => fireEvent.click(screen.getByRole(role, { name }));
+const headings = () => screen.getAllByRole('heading').map((one) => one.textContent);
+
+test('in its sections; with its steps once a row is to say more', () => {
+  const { open } = house();
+  const { titles } = open('Aino');
+  expect(headings()).toEqual(['Boathouse', 'Before winter', 'Repairs']);
+  expect(titles()).toEqual(['Count the jackets', 'Drain the barrel', 'New rope']);
+  tap(/Arrange/);
+  tap('And its steps', 'radio');
+  tap('Done');
+  expect(titles()).toEqual(['Count the jackets', 'Small sizes', 'Whistles', 'Drain the barrel', 'New rope']);
+});
+
+test('put together by person: nobody’s come last', () => {
+  const { open } = house();
+  const { titles } = open('Aino');
+  tap(/Arrange/);
+  tap('By person', 'radio');
+  tap('by deadline', 'radio');
+  tap('Done');
+  expect(headings()).toEqual(['Boathouse', 'Leila', 'Nobody’s yet']);
+  expect(titles()).toEqual(['Drain the barrel', 'New rope', 'Count the jackets']);
+});
+
+test('the last step asks whether the whole is done', () => {
+  const { open, w, jackets } = house();
+  const { said } = open('Aino');
+  tap(/Arrange/);
+  tap('And its steps', 'radio');
+  tap('Done');
+  tap('Check off “Small sizes”', 'checkbox');
+  tap('Check off “Whistles”', 'checkbox');
+  expect(said()).toContain('Count the jackets');
+  expect(w.part(jackets, null).standing).not.toBe('completed');
+});
+
+test('who may only look sees neither menus nor handles, and can’t add to a section', () => {
+  const { open } = house();
+  open('Noor');
+  expect(screen.queryByRole('button', { name: /^Drag/ })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'More on this list' })).toBeNull();
+  expect(screen.queryByRole('button', { name: /^Add here/ })).toBeNull();
+  expect(screen.queryByRole('checkbox')).toBeNull();
+});
+
+test('a list that is gone says so and leads on', () => {
+  const { w } = house();
+  inHouse(w, 'Aino', <ListScreen listId="0190a000-0000-7000-8000-00000000ffff" />);
+  tap('To the lists');
+  expect(went.at(-1)).toBe('/lists');
+});
+
+test('what is chosen is handed to several at once: each of them has it', () => {
+  const { open, w } = house();
+  const { given } = open('Aino');
+  tap(/Arrange/);
+  tap('Select several');
+  tap(/^New rope/, 'checkbox');
+  tap(/^Count the jackets/, 'checkbox');
+  tap('Hand over');
+  const whom = within(screen.getByRole('group', { name: 'To whom' }));
+  for (const name of [/Leila/, /Noor/]) fireEvent.click(whom.getByRole('checkbox', { name }));
+  fireEvent.click(screen.getAllByRole('button', { name: 'Hand over' }).at(-1)!);
+  expect(given).toEqual(['part.handOver']);
+  const rope = w.rows.all('item').find(({ title }) => title === 'New rope')!;
+  expect(rope.policy).toBe('each');
+  expect(w.parts(rope.id).filter(({ personId, takenBackAt }) => personId !== null && !takenBackAt)).toHaveLength(2);
+});

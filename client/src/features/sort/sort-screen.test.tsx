@@ -1,0 +1,61 @@
+import { fireEvent, screen } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { inHouse } from '@/testing/in-house.tsx';
+import { SortScreen } from './sort-screen.tsx';
+
+function pile() {
+  const w = new World();
+  w.join('Petri', 'manager');
+  for (const title of ['First thought', 'Second thought', 'Third thought']) {
+    w.item('Aino', title);
+    w.later(1);
+  }
+  return { w };
+}
+const tap = (name: string | RegExp, role = 'button') => fireEvent.click(screen.getByRole(role, { name }));
+const press = (key: string) => fireEvent.keyDown(document.body, { key });
+const count = () => screen.queryByText(/^\d+ things? nobody has decided about$/)?.textContent ?? 'none';
+
+test('the newest stands open; a decision leads on to the next', () => {
+  const { w } = pile();
+  const { said } = inHouse(w, 'Aino', <SortScreen />);
+  expect(count()).toBe('3 things nobody has decided about');
+  expect(screen.getByRole('button', { name: 'Third thought' })).toBeTruthy();
+  tap('Today');
+  expect(said()).toBe('“Third thought”: planned for today.');
+  expect(count()).toBe('2 things nobody has decided about');
+  tap('Shelf');
+  tap('Later, no day');
+  expect(screen.queryByText(/nobody has decided/)).toBeNull();
+});
+
+test('by keyboard: on, select, and decide about several at once', () => {
+  const { w } = pile();
+  const { given } = inHouse(w, 'Aino', <SortScreen />);
+  for (const key of ['x', 'j', 'x', 's']) press(key);
+  expect(given).toEqual(['part.shelve']);
+  expect(count()).toBe('1 thing nobody has decided about');
+});
+
+test('a line is reworded in place; an empty one is refused beside it, and stays', () => {
+  const { w } = pile();
+  inHouse(w, 'Aino', <SortScreen />);
+  tap('Reword it');
+  const field = screen.getByLabelText('What needs doing');
+  fireEvent.change(field, { target: { value: '   ' } });
+  fireEvent.keyDown(field, { key: 'Enter' });
+  expect(screen.getByRole('alert').textContent).not.toBe('');
+  fireEvent.change(screen.getByLabelText('What needs doing'), { target: { value: 'Call the dairy about Friday' } });
+  fireEvent.keyDown(screen.getByLabelText('What needs doing'), { key: 'Enter' });
+  expect(screen.getByRole('button', { name: 'Call the dairy about Friday' })).toBeTruthy();
+});
+
+test('what was handed to me is taken where it stands', () => {
+  const { w } = pile();
+  const rail = w.item('Petri', 'Varnish the rail', { persons: [w.person('Aino')], message: 'Before the frost' });
+  inHouse(w, 'Aino', <SortScreen />);
+  expect(screen.getByText('“Before the frost”')).toBeTruthy();
+  tap('Take it: Varnish the rail');
+  expect(w.part(rail, 'Aino').standing).toBe('accepted');
+  expect(count()).toBe('3 things nobody has decided about');
+});

@@ -1,0 +1,91 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { inHouse } from '@/testing/in-house.tsx';
+import { TodayScreen } from './today-screen.tsx';
+
+/** A Tuesday, noon in Helsinki: the morning is over. */
+function house() {
+  const w = new World();
+  w.join('Leila', 'helper');
+  const list = w.list('Aino', 'Rooms', [['Leila', 'check']]);
+  w.item('Aino', 'Late from Friday', { list, due: '2026-11-20' });
+  w.item('Aino', 'By four', { list, due: '2026-11-24T16:00' });
+  w.item('Aino', 'Some time today', { list, due: '2026-11-24', importance: 3 });
+  w.item('Aino', 'This evening', { list, due: '2026-11-24T19:00' });
+  w.item('Aino', 'On Friday', { list, due: '2026-11-27' });
+  return { w, list };
+}
+const tap = (name: string | RegExp, role = 'button') => fireEvent.click(screen.getByRole(role, { name }));
+
+test('by part of day: what is late is for now, what is over is one line', () => {
+  const { w } = house();
+  w.now = '2026-11-24T15:30:00.000Z';
+  const { titles } = inHouse(w, 'Aino', <TodayScreen />);
+  // half past five: the day is over and folds, with what is still open
+  expect(screen.getByRole('button', { name: 'Day: 1 still open' })).toBeTruthy();
+  expect(titles()).toEqual(['Late from Friday', 'This evening', 'Some time today']);
+  tap('Day: 1 still open');
+  expect(titles()).toContain('By four');
+});
+
+test('put together and sorted otherwise, and it stays so', () => {
+  const { w } = house();
+  const { titles, unmount } = inHouse(w, 'Aino', <TodayScreen />);
+  tap(/Arrange/);
+  tap('All together', 'radio');
+  tap('by title', 'radio');
+  tap('Done');
+  expect(titles()).toEqual(['By four', 'Late from Friday', 'Some time today', 'This evening']);
+  unmount();
+  expect(inHouse(w, 'Aino', <TodayScreen />).titles()).toEqual(['By four', 'Late from Friday', 'Some time today', 'This evening']);
+});
+
+test('a limit folds the rest away; when that is done the next best is offered', () => {
+  const { w } = house();
+  const { titles } = inHouse(w, 'Aino', <TodayScreen />);
+  tap(/Arrange/);
+  tap('3', 'radio');
+  tap('Done');
+  expect(titles()).toHaveLength(3);
+  expect(screen.getByRole('button', { name: '1 more for today, beyond the limit' })).toBeTruthy();
+  for (const name of titles()) tap(`Check off “${name}”`, 'checkbox');
+  expect(screen.getByRole('heading', { name: 'Next best' })).toBeTruthy();
+  expect(titles()).toHaveLength(1);
+});
+
+test('several are chosen and put off together, as one action', () => {
+  const { w } = house();
+  const { given, said, titles } = inHouse(w, 'Aino', <TodayScreen />);
+  tap(/Arrange/);
+  tap('Select several');
+  tap(/^By four/, 'checkbox');
+  tap(/^This evening/, 'checkbox');
+  fireEvent.click(within(screen.getByRole('group', { name: 'What about these 2' })).getByRole('button', { name: 'Later, no day' }));
+  expect(given).toEqual(['part.later']);
+  expect(said()).toBe('2 items: later, without a day.');
+  expect(titles()).toContain('By four');
+});
+
+test('what is so now leaves out what needs something else', () => {
+  const { w, list } = house();
+  w.must('Aino', 'situation.make', { name: 'phone in hand', kind: 'tool' });
+  w.must('Aino', 'situation.make', { name: 'ladder', kind: 'tool' });
+  const [phone, ladder] = w.rows.all('situation').map(({ id }) => id);
+  w.item('Aino', 'Gutter', { list, due: '2026-11-24', situations: [ladder!] });
+  w.item('Aino', 'Undated call', { list, situations: [phone!] });
+  const { titles } = inHouse(w, 'Aino', <TodayScreen />);
+  expect(titles()).toContain('Gutter');
+  tap(/^What is so now/);
+  tap('phone in hand', 'checkbox');
+  expect(titles()).not.toContain('Gutter');
+  expect(titles()).toContain('Undated call');
+  tap('phone in hand', 'checkbox');
+  expect(titles()).toContain('Gutter');
+});
+
+test('what somebody else does shows while one looks', () => {
+  const { w, list } = house();
+  const { titles, meanwhile } = inHouse(w, 'Aino', <TodayScreen />);
+  meanwhile(() => w.item('Aino', 'Just come', { list, due: '2026-11-24' }));
+  expect(titles()).toContain('Just come');
+});

@@ -1,0 +1,52 @@
+import { render } from '@testing-library/react';
+import { NOUNS, type CommandName, type Row } from '@kotiva/core';
+import { idOf, type World } from '@kotiva/core/testing/world';
+import { act } from 'react';
+import { Provider } from 'react-redux';
+import { CaptureProvider } from '@/features/capture';
+import { houseSlice, noRows } from '@/store/house.ts';
+import { LiveHouseContext } from '@/store/live-house.tsx';
+import { makeStore, told } from '@/store/store.ts';
+
+/** A screen as somebody of a house in memory sees it: what is done on it runs through the same commands, and shows at once. */
+export function inHouse(world: World, who: string, screen: React.ReactElement) {
+  const store = makeStore();
+  const accountId = idOf(`account ${who}`);
+  const show = () => {
+    const confirmed = noRows();
+    for (const noun of NOUNS) for (const row of world.rows.all(noun)) (confirmed[noun] as Record<string, Row>)[row.id] = row;
+    store.dispatch(houseSlice.actions.opened({ houseId: world.houseId, accountId, confirmed, cursor: world.seq, pending: [], refused: [], loaded: true }));
+  };
+  const given: CommandName[] = [];
+  const live = {
+    give(name: CommandName, payload: never) {
+      const decision = world.try(who, name, payload);
+      if (decision.outcome !== 'accepted')
+        return { id: null, refused: decision.outcome === 'refused' ? decision.reason : { code: 'failed' as const, params: {} } };
+      given.push(name);
+      show();
+      return { id: decision.id, refused: null, notes: decision.notes };
+    },
+    outcome: () => Promise.reject(new Error('nothing is sent here')),
+    putAwayRefusal: () => undefined,
+  };
+  show();
+  store.dispatch(told(world.now));
+  const drawn = render(
+    <Provider store={store}>
+      <LiveHouseContext.Provider value={live as never}>
+        <CaptureProvider>{screen}</CaptureProvider>
+      </LiveHouseContext.Provider>
+    </Provider>,
+  );
+  return {
+    ...drawn,
+    given,
+    /** What others do meanwhile. */
+    meanwhile: (doing: () => void) => act(() => (doing(), show())),
+    /** The titles of the rows on the screen, in their order. */
+    titles: () => [...drawn.container.querySelectorAll('[data-row]')].map((row) => row.firstElementChild!.textContent),
+    /** What was last said at the foot of the screen. */
+    said: () => store.getState().said?.words ?? null,
+  };
+}

@@ -1,0 +1,10 @@
+/** Where a screen went, for tests: stands in for the router. */
+export const went: unknown[] = [];
+export const useRouter = () => ({
+  push: (to: unknown) => went.push(to),
+  navigate: (to: unknown) => went.push(to),
+  replace: (to: unknown) => went.push(to),
+  setParams: (params: unknown) => went.push(params),
+});
+export const usePathname = () => '/';
+export const useGlobalSearchParams = () => ({});
