@@ -122,3 +122,18 @@ test('narrowed to somebody, what is typed is for them', async ({ demo, devices }
   await line.press('Enter');
   await expect(eetu.getByRole('region', { name: 'To sort' })).toContainText('from Aino');
 });
+
+test('a swipe uncovers the words of a row, and does nothing by itself', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  const row = aino.locator('.swipe-row').filter({ hasText: 'Ask about the solar grant' });
+  const tomorrow = row.getByRole('button', { name: 'Tomorrow' });
+  const inSight = () => tomorrow.evaluate((button) => button.getBoundingClientRect().left < window.innerWidth);
+  expect(await inSight()).toBe(false);
+  await row.evaluate((swipe) => swipe.scrollTo({ left: swipe.scrollWidth }));
+  expect(await inSight()).toBe(true);
+  await expect(aino.getByText(/^Planned for tomorrow|to tomorrow/)).toBeHidden();
+  await tomorrow.click();
+  await expect(row).toBeHidden();
+  await expect(aino.getByRole('button', { name: 'Undo' })).toBeVisible();
+});

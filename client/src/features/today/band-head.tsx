@@ -16,12 +16,7 @@ export function BandHead({ band: { person, load, guesses, capacity } }: { band: 
   const guess = guesses > 0 ? t('load.guesses', { count: guesses }) : '';
   return (
     <View role="rowheader" className="w-44">
-      <Pressable
-        role="button"
-        aria-label={[`${person.mark} ${person.name}`, showsLoad ? words : null, showsLoad ? guess : null].filter(Boolean).join(' ')}
-        onPress={() => dispatch(narrowed(person.id))}
-        className="min-h-14 flex-row items-center gap-2.5"
-      >
+      <Pressable role="button" onPress={() => dispatch(narrowed(person.id))} className="min-h-14 flex-row items-center gap-2.5">
         <PersonMark looks={person} size={36} />
         <View className="min-w-0 shrink">
           <Txt face="bold" numberOfLines={1}>
@@ -33,6 +28,7 @@ export function BandHead({ band: { person, load, guesses, capacity } }: { band: 
               <Txt size={13} face={full ? 'bold' : 'read'} tone={full ? 'waits' : 'muted'} numberOfLines={1}>
                 {words}
               </Txt>
+              {guess ? <Txt className="sr-only">{guess}</Txt> : null}
             </View>
           ) : null}
         </View>
