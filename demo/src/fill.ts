@@ -49,7 +49,7 @@ class HouseFiller {
     const [first] = this.scenario.people;
     for (const name of this.scenario.places) this.give(first!.name, 'place.make', { name });
     for (const [name, kind] of Object.entries(this.scenario.situations)) this.give(first!.name, 'situation.make', { name, kind });
-    for (const [name, owner] of Object.entries(this.scenario.bundles)) this.give(owner, 'bundle.make', { name });
+    for (const [name, { owner, ...looks }] of Object.entries(this.scenario.bundles)) this.give(owner, 'bundle.make', { name, ...looks });
     for (const list of this.scenario.lists) this.list(list);
     for (const { list, section, item } of this.inOrder()) this.item(item, list, section);
     for (const [owner, items] of Object.entries(this.scenario.own)) for (const item of items) this.own(owner, item);
@@ -69,7 +69,7 @@ class HouseFiller {
 
   private list({ name, purpose, colour, icon, kind, bundle, owner, edit = [], check = [], view = [], sections }: DemoList): void {
     // a bundle is seen by its maker, so its maker puts the lists in it
-    const maker = bundle ? this.scenario.bundles[bundle]! : owner;
+    const maker = bundle ? this.scenario.bundles[bundle]!.owner : owner;
     const shares = [
       ...edit.map((who) => [who, 'edit'] as const),
       ...check.map((who) => [who, 'check'] as const),

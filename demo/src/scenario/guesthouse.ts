@@ -10,7 +10,11 @@ export const GUESTHOUSE: DemoHouse = {
     { name: 'Tapio', mark: 'Ta', colour: 'umber', pattern: 'warp', role: 'helper', minutes: [360, 360, 360, 360, 360, 0, 0] },
     { name: 'Noor', mark: 'No', colour: 'olive', pattern: 'zigzag', role: 'helper', minutes: [240, 240, 240, 0, 240, 240, 240] },
   ],
-  bundles: { 'By the water': 'Aino', 'In the house': 'Aino', Office: 'Petri' },
+  bundles: {
+    'By the water': { owner: 'Aino', purpose: 'What the lake asks for', colour: 'petrol', icon: 'anchor' },
+    'In the house': { owner: 'Aino', purpose: 'Rooms, kitchen, and what lies between', colour: 'umber', icon: 'house' },
+    Office: { owner: 'Petri', purpose: 'Guests on paper', colour: 'indigo', icon: 'key' },
+  },
   lists: [
     {
       name: 'Boathouse',

@@ -4,7 +4,7 @@ import { t, type DemoHouse } from './shapes.ts';
 export const HOME: DemoHouse = {
   name: 'Upstairs',
   people: FAMILY,
-  bundles: { Everyday: 'Aino' },
+  bundles: { Everyday: { owner: 'Aino', purpose: 'What comes round again', colour: 'moss', icon: 'heart' } },
   lists: [
     {
       name: 'Chores',

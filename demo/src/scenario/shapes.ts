@@ -62,10 +62,18 @@ export interface DemoList {
   sections: Record<string, DemoItem[]>;
 }
 
+export interface DemoBundle {
+  owner: string;
+  purpose: string;
+  colour: Colour;
+  icon: ListIcon;
+}
+
 export interface DemoHouse {
   name: string;
   people: DemoPerson[];
-  bundles: Record<string, string>;
+  /** By name. */
+  bundles: Record<string, DemoBundle>;
   lists: DemoList[];
   own: Record<string, DemoItem[]>;
   places: string[];
