@@ -1,5 +1,5 @@
 import { firstLoad, scrollFps } from './browser.ts';
-import { captureParse, fitsNowMs, today10k } from './planning.ts';
+import { captureParse, fitsNowMs, nudgePlan, today10k } from './planning.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
 import { checkoffAck, propagation } from './wire.ts';
@@ -12,6 +12,7 @@ try {
   captureParse();
   today10k();
   fitsNowMs();
+  nudgePlan();
   await firstLoad(demo.base);
   await scrollFps(demo.base);
 } finally {

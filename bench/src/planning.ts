@@ -1,4 +1,4 @@
-import { agendaOf, bestWithin, candidatesOf, FRESH_PART, MemoryRows, partId, type Item, type Part, type PlanView } from '@kotiva/core';
+import { agendaOf, bestWithin, candidatesOf, FRESH_PART, MemoryRows, nudgeRounds, partId, type Item, type Part, type PlanView } from '@kotiva/core';
 import { readLine } from '@kotiva/core/capture';
 import { GB } from 'chrono-node/en';
 import { percentile, report } from './report.ts';
@@ -99,6 +99,7 @@ function manyItems(count = OPEN_ITEMS): { rows: MemoryRows; items: Item[] } {
       position: `a${nth}`,
       policy: 'any',
       confirm: false,
+      pace: null,
       createdAt: VIEW.now,
       removedAt: null,
     } as Item;
@@ -109,4 +110,27 @@ function manyItems(count = OPEN_ITEMS): { rows: MemoryRows; items: Item[] } {
     items.push(item);
   }
   return { rows, items };
+}
+
+/** Next nudges of 10,000 open parts a second, beside only walking over them. */
+export function nudgePlan(): void {
+  const { rows } = manyItems();
+  const people = Array.from({ length: 20 }, (_, nth) => `0190a000-0000-7000-8000-3${String(nth).padStart(11, '0')}`);
+  for (const [nth, id] of people.entries()) {
+    const rest = { hours: { from: '21:00', to: '07:00' }, daysOff: [1 + (nth % 7)] };
+    rows.put('person', { id, houseId: ME, seq: 1, stamps: {}, endedAt: null, rest } as never);
+  }
+  for (const [nth, part] of rows.all('part').entries()) {
+    const given = { personId: people[nth % people.length]!, giverId: ME, originId: ME, givenAt: '2026-11-01T09:00:00.000Z', standing: 'needs-action' as const };
+    rows.put('part', { ...part, ...given });
+  }
+  const house = { ...VIEW.house, pace: 'usual' as const };
+  const parts = rows.all('part');
+  const perSecond = (ms: number) => parts.length / (ms / 1000);
+  report(
+    'nudge_plan_per_s',
+    perSecond(medianOf(() => nudgeRounds(house, rows as never))),
+    '1/s',
+    perSecond(medianOf(() => parts.filter((part) => rows.get('item', part.itemId) && rows.by('part', 'itemId', part.itemId).length > 0))),
+  );
 }

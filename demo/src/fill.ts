@@ -2,6 +2,7 @@ import { addDays, calendarDateOf, epochOf, instantAt, instantOf, type CommandNam
 import { v7 } from 'uuid';
 import { Accounts } from '../../server/src/auth/accounts.ts';
 import type { Storage } from '../../server/src/db/open.ts';
+import { Nudger } from '../../server/src/jobs/nudger.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
 import type { DemoHouse, DemoItem, DemoList, Did } from './scenario/index.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
@@ -12,7 +13,7 @@ export const DEMO_PASSWORD = 'kaislaranta';
 /** Fills an empty database with the scenario: through commands, at the times they would have been given. */
 export async function fillDemo(storage: Storage, now: string): Promise<void> {
   const accounts = await demoAccounts(new Accounts(storage.db));
-  for (const house of [GUESTHOUSE, HOME]) new HouseFiller(storage, accounts, house, now).fill();
+  for (const house of [GUESTHOUSE, HOME]) new HouseFiller(storage, accounts, house, now).fill(storage);
 }
 
 type AccountIds = Map<string, { id: string; name: string }>;
@@ -42,7 +43,7 @@ class HouseFiller {
     this.ledger = new Ledger(storage.raw, { now: () => this.clock });
   }
 
-  fill(): void {
+  fill(storage: Storage): void {
     this.at(30, 8);
     this.people();
     this.at(29, 9);
@@ -53,6 +54,16 @@ class HouseFiller {
     for (const list of this.scenario.lists) this.list(list);
     for (const { list, section, item } of this.inOrder()) this.item(item, list, section);
     for (const [owner, items] of Object.entries(this.scenario.own)) for (const item of items) this.own(owner, item);
+    this.pastNudges(storage);
+  }
+
+  /** What people were asked meanwhile, at the times they were. */
+  private pastNudges(storage: Storage): void {
+    const nudger = new Nudger(storage.raw, this.ledger, { now: () => this.clock });
+    for (let at = nudger.nextAt(); at !== null && at < this.now; at = nudger.nextAt()) {
+      this.clock = at;
+      nudger.run();
+    }
   }
 
   private people(): void {

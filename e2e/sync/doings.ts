@@ -74,6 +74,12 @@ const DOINGS: [number, Doing][] = [
   [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('item.copy', { items: [item.id], list: r.pick(lists(rows))?.id ?? null }))],
   [1, (e, r, rows) => withOne(r.pick(lists(rows)), (list) => e.give('list.useAgain', { list: list.id }))],
   [1, (e, r, rows) => withOne(r.pick(lists(rows)), (list) => e.give('list.clearDone', { list: list.id, cleared: r.chance(0.7) }))],
+  [1, (e, r, rows) => withOne(r.pick(rows.all('part')), (part) => e.give('part.nudge', { item: part.itemId, persons: [part.personId ?? part.id] }))],
+  [
+    1,
+    (e, r, rows) =>
+      withOne(r.pick(people(rows)), (person) => e.give('person.setRest', { person: person.id, rest: { hours: null, daysOff: [r.below(7) + 1] } })),
+  ],
   [1, (e, r) => given(e.give('view.arrange', { view: 'today', sort: r.pick(['due', 'title'] as const)!, cap: r.chance(0.5) ? 5 : null }))],
   [
     1,

@@ -11,6 +11,7 @@ import { realClock, SimulatedClock, type Clock } from './clock.ts';
 import type { Env, Services } from './context.ts';
 import type { Storage } from './db/open.ts';
 import { answerProblem, Problem } from './problem.ts';
+import { Nudger } from './jobs/nudger.ts';
 import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
 import { houseRoutes } from './routes/house.ts';
@@ -46,6 +47,7 @@ export function createApp({ storage, version, simulate = false, demo = false, pu
     ledger,
     feed,
     hub,
+    nudger: new Nudger(storage.raw, ledger, clock),
     perAccount: new AttemptLimit(5, 15),
     perAddress: new AttemptLimit(30, 15),
     demo,
@@ -81,7 +83,7 @@ export function createApp({ storage, version, simulate = false, demo = false, pu
   app.route('/api', sessionRoutes(services));
   app.route('/api', houseRoutes(services));
   app.route('/api', captureRoutes(services));
-  if (simulated) app.route('/api', clockRoutes(simulated, hub));
+  if (simulated) app.route('/api', clockRoutes(simulated, services));
   app.all('/api/*', () => {
     throw new Problem(404, 'no-such-route', 'There is nothing at this address.');
   });

@@ -18,20 +18,21 @@ describe('the simulated clock', () => {
 
   test('goes forward by what is said, days as days of UTC', () => {
     const clock = new SimulatedClock(storage.db);
-    expect(clock.advance('P1DT2H')).toBe(true);
+    expect(clock.moveTo(clock.after('P1DT2H'))).toBe(true);
     expect(ahead(clock)).toBe(26 * 60);
   });
 
   test('never goes back', () => {
     const clock = new SimulatedClock(storage.db);
-    clock.advance('P2D');
+    clock.moveTo(clock.after('P2D'));
     expect(clock.moveTo(new Date().toISOString())).toBe(false);
-    expect(clock.advance('-P1D')).toBe(false);
+    expect(clock.moveTo(clock.after('-P1D'))).toBe(false);
     expect(ahead(clock)).toBe(48 * 60);
   });
 
   test('keeps its lead over a restart', () => {
-    new SimulatedClock(storage.db).advance('P3D');
+    const clock = new SimulatedClock(storage.db);
+    clock.moveTo(clock.after('P3D'));
     storage.close();
     open();
     expect(ahead(new SimulatedClock(storage.db))).toBe(72 * 60);

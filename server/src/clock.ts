@@ -39,10 +39,10 @@ export class SimulatedClock implements Clock {
     return true;
   }
 
-  /** Moves on by an ISO 8601 duration, days counted in UTC. */
-  advance(duration: string): boolean {
+  /** The instant an ISO 8601 duration from now, days counted in UTC. */
+  after(duration: string): string {
     const step = Temporal.Duration.from(duration);
     const moved = Temporal.Instant.from(this.now()).toZonedDateTimeISO('UTC').add(step);
-    return this.moveTo(moved.toInstant().toString({ fractionalSecondDigits: 3 }));
+    return moved.toInstant().toString({ fractionalSecondDigits: 3 });
   }
 }

@@ -3,6 +3,7 @@ import type { CaptureTokens } from './auth/capture-tokens.ts';
 import type { AttemptLimit } from './auth/limits.ts';
 import type { Clock, SimulatedClock } from './clock.ts';
 import type { Storage } from './db/open.ts';
+import type { Nudger } from './jobs/nudger.ts';
 import type { Ledger } from './sync/apply.ts';
 import type { ChangeFeed } from './sync/changes.ts';
 import type { LiveHub } from './sync/live.ts';
@@ -18,6 +19,7 @@ export interface Services {
   ledger: Ledger;
   feed: ChangeFeed;
   hub: LiveHub;
+  nudger: Nudger;
   perAccount: AttemptLimit;
   perAddress: AttemptLimit;
   /** Sign in as anyone with one tap: demo mode. */

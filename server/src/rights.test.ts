@@ -179,6 +179,10 @@ const CASES: Record<CommandName, Record<string, Case>> = {
     another: byManagers((s) => ({ person: s.other, colour: 'plum' })),
   },
   'person.setRole': { another: byManagers((s) => ({ person: s.other, role: 'member' })) },
+  'person.setRest': {
+    oneself: byAll((s) => ({ person: s.house.person(s.me), rest: { hours: null, daysOff: [7] } })),
+    another: byManagers((s) => ({ person: s.other, rest: { hours: null, daysOff: [7] } })),
+  },
   'person.end': { another: byManagers(async (s) => ({ person: await someone(s) })) },
   'invitation.make': {
     'to no list': byManagers(() => ({ role: 'helper', uses: 'one', token: freshToken() })),
@@ -273,6 +277,10 @@ const CASES: Record<CommandName, Record<string, Case>> = {
       allowed: ownPart(s) && s.allows('pass-on'),
     }),
     anothers: async (s) => ({ payload: { item: await s.itemOfOther(), from: s.other, to: s.house.person('Third') }, allowed: s.allows('change') }),
+  },
+  'part.nudge': { another: async (s) => ({ payload: { item: await s.itemOfOther(), persons: [s.other] }, allowed: s.allows('change') }) },
+  'nudge.send': {
+    anyone: async (s) => ({ payload: { person: s.other, parts: [s.other], at: new Date().toISOString() }, allowed: false }),
   },
   'part.see': { own: onOwn((item) => ({ item })) },
   'part.accept': { own: onOwn((item) => ({ item })) },

@@ -6,6 +6,8 @@ import { createApp } from './app.ts';
 import { openStorage, type Storage } from './db/open.ts';
 
 const BEAT_MS = 15_000;
+/** How late a nudge may be. */
+const NUDGE_MS = 5_000;
 export const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 
 export interface ServeOptions {
@@ -29,9 +31,13 @@ export async function startServer({ port, host, data, simulate, demo, publicUrl 
   const clientFolder = join(root, 'client/dist');
   const { app, services } = createApp({ storage, version, publicUrl, simulate, demo, clientFolder: existsSync(clientFolder) ? clientFolder : undefined });
   const beat = setInterval(() => services.hub.beat(), BEAT_MS);
+  // what fell due while nothing ran is sent once, before the first request
+  services.nudger.run();
+  const nudging = setInterval(() => services.nudger.run(), NUDGE_MS);
   const server = serve({ fetch: app.fetch, port, hostname: host });
   const end = () => {
     clearInterval(beat);
+    clearInterval(nudging);
     server.close();
     storage.close();
     process.exit(0);

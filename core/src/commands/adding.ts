@@ -30,6 +30,7 @@ export function insertItem(d: Deciding, fields: Spot & { title: string; makerId:
     rule: null,
     policy: 'any',
     confirm: false,
+    pace: null,
     createdAt: d.now,
     removedAt: null,
     ...given,

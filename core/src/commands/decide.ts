@@ -28,6 +28,7 @@ import {
 } from './lists.ts';
 import { isAllowed, NEEDS, type CommandName } from './may.ts';
 import { changePlace, changeSituation, makePlace, makeSituation } from './contexts.ts';
+import { nudge, sendNudges, setRest } from './nudges.ts';
 import { leaveParts, orderParts, planParts, pullParts, shelveParts, takePartsOff } from './planning.ts';
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, withdrawInvitation } from './people.ts';
@@ -45,6 +46,7 @@ const KINDS = {
   'person.change': changePerson,
   'person.setRole': setRole,
   'person.end': endPerson,
+  'person.setRest': setRest,
   'invitation.make': makeInvitation,
   'invitation.withdraw': withdrawInvitation,
   'bundle.make': makeBundle,
@@ -91,6 +93,8 @@ const KINDS = {
   'part.progress': progress,
   'part.checkOff': checkOff,
   'part.uncheck': uncheck,
+  'part.nudge': nudge,
+  'nudge.send': sendNudges,
   'part.tieOff': tieOff,
   'part.sendBack': sendBack,
   'part.putAway': putAway,

@@ -23,7 +23,7 @@ export interface Context {
 
 /** Something the one who acts should know though the command is accepted. */
 export interface Note {
-  code: 'already-done' | 'was-removed' | 'left-alone' | 'taken-back' | 'due-past' | 'plan-after-due' | 'removed-meanwhile' | 'merged-beside';
+  code: 'already-done' | 'was-removed' | 'left-alone' | 'taken-back' | 'due-past' | 'plan-after-due' | 'removed-meanwhile' | 'merged-beside' | 'nudge-waits';
   params: Params;
 }
 

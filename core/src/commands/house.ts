@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
-import { DayParts, USUAL_DAY_PARTS, ZONE } from '../model/house.ts';
-import { Colour, Mark, Pattern } from '../model/person.ts';
+import { DayParts, Pace, USUAL_DAY_PARTS, ZONE } from '../model/house.ts';
+import { Colour, Mark, Pattern, USUAL_REST } from '../model/person.ts';
 import { Id, Name, Title } from '../model/row.ts';
 import { calendarDateOf, isZone } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
@@ -23,9 +23,17 @@ export const makeHouse = commandKind({
     if (!account) refuse('not-a-member');
     if (d.find('house', houseId)) refuse('house-exists');
     if (!isZone(zone)) refuse('malformed', {}, 'zone');
-    d.insert('house', houseId, { name, zone, dayParts: USUAL_DAY_PARTS, createdAt: d.now, createdOn: calendarDateOf(d.now, zone), hintsListId: null });
+    d.insert('house', houseId, {
+      name,
+      zone,
+      dayParts: USUAL_DAY_PARTS,
+      createdAt: d.now,
+      createdOn: calendarDateOf(d.now, zone),
+      hintsListId: null,
+      pace: 'usual',
+    });
     const personId = d.newId();
-    d.insert('person', personId, { ...person, accountId: account.id, role: 'manager', joinedAt: d.now, endedAt: null });
+    d.insert('person', personId, { ...person, accountId: account.id, role: 'manager', rest: USUAL_REST, joinedAt: d.now, endedAt: null });
     d.enter('house.make', {}, { name });
     if (!hints) return;
     const listId = d.newId();
@@ -49,7 +57,7 @@ export const makeHouse = commandKind({
 
 export const changeHouse = commandKind({
   name: 'house.change',
-  payload: z.object({ name: z.optional(Name), zone: z.optional(ZONE), dayParts: z.optional(DayParts) }),
+  payload: z.object({ name: z.optional(Name), zone: z.optional(ZONE), dayParts: z.optional(DayParts), pace: z.optional(Pace) }),
   asks: () => [{ deed: 'manage' }],
   decide(fields, d) {
     if (fields.zone !== undefined && !isZone(fields.zone)) refuse('malformed', {}, 'zone');

@@ -1,6 +1,7 @@
 import { mergeDiff3 } from 'node-diff3';
 import * as z from 'zod/mini';
 import { countingParts } from '../followup/standing.ts';
+import { Pace } from '../model/house.ts';
 import { Policy, type Item } from '../model/item.ts';
 import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
 import { tellingOfCompletion } from './completion.ts';
@@ -24,6 +25,7 @@ export const changeItem = commandKind({
     notesBase: z.optional(Text),
     start: DATES.start,
     confirm: z.optional(z.boolean()),
+    pace: z.optional(z.nullable(Pace)),
     ...NATURE,
   }),
   asks: ({ item }) => [{ deed: 'change', item }],

@@ -8,7 +8,7 @@ import type { Deciding } from './deciding.ts';
 export type Footing = 'owner' | 'edit' | 'check' | 'view' | 'own-part';
 
 /** The columns of the table, and below them what does not depend on a list. */
-export type Deed = 'see' | 'add' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie' | 'share' | 'manage' | 'keep' | 'self' | 'enter';
+export type Deed = 'see' | 'add' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie' | 'share' | 'manage' | 'keep' | 'self' | 'enter' | 'system';
 
 /**
  * `own-items`: of items the person made. `own-part`: with a part of their own. `its-steps`: of the steps below that part.
@@ -17,7 +17,7 @@ export type Deed = 'see' | 'add' | 'change' | 'pass-on' | 'answer' | 'check' | '
 export type Grant = 'yes' | 'no' | 'manager' | 'giver' | 'own-items' | 'own-part' | 'its-steps' | 'roles';
 
 /** Who may do what, written by hand. Nothing else in Kotiva decides this. */
-export const TABLE: Record<Footing, Record<Exclude<Deed, 'manage' | 'keep' | 'self' | 'enter'>, Grant>> = {
+export const TABLE: Record<Footing, Record<Exclude<Deed, 'manage' | 'keep' | 'self' | 'enter' | 'system'>, Grant>> = {
   owner: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'yes' },
   edit: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'manager' },
   check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', check: 'yes', tie: 'no', share: 'no' },
@@ -34,6 +34,7 @@ export const NEEDS = {
   'person.change': ['self', 'manage'],
   'person.setRole': ['manage'],
   'person.end': ['self', 'manage'],
+  'person.setRest': ['self', 'manage'],
   'invitation.make': ['manage', 'share'],
   'invitation.withdraw': ['manage'],
   'bundle.make': ['keep'],
@@ -80,6 +81,8 @@ export const NEEDS = {
   'part.progress': ['self'],
   'part.checkOff': ['self', 'check', 'tie'],
   'part.uncheck': ['self', 'check', 'tie'],
+  'part.nudge': ['change'],
+  'nudge.send': ['system'],
   'part.tieOff': ['tie'],
   'part.sendBack': ['tie'],
   'part.putAway': ['see'],
@@ -100,13 +103,15 @@ export type CommandName = keyof typeof NEEDS;
 
 /** One thing a command asks leave for. */
 export type Ask =
-  | { deed: 'manage' | 'keep' | 'enter' }
+  | { deed: 'manage' | 'keep' | 'enter' | 'system' }
   | { deed: 'self'; is: boolean }
   | { deed: 'see' | 'add' | 'share' | 'change'; list: string }
   | { deed: 'see' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie'; item: string; giver?: boolean };
 
 export function isAllowed(ask: Ask, actor: Person | null, d: Deciding): boolean {
   if (ask.deed === 'enter') return true;
+  // what the clock does: nobody is signed in, so nothing that comes over the wire can ask for it
+  if (ask.deed === 'system') return d.context.account === null;
   if (!actor || !isHere(actor)) return false;
   if (ask.deed === 'self') return ask.is;
   if (ask.deed === 'manage') return actor.role === 'manager';

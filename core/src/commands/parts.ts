@@ -27,6 +27,7 @@ export const FRESH: Omit<Part, 'id' | 'houseId' | 'seq' | 'stamps' | 'itemId' | 
   takenBackAt: null,
   lastSignAt: null,
   nudgedAt: null,
+  nudgedByHandAt: null,
   unanswered: 0,
   putAwayAt: null,
   plan: null,

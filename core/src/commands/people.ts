@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { INVITATION_DAYS, invitationClosed, InvitedList } from '../model/invitation.ts';
 import type { Invitation } from '../model/invitation.ts';
-import { Colour, isHere, Mark, Pattern, Role, type Person } from '../model/person.ts';
+import { Colour, isHere, Mark, Pattern, Role, USUAL_REST, type Person } from '../model/person.ts';
 import { Id, Name } from '../model/row.ts';
 import { openParts } from '../followup/standing.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
@@ -30,7 +30,7 @@ export const addPerson = commandKind({
   asks: () => [{ deed: 'manage' }],
   decide(looks, d) {
     refuseTakenMark(looks.mark, null, d);
-    d.insert('person', d.newId(), { ...looks, accountId: null, role: 'outside', joinedAt: d.now, endedAt: null });
+    d.insert('person', d.newId(), { ...looks, accountId: null, role: 'outside', rest: USUAL_REST, joinedAt: d.now, endedAt: null });
     d.enter('person.add', {}, { name: looks.name });
   },
 });
@@ -179,7 +179,7 @@ export const join = commandKind({
     refuseTakenMark(looks.mark, known?.id ?? null, d);
     const person = known
       ? d.set('person', known.id, { ...looks, role: invitation.role, endedAt: null })
-      : d.insert('person', d.newId(), { ...looks, accountId: account.id, role: invitation.role, joinedAt: d.now, endedAt: null });
+      : d.insert('person', d.newId(), { ...looks, accountId: account.id, role: invitation.role, rest: USUAL_REST, joinedAt: d.now, endedAt: null });
     openInvitedLists(invitation, person, d);
     d.set('invitation', invitation.id, { joined: [...invitation.joined, person.id] });
     d.enter('person.join', {}, { name: looks.name });

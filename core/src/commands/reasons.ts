@@ -36,6 +36,8 @@ export const REASON_CODES = [
   'not-yours',
   'not-done',
   'nothing-done',
+  'nothing-to-nudge',
+  'nudged-already',
   'nothing-to-tie',
   'already-has-it',
   'cannot-open-list',

@@ -64,6 +64,7 @@ function startedAnew({ personId }: Part, d: Deciding): Partial<Part> {
     stood: null,
     putAwayAt: null,
     nudgedAt: null,
+    nudgedByHandAt: null,
     unanswered: 0,
     plan: null,
     pulledInto: null,

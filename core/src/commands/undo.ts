@@ -25,7 +25,20 @@ const UNMADE: Partial<Record<Noun, (d: Deciding) => Record<string, unknown>>> = 
 const KEPT: readonly Noun[] = ['activity', 'house', 'person'];
 
 /** Not to be undone: what let people in or out is changed openly. */
-const FINAL = ['house.make', 'person.join', 'person.end', 'person.add', 'list.giveTo', 'undo', 'part.see', 'notice.read', 'view.arrange', 'capacity.set'];
+const FINAL = [
+  'house.make',
+  'person.join',
+  'person.end',
+  'person.add',
+  'list.giveTo',
+  'undo',
+  'part.see',
+  'notice.read',
+  'view.arrange',
+  'capacity.set',
+  'part.nudge',
+  'nudge.send',
+];
 
 export const isUndoable = (name: string): boolean => !FINAL.includes(name);
 

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { Pace } from './house.ts';
 import { Id, Instant, Moment, oneLine, shared, Text, Title, WallTime } from './row.ts';
 
 /** `any`: the first to check off completes it. `each`: everyone checks off their own part. */
@@ -52,6 +53,8 @@ export const Item = z.object({
   policy: Policy,
   /** Completed parts wait for the giver, who ties them off or sends them back. */
   confirm: z.boolean(),
+  /** How often people are nudged about it; null: as the house does. */
+  pace: z.nullable(Pace),
   createdAt: Instant,
   removedAt: z.nullable(Instant),
 });

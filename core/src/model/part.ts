@@ -39,6 +39,8 @@ export const Part = z.object({
   /** The last answer, question, comment, percent or moved plan of that person. */
   lastSignAt: z.nullable(Instant),
   nudgedAt: z.nullable(Instant),
+  /** The last time somebody asked by hand; in the future while it waits for the person's quiet to end. */
+  nudgedByHandAt: z.nullable(Instant),
   /** Nudges since the last sign of life. */
   unanswered: z.number(),
   /** The giver has opened or put away the completed part: it leaves "Back". */

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Id, Instant, Name, oneLine, shared } from './row.ts';
+import { Id, Instant, Name, oneLine, shared, WallTime } from './row.ts';
 
 /** Manager, member, helper, outside (no account: reached by mail, or only a name to wait for). */
 export const Role = z.enum(['manager', 'member', 'helper', 'outside']);
@@ -16,6 +16,15 @@ export type Pattern = z.infer<typeof Pattern>;
 
 export const Mark = oneLine(3);
 
+/** When somebody is left in peace: no nudge reaches them then. Wall-clock; the end of the night may lie on the next day. */
+export const Rest = z.object({
+  hours: z.nullable(z.object({ from: WallTime, to: WallTime })),
+  /** ISO weekdays, Monday 1. */
+  daysOff: z.array(z.int().check(z.gte(1), z.lte(7))).check(z.maxLength(6)),
+});
+export type Rest = z.infer<typeof Rest>;
+export const USUAL_REST: Rest = { hours: { from: '21:00', to: '07:00' }, daysOff: [] };
+
 /** A membership in a house. Who has left keeps the row, so that their name stays on what they did. */
 export const Person = z.object({
   ...shared,
@@ -26,6 +35,7 @@ export const Person = z.object({
   colour: Colour,
   pattern: Pattern,
   role: Role,
+  rest: Rest,
   joinedAt: Instant,
   endedAt: z.nullable(Instant),
 });

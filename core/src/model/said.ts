@@ -38,6 +38,9 @@ export const NoticeKind = z.enum([
   'changed',
   'comment',
   'needs-person',
+  'nudge',
+  'nudges',
+  'no-answer',
   'policy',
 ]);
 export type NoticeKind = z.infer<typeof NoticeKind>;

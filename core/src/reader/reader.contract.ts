@@ -43,6 +43,7 @@ const anItem = (title: string, listId: string | null = null): Omit<Row<'item'>, 
   position: 'a0',
   policy: 'each',
   confirm: true,
+  pace: 'calm',
   createdAt: NOW,
   removedAt: null,
 });

@@ -58,6 +58,14 @@ export class World {
     return { id: done.id, notes: done.notes };
   }
 
+  /** What the clock does, nobody being signed in. */
+  system<N extends CommandName>(name: N, payload: Payload<N>): void {
+    const id = idOf(`system ${this.commands++}`);
+    const decision = decide({ id, name, payload, houseId: this.houseId, at: this.now, seen: this.seq }, this.rows, { now: this.now, account: null });
+    if (decision.outcome !== 'accepted') throw new Error(`${name}: ${JSON.stringify(decision)}`);
+    this.rows.apply(decision.changes, { commandId: id, name, payload, actorId: null, seq: ++this.seq });
+  }
+
   refused<N extends CommandName>(by: string, name: N, payload: Payload<N>, more: { at?: string; seen?: number } = {}): Reason {
     const done = this.try(by, name, payload, more);
     if (done.outcome !== 'refused') throw new Error(`${name} by ${by} was ${done.outcome}`);

@@ -1,4 +1,4 @@
-import { isNotNull } from 'drizzle-orm';
+import { isNotNull, sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 const flag = () => integer({ mode: 'boolean' }).notNull();
@@ -22,6 +22,7 @@ export const house = sqliteTable(
     createdOn: text().notNull(),
     createdAt: text().notNull(),
     hintsListId: text(),
+    pace: text().notNull().default('usual'),
   },
   (t) => [index('house_seq_ix').on(t.houseId, t.seq)],
 );
@@ -36,6 +37,9 @@ export const person = sqliteTable(
     colour: text().notNull(),
     pattern: text().notNull(),
     role: text().notNull(),
+    rest: text({ mode: 'json' })
+      .notNull()
+      .default(sql`'{"hours":{"from":"21:00","to":"07:00"},"daysOff":[]}'`),
     joinedAt: text().notNull(),
     endedAt: text(),
   },
@@ -173,6 +177,7 @@ export const item = sqliteTable(
     position: text().notNull(),
     policy: text().notNull(),
     confirm: flag(),
+    pace: text(),
     createdAt: text().notNull(),
     removedAt: text(),
   },
@@ -204,6 +209,7 @@ export const part = sqliteTable(
     takenBackAt: text(),
     lastSignAt: text(),
     nudgedAt: text(),
+    nudgedByHandAt: text(),
     unanswered: integer().notNull(),
     putAwayAt: text(),
     plan: text(),

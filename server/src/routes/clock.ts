@@ -1,19 +1,25 @@
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { SimulatedClock } from '../clock.ts';
+import type { Services } from '../context.ts';
 import { bodyOf, Problem } from '../problem.ts';
-import type { LiveHub } from '../sync/live.ts';
 
 const Move = z.union([z.object({ now: z.iso.datetime({ offset: true }) }), z.object({ advance: z.iso.duration() })]);
 
 /** The simulated clock: read, set, moved on. These routes exist only with `--simulate`. */
-export function clockRoutes(clock: SimulatedClock, hub: LiveHub): Hono {
+export function clockRoutes(clock: SimulatedClock, { hub, nudger }: Pick<Services, 'hub' | 'nudger'>): Hono {
   const app = new Hono();
   app.get('/simulate/clock', (c) => c.json({ now: clock.now() }));
   app.post('/simulate/clock', async (c) => {
     const move = await bodyOf(c, Move);
-    const moved = 'now' in move ? clock.moveTo(new Date(move.now).toISOString()) : clock.advance(move.advance);
-    if (!moved) throw new Problem(422, 'clock-backwards', 'The clock only goes forward.', { params: { now: clock.now() } });
+    const target = 'now' in move ? new Date(move.now).toISOString() : clock.after(move.advance);
+    if (target < clock.now()) throw new Problem(422, 'clock-backwards', 'The clock only goes forward.', { params: { now: clock.now() } });
+    // what falls due on the way happens at its time, one after the other
+    for (let at = nudger.nextAt(); at !== null && at <= target; at = nudger.nextAt()) {
+      clock.moveTo(at);
+      if (nudger.run() === 0) break;
+    }
+    clock.moveTo(target);
     hub.tellTime(clock.now());
     return c.json({ now: clock.now() });
   });

@@ -1,11 +1,14 @@
-import type { FollowUp } from '@kotiva/core';
-import { useOpenItem } from '@/features/item';
+import { openParts, type FollowUp, type Item } from '@kotiva/core';
+import { nameOf, PassOnPanel, useOpenItem } from '@/features/item';
+import { useState } from 'react';
 import { useGive } from '@/store/live-house.tsx';
-import { Button } from '@/ui';
-import { t } from '@/words';
+import { usePlace } from '@/store/store.ts';
+import { Button, Heading, Sheet } from '@/ui';
+import { t, together } from '@/words';
 
 /** The one thing it asks of you, in place. What needs words opens the item. */
-export function FollowUpAction({ followUp: { item, reason, part } }: { followUp: FollowUp }) {
+export function FollowUpAction({ followUp: { item, reason, part, parts } }: { followUp: FollowUp }) {
+  const { rows, me } = usePlace();
   const give = useGive();
   const open = useOpenItem();
   const label = (verb: string) => t('follow.actionOn', { verb, title: item.title });
@@ -18,7 +21,7 @@ export function FollowUpAction({ followUp: { item, reason, part } }: { followUp:
     case 'declined':
     case 'left':
     case 'no-answer':
-      return quiet(t('part.passOn'), () => open(item.id));
+      return <PassOnAction item={item} from={part!.personId!} label={label(t('part.passOn'))} />;
     case 'nobody':
       return quiet(t('hand.over'), () => open(item.id));
     case 'asked':
@@ -30,6 +33,29 @@ export function FollowUpAction({ followUp: { item, reason, part } }: { followUp:
     case 'done':
       return quiet(t('follow.putAway'), () => give('part.putAway', { items: [item.id] }, { words: t('said.putAway', { title: item.title }), undo: true }));
     default:
-      return null;
+      return quiet(t('nudge.nudge'), () => {
+        const persons = openParts(parts)
+          .map(({ personId }) => personId!)
+          .filter((id) => id !== me.id);
+        give('part.nudge', { item: item.id, persons }, { words: t('said.nudged', { names: together(persons.map((id) => nameOf(rows, id))) }) });
+      });
   }
+}
+
+/** To whom instead, without leaving what one follows. */
+function PassOnAction({ item, from, label }: { item: Item; from: string; label: string }) {
+  const [open, setOpen] = useState(false);
+  const title = t('follow.passOn', { title: item.title });
+  return (
+    <>
+      <Button kind="quiet" label={label} onPress={() => setOpen(true)}>
+        {t('part.passOn')}
+      </Button>
+      {open ? (
+        <Sheet open onClose={() => setOpen(false)} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
+          <PassOnPanel item={item} from={from} onDone={() => setOpen(false)} />
+        </Sheet>
+      ) : null}
+    </>
+  );
 }

@@ -60,7 +60,7 @@ function FollowUpRow({ followUp }: { followUp: FollowUp }) {
   return (
     <Row
       title={item.title}
-      sub={sayWhy(followUp, rows, now, house.zone)}
+      sub={sayWhy(followUp, rows, now, house)}
       onPress={() => open(item.id)}
       trail={
         <View className="flex-row items-center gap-2">

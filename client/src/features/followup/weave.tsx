@@ -93,7 +93,7 @@ function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly P
           {item.title}
         </Txt>
         <Txt size={13} tone="muted" numberOfLines={1}>
-          {sayWhy(followUp, rows, now, house.zone)}
+          {sayWhy(followUp, rows, now, house)}
         </Txt>
       </Pressable>
       <View role="cell" aria-label={sayStrands(item, parts, rows)} className="-mb-px">

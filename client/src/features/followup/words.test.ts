@@ -9,7 +9,9 @@ function towels(due?: string) {
   w.join('Leila', 'helper');
   w.join('Noor', 'helper');
   const item = w.item('Aino', 'Towels', { persons: [w.person('Leila'), w.person('Noor')], policy: 'each', due });
-  const why = () => followUpsOf(w.person('Aino'), w.rows, w.now, ZONE).map((followUp) => [followUp.group, sayWhy(followUp, w.rows, w.now, ZONE)]);
+  w.must('Aino', 'house.change', { pace: 'off' });
+  const why = () =>
+    followUpsOf(w.person('Aino'), w.rows, w.now, ZONE).map((followUp) => [followUp.group, sayWhy(followUp, w.rows, w.now, w.rows.all('house')[0]!)]);
   return { w, item, why };
 }
 const both = (w: World, item: string) => ['Leila', 'Noor'].forEach((name) => w.must(name, 'part.checkOff', { item, person: w.person(name) }));
@@ -34,4 +36,11 @@ test('put away it is followed no more', () => {
   both(w, item);
   w.must('Aino', 'part.putAway', { items: [item] });
   expect(why()).toEqual([]);
+});
+
+test('when somebody is asked next stands beside why it stands there', () => {
+  const { w, why } = towels('2026-11-27T17:00');
+  w.must('Aino', 'house.change', { pace: 'usual' });
+  // handed over on Tuesday noon, due on Friday at five: half-way is Thursday at half past two in the morning, so at seven
+  expect(why()[0]![1]).toBe('by Friday 17:00 · each, 0 of 2 · asked next Thursday 07:00');
 });

@@ -1,10 +1,15 @@
-import { progressOf, type FollowUp, type MemoryRows } from '@kotiva/core';
-import { nameOf } from '@/features/item';
+import { progressOf, type FollowUp, type House, type MemoryRows } from '@kotiva/core';
+import { nameOf, sayItemsNextNudge } from '@/features/item';
 import { t } from '@/words';
 import { sayInstant, sayMoment } from '@/words/dates.ts';
 
-/** Why an item stands where it stands, in a line. */
-export function sayWhy({ item, reason, part, parts }: FollowUp, rows: MemoryRows, now: string, zone: string): string {
+/** Why an item stands where it stands, and when somebody is asked next, in a line. */
+export function sayWhy(followUp: FollowUp, rows: MemoryRows, now: string, house: House): string {
+  const next = sayItemsNextNudge(followUp.item, house, rows, now);
+  return [sayReason(followUp, rows, now, house.zone), next].filter(Boolean).join(' · ');
+}
+
+function sayReason({ item, reason, part, parts }: FollowUp, rows: MemoryRows, now: string, zone: string): string {
   const name = nameOf(rows, part?.personId ?? null);
   const said = (kind: 'reason' | 'question') =>
     rows
@@ -27,7 +32,11 @@ export function sayWhy({ item, reason, part, parts }: FollowUp, rows: MemoryRows
     case 'nobody':
       return t('follow.nobody');
     case 'late':
-      return join(item.due ? t('follow.due', { when: sayMoment(item.due, now, zone) }) : null, each ?? name);
+      return join(
+        item.due ? t('follow.due', { when: sayMoment(item.due, now, zone) }) : null,
+        part?.nudgedAt ? t('follow.nudged', { when: sayInstant(part.nudgedAt, now, zone) }) : null,
+        each ?? name,
+      );
     case 'silent':
       return join(t('follow.nudged', { when: part?.nudgedAt ? sayInstant(part.nudgedAt, now, zone) : '' }), each ?? name);
     case 'in-hand':

@@ -1,6 +1,7 @@
 export { Decisions, IN_LISTS, needsMore, useDecide, type Decision } from './decisions.tsx';
 export { Outline, type OutlineGroup } from './outline-rows.tsx';
 export { SelectButton, Selecting, SelectionBar, useSelection } from './selection.tsx';
+export { PassOnPanel } from './pass-on-panel.tsx';
 export { PlaceList } from './where-panel.tsx';
 export { useGiveAll } from './give-all.ts';
 export { Steps } from './steps.tsx';
@@ -10,5 +11,6 @@ export { PeoplePicker, matches } from './people-picker.tsx';
 export { playTied, setSound, soundIsOn } from './tie-sound.ts';
 export { useOpenItem, useOpenedItem, type OpensAt } from './open-item.ts';
 export { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
+export { sayItemsNextNudge, sayNextNudge } from './next-nudge.ts';
 export { sayStanding } from './standing-words.ts';
 export { footings, lookup, useMyKnot, useTie } from './use-check.ts';

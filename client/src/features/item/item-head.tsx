@@ -42,6 +42,16 @@ export function ItemHead({ item, canChange, onCopy, onClose }: { item: Item; can
         void give('item.change', { item: item.id, confirm: !item.confirm }, { undo: true, words: t(item.confirm ? 'said.noConfirm' : 'said.confirm') }),
     });
     entries.push({
+      key: 'pace',
+      words: t(item.pace === 'off' ? 'item.nudge' : 'item.noNudges'),
+      onPress: () =>
+        void give(
+          'item.change',
+          { item: item.id, pace: item.pace === 'off' ? null : 'off' },
+          { undo: true, words: t(item.pace === 'off' ? 'said.nudges' : 'said.noNudges') },
+        ),
+    });
+    entries.push({
       key: 'remove',
       words: t('item.remove'),
       late: true,

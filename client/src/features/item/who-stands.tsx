@@ -5,8 +5,10 @@ import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, KnotMark, Knot, Menu, PersonMark, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
+import { sayInstant } from '@/words/dates.ts';
 import { WordsAnswer } from './answer-panel.tsx';
 import { knotOf, nameOf, personOf } from './knot-of.ts';
+import { sayNextNudge } from './next-nudge.ts';
 import { PassOnPanel } from './pass-on-panel.tsx';
 import { sayStanding } from './standing-words.ts';
 import { useTie } from './use-check.ts';
@@ -45,6 +47,13 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
     return said ? said.text : null;
   }
 
+  /** For who follows it: when that person was last asked, and when next. */
+  function asked(): string | null {
+    if (!isGiver || own) return null;
+    const last = part.nudgedAt && part.standing !== 'completed' ? t('nudge.last', { when: sayInstant(part.nudgedAt, now, house.zone) }) : null;
+    return [last, sayNextNudge(part, house, rows, now)].filter(Boolean).join(' · ') || null;
+  }
+
   function menuEntries(): MenuEntry[] {
     if (part.passedTo) return [];
     const found: MenuEntry[] = [];
@@ -53,6 +62,12 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
     if (mayPass) found.push({ key: 'pass', words: t('part.passOn'), onPress: () => setOpen('pass') });
     if (!own && mayTie)
       found.push({ key: 'tie', words: t(openPart ? 'part.tieFor' : 'part.untieFor', { name: person!.name }), onPress: () => tie(item, part) });
+    if (canChange && !own && openPart && !part.excusedAt)
+      found.push({
+        key: 'nudge',
+        words: t('nudge.now'),
+        onPress: () => void give('part.nudge', { item: item.id, persons: [person!.id] }, { words: t('said.nudged', { names: person!.name }) }),
+      });
     if (canChange && !own && openPart) {
       const words = t(part.excusedAt ? 'said.unexcused' : 'said.excused', { name: person!.name });
       found.push({
@@ -77,7 +92,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
         <View className="min-w-0 grow shrink basis-0">
           <Txt face="medium">{person.name}</Txt>
           <Txt size={13} tone="muted">
-            {sayStanding(item, part, rows, now, house.zone)}
+            {[sayStanding(item, part, rows, now, house.zone), asked()].filter(Boolean).join(' · ')}
           </Txt>
           {reason ? <Txt size={15}>{t('part.quote', { text: reason })}</Txt> : null}
           {saysGiver && part.giverId && part.giverId !== part.personId ? (

@@ -5,7 +5,8 @@ import { nameOf, personOf, useOpenItem } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Empty, Heading, IconButton, PersonMark, Row, Sheet } from '@/ui';
-import { t, type Slots, type WordKey } from '@/words';
+import { t, type WordKey } from '@/words';
+import { slotsOf } from '@/words/problems.ts';
 import { sayInstant } from '@/words/dates.ts';
 
 const MOST = 60;
@@ -59,8 +60,12 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
             <Row
               key={notice.id}
               lead={by ? <PersonMark looks={by} size={30} /> : undefined}
-              title={t(`notice.${notice.kind}` as WordKey, { name: nameOf(rows, notice.byId), ...(notice.params as Slots) })}
-              sub={[sayInstant(notice.at, now, house.zone), typeof notice.params.message === 'string' ? notice.params.message : notice.params.text]
+              title={t(`notice.${notice.kind}` as WordKey, { name: nameOf(rows, notice.byId), ...slotsOf(notice.params) })}
+              sub={[
+                sayInstant(notice.at, now, house.zone),
+                notice.params.late === true ? t('notice.late') : null,
+                typeof notice.params.message === 'string' ? notice.params.message : notice.params.text,
+              ]
                 .filter(Boolean)
                 .join(' · ')}
               done={false}

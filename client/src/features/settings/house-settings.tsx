@@ -1,8 +1,9 @@
+import { PACES } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Field, Fold, GroupHead } from '@/ui';
+import { Button, Choice, Field, Fold, GroupHead, Labelled, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -31,6 +32,17 @@ export function HouseSettings() {
             autoCapitalize="none"
             error={error?.field === 'zone' ? error.words : null}
           />
+          <Labelled words={t('pace.label')}>
+            <Choice
+              label={t('pace.label')}
+              value={house.pace}
+              options={PACES.map((value) => ({ value, words: t(`pace.${value}`) }))}
+              onChange={(pace) => void give('house.change', { pace }, { words: t('said.saved'), undo: true })}
+            />
+            <Txt size={15} tone="muted">
+              {t(`pace.${house.pace}Means`)}
+            </Txt>
+          </Labelled>
           <Button kind="main" onPress={save}>
             {t('common.save')}
           </Button>

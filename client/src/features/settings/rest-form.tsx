@@ -1,0 +1,51 @@
+import type { Person } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { Button, Labelled, MomentInput, Switch, Toggles, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayWeekday } from '@/words/dates.ts';
+import { sayReason } from '@/words/problems.ts';
+
+const WEEK = ['1', '2', '3', '4', '5', '6', '7'] as const;
+
+/** When somebody is left in peace: hours of the night, and whole days. */
+export function RestForm({ person }: { person: Person }) {
+  const give = useGive();
+  const [nights, setNights] = useState(person.rest.hours !== null);
+  const [from, setFrom] = useState(person.rest.hours?.from ?? '21:00');
+  const [to, setTo] = useState(person.rest.hours?.to ?? '07:00');
+  const [days, setDays] = useState<readonly string[]>(person.rest.daysOff.map(String));
+  const [error, setError] = useState<string | null>(null);
+  const save = () => {
+    if (days.length === WEEK.length) return setError(t('rest.everyDay'));
+    const rest = { hours: nights && from && to ? { from, to } : null, daysOff: days.map(Number) };
+    const reason = give('person.setRest', { person: person.id, rest }, { words: t('said.saved'), ownRefusal: true });
+    setError(reason ? sayReason(reason) : null);
+  };
+  return (
+    <View className="gap-3 px-4 pb-4">
+      <Txt size={15} tone="muted">
+        {t('rest.means')}
+      </Txt>
+      <Switch words={t('rest.nights')} on={nights} onChange={setNights} />
+      {nights ? (
+        <View className="flex-row gap-3">
+          <MomentInput label={t('rest.from')} kind="time" value={from} onChange={setFrom} />
+          <MomentInput label={t('rest.to')} kind="time" value={to} onChange={setTo} />
+        </View>
+      ) : null}
+      <Labelled words={t('rest.daysOff')}>
+        <Toggles label={t('rest.daysOff')} on={days} options={WEEK.map((day) => ({ value: day, words: sayWeekday(Number(day)) }))} onChange={setDays} />
+      </Labelled>
+      {error ? (
+        <Txt role="alert" tone="late" size={15}>
+          {error}
+        </Txt>
+      ) : null}
+      <View className="items-start">
+        <Button onPress={save}>{t('common.save')}</Button>
+      </View>
+    </View>
+  );
+}

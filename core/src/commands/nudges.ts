@@ -1,0 +1,107 @@
+import * as z from 'zod/mini';
+import { NUDGES_BEFORE_ASKING } from '../followup/groups.ts';
+import { afterQuiet, quietOf } from '../followup/quiet.ts';
+import { WINDOW_MS } from '../followup/nudging.ts';
+import { nudgeOf, type NudgeRows } from '../followup/rounds.ts';
+import { openParts } from '../followup/standing.ts';
+import type { Part } from '../model/part.ts';
+import { Rest } from '../model/person.ts';
+import { Id, Instant, Text } from '../model/row.ts';
+import { epochOf, instantOf } from '../time/clock.ts';
+import { say } from './answering.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import { needPerson } from './parts.ts';
+import { refuse } from './reasons.ts';
+
+/** By hand, once an hour for each part. */
+const HOUR_MS = 3_600_000;
+
+/** Asks people kindly how it is going, with a word if wanted. In their quiet hours it waits for the end of them, and that is said. */
+export const nudge = commandKind({
+  name: 'part.nudge',
+  payload: z.object({ item: Id, persons: z.array(Id).check(z.minLength(1), z.maxLength(60)), words: z._default(Text, '') }),
+  asks: ({ item }) => [{ deed: 'change', item }],
+  decide({ item: itemId, persons, words }, d) {
+    const item = d.need('item', itemId);
+    const open = openParts(d.by('part', 'itemId', itemId));
+    for (const personId of persons) {
+      const person = needPerson(personId, d);
+      const part = open.find((one) => one.personId === personId);
+      if (!part || personId === d.actor.id) refuse('nothing-to-nudge', { name: person.name }, 'persons');
+      // asked already, and waiting for the person's quiet to end: it waits on
+      if (part.nudgedByHandAt !== null && part.nudgedByHandAt > d.now) {
+        d.note('nudge-waits', { name: person.name, until: part.nudgedByHandAt });
+        continue;
+      }
+      const left = part.nudgedByHandAt === null ? 0 : HOUR_MS - (epochOf(d.now) - epochOf(part.nudgedByHandAt));
+      if (left > 0) refuse('nudged-already', { name: person.name, minutes: Math.ceil(left / 60_000) }, 'persons');
+      const at = afterQuiet(d.now, quietOf(person), d.need('house', d.context.houseId).zone) ?? d.now;
+      d.set('part', part.id, { nudgedByHandAt: at });
+      if (words.trim()) say(item, part, words.trim(), 'comment', 'pair', d);
+      if (at > d.now) d.note('nudge-waits', { name: person.name, until: at });
+      else {
+        countNudge(part, d);
+        d.tell(personId, 'nudge', itemId, { title: item.title, text: words.trim(), late: false });
+      }
+    }
+    d.enter('part.nudge', { itemId }, { to: persons.map((id) => d.find('person', id)?.name ?? '') });
+  },
+});
+
+/**
+ * One round of nudges to one person, by the clock of the house. What has been answered meanwhile is left out, so that a round may be
+ * tried again at any time; several things are told as one.
+ */
+export const sendNudges = commandKind({
+  name: 'nudge.send',
+  payload: z.object({ person: Id, parts: z.array(Id).check(z.minLength(1), z.maxLength(500)), at: Instant }),
+  asks: () => [{ deed: 'system' }],
+  decide({ person: personId, parts, at }, d) {
+    const house = d.need('house', d.context.houseId);
+    const until = instantOf(epochOf(d.now) + WINDOW_MS);
+    const due = parts
+      .map((id) => d.find('part', id))
+      .filter((part): part is Part => {
+        const next = part ? nudgeOf(part, house, rowsOf(d)) : null;
+        return next !== null && next.at <= until;
+      });
+    if (due.length === 0) return;
+    const titles = due.map((part) => d.need('item', part.itemId).title);
+    // so much after its time that it would seem odd without a word
+    const late = epochOf(d.now) - epochOf(at) > HOUR_MS;
+    for (const part of due) {
+      countNudge(part, d);
+      d.enter('nudge.send', { itemId: part.itemId }, { to: [d.find('person', personId)?.name ?? ''] });
+    }
+    if (due.length === 1) d.tell(personId, 'nudge', due[0]!.itemId, { title: titles[0]!, text: '', late });
+    else d.tell(personId, 'nudges', null, { titles, count: titles.length, late });
+    for (const part of due) tellGiverInVain(part, d);
+  },
+});
+
+const rowsOf = (d: Deciding): NudgeRows => ({
+  all: (noun) => d.all(noun),
+  by: (noun, field, value) => d.by(noun, field, value),
+  get: ((noun: 'item', id: string) => d.find(noun, id) ?? 'absent') as NudgeRows['get'],
+});
+
+const countNudge = (part: Part, d: Deciding): void => void d.set('part', part.id, { nudgedAt: d.now, unanswered: part.unanswered + 1 });
+
+/** After the third in vain nudging stops, and the giver is asked. */
+function tellGiverInVain(part: Part, d: Deciding): void {
+  if (part.unanswered + 1 < NUDGES_BEFORE_ASKING) return;
+  const item = d.need('item', part.itemId);
+  d.tell(part.giverId, 'no-answer', item.id, { title: item.title, who: d.find('person', part.personId!)?.name ?? '' });
+}
+
+/** When somebody is left in peace: their own to say, or a manager's. */
+export const setRest = commandKind({
+  name: 'person.setRest',
+  payload: z.object({ person: Id, rest: Rest }),
+  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
+  decide({ person, rest }, d) {
+    needPerson(person, d, 'person');
+    d.set('person', person, { rest: { ...rest, daysOff: [...new Set(rest.daysOff)].sort() } });
+  },
+});

@@ -1,0 +1,68 @@
+import type { House } from '../model/house.ts';
+import type { Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
+import { isHere, type Person } from '../model/person.ts';
+import { epochOf, instantOf } from '../time/clock.ts';
+import { isDone } from './standing.ts';
+import { nextNudge, WINDOW_MS, type Nudge } from './nudging.ts';
+import { quietOf } from './quiet.ts';
+
+/** What nudging reads: a part of `Reader` that every side has. */
+export interface NudgeRows {
+  all(noun: 'part'): Part[];
+  by(noun: 'part', field: 'itemId', value: string): Part[];
+  get(noun: 'item', id: string): Item | 'absent' | 'not-held';
+  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
+}
+
+/** When a person is next asked, and about what: several things that fall together are one. */
+export interface NudgeRound {
+  personId: string;
+  /** UTC instant; in the past where nothing ran at its time. */
+  at: string;
+  partIds: string[];
+}
+
+/** The next nudge of a part as the house has it, or null. */
+export function nudgeOf(part: Part, house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): Nudge | null {
+  const item = rows.get('item', part.itemId);
+  const person = part.personId ? rows.get('person', part.personId) : 'absent';
+  if (typeof item === 'string' || item.removedAt !== null || typeof person === 'string' || !isHere(person)) return null;
+  if (isDone(item, rows.by('part', 'itemId', item.id))) return null;
+  return nextNudge({ part, item, pace: item.pace ?? house.pace, quiet: quietOf(person), house });
+}
+
+/** The next round of everybody who has one, earliest first. Never two of a person within one window. */
+export function nudgeRounds(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): NudgeRound[] {
+  const nudges = new Map<string, { partId: string; at: string }[]>();
+  const last = new Map<string, string>();
+  for (const part of rows.all('part')) {
+    if (part.personId === null) continue;
+    if (part.nudgedAt !== null && part.nudgedAt > (last.get(part.personId) ?? '')) last.set(part.personId, part.nudgedAt);
+    if (part.standing === 'completed') continue;
+    const nudge = nudgeOf(part, house, rows);
+    if (!nudge) continue;
+    const known = nudges.get(part.personId);
+    if (known) known.push({ partId: part.id, at: nudge.at });
+    else nudges.set(part.personId, [{ partId: part.id, at: nudge.at }]);
+  }
+  return [...nudges]
+    .map(([personId, found]) => roundOf(personId, found, last.get(personId) ?? null))
+    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.personId < b.personId ? -1 : 1));
+}
+
+function roundOf(personId: string, found: { partId: string; at: string }[], last: string | null): NudgeRound {
+  const first = found.reduce((earliest, { at }) => (at < earliest ? at : earliest), found[0]!.at);
+  const free = last === null ? first : later(first, instantOf(epochOf(last) + WINDOW_MS));
+  const until = instantOf(epochOf(free) + WINDOW_MS);
+  return {
+    personId,
+    at: free,
+    partIds: found
+      .filter(({ at }) => at <= until)
+      .map(({ partId }) => partId)
+      .sort(),
+  };
+}
+
+const later = (a: string, b: string): string => (a > b ? a : b);

@@ -1,0 +1,51 @@
+import { expect } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
+
+test('who does not look is asked by itself, not at night, and the giver sees when next', async ({ demo, devices }) => {
+  const aino = await devices.open(WIDE);
+  const leila = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(leila, demo, 'Leila');
+  await aino.getByRole('textbox', { name: 'What needs doing?' }).fill('Ask Leila to look for the blue lantern');
+  await aino.getByRole('textbox', { name: 'What needs doing?' }).press('Enter');
+  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  const row = aino.getByRole('row').filter({ hasText: 'Look for the blue lantern' });
+  await expect(row).toContainText('asked next');
+
+  // three days on, its time has come; in the night it waited for the morning
+  await demo.advance('P4D');
+  await leila.getByRole('button', { name: /^Notices/ }).click();
+  await expect(
+    leila
+      .getByRole('dialog')
+      .getByText(/How is it going.*blue lantern/)
+      .first(),
+  ).toBeVisible();
+  await expect(row).toContainText('asked');
+  await expect(aino.getByRole('heading', { name: 'Silent' })).toBeVisible();
+
+  // an answer is a sign of life: it is in hand again
+  await leila.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await leila.getByRole('button', { name: 'Sort', exact: true }).click();
+  await leila.getByRole('button', { name: 'Take it: Look for the blue lantern' }).click();
+  const inHand = aino.getByRole('rowgroup').filter({ has: aino.getByRole('heading', { name: 'In hand' }) });
+  await expect(inHand).toContainText('Look for the blue lantern');
+});
+
+test('a nudge by hand on a day off waits for the end of it, and that is said', async ({ demo, devices }) => {
+  const aino = await devices.open(WIDE);
+  const tapio = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(tapio, demo, 'Tapio');
+  // Tapio is left in peace today and tomorrow
+  await tapio.getByRole('link', { name: 'More', exact: true }).click();
+  await tapio.getByRole('button', { name: 'When you are left in peace' }).click();
+  const dayOf = (ms: number) => new Date(ms).toLocaleDateString('en-GB', { weekday: 'short', timeZone: 'Europe/Helsinki' });
+  for (const ahead of [0, 1]) await tapio.getByRole('checkbox', { name: dayOf(Date.now() + ahead * 86_400_000), exact: true }).click();
+  await tapio.getByRole('button', { name: 'Save' }).first().click();
+  await expect(tapio.getByText('Saved.')).toBeVisible();
+  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  const nudge = aino.getByRole('button', { name: 'Nudge: Winter storage for the boats' });
+  await nudge.click();
+  await expect(aino.getByText('Tapio is left in peace now and will be asked when that ends.', { exact: false })).toBeVisible();
+});
