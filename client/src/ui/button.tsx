@@ -11,18 +11,21 @@ interface ButtonProps {
   icon?: IconName;
   disabled?: boolean;
   label?: string;
+  /** Whether what it opens is open. */
+  expanded?: boolean;
 }
 
 const BOXES = { main: 'bg-pine px-5', plain: 'bg-sunk px-5', quiet: 'px-2' };
 
 /** What does something: the main one filled, the others sunk, the quiet ones a word alone. */
-export function Button({ children, onPress, kind = 'plain', tone, icon, disabled = false, label }: ButtonProps) {
+export function Button({ children, onPress, kind = 'plain', tone, icon, disabled = false, label, expanded }: ButtonProps) {
   const shown: Tone = tone ?? (kind === 'main' ? 'onpine' : kind === 'quiet' ? 'plan' : 'ink');
   return (
     <Pressable
       role="button"
       aria-label={label}
       aria-disabled={disabled}
+      aria-expanded={expanded}
       disabled={disabled}
       onPress={onPress}
       className={`min-h-11 flex-row items-center justify-center gap-2 rounded-control ${BOXES[kind]} ${disabled ? 'opacity-50' : ''}`}

@@ -20,7 +20,7 @@ export function SoNowButton({ open, onPress }: { open: boolean; onPress: () => v
   const names = situations.filter(({ id }) => on.includes(id)).map(({ name }) => name);
   const words = names.length > 0 ? t('soNow.on', { names: together(names) }) : t('soNow.off');
   return (
-    <Button kind="quiet" tone={names.length > 0 ? 'pine' : 'muted'} label={t(open ? 'soNow.close' : 'soNow.change', { words })} onPress={onPress}>
+    <Button kind="quiet" tone={names.length > 0 ? 'pine' : 'muted'} expanded={open} onPress={onPress}>
       {words}
     </Button>
   );

@@ -95,7 +95,7 @@ function withChildren(tag: Tag, tags: readonly Tag[]): Set<string> {
 function TagButton({ tag, isOpen, onPress }: { tag: Tag | null; isOpen: boolean; onPress: () => void }) {
   const words = tag ? t('whole.onlyTag', { tag: tag.name }) : t('whole.byTag');
   return (
-    <Button kind="quiet" tone={tag ? 'pine' : 'muted'} label={isOpen ? t('whole.closeTags') : words} onPress={onPress}>
+    <Button kind="quiet" tone={tag ? 'pine' : 'muted'} expanded={isOpen} onPress={onPress}>
       {words}
     </Button>
   );
