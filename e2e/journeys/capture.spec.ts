@@ -212,3 +212,26 @@ test('ten thousand pasted lines: how far it is, stopped on the way, and all of i
   await page.getByRole('textbox', { name: 'Words in a title, a step or notes' }).fill('Screw number');
   await expect(page.getByText('Nothing open has “Screw number” in it.')).toBeVisible({ timeout: 60_000 });
 });
+
+test('to somebody who can’t open the list nothing goes before it is said what they see', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  const leila = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(leila, demo, 'Leila');
+  await leila.getByRole('link', { name: 'Lists' }).click();
+  await expect(leila.getByText('Spring ideas')).toBeHidden();
+  await aino.getByRole('link', { name: 'Lists' }).click();
+  await aino.getByRole('button', { name: /^Spring ideas/ }).click();
+  const line = lineOf(aino);
+  await line.fill('Ask Leila to measure the hammock hooks');
+  await expect(aino.getByText('Leila can’t open Spring ideas. What should they see?')).toBeVisible();
+  await line.press('Enter');
+  await expect(aino.getByText('Say first what they should see.')).toBeVisible();
+  await expect(line).toHaveValue('Ask Leila to measure the hammock hooks');
+  await aino.getByRole('radio', { name: 'Share Spring ideas too, to check off' }).click();
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+  await expect(leila.getByText('Spring ideas')).toBeVisible();
+  await leila.getByRole('link', { name: 'Today' }).click();
+  await expect(leila.getByRole('region', { name: 'To sort' })).toContainText('from Aino');
+});

@@ -85,6 +85,10 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await sheet.getByRole('radio', { name: /^Fri / }).click();
   await sheet.getByLabel('Hour, if it matters').fill('17:00');
   await sheet.getByLabel('A word with it').fill("count the children's sizes too");
+  // neither can open the list: nothing is handed over before it is said what they see
+  await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
+  await expect(sheet.getByText('Say first what they should see.')).toBeVisible();
+  await sheet.getByRole('radio', { name: 'Only this' }).click();
   await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
   await expect(sheet.getByText('not seen yet').first()).toBeVisible();
 
@@ -121,6 +125,7 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await expect(aino.getByText('Noor can’t: “I am away on Friday”')).toBeVisible();
   await aino.getByRole('button', { name: `Pass on: ${JACKETS}` }).click();
   await sheet.getByRole('checkbox', { name: 'Eetu' }).click();
+  await sheet.getByRole('radio', { name: 'Only this' }).click();
   await sheet.getByRole('button', { name: 'Pass on' }).click();
   await aino.getByText(JACKETS, { exact: true }).first().click();
   await expect(sheet.getByText('couldn’t, passed to Eetu')).toBeVisible();

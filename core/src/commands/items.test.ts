@@ -122,3 +122,14 @@ test('a check-off of what was removed meanwhile counts, and says so', () => {
   expect(w.must('Eetu', 'part.checkOff', { item, person: null }).notes).toEqual([{ code: 'removed-meanwhile', params: { title: 'Gone' } }]);
   expect(w.part(item, null).standing).toBe('completed');
 });
+
+test('into a list one may only look at nothing is moved, and all of it stays', () => {
+  const { w, list } = house();
+  w.item('Eetu', 'Rake', { list });
+  w.item('Eetu', 'Hoe', { list });
+  const accounts = w.list('Aino', 'Accounts', [['Eetu', 'view']]);
+  const items = w.rows.by('item', 'listId', list).map(({ id }) => id);
+  expect(w.refused('Eetu', 'item.move', { items, list: accounts }).code).toBe('not-allowed');
+  expect(titles(w, list)).toEqual(['Rake', 'Hoe']);
+  expect(titles(w, accounts)).toEqual([]);
+});

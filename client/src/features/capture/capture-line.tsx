@@ -3,6 +3,7 @@ import { draftOf, piecesOf, type Draft, type Span } from '@kotiva/core/capture';
 import { useGlobalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { useWays } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { MarkedField, PersonMark, Txt, useKeys, type MarkedFieldHandle, type MarkedPiece, type Token } from '@/ui';
@@ -56,6 +57,9 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const first = typed.split('\n', 1)[0]!;
   const notes = typed.slice(first.length + 1);
 
+  const draft = withContext(draftOf(read, others), here);
+  const ways = useWays([draft.list], typed.trim() ? (draft.persons ?? []) : []);
+
   const change = (next: string) => {
     setTyped(next);
     setError(null);
@@ -64,11 +68,12 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const add = () => {
     if (!typed.trim()) return;
     if (read.questions.length > 0) return setError(t('capture.answerFirst'));
-    const draft = withContext(draftOf(read, others), here);
+    if (ways.isOpen) return setError(t('ways.first'));
     const title = draft.title || first.trim();
     const reason = give('item.add', { ...draft, title, notes: notes.trim() || undefined }, { words: saidOf(draft, title), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
+    ways.settle();
     setTyped('');
     setAnswers(NO_ANSWERS);
     field.current?.focus();
@@ -119,6 +124,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
         onRewrite={(from, to, words) => change(typed.slice(0, from) + words + typed.slice(to))}
       />
       <Chips read={read} context={reading} answers={answers} onAnswer={setAnswers} />
+      {ways.asks}
     </>
   );
   const said = hint ? (

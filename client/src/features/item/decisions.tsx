@@ -9,6 +9,7 @@ import { DuePanel } from './due-panel.tsx';
 import { useGiveAll } from './give-all.ts';
 import { nameOf } from './knot-of.ts';
 import { PeoplePicker } from './people-picker.tsx';
+import { useWays } from './ways.tsx';
 import { PlaceList } from './where-panel.tsx';
 
 export type Decision = 'today' | 'day' | 'later' | 'shelf' | 'list' | 'person' | 'copy' | 'start' | 'remove';
@@ -52,7 +53,7 @@ export function Decisions({ items, only = ALL, onDone, open, onOpen }: Decisions
       {shown === 'start' ? <DuePanel due={null} onSave={(day) => day && decide.notBefore(day)} onClose={() => setShown(null)} /> : null}
       {shown === 'list' ? <PlaceList here={null} onChoose={decide.intoList} onClose={() => setShown(null)} /> : null}
       {shown === 'copy' ? <PlaceList here={null} onChoose={decide.copyInto} onClose={() => setShown(null)} /> : null}
-      {shown === 'person' ? <ToPerson onHand={decide.toPersons} onClose={() => setShown(null)} /> : null}
+      {shown === 'person' ? <ToPerson items={items} onHand={decide.toPersons} onClose={() => setShown(null)} /> : null}
     </View>
   );
 }
@@ -101,9 +102,12 @@ export function useDecide(items: readonly string[], done: () => void) {
 }
 
 /** To whom, with a word if wanted. */
-function ToPerson({ onHand, onClose }: { onHand: (persons: string[], message: string) => void; onClose: () => void }) {
+function ToPerson({ items, onHand, onClose }: { items: readonly string[]; onHand: (persons: string[], message: string) => void; onClose: () => void }) {
+  const { rows } = usePlace();
   const [chosen, setChosen] = useState<string[]>([]);
   const [message, setMessage] = useState('');
+  const lists = items.map((id) => rows.get('item', id)).map((item) => (typeof item === 'string' ? null : item.listId));
+  const ways = useWays(lists, chosen);
   return (
     <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
       <PeoplePicker
@@ -111,9 +115,17 @@ function ToPerson({ onHand, onClose }: { onHand: (persons: string[], message: st
         chosen={chosen}
         onToggle={(id) => setChosen(chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id])}
       />
+      {ways.asks}
       <Field label={t('hand.message')} value={message} onChangeText={setMessage} maxLength={20_000} />
       <View className="flex-row gap-2">
-        <Button kind="main" disabled={chosen.length === 0} onPress={() => onHand(chosen, message)}>
+        <Button
+          kind="main"
+          disabled={chosen.length === 0 || ways.isOpen}
+          onPress={() => {
+            onHand(chosen, message);
+            ways.settle();
+          }}
+        >
           {t('hand.over')}
         </Button>
         <Button kind="quiet" onPress={onClose}>

@@ -9,6 +9,7 @@ import { sayReason } from '@/words/problems.ts';
 import { DueChoice } from './due-panel.tsx';
 import { footings } from './use-check.ts';
 import { givenParts, nameOf } from './knot-of.ts';
+import { useWays } from './ways.tsx';
 import { PeoplePicker } from './people-picker.tsx';
 
 /** To whom, each or any, by when, with what message. */
@@ -27,8 +28,11 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
   const parts = rows.by('part', 'itemId', item.id);
   const reopens = policy === 'each' && isDone(item, parts) && chosen.length > 0;
 
+  const ways = useWays([item.listId], chosen);
+
   const handOver = () => {
     if (chosen.length === 0) return setError(t('hand.chooseSomeone'));
+    if (ways.isOpen) return setError(t('ways.first'));
     const names = chosen.map((id) => nameOf(rows, id));
     const reason = give(
       'part.handOver',
@@ -42,8 +46,9 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
       },
       { words: t('said.handed', { title: item.title, names: together(names) }), undo: true, ownRefusal: true },
     );
-    if (reason) setError(sayReason(reason));
-    else onDone();
+    if (reason) return setError(sayReason(reason));
+    ways.settle();
+    onDone();
   };
 
   return (
@@ -60,6 +65,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
           }}
           noteOn={(person) => (person.id !== me.id && footings(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
         />
+        {ways.asks}
         {error ? (
           <Txt role="alert" size={15} tone="late">
             {error}

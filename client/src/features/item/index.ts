@@ -2,6 +2,7 @@ export { Decisions, IN_LISTS, needsMore, useDecide, type Decision } from './deci
 export { Outline, type OutlineGroup } from './outline-rows.tsx';
 export { SelectButton, Selecting, SelectionBar, useSelection } from './selection.tsx';
 export { PassOnPanel } from './pass-on-panel.tsx';
+export { useWays } from './ways.tsx';
 export { PlaceList } from './where-panel.tsx';
 export { useGiveAll } from './give-all.ts';
 export { Steps } from './steps.tsx';

@@ -8,6 +8,7 @@ import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { givenParts, nameOf } from './knot-of.ts';
 import { PeoplePicker } from './people-picker.tsx';
+import { useWays } from './ways.tsx';
 import { footings } from './use-check.ts';
 
 /** Passes one person's part to another, with a word if wanted. */
@@ -20,15 +21,18 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
   const without = givenParts(rows, item.id)
     .filter((part) => !part.passedTo)
     .map((part) => part.personId!);
+  const ways = useWays([item.listId], to ? [to] : []);
   const pass = () => {
     if (!to) return setError(t('hand.chooseSomeone'));
+    if (ways.isOpen) return setError(t('ways.first'));
     const reason = give(
       'part.passOn',
       { item: item.id, from, to, message },
       { words: t('said.passed', { name: nameOf(rows, to) }), undo: true, ownRefusal: true },
     );
-    if (reason) setError(sayReason(reason));
-    else onDone();
+    if (reason) return setError(sayReason(reason));
+    ways.settle();
+    onDone();
   };
   return (
     <View className="mb-3 gap-3 rounded-sheet bg-ground p-4">
@@ -42,6 +46,7 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
         }}
         noteOn={(person) => (footings(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
       />
+      {ways.asks}
       {error ? (
         <Txt role="alert" size={15} tone="late">
           {error}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useWays } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Field, Heading, Sheet, Txt } from '@/ui';
@@ -16,18 +17,22 @@ export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Move
   const { item, part } = entry;
   const title = to.id === me.id ? t('sheet.take', { title: item.title, from: from.name }) : t('sheet.hand', { title: item.title, name: to.name });
   const saying = { words: t('said.handed', { title: item.title, names: to.name }), undo: true, ownRefusal: true };
+  const ways = useWays([item.listId], [to.id]);
   const hand = () => {
+    if (ways.isOpen) return setError(t('ways.first'));
     const reason =
       part.personId === null
         ? give('part.handOver', { items: [item.id], persons: [to.id], message }, saying)
         : give('part.passOn', { item: item.id, from: part.personId, to: to.id, message }, saying);
-    if (reason) setError(sayReason(reason));
-    else onClose();
+    if (reason) return setError(sayReason(reason));
+    ways.settle();
+    onClose();
   };
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-4 pt-2">
         <Field label={t('sheet.message')} value={message} onChangeText={setMessage} onSubmitEditing={hand} maxLength={20_000} autoFocus />
+        {ways.asks}
         {error ? (
           <Txt role="alert" size={15} tone="late">
             {error}
