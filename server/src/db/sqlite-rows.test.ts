@@ -18,6 +18,7 @@ test('rows of another house are not there', () => {
     colour: 'moss',
     pattern: 'weft',
     role: 'manager',
+    rest: { hours: null, daysOff: [] },
     joinedAt: '',
     endedAt: null,
     houseId: 'one',

@@ -56,7 +56,13 @@ function OnItsWay() {
   );
 }
 
-const isAt = (path: string, at: string): boolean => (path === '/' ? at === '/' : at.startsWith(path));
+/** Screens that are reached from a destination and belong to it. */
+const BELONGS: Record<string, string> = { '/whole': '/lists', '/removed': '/lists', '/fits': '/', '/sort': '/' };
+
+const isAt = (path: string, at: string): boolean => {
+  const here = BELONGS[at] ?? at;
+  return path === '/' ? here === '/' : here.startsWith(path);
+};
 
 function BottomBar() {
   const at = usePathname();
