@@ -102,6 +102,7 @@ function manyItems(count = OPEN_ITEMS): { rows: MemoryRows; items: Item[] } {
       pace: null,
       createdAt: VIEW.now,
       removedAt: null,
+      purgedAt: null,
     } as Item;
     const given = { seenAt: VIEW.now, giverId: ME, originId: ME, givenAt: VIEW.now, plan: nth % 5 === 0 ? day : null };
     const part: Part = { ...FRESH_PART, id: partId(id, ME), houseId: ME, seq: 1, stamps: {}, itemId: id, personId: ME, standing: 'accepted', ...given };

@@ -2,7 +2,7 @@ import { addDays, calendarDateOf, epochOf, instantAt, instantOf, type CommandNam
 import { v7 } from 'uuid';
 import { Accounts } from '../../server/src/auth/accounts.ts';
 import type { Storage } from '../../server/src/db/open.ts';
-import { Nudger } from '../../server/src/jobs/nudger.ts';
+import { Timers } from '../../server/src/jobs/timers.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
 import type { DemoHouse, DemoItem, DemoList, Did } from './scenario/index.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
@@ -59,10 +59,10 @@ class HouseFiller {
 
   /** What people were asked meanwhile, at the times they were. */
   private pastNudges(storage: Storage): void {
-    const nudger = new Nudger(storage.raw, this.ledger, { now: () => this.clock });
-    for (let at = nudger.nextAt(); at !== null && at < this.now; at = nudger.nextAt()) {
+    const timers = new Timers(storage.raw, this.ledger, { now: () => this.clock });
+    for (let at = timers.nextAt(); at !== null && at < this.now; at = timers.nextAt()) {
       this.clock = at;
-      nudger.run();
+      timers.run();
     }
   }
 

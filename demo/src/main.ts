@@ -2,9 +2,13 @@ import { rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { SimulatedClock } from '../../server/src/clock.ts';
-import { portOf, root, startServer, stop } from '../../server/src/serve.ts';
+import { portOf, root, startServer, stop, writable } from '../../server/src/serve.ts';
 import { DEMO_PASSWORD, fillDemo } from './fill.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
+import { freePort } from './free-port.ts';
+import { mountStandIns } from './stand-ins/index.ts';
+import { Mailbox } from './stand-ins/mailbox.ts';
+import { Phones } from './stand-ins/phones.ts';
 import { demoStateOf, markDemo } from './state.ts';
 
 const { values } = parseArgs({
@@ -14,21 +18,32 @@ const { values } = parseArgs({
     fresh: { type: 'boolean', default: false },
     simulate: { type: 'boolean', default: true },
     host: { type: 'string', default: '127.0.0.1' },
+    'mail-port': { type: 'string', default: process.env.KOTIVA_SMTP_IN_PORT },
   },
   allowNegative: true,
 });
 
-const data = resolve(values.data);
+const data = writable(resolve(values.data));
 const state = demoStateOf(join(data, 'kotiva.sqlite'));
 if (state === 'own') stop(`The data in ${data} was not made by the demo, which would let anyone in. Choose another folder with --data.`);
 if (values.fresh || state === 'cut-off') for (const end of ['', '-wal', '-shm']) rmSync(join(data, `kotiva.sqlite${end}`), { force: true });
 
+const port = portOf(values.port);
+if (values.fresh) for (const name of ['mailbox', 'phones.json']) rmSync(join(data, name), { recursive: true, force: true });
+const mailbox = new Mailbox(join(data, 'mailbox'));
+const phones = new Phones(join(data, 'phones.json'), `http://${values.host}:${port}`);
+const mailInPort = values['mail-port'] ? portOf(values['mail-port']) : await freePort();
+
 await startServer({
-  port: portOf(values.port),
+  port,
   host: values.host,
   data,
   simulate: values.simulate,
   demo: true,
+  smtpUrl: process.env.KOTIVA_SMTP_URL ?? (await mailbox.listen()),
+  smtpInPort: mailInPort,
+  mailDomain: 'kaislaranta.example',
+  standIns: (app, services) => mountStandIns(app, services, { mailbox, phones, mailInPort }),
   async fill(storage) {
     if (state === 'filled' && !values.fresh) return;
     console.log('Filling the demo houses …');
@@ -37,5 +52,6 @@ await startServer({
     markDemo(storage, 'filled');
   },
 });
+console.log(`What is sent is read at http://${values.host}:${port}/simulate; mail comes in at port ${mailInPort}.`);
 console.log(`Sign in with one tap as anyone, or with NAME@kaislaranta.example and the password '${DEMO_PASSWORD}':`);
 for (const { name, people } of [GUESTHOUSE, HOME]) console.log(`  ${name}: ${people.map((person) => `${person.name} (${person.role})`).join(', ')}`);

@@ -80,6 +80,21 @@ const DOINGS: [number, Doing][] = [
     (e, r, rows) =>
       withOne(r.pick(people(rows)), (person) => e.give('person.setRest', { person: person.id, rest: { hours: null, daysOff: [r.below(7) + 1] } })),
   ],
+  [
+    2,
+    (e, r, rows) =>
+      withOne(r.pick(openItems(rows)), (item) =>
+        e.give('alarm.set', { item: item.id, trigger: { kind: 'relative', to: r.pick(['due', 'plan'] as const)!, offset: `-P${1 + r.below(5)}D` } }),
+      ),
+  ],
+  [1, (e, r, rows) => withOne(r.pick(rows.all('alarm')), (alarm) => e.give('alarm.remove', { alarms: [alarm.id] }))],
+  [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('wait.set', { item: item.id, words: 'the van' }))],
+  [1, (e, r, rows) => withOne(r.pick(rows.all('wait')), (wait) => e.give('wait.end', { wait: wait.id }))],
+  [
+    1,
+    (e, r, rows) => withOne(r.pick(people(rows)), (person) => e.give('away.add', { person: person.id, from: '2026-12-01', to: `2026-12-${10 + r.below(9)}` })),
+  ],
+  [1, (e, r) => given(e.give('notice.choose', { push: r.chance(0.5) ? ['reminders'] : [] }))],
   [1, (e, r) => given(e.give('view.arrange', { view: 'today', sort: r.pick(['due', 'title'] as const)!, cap: r.chance(0.5) ? 5 : null }))],
   [
     1,

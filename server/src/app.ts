@@ -11,10 +11,18 @@ import { realClock, SimulatedClock, type Clock } from './clock.ts';
 import type { Env, Services } from './context.ts';
 import type { Storage } from './db/open.ts';
 import { answerProblem, Problem } from './problem.ts';
-import { Nudger } from './jobs/nudger.ts';
+import { Timers } from './jobs/timers.ts';
+import { MailIn } from './mail-in/mail-in.ts';
+import { Outbox, type Ways } from './notify/outbox.ts';
+import { Smtp } from './notify/smtp.ts';
+import { vapidKeys, WebPush } from './notify/web-push.ts';
+import { OutsideDesk } from './outside/desk.ts';
+import { OutsideLinks } from './outside/links.ts';
 import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
 import { houseRoutes } from './routes/house.ts';
+import { noticeRoutes } from './routes/notices.ts';
+import { linkRoutes, outsidePages } from './routes/outside.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { Ledger } from './sync/apply.ts';
 import { ChangeFeed } from './sync/changes.ts';
@@ -26,28 +34,57 @@ export interface AppOptions {
   simulate?: boolean;
   demo?: boolean;
   publicUrl?: string;
+  /** `smtp://…` or `smtps://…` of RFC 5321; without it no mail goes out. */
+  smtpUrl?: string;
+  /** Whether mail comes in. */
+  mailIn?: boolean;
+  /** Behind the @ of what is sent and received; else the host of the public address. */
+  mailDomain?: string;
+  /** Stand-ins for what is outside: mounted beside the routes, with `simulatedPush` devices subscribe at one of them. */
+  standIns?: (app: Hono<Env>, services: Services) => void;
   /** The exported client; without it only the API answers. */
   clientFolder?: string;
 }
 
 const MOST_BYTES = 1024 * 1024;
 
-export function createApp({ storage, version, simulate = false, demo = false, publicUrl = 'http://127.0.0.1', clientFolder }: AppOptions) {
+export function createApp(options: AppOptions) {
+  const { storage, version, simulate = false, demo = false, publicUrl = 'http://127.0.0.1', clientFolder, smtpUrl, standIns } = options;
   const simulated = simulate ? new SimulatedClock(storage.db) : null;
   const clock: Clock = simulated ?? realClock;
   const ledger = new Ledger(storage.raw, clock);
   const feed = new ChangeFeed(storage.raw);
   const hub = new LiveHub(ledger, feed);
+  const accounts = new Accounts(storage.db);
+  const mailDomain = options.mailDomain ?? domainOf(publicUrl);
+  const links = new OutsideLinks(storage.db);
+  const desk = new OutsideDesk(ledger, links, clock, publicUrl, mailDomain);
+  const vapid = vapidKeys(storage.db);
+  const ways: Ways = {
+    push: new WebPush(vapid, publicUrl.startsWith('https:') ? publicUrl : `mailto:kotiva@${mailDomain}`),
+    mail: smtpUrl ? new Smtp(smtpUrl, `"Kotiva" <kotiva@${mailDomain}>`) : null,
+    outside: desk.mail,
+    publicUrl,
+    mailDomain,
+  };
   const services: Services = {
     storage,
     clock,
     simulated,
-    accounts: new Accounts(storage.db),
+    accounts,
     tokens: new CaptureTokens(storage.db),
     ledger,
     feed,
     hub,
-    nudger: new Nudger(storage.raw, ledger, clock),
+    timers: new Timers(storage.raw, ledger, clock),
+    outbox: new Outbox(storage.raw, ledger, clock, ways),
+    ways,
+    vapid,
+    links,
+    desk,
+    mailIn: options.mailIn ? new MailIn(ledger, accounts, links, desk, clock, () => housesIn(storage)) : null,
+    mailDomain,
+    simulatedPush: standIns !== undefined,
     perAccount: new AttemptLimit(5, 15),
     perAddress: new AttemptLimit(30, 15),
     demo,
@@ -83,7 +120,16 @@ export function createApp({ storage, version, simulate = false, demo = false, pu
   app.route('/api', sessionRoutes(services));
   app.route('/api', houseRoutes(services));
   app.route('/api', captureRoutes(services));
+  app.route('/api', noticeRoutes(services));
+  app.route('/api', linkRoutes(services));
   if (simulated) app.route('/api', clockRoutes(simulated, services));
+  app.use('/o/*', bodyLimit({ maxSize: MOST_BYTES }));
+  app.use('/o/*', async (c, next) => {
+    refuseForeign(c.req.method, c.req.header('origin'), c.req.header('host'));
+    await next();
+  });
+  app.route('/o', outsidePages(services));
+  standIns?.(app, services);
   app.all('/api/*', () => {
     throw new Problem(404, 'no-such-route', 'There is nothing at this address.');
   });
@@ -115,6 +161,14 @@ function refuseForeign(method: string, origin: string | undefined, host: string 
   if (method === 'GET' || method === 'HEAD' || !origin) return;
   if (!URL.canParse(origin) || new URL(origin).host !== host) throw new Problem(403, 'foreign-origin', 'This request came from another site.');
 }
+
+/** An address is no domain: mail from there is from the machine itself. */
+function domainOf(publicUrl: string): string {
+  const { hostname } = new URL(publicUrl);
+  return /^[\d.]+$|^\[/.test(hostname) ? 'localhost' : hostname;
+}
+
+const housesIn = ({ raw }: Storage): string[] => (raw.prepare('SELECT "houseId" FROM sequence').all() as { houseId: string }[]).map(({ houseId }) => houseId);
 
 const lastSeq = ({ raw }: Storage): number => (raw.prepare('SELECT COALESCE(MAX(seq), 0) AS seq FROM sequence').get() as { seq: number }).seq;
 

@@ -3,7 +3,12 @@ import type { CaptureTokens } from './auth/capture-tokens.ts';
 import type { AttemptLimit } from './auth/limits.ts';
 import type { Clock, SimulatedClock } from './clock.ts';
 import type { Storage } from './db/open.ts';
-import type { Nudger } from './jobs/nudger.ts';
+import type { Timers } from './jobs/timers.ts';
+import type { MailIn } from './mail-in/mail-in.ts';
+import type { Outbox, Ways } from './notify/outbox.ts';
+import type { VapidKeys } from './notify/web-push.ts';
+import type { OutsideDesk } from './outside/desk.ts';
+import type { OutsideLinks } from './outside/links.ts';
 import type { Ledger } from './sync/apply.ts';
 import type { ChangeFeed } from './sync/changes.ts';
 import type { LiveHub } from './sync/live.ts';
@@ -19,7 +24,17 @@ export interface Services {
   ledger: Ledger;
   feed: ChangeFeed;
   hub: LiveHub;
-  nudger: Nudger;
+  timers: Timers;
+  outbox: Outbox;
+  ways: Ways;
+  vapid: VapidKeys;
+  links: OutsideLinks;
+  desk: OutsideDesk;
+  /** Null: no port is set for mail that comes in. */
+  mailIn: MailIn | null;
+  mailDomain: string;
+  /** Devices may subscribe at the stand-in of this server. */
+  simulatedPush: boolean;
   perAccount: AttemptLimit;
   perAddress: AttemptLimit;
   /** Sign in as anyone with one tap: demo mode. */

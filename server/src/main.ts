@@ -11,4 +11,12 @@ const { values } = parseArgs({
   },
 });
 
-await startServer({ ...values, port: portOf(values.port), demo: false, publicUrl: process.env.KOTIVA_PUBLIC_URL });
+await startServer({
+  ...values,
+  port: portOf(values.port),
+  demo: false,
+  publicUrl: process.env.KOTIVA_PUBLIC_URL,
+  smtpUrl: process.env.KOTIVA_SMTP_URL,
+  smtpInPort: process.env.KOTIVA_SMTP_IN_PORT ? portOf(process.env.KOTIVA_SMTP_IN_PORT) : undefined,
+  mailDomain: process.env.KOTIVA_MAIL_DOMAIN,
+});

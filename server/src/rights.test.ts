@@ -161,6 +161,11 @@ const planning = (payload: (items: string[]) => unknown): Record<string, Case> =
 });
 const othersBundle = async ({ house }: Situation) => house.made('bundle', await house.must('Other', 'bundle.make', { name: 'Bundle' })).id;
 
+const othersPile = async ({ house }: Situation) => house.made('item', await house.must('Other', 'item.add', { title: 'Theirs' })).id;
+const othersAlarm = async (s: Situation) =>
+  s.house.made('alarm', await s.house.must('Other', 'alarm.set', { item: await othersPile(s), trigger: { kind: 'relative', to: 'due', offset: '-P1D' } })).id;
+const othersWait = async (s: Situation) => s.house.made('wait', await s.house.must('Other', 'wait.set', { item: await othersPile(s), words: 'the van' })).id;
+
 let words = 0;
 const freshWord = () => `word ${words++}`;
 let marks = 100;
@@ -262,6 +267,7 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'item.copy': { 'to the own pile': onItem('see', (item) => ({ items: [item] })) },
   'item.remove': { it: onItem('change', (item) => ({ items: [item] })) },
   'item.bringBack': { it: onItem('change', (item) => ({ items: [item] })) },
+  'item.purge': { anyone: async (s) => ({ payload: { item: await s.item() }, allowed: false }) },
   'part.handOver': { 'to one more': onItem('change', (item, s) => ({ items: [item], persons: [s.house.person('Third')] })) },
   'part.take': {
     nobodys: async (s) => {
@@ -324,6 +330,31 @@ const CASES: Record<CommandName, Record<string, Case>> = {
       return { payload: { notices: [s.house.rows('notice').find((notice) => notice.itemId === item)!.id] }, allowed: false };
     },
   },
+  'alarm.set': {
+    'for oneself': onItem('see', (item) => ({ item, trigger: { kind: 'relative', to: 'due', offset: '-P1D' } })),
+    'for who made it': onItem('change', (item, s) => ({ item, person: s.house.person('Owner'), trigger: { kind: 'relative', to: 'due', offset: '-P1D' } })),
+  },
+  'alarm.remove': { anothers: async (s) => ({ payload: { alarms: [await othersAlarm(s)] }, allowed: false }) },
+  'alarm.snooze': { anothers: async (s) => ({ payload: { alarm: await othersAlarm(s), until: '2030-01-01T00:00:00.000Z' }, allowed: false }) },
+  'alarm.ring': { anyone: async (s) => ({ payload: { alarm: await othersAlarm(s), at: '2026-11-24T10:00:00.000Z' }, allowed: false }) },
+  'wait.set': {
+    it: async (s) => ({ payload: { item: await s.item(), words: 'the van' }, allowed: ownPart(s) || s.allows('check') }),
+  },
+  'wait.change': { anothers: async (s) => ({ payload: { wait: await othersWait(s), askOn: null }, allowed: false }) },
+  'wait.end': { anothers: async (s) => ({ payload: { wait: await othersWait(s) }, allowed: false }) },
+  'wait.askAgain': { anyone: async (s) => ({ payload: { wait: await othersWait(s) }, allowed: false }) },
+  'away.add': {
+    oneself: byAll((s) => ({ person: s.house.person(s.me), from: '2026-12-01', to: '2026-12-05' })),
+    another: byManagers((s) => ({ person: s.other, from: '2026-12-01', to: '2026-12-05' })),
+  },
+  'away.remove': {
+    anothers: byManagers(async ({ house, other }) => ({
+      away: house.made('timeAway', await house.must('Other', 'away.add', { person: other, from: '2026-12-01', to: '2026-12-05' })).id,
+    })),
+  },
+  'notice.choose': { own: byAll(() => ({ push: ['reminders'] })) },
+  'day.call': { anyone: async (s) => ({ payload: { person: s.other, date: '2026-12-01' }, allowed: false }) },
+  'notice.undelivered': { anyone: async (s) => ({ payload: { notice: s.other, why: 'down' }, allowed: false }) },
   'view.arrange': { own: byAll(() => ({ view: 'today', sort: 'title' })) },
   'capacity.set': {
     own: byAll((s) => ({ person: s.house.person(s.me), minutes: [60, 60, 60, 60, 60, 0, 0] })),

@@ -2,12 +2,14 @@ import { serve } from '@hono/node-server';
 import { accessSync, constants, existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { createApp } from './app.ts';
+import { createApp, type AppOptions } from './app.ts';
 import { openStorage, type Storage } from './db/open.ts';
+import { listenForMail } from './mail-in/mail-in.ts';
 
 const BEAT_MS = 15_000;
-/** How late a nudge may be. */
-const NUDGE_MS = 5_000;
+/** How late what happens by itself may be. */
+const TIMERS_MS = 1_000;
+const SENDING_MS = 2_000;
 export const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 
 export interface ServeOptions {
@@ -18,26 +20,43 @@ export interface ServeOptions {
   simulate: boolean;
   demo: boolean;
   publicUrl?: string;
+  smtpUrl?: string;
+  /** Where mail comes in; without it none does. */
+  smtpInPort?: number;
+  mailDomain?: string;
+  standIns?: AppOptions['standIns'];
   /** Runs before the first request is answered. */
   fill?: (storage: Storage) => Promise<void>;
 }
 
 /** Opens the data, starts answering, and ends cleanly on SIGTERM and SIGINT. What stands in the way is said in a sentence. */
-export async function startServer({ port, host, data, simulate, demo, publicUrl = `http://${host}:${port}`, fill }: ServeOptions): Promise<void> {
+export async function startServer({ port, host, data, publicUrl = `http://${host}:${port}`, fill, smtpInPort, ...options }: ServeOptions): Promise<void> {
   const folder = writable(resolve(data));
   const storage = openStorage(join(folder, 'kotiva.sqlite'), join(root, 'server/drizzle'));
   await fill?.(storage);
   const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
   const clientFolder = join(root, 'client/dist');
-  const { app, services } = createApp({ storage, version, publicUrl, simulate, demo, clientFolder: existsSync(clientFolder) ? clientFolder : undefined });
+  const { app, services } = createApp({
+    ...options,
+    storage,
+    version,
+    publicUrl,
+    mailIn: smtpInPort !== undefined,
+    clientFolder: existsSync(clientFolder) ? clientFolder : undefined,
+  });
   const beat = setInterval(() => services.hub.beat(), BEAT_MS);
   // what fell due while nothing ran is sent once, before the first request
-  services.nudger.run();
-  const nudging = setInterval(() => services.nudger.run(), NUDGE_MS);
+  services.timers.run();
+  const timing = setInterval(() => services.timers.run(), TIMERS_MS);
+  const sending = setInterval(() => void services.outbox.run().catch((error: unknown) => console.error(error)), SENDING_MS);
+  const mail = services.mailIn && smtpInPort !== undefined ? listenForMail(services.mailIn, services.mailDomain) : null;
+  mail?.listen(smtpInPort, host);
   const server = serve({ fetch: app.fetch, port, hostname: host });
   const end = () => {
     clearInterval(beat);
-    clearInterval(nudging);
+    clearInterval(timing);
+    clearInterval(sending);
+    mail?.close();
     server.close();
     storage.close();
     process.exit(0);
@@ -63,7 +82,7 @@ export function portOf(text: string): number {
   return port;
 }
 
-function writable(folder: string): string {
+export function writable(folder: string): string {
   try {
     mkdirSync(folder, { recursive: true });
     accessSync(folder, constants.W_OK);

@@ -1,4 +1,5 @@
 import type { Note, Reason } from '@kotiva/core';
+import { sayExactly } from './dates.ts';
 import { hasWord, t, together, type Slots } from './index.ts';
 import type { ProblemDetails } from '@/store/api.ts';
 
@@ -16,9 +17,16 @@ export function sayReason({ code, params }: Reason): string {
 }
 
 export function slotsOf(params: Reason['params']): Slots {
-  return Object.fromEntries(
-    Object.entries(params).map(([name, value]) => [name, Array.isArray(value) ? together(value) : typeof value === 'number' ? value : String(value ?? '')]),
-  );
+  return Object.fromEntries(Object.entries(params).map(([name, value]) => [name, sayValue(value)]));
+}
+
+const MOMENT = /^\d{4}-\d\d-\d\d(T\d\d:\d\d)?$/;
+
+function sayValue(value: Reason['params'][string]): string | number {
+  if (Array.isArray(value)) return together(value);
+  if (typeof value === 'number') return value;
+  const text = String(value ?? '');
+  return MOMENT.test(text) ? sayExactly(text) : text;
 }
 
 /** What is said of an accepted command, or null when it goes without saying. */

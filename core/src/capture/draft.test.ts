@@ -25,8 +25,12 @@ test.each<[string, Partial<Draft>]>([
     { title: 'Covers', rule: { rrule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=FR', afterDone: null, time: null, words: 'every other Friday' } },
   ],
   ['Milk to Groceries', { title: 'Milk to Groceries', persons: [] }],
-  // what would ring stays in the title as long as nothing rings
-  ['Pay by 1 Dec remind me 2 days before', { title: 'Pay remind me 2 days before', due: '2026-12-01' }],
+  ['Pay by 1 Dec remind me 2 days before', { title: 'Pay', due: '2026-12-01', alarms: [{ kind: 'relative', to: 'due', offset: '-P2D' }] }],
+  // it hangs on the date there is
+  ['Pay on 1 Dec remind me 2 days before', { title: 'Pay', plan: '2026-12-01', alarms: [{ kind: 'relative', to: 'plan', offset: '-P2D' }] }],
+  // without one the wish is kept
+  ['Pay remind me 30 min before', { title: 'Pay', alarms: [{ kind: 'relative', to: 'due', offset: '-PT30M' }] }],
+  ['Pay the plumber remind me on 1 Dec at 14:30', { title: 'Pay the plumber', alarms: [{ kind: 'absolute', at: '2026-12-01T14:30' }] }],
 ])('%s', (typed, expected) => expect(draft(typed)).toMatchObject(expected));
 
 test('an offer that is taken up counts, and its words leave the title', () => {

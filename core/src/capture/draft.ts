@@ -1,9 +1,10 @@
+import type { Trigger } from '../model/alarm.ts';
 import { titleOf, type ReadLine } from './read-line.ts';
 import { countOf, type PastedLine } from './read-lines.ts';
-import { spanName, type Span } from './span.ts';
+import { spanName, type Span, type SpanValue } from './span.ts';
 
-/** What comes alive now. Reminders are understood already, and stay in the title until there are any. */
-const ALIVE: readonly Span['kind'][] = ['due', 'plan', 'start', 'rule', 'effort', 'importance', 'person', 'everyone', 'tag', 'place', 'list'];
+/** What comes alive now. Reminders at places are understood already, and stay in the title until there are any. */
+const ALIVE: readonly Span['kind'][] = ['due', 'plan', 'start', 'rule', 'effort', 'importance', 'person', 'everyone', 'tag', 'place', 'list', 'alarm'];
 
 /** A reading with what was offered and taken up, without what does not come alive yet. */
 export function settled(typed: string, read: ReadLine, taken: ReadonlySet<string>): ReadLine {
@@ -21,6 +22,7 @@ export interface Draft {
   tags?: string[];
   place?: string;
   rule?: { rrule: string | null; afterDone: string | null; time: string | null; words: string };
+  alarms?: Trigger[];
   persons: string[];
   policy?: 'each' | 'any';
   list?: string;
@@ -35,6 +37,7 @@ export function draftOf({ title, spans }: ReadLine, everyone: readonly string[])
     if (span.kind === 'due' || span.kind === 'plan' || span.kind === 'start') draft[span.kind] = span.value;
     else if (span.kind === 'effort') draft.effort = span.value;
     else if (span.kind === 'importance') draft.importance = span.value;
+    else if (span.kind === 'alarm') draft.alarms = [...(draft.alarms ?? []), triggerOf(span.value)];
     else if (span.kind === 'tag') draft.tags = [...(draft.tags ?? []), span.value];
     else if (span.kind === 'place') draft.place = span.value;
     else if (span.kind === 'rule') draft.rule = { ...span.value, words: span.text.trim() };
@@ -46,9 +49,20 @@ export function draftOf({ title, spans }: ReadLine, everyone: readonly string[])
       draft.policy = 'each';
     } else if (span.kind === 'list') Object.assign(draft, { list: span.value.list, section: span.value.section });
   }
+  hangAlarms(draft);
   if (draft.persons.length > 1) draft.policy ??= 'each';
   return draft;
 }
+
+/** "2 days before" hangs on the date the line gives: its deadline, else its plan. With none the wish waits for a deadline. */
+function hangAlarms(draft: Draft): void {
+  const to = draft.due ? 'due' : draft.plan ? 'plan' : draft.start ? 'start' : 'due';
+  draft.alarms = draft.alarms?.map((trigger) => (trigger.kind === 'relative' ? { ...trigger, to } : trigger));
+}
+
+/** Before the deadline it stands with in the line, or at a moment of its own. */
+const triggerOf = (value: SpanValue['alarm']): Trigger =>
+  'at' in value ? { kind: 'absolute', at: value.at } : { kind: 'relative', to: 'due', offset: `-${value.before}` };
 
 /** One of several to be made in one command, as `item.addMany` takes it. */
 export type NewLine = Omit<Draft, 'list' | 'section'> & { under: number | null; ticked: boolean };

@@ -1,7 +1,7 @@
 import { findAlarm, findEffort, findImportance } from './amounts.ts';
 import { plus } from './calendar-words.ts';
 import type { CaptureContext } from './context.ts';
-import { findDays, type FoundDay } from './dates.ts';
+import { findDays, hourOf, type FoundDay } from './dates.ts';
 import { Line } from './line.ts';
 import { findLists, findPeople, findPlaces, findTags } from './names.ts';
 import { findRule } from './recurrence.ts';
@@ -51,6 +51,9 @@ export function readLine(typed: string, context: CaptureContext): ReadLine {
 type DateKind = 'due' | 'plan' | 'start';
 const PREPOSITION = /(?<![\p{L}\p{N}])(by|until|due|on|from|not\s+before|starting|before|at)\s+$/iu;
 
+/** What makes a moment a reminder: "remind me on Friday at 9". */
+const REMIND = /(?<![\p{L}\p{N}])remind\s+(?:me|us)\s+$/iu;
+
 /** Days with their hours and the word before them: `by` a deadline, `on` or nothing a plan, `from` not before. */
 function readDates(line: Line, context: CaptureContext, keep: (found: readonly Span[]) => void, questions: Question[]): void {
   const days = findDays(line, context);
@@ -61,6 +64,12 @@ function readDates(line: Line, context: CaptureContext, keep: (found: readonly S
     const text = line.text(from, to);
     if (day?.doubt) {
       questions.push({ from, to, text, doubt: day.doubt });
+      continue;
+    }
+    const asked = REMIND.exec(line.rest.slice(0, from));
+    if (asked) {
+      const at = value.length > 10 ? value : `${value}T${hourOf('morning', context)!}`;
+      keep([{ kind: 'alarm', from: asked.index, to, text: line.text(asked.index, to), value: { at }, chosen: true }]);
       continue;
     }
     const kind = kindOf(word);

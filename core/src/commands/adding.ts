@@ -1,8 +1,10 @@
 import { generateKeyBetween } from 'fractional-indexing';
 import * as z from 'zod/mini';
 import { countingParts } from '../followup/standing.ts';
+import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
 import { Policy, type Item } from '../model/item.ts';
 import { Id, Moment, Text, Title } from '../model/row.ts';
+import { addAlarm } from './alarms.ts';
 import { completePart } from './checking.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
@@ -33,6 +35,7 @@ export function insertItem(d: Deciding, fields: Spot & { title: string; makerId:
     pace: null,
     createdAt: d.now,
     removedAt: null,
+    purgedAt: null,
     ...given,
     position: fields.position ?? keyAtEnd(siblingsAt(fields, fields.makerId, d)),
   });
@@ -48,6 +51,8 @@ const NEW_ITEM = {
   policy: z.optional(Policy),
   confirm: z.optional(z.boolean()),
   message: z._default(Text, ''),
+  /** Reminders, for who it is handed to, else for its maker. */
+  alarms: z._default(z.array(Trigger).check(z.maxLength(MOST_ALARMS)), []),
   /** The day the next step is meant to be taken: by who it is handed to, else by its maker. */
   plan: z.optional(z.nullable(Moment)),
   ...DATES,
@@ -55,7 +60,7 @@ const NEW_ITEM = {
 };
 type NewItem = z.infer<z.ZodMiniObject<typeof NEW_ITEM>>;
 
-function addOne({ persons, message, plan, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding, position?: string): Item {
+function addOne({ persons, message, plan, alarms, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding, position?: string): Item {
   refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
   const people = persons.map((id) => needPerson(id, d));
   const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id, position });
@@ -67,6 +72,7 @@ function addOne({ persons, message, plan, tags, situations, place, ...fields }: 
     d.tell(person.id, 'handed', item.id, { title: item.title, message: message.trim() });
   }
   settleNobody(item.id, d);
+  for (const trigger of alarms) for (const person of people.length > 0 ? people : [d.actor]) addAlarm(item.id, person.id, trigger, d);
   noteIfPast(fields.due, d);
   if (plan && fields.due && plan.slice(0, 10) > fields.due.slice(0, 10)) d.note('plan-after-due', { plan, due: fields.due });
   d.enter('item.add', { itemId: item.id }, people.length > 0 ? { to: people.map((person) => person.name) } : {});

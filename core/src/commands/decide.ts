@@ -2,7 +2,9 @@ import * as z from 'zod/mini';
 import { Id, Instant } from '../model/row.ts';
 import type { Change } from '../reader/change.ts';
 import type { Reader } from '../reader/reader.ts';
+import { removeAlarms, ringAlarm, setAlarm, snoozeAlarm } from './alarms.ts';
 import { accept, askBack, decline, progress, putAway, see, sendBack, tieOff } from './answering.ts';
+import { addAway, removeAway } from './away.ts';
 import { checkOff, uncheck } from './checking.ts';
 import { Deciding, type Context, type Note } from './deciding.ts';
 import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
@@ -32,11 +34,15 @@ import { nudge, sendNudges, setRest } from './nudges.ts';
 import { leaveParts, orderParts, planParts, pullParts, shelveParts, takePartsOff } from './planning.ts';
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, withdrawInvitation } from './people.ts';
+import { purgeItem } from './purging.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
+import { reportUndelivered } from './reporting.ts';
 import { clearDone, useAgain } from './reusing.ts';
 import { arrangeView, setCapacity } from './views.ts';
 import { readNotice, sayComment, setWatch } from './saying.ts';
+import { callLast, chooseNotices } from './telling.ts';
 import { undo } from './undo.ts';
+import { askAgain, changeWait, endWait, setWait } from './waits.ts';
 
 const KINDS = {
   'house.make': makeHouse,
@@ -81,6 +87,7 @@ const KINDS = {
   'item.copy': copyItem,
   'item.remove': removeItem,
   'item.bringBack': bringBackItem,
+  'item.purge': purgeItem,
   'part.handOver': handOver,
   'part.take': take,
   'part.takeBack': takeBack,
@@ -105,6 +112,19 @@ const KINDS = {
   'part.later': leaveParts,
   'part.order': orderParts,
   'comment.say': sayComment,
+  'alarm.set': setAlarm,
+  'alarm.remove': removeAlarms,
+  'alarm.snooze': snoozeAlarm,
+  'alarm.ring': ringAlarm,
+  'wait.set': setWait,
+  'wait.change': changeWait,
+  'wait.end': endWait,
+  'wait.askAgain': askAgain,
+  'away.add': addAway,
+  'away.remove': removeAway,
+  'notice.choose': chooseNotices,
+  'day.call': callLast,
+  'notice.undelivered': reportUndelivered,
   'view.arrange': arrangeView,
   'capacity.set': setCapacity,
   'watch.set': setWatch,

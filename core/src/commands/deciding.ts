@@ -7,6 +7,13 @@ import { applyChange, type Change } from '../reader/change.ts';
 import type { Reader, RecordedCommand } from '../reader/reader.ts';
 import { NotHeld, refuse } from './reasons.ts';
 
+/** An account; or somebody without one, by their personal link. */
+export interface Actor {
+  id: string;
+  name: string;
+  personId?: string;
+}
+
 /** What a command is decided with beside what it says: nothing here is looked up by the core itself. */
 export interface Context {
   commandId: string;
@@ -18,12 +25,23 @@ export interface Context {
   /** The last sequence number the device had applied. */
   seen: number;
   /** Who acts: an account, or null for the system. */
-  account: { id: string; name: string } | null;
+  account: Actor | null;
 }
 
 /** Something the one who acts should know though the command is accepted. */
 export interface Note {
-  code: 'already-done' | 'was-removed' | 'left-alone' | 'taken-back' | 'due-past' | 'plan-after-due' | 'removed-meanwhile' | 'merged-beside' | 'nudge-waits';
+  code:
+    | 'already-done'
+    | 'was-removed'
+    | 'left-alone'
+    | 'taken-back'
+    | 'due-past'
+    | 'plan-after-due'
+    | 'removed-meanwhile'
+    | 'merged-beside'
+    | 'nudge-waits'
+    | 'alarm-past'
+    | 'alarm-needs-date';
   params: Params;
 }
 
@@ -53,6 +71,10 @@ export class Deciding {
   /** The acting person, or null: the system, or an account that is not in this house. */
   get actorOrNull(): Person | null {
     const { account } = this.context;
+    if (this.person === undefined && account?.personId) {
+      const linked = this.find('person', account.personId);
+      this.person = linked && isHere(linked) && linked.accountId === null ? linked : null;
+    }
     if (this.person === undefined) this.person = account ? (this.by('person', 'accountId', account.id).find(isHere) ?? null) : null;
     return this.person;
   }
@@ -133,10 +155,10 @@ export class Deciding {
     });
   }
 
-  /** One notice per person and event, none about one's own doing, none to who has no account or has left. */
+  /** One notice per person and event, none about one's own doing, none to who can't be reached or has left. */
   tell(personId: string | null, kind: NoticeKind, itemId: string | null, params: Params = {}): void {
     const person = personId ? this.find('person', personId) : undefined;
-    if (!person || !isHere(person) || !person.accountId || person.id === this.actorOrNull?.id) return;
+    if (!person || !isHere(person) || !(person.accountId || person.email) || person.id === this.actorOrNull?.id) return;
     const id = v5(`${kind}:${itemId}:${person.id}`, this.context.commandId);
     if (this.written.has(key('notice', id))) return;
     this.insert('notice', id, { personId: person.id, itemId, kind, byId: this.actorOrNull?.id ?? null, at: this.now, params, readAt: null, withdrawnAt: null });

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { DayParts, Pace, USUAL_DAY_PARTS, ZONE } from '../model/house.ts';
-import { Colour, Mark, Pattern, USUAL_REST } from '../model/person.ts';
+import { Colour, Mark, Pattern, NO_CONTACT, USUAL_REST } from '../model/person.ts';
 import { Id, Name, Title } from '../model/row.ts';
 import { calendarDateOf, isZone } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
@@ -33,7 +33,7 @@ export const makeHouse = commandKind({
       pace: 'usual',
     });
     const personId = d.newId();
-    d.insert('person', personId, { ...person, accountId: account.id, role: 'manager', rest: USUAL_REST, joinedAt: d.now, endedAt: null });
+    d.insert('person', personId, { ...person, accountId: account.id, role: 'manager', ...NO_CONTACT, rest: USUAL_REST, joinedAt: d.now, endedAt: null });
     d.enter('house.make', {}, { name });
     if (!hints) return;
     const listId = d.newId();

@@ -4,6 +4,7 @@ import { countingParts } from '../followup/standing.ts';
 import { Pace } from '../model/house.ts';
 import { Policy, type Item } from '../model/item.ts';
 import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
+import { rearmAlarms } from './alarms.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
@@ -36,6 +37,7 @@ export const changeItem = commandKind({
     tellingOfCompletion(item, d, () =>
       d.set('item', itemId, { ...fields, ...contextOf({ tags, situations, place }, d), ...(notes === undefined ? {} : { notes }) }),
     );
+    if (fields.start !== undefined && fields.start !== item.start) rearmAlarms(itemId, ['start'], d);
     for (const field of textChanges) {
       const value = fields[field];
       if (value === undefined || value === item[field]) continue;
@@ -82,6 +84,7 @@ export const setDue = commandKind({
     d.refuseIfChanged('item', itemId, 'due');
     refuseBadDates(due, item.start);
     d.set('item', itemId, { due });
+    rearmAlarms(itemId, ['due'], d);
     noteIfPast(due, d);
     tellHolders(item, d);
     d.enter('item.change', { itemId }, { field: 'due', from: item.due, to: due });
@@ -158,7 +161,8 @@ export const bringBackItem = commandKind({
   asks: ({ items }) => items.map((item) => ({ deed: 'change', item }) as const),
   decide({ items }, d) {
     for (const itemId of items) {
-      const { removedAt } = d.need('item', itemId);
+      const { removedAt, purgedAt } = d.need('item', itemId);
+      if (purgedAt !== null) refuse('gone', { noun: 'item' });
       for (const id of withSteps(itemId, d)) if (d.need('item', id).removedAt === removedAt) d.set('item', id, { removedAt: null });
       d.enter('item.bringBack', { itemId });
     }

@@ -36,7 +36,7 @@ export const nudge = commandKind({
       }
       const left = part.nudgedByHandAt === null ? 0 : HOUR_MS - (epochOf(d.now) - epochOf(part.nudgedByHandAt));
       if (left > 0) refuse('nudged-already', { name: person.name, minutes: Math.ceil(left / 60_000) }, 'persons');
-      const at = afterQuiet(d.now, quietOf(person), d.need('house', d.context.houseId).zone) ?? d.now;
+      const at = afterQuiet(d.now, quietOf(person, d.by('timeAway', 'personId', personId)), d.need('house', d.context.houseId).zone) ?? d.now;
       d.set('part', part.id, { nudgedByHandAt: at });
       if (words.trim()) say(item, part, words.trim(), 'comment', 'pair', d);
       if (at > d.now) d.note('nudge-waits', { name: person.name, until: at });
@@ -82,7 +82,7 @@ export const sendNudges = commandKind({
 
 const rowsOf = (d: Deciding): NudgeRows => ({
   all: (noun) => d.all(noun),
-  by: (noun, field, value) => d.by(noun, field, value),
+  by: ((noun: 'part', field: 'itemId', value: string) => d.by(noun, field, value)) as NudgeRows['by'],
   get: ((noun: 'item', id: string) => d.find(noun, id) ?? 'absent') as NudgeRows['get'],
 });
 

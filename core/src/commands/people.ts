@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { INVITATION_DAYS, invitationClosed, InvitedList } from '../model/invitation.ts';
 import type { Invitation } from '../model/invitation.ts';
-import { Colour, isHere, Mark, Pattern, Role, USUAL_REST, type Person } from '../model/person.ts';
+import { Address, Colour, ContactWords, isHere, Mark, NO_CONTACT, Pattern, Phone, Role, USUAL_REST, type Person } from '../model/person.ts';
 import { Id, Name } from '../model/row.ts';
 import { openParts } from '../followup/standing.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
@@ -13,6 +13,8 @@ import { putShare } from './lists.ts';
 import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
 
+/** How somebody is reached beside the application. */
+const CONTACT = { email: z.optional(z.nullable(Address)), phone: z.optional(z.nullable(Phone)), contact: z.optional(ContactWords) };
 const LOOKS = { name: Name, mark: Mark, colour: Colour, pattern: Pattern };
 
 function refuseTakenMark(mark: string, except: string | null, d: Deciding): void {
@@ -26,18 +28,19 @@ const managersBut = (id: string, d: Deciding): number =>
 /** Somebody without an account: a name to hand things to and wait for. */
 export const addPerson = commandKind({
   name: 'person.add',
-  payload: z.object(LOOKS),
+  payload: z.object({ ...LOOKS, ...CONTACT }),
   asks: () => [{ deed: 'manage' }],
-  decide(looks, d) {
+  decide({ email, phone, contact: words, ...looks }, d) {
+    const contact = { email: email ?? null, phone: phone ?? null, contact: words ?? '' };
     refuseTakenMark(looks.mark, null, d);
-    d.insert('person', d.newId(), { ...looks, accountId: null, role: 'outside', rest: USUAL_REST, joinedAt: d.now, endedAt: null });
+    d.insert('person', d.newId(), { ...looks, accountId: null, role: 'outside', ...contact, rest: USUAL_REST, joinedAt: d.now, endedAt: null });
     d.enter('person.add', {}, { name: looks.name });
   },
 });
 
 export const changePerson = commandKind({
   name: 'person.change',
-  payload: z.object({ person: Id, name: z.optional(Name), mark: z.optional(Mark), colour: z.optional(Colour), pattern: z.optional(Pattern) }),
+  payload: z.object({ person: Id, name: z.optional(Name), mark: z.optional(Mark), colour: z.optional(Colour), pattern: z.optional(Pattern), ...CONTACT }),
   asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
   decide({ person: personId, ...fields }, d) {
     d.need('person', personId);
@@ -179,7 +182,15 @@ export const join = commandKind({
     refuseTakenMark(looks.mark, known?.id ?? null, d);
     const person = known
       ? d.set('person', known.id, { ...looks, role: invitation.role, endedAt: null })
-      : d.insert('person', d.newId(), { ...looks, accountId: account.id, role: invitation.role, rest: USUAL_REST, joinedAt: d.now, endedAt: null });
+      : d.insert('person', d.newId(), {
+          ...looks,
+          accountId: account.id,
+          role: invitation.role,
+          ...NO_CONTACT,
+          rest: USUAL_REST,
+          joinedAt: d.now,
+          endedAt: null,
+        });
     openInvitedLists(invitation, person, d);
     d.set('invitation', invitation.id, { joined: [...invitation.joined, person.id] });
     d.enter('person.join', {}, { name: looks.name });

@@ -3,6 +3,7 @@ import * as z from 'zod/mini';
 import type { Part } from '../model/part.ts';
 import { Id, Moment, Words } from '../model/row.ts';
 import { calendarDateOf, isMoment } from '../time/clock.ts';
+import { rearmAlarms } from './alarms.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
@@ -59,6 +60,7 @@ export const planParts = commandKind({
       const { start, due } = d.need('item', itemId);
       if (plan && start && plan.slice(0, 10) < start.slice(0, 10)) refuse('plan-before-start', { plan, start }, 'plan');
       if (plan && due && plan.slice(0, 10) > due.slice(0, 10)) d.note('plan-after-due', { plan, due });
+      if (plan !== part.plan) rearmAlarms(itemId, ['plan'], d, d.actor.id);
       d.set('part', part.id, { plan, shelvedAt: null, pulledInto: null, takenOff: null, ...signOfLife(d) });
       if (entry) d.enter('part.entry', { itemId }, { text: entry });
     }

@@ -43,6 +43,8 @@ export const REASON_CODES = [
   'cannot-open-list',
   'nothing-to-undo',
   'undo-of-another',
+  'alarm-past',
+  'ends-before',
 ] as const;
 export type ReasonCode = (typeof REASON_CODES)[number];
 

@@ -18,6 +18,9 @@ const UNMADE: Partial<Record<Noun, (d: Deciding) => Record<string, unknown>>> = 
   item: (d) => ({ removedAt: d.now }),
   comment: (d) => ({ removedAt: d.now }),
   watch: () => ({ on: false }),
+  alarm: (d) => ({ removedAt: d.now }),
+  wait: (d) => ({ endedAt: d.now }),
+  timeAway: (d) => ({ removedAt: d.now }),
   invitation: (d) => ({ withdrawnAt: d.now }),
 };
 
@@ -38,6 +41,12 @@ const FINAL = [
   'capacity.set',
   'part.nudge',
   'nudge.send',
+  'alarm.ring',
+  'wait.askAgain',
+  'day.call',
+  'notice.undelivered',
+  'item.purge',
+  'notice.choose',
 ];
 
 export const isUndoable = (name: string): boolean => !FINAL.includes(name);

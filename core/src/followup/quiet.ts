@@ -1,4 +1,5 @@
 import type { Rest } from '../model/person.ts';
+import type { TimeAway } from '../model/time-away.ts';
 import { addDays, instantAt, wallClockOf, weekdayOf } from '../time/clock.ts';
 
 /** When somebody is left in peace, wall-clock in the zone of the house. */
@@ -11,7 +12,7 @@ export interface Quiet {
   away: readonly { from: string; to: string }[];
 }
 
-export const quietOf = ({ rest }: { rest: Rest }): Quiet => ({ ...rest, away: [] });
+export const quietOf = ({ rest }: { rest: Rest }, away: readonly TimeAway[]): Quiet => ({ ...rest, away: away.filter(({ removedAt }) => removedAt === null) });
 
 export const NEVER_QUIET: Quiet = { hours: null, daysOff: [], away: [] };
 

@@ -1,6 +1,7 @@
 import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
+import type { TimeAway } from '../model/time-away.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
 import { isDone } from './standing.ts';
@@ -11,6 +12,7 @@ import { quietOf } from './quiet.ts';
 export interface NudgeRows {
   all(noun: 'part'): Part[];
   by(noun: 'part', field: 'itemId', value: string): Part[];
+  by(noun: 'timeAway', field: 'personId', value: string): TimeAway[];
   get(noun: 'item', id: string): Item | 'absent' | 'not-held';
   get(noun: 'person', id: string): Person | 'absent' | 'not-held';
 }
@@ -29,7 +31,7 @@ export function nudgeOf(part: Part, house: Pick<House, 'zone' | 'dayParts' | 'pa
   const person = part.personId ? rows.get('person', part.personId) : 'absent';
   if (typeof item === 'string' || item.removedAt !== null || typeof person === 'string' || !isHere(person)) return null;
   if (isDone(item, rows.by('part', 'itemId', item.id))) return null;
-  return nextNudge({ part, item, pace: item.pace ?? house.pace, quiet: quietOf(person), house });
+  return nextNudge({ part, item, pace: item.pace ?? house.pace, quiet: quietOf(person, rows.by('timeAway', 'personId', person.id)), house });
 }
 
 /** The next round of everybody who has one, earliest first. Never two of a person within one window. */

@@ -57,5 +57,7 @@ export const Item = z.object({
   pace: z.nullable(Pace),
   createdAt: Instant,
   removedAt: z.nullable(Instant),
+  /** Gone for good: nobody sees it any more. */
+  purgedAt: z.nullable(Instant),
 });
 export type Item = z.infer<typeof Item>;

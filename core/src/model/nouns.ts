@@ -1,15 +1,19 @@
+import { Alarm } from './alarm.ts';
 import { Arrangement } from './arrangement.ts';
 import { Capacity } from './capacity.ts';
 import { House } from './house.ts';
 import { Invitation } from './invitation.ts';
 import { Item } from './item.ts';
 import { Bundle, List, Section, Share } from './list.ts';
+import { NoticeChoices } from './notice-choices.ts';
 import { Part } from './part.ts';
 import { Person } from './person.ts';
 import { Place } from './place.ts';
 import { Activity, Comment, Notice, Watch } from './said.ts';
 import { Situation } from './situation.ts';
 import { Tag } from './tag.ts';
+import { TimeAway } from './time-away.ts';
+import { Wait } from './wait.ts';
 
 /** Every kind of row that is shared between devices. */
 export interface Nouns {
@@ -25,8 +29,12 @@ export interface Nouns {
   place: Place;
   capacity: Capacity;
   arrangement: Arrangement;
+  timeAway: TimeAway;
+  noticeChoices: NoticeChoices;
   item: Item;
   part: Part;
+  alarm: Alarm;
+  wait: Wait;
   comment: Comment;
   watch: Watch;
   notice: Notice;
@@ -48,8 +56,12 @@ export const rowSchemas = {
   place: Place,
   capacity: Capacity,
   arrangement: Arrangement,
+  timeAway: TimeAway,
+  noticeChoices: NoticeChoices,
   item: Item,
   part: Part,
+  alarm: Alarm,
+  wait: Wait,
   comment: Comment,
   watch: Watch,
   notice: Notice,
@@ -72,8 +84,12 @@ export const INDEXES = {
   place: [],
   capacity: ['personId'],
   arrangement: ['personId'],
+  timeAway: ['personId'],
+  noticeChoices: ['personId'],
   item: ['listId', 'parentId'],
   part: ['itemId'],
+  alarm: ['itemId'],
+  wait: ['itemId'],
   comment: ['itemId'],
   watch: ['itemId'],
   notice: ['personId'],

@@ -25,6 +25,13 @@ export const Rest = z.object({
 export type Rest = z.infer<typeof Rest>;
 export const USUAL_REST: Rest = { hours: { from: '21:00', to: '07:00' }, daysOff: [] };
 
+/** An address of RFC 5321, as far as people mistype it. */
+export const Address = z.string().check(z.trim(), z.maxLength(254), z.regex(/^[^\s@<>(),;:"]+@[^\s@<>(),;:"]+\.[^\s@<>(),;:"]+$/));
+
+export const Phone = oneLine(40);
+export const ContactWords = z.string().check(z.maxLength(500));
+export const NO_CONTACT = { email: null, phone: null, contact: '' };
+
 /** A membership in a house. Who has left keeps the row, so that their name stays on what they did. */
 export const Person = z.object({
   ...shared,
@@ -35,6 +42,10 @@ export const Person = z.object({
   colour: Colour,
   pattern: Pattern,
   role: Role,
+  /** Where to reach them: what belongs to no account. */
+  email: z.nullable(Address),
+  phone: z.nullable(Phone),
+  contact: ContactWords,
   rest: Rest,
   joinedAt: Instant,
   endedAt: z.nullable(Instant),

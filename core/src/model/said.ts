@@ -42,6 +42,10 @@ export const NoticeKind = z.enum([
   'nudges',
   'no-answer',
   'policy',
+  'reminder',
+  'last-call',
+  'ask-again',
+  'undelivered',
 ]);
 export type NoticeKind = z.infer<typeof NoticeKind>;
 

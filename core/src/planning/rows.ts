@@ -2,12 +2,14 @@ import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { List, Share } from '../model/list.ts';
 import type { Part } from '../model/part.ts';
+import type { Wait } from '../model/wait.ts';
 
 /** What planning reads: a part of `Reader` that a device has. */
 export interface PlanRows {
   all(noun: 'item'): Item[];
   by(noun: 'part', field: 'itemId', value: string): Part[];
   by(noun: 'item', field: 'parentId' | 'listId', value: string): Item[];
+  by(noun: 'wait', field: 'itemId', value: string): Wait[];
   by(noun: 'share', field: 'listId', value: string): Share[];
   get(noun: 'list', id: string): List | 'absent' | 'not-held';
   get(noun: 'item', id: string): Item | 'absent' | 'not-held';

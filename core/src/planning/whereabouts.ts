@@ -1,4 +1,5 @@
 import { counts, firstCompleted, isDone, openParts } from '../followup/standing.ts';
+import { holdsBack } from '../followup/waiting.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { addDays, wallClockOf } from '../time/clock.ts';
@@ -51,7 +52,10 @@ export function whereIs(item: Item, part: Part, parts: readonly Part[], today: T
   if (part.standing === 'completed' || isDone(item, parts)) return 'done';
   if (item.start !== null && dayOf(item.start)! > today.date) return 'not-yet';
   if (part.shelvedAt !== null) return 'shelf';
-  if (waitsForOthers(item, today.view.personId, rows)) return 'waiting';
+  const held = rows.by('wait', 'itemId', item.id);
+  if (held.some((wait) => holdsBack(wait, today.date)) || waitsForOthers(item, today, rows)) return 'waiting';
+  // the day to ask again has come
+  if (held.some((wait) => wait.endedAt === null) && part.takenOff !== today.date) return 'today';
   if (part.pulledInto === today.date) return 'today';
   const day = nextDay(item, part);
   if (day === null) return 'further';
@@ -66,13 +70,17 @@ export function nextDay(item: Pick<Item, 'due'>, part: Pick<Part, 'plan'>): stri
   return plan < due ? plan : due;
 }
 
-/** No open step is this person's to do, and one is open at somebody else. */
-export function waitsForOthers(item: Item, personId: string, rows: PlanRows): boolean {
+/** No open step is this person's to do, and one is open at somebody else or waits for something. */
+export function waitsForOthers(item: Item, { date, view: { personId } }: Today, rows: PlanRows): boolean {
   let elsewhere = false;
   for (const step of rows.by('item', 'parentId', item.id)) {
     if (step.removedAt) continue;
     const parts = rows.by('part', 'itemId', step.id);
     if (isDone(step, parts)) continue;
+    if (isHeld(step, date, rows)) {
+      elsewhere = true;
+      continue;
+    }
     const open = openParts(parts);
     if (open.length === 0 || open.some((part) => part.personId === null || part.personId === personId)) return false;
     elsewhere = true;
@@ -80,11 +88,15 @@ export function waitsForOthers(item: Item, personId: string, rows: PlanRows): bo
   return elsewhere;
 }
 
-/** How many steps are open at others while something is still this person's to do: "one step waits". */
+const isHeld = (step: Item, date: string, rows: PlanRows): boolean => rows.by('wait', 'itemId', step.id).some((wait) => holdsBack(wait, date));
+
+const hasOpenWait = (step: Item, rows: PlanRows): boolean => rows.by('wait', 'itemId', step.id).some((wait) => wait.endedAt === null);
+
+/** How many steps are open at others, or wait for something, while something is still this person's to do: "one step waits". */
 export function stepsThatWait(item: Item, personId: string, rows: PlanRows): number {
   return rows.by('item', 'parentId', item.id).filter((step) => {
     const open = step.removedAt ? [] : openParts(rows.by('part', 'itemId', step.id));
-    return open.length > 0 && !open.some((part) => part.personId === null || part.personId === personId);
+    return open.length > 0 && (hasOpenWait(step, rows) || !open.some((part) => part.personId === null || part.personId === personId));
   }).length;
 }
 

@@ -46,6 +46,7 @@ const anItem = (title: string, listId: string | null = null): Omit<Row<'item'>, 
   pace: 'calm',
   createdAt: NOW,
   removedAt: null,
+  purgedAt: null,
 });
 
 /** What every implementation of the reader must do: the same tests run on all of them. */

@@ -37,6 +37,10 @@ export const person = sqliteTable(
     colour: text().notNull(),
     pattern: text().notNull(),
     role: text().notNull(),
+    /** Contact facts. */
+    email: text(),
+    phone: text(),
+    contact: text().notNull().default(''),
     rest: text({ mode: 'json' })
       .notNull()
       .default(sql`'{"hours":{"from":"21:00","to":"07:00"},"daysOff":[]}'`),
@@ -180,6 +184,7 @@ export const item = sqliteTable(
     pace: text(),
     createdAt: text().notNull(),
     removedAt: text(),
+    purgedAt: text(),
   },
   (t) => [index('item_seq_ix').on(t.houseId, t.seq), index('item_list_ix').on(t.listId), index('item_parent_ix').on(t.parentId)],
 );
@@ -220,6 +225,54 @@ export const part = sqliteTable(
     ownOrder: text(),
   },
   (t) => [index('part_seq_ix').on(t.houseId, t.seq), index('part_item_ix').on(t.itemId)],
+);
+
+export const alarm = sqliteTable(
+  'alarm',
+  {
+    ...shared(),
+    itemId: text()
+      .notNull()
+      .references(() => item.id),
+    personId: text().notNull(),
+    makerId: text().notNull(),
+    trigger: json(),
+    armedAt: text().notNull(),
+    rungFor: text(),
+    snoozedUntil: text(),
+    removedAt: text(),
+  },
+  (t) => [index('alarm_seq_ix').on(t.houseId, t.seq), index('alarm_item_ix').on(t.itemId)],
+);
+
+export const wait = sqliteTable(
+  'wait',
+  {
+    ...shared(),
+    itemId: text()
+      .notNull()
+      .references(() => item.id),
+    makerId: text().notNull(),
+    personId: text(),
+    words: text().notNull(),
+    askOn: text(),
+    toldOn: text(),
+    since: text().notNull(),
+    endedAt: text(),
+  },
+  (t) => [index('wait_seq_ix').on(t.houseId, t.seq), index('wait_item_ix').on(t.itemId)],
+);
+
+export const timeAway = sqliteTable(
+  'timeAway',
+  { ...shared(), personId: text().notNull(), from: text().notNull(), to: text().notNull(), removedAt: text() },
+  (t) => [index('time_away_seq_ix').on(t.houseId, t.seq), index('time_away_person_ix').on(t.personId)],
+);
+
+export const noticeChoices = sqliteTable(
+  'noticeChoices',
+  { ...shared(), personId: text().notNull(), push: json(), mail: json(), lastCall: text(), calledOn: text() },
+  (t) => [index('notice_choices_seq_ix').on(t.houseId, t.seq), index('notice_choices_person_ix').on(t.personId)],
 );
 
 export const comment = sqliteTable(
@@ -292,8 +345,12 @@ export const nounTables = {
   place,
   capacity,
   arrangement,
+  timeAway,
+  noticeChoices,
   item,
   part,
+  alarm,
+  wait,
   comment,
   watch,
   notice,
@@ -369,6 +426,55 @@ export const captureToken = sqliteTable(
     lastUsedAt: text(),
   },
   (t) => [index('capture_token_account_ix').on(t.accountId)],
+);
+
+/** A browser that takes device notifications (Push API). It goes with its sign-in. */
+export const pushSubscription = sqliteTable(
+  'pushSubscription',
+  {
+    id: text().primaryKey(),
+    deviceId: text()
+      .notNull()
+      .references(() => device.id, { onDelete: 'cascade' }),
+    accountId: text().notNull(),
+    endpoint: text().notNull().unique(),
+    p256dh: text().notNull(),
+    auth: text().notNull(),
+    createdAt: text().notNull(),
+  },
+  (t) => [index('push_account_ix').on(t.accountId)],
+);
+
+/** A notice on its way to one device or address: written with the notice itself, gone through until it is out. */
+export const delivery = sqliteTable(
+  'delivery',
+  {
+    /** Follows from the notice and where it goes: the same one never leaves twice. */
+    id: text().primaryKey(),
+    houseId: text().notNull(),
+    noticeId: text().notNull(),
+    personId: text().notNull(),
+    channel: text().notNull(),
+    /** The subscription of a device; empty for mail. */
+    target: text().notNull(),
+    state: text().notNull(),
+    attempts: integer().notNull(),
+    /** Domain time: not before. */
+    nextAt: text().notNull(),
+    firstTriedAt: text(),
+    /** Why it did not go out the last time. */
+    why: text(),
+    reportedAt: text(),
+    settledAt: text(),
+  },
+  (t) => [index('delivery_due_ix').on(t.state, t.nextAt)],
+);
+
+/** The links of people without an account that are or were good. */
+export const outsideLink = sqliteTable(
+  'outsideLink',
+  { id: text().primaryKey(), houseId: text().notNull(), personId: text().notNull(), createdAt: text().notNull(), withdrawnAt: text() },
+  (t) => [index('outside_link_person_ix').on(t.personId)],
 );
 
 /** Settings of the installation itself, such as the simulated clock. */

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { v5 } from 'uuid';
 import { openStorage, type Storage } from '../db/open.ts';
 import { Ledger } from '../sync/apply.ts';
-import { Nudger } from './nudger.ts';
+import { Timers } from './timers.ts';
 
 const NAMES = '6ba7b811-9dad-11d1-80b4-00c04fd430c8';
 const HOUSE = v5('house', NAMES);
@@ -17,10 +17,10 @@ class PowerCut extends Error {}
 
 /** A house on a real file whose process can be cut off and begun again; time is what it is told to be. */
 class Machine {
-  private readonly folder = mkdtempSync(join(tmpdir(), 'kotiva-nudger-'));
+  private readonly folder = mkdtempSync(join(tmpdir(), 'kotiva-timers-'));
   private storage!: Storage;
   private ledger!: Ledger;
-  nudger!: Nudger;
+  timers!: Timers;
   nowMs = START;
   private commands = 0;
 
@@ -41,7 +41,7 @@ class Machine {
       if (this.cut('after')) throw new PowerCut();
       return outcome;
     };
-    this.nudger = new Nudger(this.storage.raw, cutting, clock);
+    this.timers = new Timers(this.storage.raw, cutting, clock);
   }
 
   /** Runs what is due; after a power cut the process begins again and runs anew. */
@@ -49,7 +49,7 @@ class Machine {
     let cuts = 0;
     for (;;) {
       try {
-        this.nudger.run();
+        this.timers.run();
         return cuts;
       } catch (error) {
         if (!(error instanceof PowerCut)) throw error;
@@ -171,7 +171,7 @@ test('the clock set back an hour sends nothing again', () => {
 test('an answer a moment before its time is not nudged', () => {
   const machine = new Machine();
   furnish(machine);
-  machine.nowMs = Date.parse(machine.nudger.nextAt()!) - 1;
+  machine.nowMs = Date.parse(machine.timers.nextAt()!) - 1;
   const before = machine.told().length;
   for (const part of machine.rows().all('part')) {
     if (part.personId === null) continue;
@@ -184,6 +184,6 @@ test('an answer a moment before its time is not nudged', () => {
   machine.nowMs += 40 * DAY;
   machine.tick();
   expect(machine.told()).toHaveLength(before);
-  expect(machine.nudger.nextAt()).toBeNull();
+  expect(machine.timers.nextAt()).toBeNull();
   machine.destroy();
 });

@@ -1,24 +1,17 @@
-import { nudgeRounds, type NudgeRound, type Reader } from '@kotiva/core';
-import { v5 } from 'uuid';
+import type { Reader } from '@kotiva/core';
 import type { Clock } from '../clock.ts';
 import type { Raw } from '../db/open.ts';
 import type { Ledger } from '../sync/apply.ts';
-
-/** A round of a house that is to come. */
-interface Due {
-  houseId: string;
-  round: NudgeRound;
-}
-
-const idOf = ({ houseId, round: { personId, at } }: Due): string => v5(`nudge:${personId}:${at}`, houseId);
+import { PLANNERS, type Due } from './planners.ts';
 
 /**
- * Sends what is due to be asked. Nothing is remembered here: what comes next follows from the rows, and a round is one command whose
- * id follows from its person and its moment. So it may be cut off anywhere and begun again: nothing is sent twice, nothing is missed.
+ * Does what is due by the clock of each house. Nothing is remembered here: what comes next follows from the rows, and each is one
+ * command whose id follows from what it is about and its moment. So it may be cut off anywhere and begun again: nothing happens
+ * twice, nothing is missed.
  */
-export class Nudger {
-  /** The next round of each house, as long as nothing in it has changed. */
-  private readonly known = new Map<string, { seq: number; next: NudgeRound | null }>();
+export class Timers {
+  /** What comes next in each house, as long as nothing in it has changed. */
+  private readonly known = new Map<string, { seq: number; next: Due | null }>();
 
   constructor(
     private readonly raw: Raw,
@@ -26,48 +19,47 @@ export class Nudger {
     private readonly clock: Clock,
   ) {}
 
-  /** Sends every round whose time has come, earliest first; what is overdue is sent once. Returns how many. */
+  /** Does everything whose time has come, earliest first; what is overdue happens once. Returns how many. */
   run(): number {
-    let sent = 0;
+    let done = 0;
     let before = '';
-    for (let due = this.next(); due !== null && due.round.at <= this.clock.now(); due = this.next()) {
-      const id = idOf(due);
-      // a round is sent once; met again, its house would have to be looked at by somebody
-      if (id === before) throw new Error(`the same round of nudges came twice: ${JSON.stringify(due)}`);
-      this.send(due, id);
-      before = id;
-      sent += 1;
+    for (let due = this.next(); due !== null && due.at <= this.clock.now(); due = this.next()) {
+      // each happens once; met again, its house would have to be looked at by somebody
+      if (due.id === before) throw new Error(`the same thing fell due twice: ${JSON.stringify(due)}`);
+      this.give(due);
+      before = due.id;
+      done += 1;
     }
-    return sent;
+    return done;
   }
 
-  /** The moment of the next round in any house, or null. */
+  /** The moment of what comes next in any house, or null. */
   nextAt(): string | null {
-    return this.next()?.round.at ?? null;
+    return this.next()?.at ?? null;
   }
 
-  private send({ houseId, round: { personId, at, partIds } }: Due, id: string): void {
-    const payload = { person: personId, parts: partIds, at };
-    const outcome = this.ledger.apply({ id, houseId, name: 'nudge.send', payload, at: this.clock.now(), seen: 0 }, null);
-    if (outcome.outcome === 'refused') throw new Error(`a round of nudges was refused: ${JSON.stringify(outcome.reason)}`);
+  private give({ id, houseId, name, payload }: Due): void {
+    const outcome = this.ledger.apply({ id, houseId, name, payload, at: this.clock.now(), seen: 0 }, null);
+    if (outcome.outcome === 'refused') throw new Error(`${name} was refused: ${JSON.stringify(outcome.reason)}`);
   }
 
   private next(): Due | null {
     let earliest: Due | null = null;
     for (const houseId of this.houses()) {
-      const round = this.nextOf(houseId);
-      if (round && (earliest === null || round.at < earliest.round.at)) earliest = { houseId, round };
+      const due = this.nextOf(houseId);
+      if (due && (earliest === null || due.at < earliest.at)) earliest = due;
     }
     return earliest;
   }
 
-  private nextOf(houseId: string): NudgeRound | null {
+  private nextOf(houseId: string): Due | null {
     const seq = this.ledger.seq(houseId);
     const known = this.known.get(houseId);
     if (known?.seq === seq) return known.next;
     const rows: Reader = this.ledger.rows(houseId);
     const house = rows.get('house', houseId);
-    const next = typeof house === 'string' ? null : (nudgeRounds(house, rows as never)[0] ?? null);
+    const dues = typeof house === 'string' ? [] : PLANNERS.map((plan) => plan(house, rows, this.clock.now()));
+    const next = dues.reduce((first, due) => (due && (!first || due.at < first.at) ? due : first), null);
     this.known.set(houseId, { seq, next });
     return next;
   }

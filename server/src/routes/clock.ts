@@ -7,19 +7,22 @@ import { bodyOf, Problem } from '../problem.ts';
 const Move = z.union([z.object({ now: z.iso.datetime({ offset: true }) }), z.object({ advance: z.iso.duration() })]);
 
 /** The simulated clock: read, set, moved on. These routes exist only with `--simulate`. */
-export function clockRoutes(clock: SimulatedClock, { hub, nudger }: Pick<Services, 'hub' | 'nudger'>): Hono {
+export function clockRoutes(clock: SimulatedClock, { hub, timers, outbox }: Pick<Services, 'hub' | 'timers' | 'outbox'>): Hono {
   const app = new Hono();
+  const nextAt = (): string | null => [timers.nextAt(), outbox.nextAt()].reduce((a, b) => (a !== null && (b === null || a < b) ? a : b));
   app.get('/simulate/clock', (c) => c.json({ now: clock.now() }));
   app.post('/simulate/clock', async (c) => {
     const move = await bodyOf(c, Move);
     const target = 'now' in move ? new Date(move.now).toISOString() : clock.after(move.advance);
     if (target < clock.now()) throw new Problem(422, 'clock-backwards', 'The clock only goes forward.', { params: { now: clock.now() } });
     // what falls due on the way happens at its time, one after the other
-    for (let at = nudger.nextAt(); at !== null && at <= target; at = nudger.nextAt()) {
+    for (let at = nextAt(); at !== null && at <= target; at = nextAt()) {
       clock.moveTo(at);
-      if (nudger.run() === 0) break;
+      const happened = timers.run() + (await outbox.run());
+      if (happened === 0 && nextAt() === at) break;
     }
     clock.moveTo(target);
+    await outbox.run();
     hub.tellTime(clock.now());
     return c.json({ now: clock.now() });
   });

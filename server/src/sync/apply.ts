@@ -1,4 +1,4 @@
-import { decide, isHere, type Command, type Note, type Reason, type RecordedCommand } from '@kotiva/core';
+import { decide, isHere, type Actor, type Change, type Command, type Note, type Reason, type RecordedCommand } from '@kotiva/core';
 import type { Clock } from '../clock.ts';
 import type { Raw } from '../db/open.ts';
 import { SqliteRows } from '../db/sqlite-rows.ts';
@@ -7,16 +7,17 @@ import { differences, reachesNothing, reachOf, seenInReach } from './reach.ts';
 /** What becomes of a command: its place in the house's sequence, or the reason it does not apply. */
 export type Outcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
 
-export interface Actor {
-  id: string;
-  name: string;
-}
+export type { Actor };
+
+/** Writes what has to be kept with a command, in its transaction. */
+export type Beside = (houseId: string, changes: readonly Change[], rows: SqliteRows, by: { account: Actor | null; now: string }) => void;
 
 /** The one way shared data changes: commands, each in one transaction, each applied once. */
 export class Ledger {
   private readonly houses = new Map<string, SqliteRows>();
   private readonly seqs = new Map<string, number>();
   private readonly listeners = new Set<(houseId: string, seq: number) => void>();
+  private readonly besides: Beside[] = [];
   private readonly statements;
 
   constructor(
@@ -51,6 +52,11 @@ export class Ledger {
     const known = this.seqs.get(houseId) ?? (this.statements.last.get(houseId) as { seq: number } | undefined)?.seq ?? 0;
     this.seqs.set(houseId, known);
     return known;
+  }
+
+  /** Called within each transaction, after its rows were written. */
+  beside(write: Beside): void {
+    this.besides.push(write);
   }
 
   /** Called after each commit. Returns how to stop listening. */
@@ -124,6 +130,7 @@ export class Ledger {
       const after = seenInReach(reach, rows, this.readers(rows));
       for (const { personId, noun, rowId } of differences(before, after)) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
     }
+    for (const write of this.besides) write(command.houseId, decision.changes, rows, { account, now });
     const outcome: Outcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
     this.keep(command, account, decision.actorId, seq, recorded.changes, outcome, now);
     return outcome;

@@ -14,7 +14,7 @@ export interface Reach {
 const TOUCHING: { [N in Noun]?: readonly string[] } = {
   share: ['access'],
   list: ['ownerId', 'bundleId'],
-  item: ['listId', 'parentId', 'makerId', 'tagIds'],
+  item: ['listId', 'parentId', 'makerId', 'tagIds', 'purgedAt'],
   part: ['takenBackAt', 'giverId', 'originId', 'givenAt'],
   person: ['role', 'endedAt'],
 };
@@ -108,7 +108,7 @@ function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, 
     const tag = reader.get('tag', tagId);
     if (typeof tag !== 'string') yield ['tag', tag];
   }
-  for (const noun of ['part', 'comment', 'watch', 'activity'] as const) for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];
+  for (const noun of ['part', 'alarm', 'wait', 'comment', 'watch', 'activity'] as const) for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];
 }
 
 function withSteps(itemId: string, reader: Reader, into: Set<string>): void {

@@ -46,6 +46,7 @@ export class Sight {
       case 'person':
       case 'situation':
       case 'place':
+      case 'timeAway':
         return true;
       case 'tag':
         return (row as Row<'tag'>).makerId === this.person.id || this.seesTag(row.id);
@@ -62,12 +63,18 @@ export class Sight {
         return this.footings(row.id, row as Item).length > 0;
       case 'part':
       case 'watch':
+      case 'wait':
         return this.seesItem((row as Part).itemId);
+      case 'alarm': {
+        const { personId, makerId, itemId } = row as Row<'alarm'>;
+        return (personId === this.person.id || makerId === this.person.id) && this.seesItem(itemId);
+      }
       case 'comment':
         return this.seesComment(row as Comment);
       case 'capacity':
         return this.person.role === 'manager' || (row as Row<'capacity'>).personId === this.person.id;
       case 'arrangement':
+      case 'noticeChoices':
       case 'notice':
         return (row as Row<'notice' | 'arrangement'>).personId === this.person.id;
       case 'activity':
@@ -104,7 +111,7 @@ export class Sight {
     const known = this.items.get(itemId);
     if (known) return known;
     const item = row ?? this.rows.find('item', itemId);
-    const footings = item ? footingsOnItem(item, this.person, this.rows) : [];
+    const footings = item && item.purgedAt === null ? footingsOnItem(item, this.person, this.rows) : [];
     this.items.set(itemId, footings);
     return footings;
   }

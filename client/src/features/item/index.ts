@@ -14,4 +14,4 @@ export { useOpenItem, useOpenedItem, type OpensAt } from './open-item.ts';
 export { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
 export { sayItemsNextNudge, sayNextNudge } from './next-nudge.ts';
 export { sayStanding } from './standing-words.ts';
-export { footings, lookup, useMyKnot, useTie } from './use-check.ts';
+export { footings, lookup, partToTie, useMyKnot, useTie } from './use-check.ts';

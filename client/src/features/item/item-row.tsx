@@ -1,9 +1,10 @@
-import { countingParts, isDone, isLate, openParts, progressOf, type Detail, type Item } from '@kotiva/core';
+import { countingParts, isDone, isLate, nextRing, openParts, openWaits, progressOf, type Detail, type Item } from '@kotiva/core';
 import { useNow, usePlace } from '@/store/store.ts';
 import { ChosenMark, Knot, KnotMark, Row, Thread, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayDue, sayInstant } from '@/words/dates.ts';
 import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
+import { alarmsOf, sayTrigger } from './say-alarm.ts';
 import { useOpenItem } from './open-item.ts';
 import { useSelection } from './selection.tsx';
 import { partToTie, useTie } from './use-check.ts';
@@ -42,6 +43,8 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
   const late = !done && isLate(item, now, house.zone);
   const person = shown ? personOf(rows, shown.personId) : null;
   const steps = rows.by('item', 'parentId', item.id).filter((step) => !step.removedAt);
+  const waiting = openWaits(rows.by('wait', 'itemId', item.id))[0];
+  const reminder = alarmsOf(rows, item.id, me.id).find((alarm) => nextRing(alarm, house, rows));
   const completed = parts.find((part) => part.standing === 'completed');
 
   const lines = [
@@ -55,6 +58,8 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
     !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
     !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
     !done && item.rule ? item.rule.words : null,
+    !done && waiting ? t('row.waitsFor', { words: waiting.words }) : null,
+    !done && reminder ? t('row.reminds', { when: sayTrigger(reminder.trigger, now, house.zone) }) : null,
   ].filter(Boolean);
   const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));
   const knot = shown ? knotOf(item, shown) : 'nobody';

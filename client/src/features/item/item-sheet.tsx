@@ -17,6 +17,7 @@ import { CopyPanel } from './where-panel.tsx';
 import { Sentence } from './sentence.tsx';
 import { Steps } from './steps.tsx';
 import { lookup, partToTie, useTie } from './use-check.ts';
+import { WaitLines } from './waiting-panel.tsx';
 import { WhoStands } from './who-stands.tsx';
 
 /** The sheet of whichever item the address names. */
@@ -63,6 +64,7 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
         <Address key={url} url={url} words={t('item.openAddress', { host: new URL(url).host })} />
       ))}
       <Sentence item={item} startsAt={at === 'due' || at === 'plan' ? at : null} canChange={canChange} onHandOver={() => setHanding(true)} />
+      <WaitLines item={item} mayMark={canChange || own !== undefined} />
       {copying ? <CopyPanel item={item} onClose={() => setCopying(false)} /> : null}
       {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
       {own && !own.passedTo && own.standing !== 'completed' && own.giverId !== me.id ? <AnswerPanel item={item} part={own} /> : null}

@@ -8,9 +8,12 @@ import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { DuePanel } from './due-panel.tsx';
+import { RemindersPanel } from './reminders-panel.tsx';
+import { WaitingPanel } from './waiting-panel.tsx';
 import { WherePanel } from './where-panel.tsx';
 
-export type Panel = 'policy' | 'due' | 'plan' | 'start' | 'rule' | 'effort' | 'energy' | 'importance' | 'tags' | 'place' | 'situations' | 'where';
+export type Panel =
+  'policy' | 'due' | 'plan' | 'start' | 'rule' | 'effort' | 'energy' | 'importance' | 'tags' | 'place' | 'situations' | 'where' | 'reminders' | 'waiting';
 
 interface PanelProps {
   item: Item;
@@ -18,7 +21,7 @@ interface PanelProps {
 }
 
 /** What opens below the sentence to change one part of it. */
-export function SentencePanel({ panel, part, ...props }: PanelProps & { panel: Panel; part: Part | null }) {
+export function SentencePanel({ panel, part, canChange, ...props }: PanelProps & { panel: Panel; part: Part | null; canChange: boolean }) {
   switch (panel) {
     case 'due':
       return <Deadline {...props} />;
@@ -44,6 +47,10 @@ export function SentencePanel({ panel, part, ...props }: PanelProps & { panel: P
       return <Situations {...props} />;
     case 'where':
       return <WherePanel {...props} />;
+    case 'reminders':
+      return <RemindersPanel {...props} canChange={canChange} />;
+    case 'waiting':
+      return <WaitingPanel {...props} />;
   }
 }
 

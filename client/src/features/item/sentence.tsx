@@ -6,6 +6,7 @@ import { Button, Tappable, Txt } from '@/ui';
 import { either, t, together } from '@/words';
 import { sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
 import { givenParts, nameOf } from './knot-of.ts';
+import { alarmsOf, sayTrigger } from './say-alarm.ts';
 import { SentencePanel, type Panel } from './sentence-panels.tsx';
 import { partToTie } from './use-check.ts';
 
@@ -33,7 +34,11 @@ export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProp
   const phrases = usePhrases(item, mine);
   const toggle = (which: Panel | 'add') => setOpen(open === which ? null : which);
   const said = new Set(phrases.map(({ panel }) => panel));
-  const missing = ADDABLE.filter((panel) => !said.has(panel) && (panel === 'plan' ? mine !== null : canChange));
+  const missing = ADDABLE.filter((panel) => !said.has(panel) && isOffered(panel));
+  function isOffered(panel: Panel): boolean {
+    if (panel === 'reminders') return true;
+    return panel === 'plan' || panel === 'waiting' ? mine !== null : canChange;
+  }
 
   function ownOrNobodys(): Part | null {
     const own = rows.get('part', partId(item.id, me.id));
@@ -49,7 +54,7 @@ export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProp
           <Fragment key={panel}>
             {nth > 0 ? ', ' : ''}
             {before ? `${before} ` : ''}
-            {panel === 'plan' || canChange ? (
+            {OWN.includes(panel as Panel) || canChange ? (
               <Tappable label={t('sentence.wordLabel', { words, label })} onPress={() => (panel === 'people' ? onHandOver() : toggle(panel))}>
                 {words}
               </Tappable>
@@ -77,16 +82,19 @@ export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProp
           ))}
         </View>
       ) : null}
-      {open && open !== 'add' ? <SentencePanel panel={open} item={item} part={mine} onClose={() => setOpen(null)} /> : null}
+      {open && open !== 'add' ? <SentencePanel panel={open} item={item} part={mine} canChange={canChange} onClose={() => setOpen(null)} /> : null}
     </View>
   );
 }
 
-const ADDABLE: readonly Panel[] = ['due', 'plan', 'start', 'effort', 'energy', 'importance', 'tags', 'place', 'situations', 'where'];
+const ADDABLE: readonly Panel[] = ['due', 'plan', 'start', 'effort', 'energy', 'importance', 'tags', 'place', 'situations', 'where', 'reminders', 'waiting'];
+/** What anyone who sees an item decides for themselves. */
+const OWN: readonly Panel[] = ['plan', 'reminders', 'waiting'];
 
 function usePhrases(item: Item, mine: Part | null): Phrase[] {
-  const { rows, house } = usePlace();
+  const { rows, me, house } = usePlace();
   const now = useNow();
+  const alarms = alarmsOf(rows, item.id, me.id);
   const holders = givenParts(rows, item.id).filter((part) => !part.passedTo && !part.excusedAt);
   const names = holders.map((part) => nameOf(rows, part.personId));
   const list = item.listId ? rows.get('list', item.listId) : null;
@@ -125,6 +133,14 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
         }
       : null,
     item.rule ? { panel: 'rule', words: item.rule.words, label: t('sentence.changeRule') } : null,
+    alarms.length > 0
+      ? {
+          panel: 'reminders',
+          before: t('sentence.reminds'),
+          words: together(alarms.map((alarm) => sayTrigger(alarm.trigger, now, house.zone))),
+          label: t('sentence.panel.reminders'),
+        }
+      : null,
     place && typeof place !== 'string' ? { panel: 'place', before: t('sentence.at'), words: place.name, label: t('sentence.panel.place') } : null,
     situations.length > 0 ? { panel: 'situations', before: t('sentence.when'), words: together(situations), label: t('sentence.panel.situations') } : null,
     item.effort !== null

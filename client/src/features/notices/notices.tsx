@@ -8,6 +8,7 @@ import { Button, Empty, Heading, IconButton, PersonMark, Row, Sheet } from '@/ui
 import { t, type WordKey } from '@/words';
 import { slotsOf } from '@/words/problems.ts';
 import { sayInstant } from '@/words/dates.ts';
+import { NoticeActions } from './notice-actions.tsx';
 
 const MOST = 60;
 
@@ -38,6 +39,10 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
   const openItem = useOpenItem();
   const notices = useNotices().slice(0, MOST);
   const unread = notices.filter((notice) => !notice.readAt).map((notice) => notice.id);
+  const isGone = ({ itemId, kind }: Notice): boolean => {
+    const item = itemId && kind !== 'taken-back' ? rows.get('item', itemId) : null;
+    return item !== null && (typeof item === 'string' || item.removedAt !== null);
+  };
   const read = (notice: Notice) => {
     if (!notice.readAt) give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
     onClose();
@@ -57,22 +62,25 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
         {notices.map((notice) => {
           const by = personOf(rows, notice.byId);
           return (
-            <Row
-              key={notice.id}
-              lead={by ? <PersonMark looks={by} size={30} /> : undefined}
-              title={t(`notice.${notice.kind}` as WordKey, { name: nameOf(rows, notice.byId), ...slotsOf(notice.params) })}
-              sub={[
-                sayInstant(notice.at, now, house.zone),
-                notice.params.late === true ? t('notice.late') : null,
-                typeof notice.params.message === 'string' ? notice.params.message : notice.params.text,
-              ]
-                .filter(Boolean)
-                .join(' · ')}
-              done={false}
-              right={notice.readAt ? undefined : t('notices.new')}
-              rightTone="waits"
-              onPress={() => read(notice)}
-            />
+            <View key={notice.id}>
+              <Row
+                lead={by ? <PersonMark looks={by} size={30} /> : undefined}
+                title={t(`notice.${notice.kind}` as WordKey, { name: nameOf(rows, notice.byId), ...slotsOf(notice.params) })}
+                sub={[
+                  sayInstant(notice.at, now, house.zone),
+                  notice.params.late === true ? t('notice.late') : null,
+                  isGone(notice) ? t('notices.gone') : null,
+                  typeof notice.params.message === 'string' ? notice.params.message : notice.params.text,
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+                done={false}
+                right={notice.readAt ? undefined : t('notices.new')}
+                rightTone="waits"
+                onPress={() => read(notice)}
+              />
+              {notice.readAt ? null : <NoticeActions notice={notice} />}
+            </View>
           );
         })}
       </View>

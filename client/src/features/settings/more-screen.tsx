@@ -14,6 +14,7 @@ import { Labels } from './labels.tsx';
 import { CaptureTokens } from './capture-tokens.tsx';
 import { Invitations } from './invitations.tsx';
 import { EndSheet } from './end-sheet.tsx';
+import { NoticeSettings } from './notice-settings.tsx';
 import { PersonSheet } from './person-sheet.tsx';
 import { Profile } from './profile.tsx';
 import { ThemeChoice } from './theme-choice.tsx';
@@ -66,6 +67,7 @@ export function MoreScreen() {
         <View>
           <Profile />
           <ThemeChoice />
+          <NoticeSettings />
           <DeviceChoices />
           {manager ? <HouseSettings /> : null}
           <Labels />

@@ -7,6 +7,8 @@ import { usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Fold, Heading, Sheet, Txt, type Looks } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { AwayForm } from './away-form.tsx';
+import { OutsideLink } from './outside-link.tsx';
 import { WeekHours } from './week-hours.tsx';
 import { LooksFields } from './looks-fields.tsx';
 
@@ -19,13 +21,22 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
   const taken = rows.all('person').filter(isHere);
   const [name, setName] = useState(person?.name ?? '');
   const [looks, setLooks] = useState<Looks>(() => person ?? suggestLooks('', taken));
+  const [contact, setContact] = useState({ email: person?.email ?? '', phone: person?.phone ?? '', contact: person?.contact ?? '' });
   const [role, setRole] = useState<Role>(person?.role ?? 'outside');
   const [error, setError] = useState<{ field?: string; words: string } | null>(null);
   const [markTyped, setMarkTyped] = useState(false);
   const title = person ? person.name : t('people.addWithout');
 
   const save = () => {
-    const fields = { name, mark: looks.mark, colour: looks.colour, pattern: looks.pattern };
+    const fields = {
+      name,
+      mark: looks.mark,
+      colour: looks.colour,
+      pattern: looks.pattern,
+      email: contact.email.trim() || null,
+      phone: contact.phone.trim() || null,
+      contact: contact.contact.trim(),
+    };
     const reason = person
       ? give('person.change', { person: person.id, ...fields }, { ownRefusal: true })
       : give('person.add', fields, { words: t('said.personAdded', { name }), ownRefusal: true });
@@ -67,6 +78,17 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
           }}
         />
         <LooksFields looks={looks} onChange={setLooks} />
+        <Field
+          label={t('contact.email')}
+          hint={person?.accountId ? undefined : t('contact.emailHint')}
+          value={contact.email}
+          inputMode="email"
+          maxLength={254}
+          onChangeText={(email) => setContact({ ...contact, email })}
+          error={error?.field === 'email' ? t('contact.notAnAddress') : null}
+        />
+        <Field label={t('contact.phone')} value={contact.phone} inputMode="tel" maxLength={40} onChangeText={(phone) => setContact({ ...contact, phone })} />
+        <Field label={t('contact.more')} value={contact.contact} maxLength={500} onChangeText={(words) => setContact({ ...contact, contact: words })} />
         {person?.accountId ? (
           <View className="gap-2">
             <Choice
@@ -85,9 +107,17 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
             <Fold words={t('capacity.of', { name: person.name })}>
               <WeekHours person={person} />
             </Fold>
+            <Fold words={t('away.of', { name: person.name })}>
+              <AwayForm person={person} />
+            </Fold>
+            {person.accountId === null && isHere(person) ? (
+              <Fold words={t('outside.title')}>
+                <OutsideLink person={person} />
+              </Fold>
+            ) : null}
           </View>
         ) : null}
-        {error && error.field !== 'name' && error.field !== 'mark' ? (
+        {error && !['name', 'mark', 'email'].includes(error.field ?? '') ? (
           <Txt role="alert" tone="late" size={15}>
             {error.words}
           </Txt>

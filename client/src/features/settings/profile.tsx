@@ -7,6 +7,7 @@ import { usePlace } from '@/store/store.ts';
 import { Button, Field, Fold, GroupHead, PersonMark, Txt, type Looks } from '@/ui';
 import { t } from '@/words';
 import { sayProblem, sayReason } from '@/words/problems.ts';
+import { AwayForm } from './away-form.tsx';
 import { RestForm } from './rest-form.tsx';
 import { WeekHours } from './week-hours.tsx';
 import { LooksFields } from './looks-fields.tsx';
@@ -35,6 +36,9 @@ export function Profile() {
       </Fold>
       <Fold words={t('rest.own')}>
         <RestForm person={me} />
+      </Fold>
+      <Fold words={t('away.own')}>
+        <AwayForm person={me} />
       </Fold>
       <Fold words={t('profile.password')}>
         <PasswordForm />

@@ -1,0 +1,89 @@
+import { isHere, openWaits, type Item } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, Choice, Field, MomentInput, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayMoment } from '@/words/dates.ts';
+import { sayReason } from '@/words/problems.ts';
+import { nameOf } from './knot-of.ts';
+
+/** What an item waits for, each with the day to ask again and the way on. */
+export function WaitLines({ item, mayMark }: { item: Item; mayMark: boolean }) {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const waits = openWaits(rows.by('wait', 'itemId', item.id));
+  return waits.map((wait) => (
+    <View key={wait.id} className="mt-2 flex-row flex-wrap items-center gap-2 border-l-2 border-cloudberry pl-3">
+      <View className="min-w-0 grow shrink basis-0">
+        <Txt tone="waits" face="medium">
+          {wait.personId ? t('wait.forFrom', { words: wait.words, name: nameOf(rows, wait.personId) }) : t('wait.for', { words: wait.words })}
+        </Txt>
+        <Txt size={15} tone="muted">
+          {wait.askOn ? t('wait.askOn', { when: sayMoment(wait.askOn, now, house.zone) }) : t('wait.noDay')}
+        </Txt>
+      </View>
+      {mayMark ? (
+        <Button onPress={() => give('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words: wait.words }), undo: true })}>{t('wait.end')}</Button>
+      ) : null}
+    </View>
+  ));
+}
+
+/** Marks an item as waiting: for what, maybe from whom, and when to ask again. */
+export function WaitingPanel({ item, onClose }: { item: Item; onClose: () => void }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const [words, setWords] = useState('');
+  const [person, setPerson] = useState<string>('');
+  const [askOn, setAskOn] = useState('');
+  const [error, setError] = useState<{ field?: string; words: string } | null>(null);
+  const people = rows.all('person').filter((one) => isHere(one) && one.id !== me.id);
+  const save = () => {
+    const reason = give(
+      'wait.set',
+      { item: item.id, words, person: person || null, askOn: askOn || null },
+      { words: t('said.waits', { words }), undo: true, ownRefusal: true },
+    );
+    if (!reason) return onClose();
+    setError({ field: reason.field, words: sayReason(reason) });
+  };
+  return (
+    <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
+      <Field
+        label={t('wait.what')}
+        placeholder={t('wait.whatHint')}
+        value={words}
+        maxLength={200}
+        onChangeText={setWords}
+        onSubmitEditing={save}
+        error={error && error.field !== 'askOn' ? error.words : null}
+        autoFocus
+      />
+      <Choice
+        label={t('wait.whom')}
+        value={person}
+        options={[{ value: '', words: t('wait.nobody') }, ...people.map(({ id, name }) => ({ value: id, words: name }))]}
+        onChange={setPerson}
+      />
+      <View className="max-w-[220px]">
+        <MomentInput label={t('wait.day')} kind="date" value={askOn} onChange={setAskOn} />
+      </View>
+      {error?.field === 'askOn' ? (
+        <Txt role="alert" size={15} tone="late">
+          {error.words}
+        </Txt>
+      ) : null}
+      <View className="flex-row gap-2">
+        <Button kind="main" onPress={save}>
+          {t('wait.mark')}
+        </Button>
+        <Button kind="quiet" onPress={onClose}>
+          {t('common.cancel')}
+        </Button>
+      </View>
+    </View>
+  );
+}

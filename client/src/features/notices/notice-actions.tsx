@@ -1,0 +1,120 @@
+import { addDays, calendarDateOf, epochOf, instantAt, instantOf, partId, type Notice } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { partToTie, useTie } from '@/features/item';
+import { useGive } from '@/store/live-house.tsx';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, Field } from '@/ui';
+import { t } from '@/words';
+import { sayInstant } from '@/words/dates.ts';
+
+/** What can be done about a notice where it stands: a reminder is done or put off, a handover taken, a question answered. */
+export function NoticeActions({ notice }: { notice: Notice }) {
+  switch (notice.kind) {
+    case 'reminder':
+      return <ReminderActions notice={notice} />;
+    case 'handed':
+    case 'nudge':
+      return <TakeAction notice={notice} />;
+    case 'question':
+      return <AnswerAction notice={notice} />;
+    default:
+      return null;
+  }
+}
+
+const Actions = ({ children }: { children: React.ReactNode }) => <View className="flex-row flex-wrap gap-2 px-5 pb-3">{children}</View>;
+
+function ReminderActions({ notice }: { notice: Notice }) {
+  const { rows, me, house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const tie = useTie();
+  const [later, setLater] = useState(false);
+  const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
+  if (typeof item === 'string') return null;
+  const part = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
+  const snooze = (until: string) =>
+    void give('alarm.snooze', { alarm: String(notice.params.alarm), until }, { words: t('said.snoozed', { when: sayInstant(until, now, house.zone) }) });
+  if (later)
+    return (
+      <Actions>
+        {snoozes(now, house).map(({ key, until }) => (
+          <Button key={key} onPress={() => snooze(until)}>
+            {t(`alarm.snooze.${key}`)}
+          </Button>
+        ))}
+      </Actions>
+    );
+  return (
+    <Actions>
+      {part && part.standing !== 'completed' ? (
+        <Button
+          kind="main"
+          onPress={() => {
+            tie(item, part);
+            give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
+          }}
+        >
+          {t('alarm.done')}
+        </Button>
+      ) : null}
+      <Button expanded={later} onPress={() => setLater(true)}>
+        {t('alarm.snooze')}
+      </Button>
+    </Actions>
+  );
+}
+
+/** So long a reminder can be put off; this evening only while it is still to come. */
+export function snoozes(now: string, { zone, dayParts }: { zone: string; dayParts: { evening: string } }) {
+  const today = calendarDateOf(now, zone);
+  const all = [
+    { key: 'ten', until: instantOf(epochOf(now) + 10 * 60_000) },
+    { key: 'hour', until: instantOf(epochOf(now) + 60 * 60_000) },
+    { key: 'evening', until: instantAt(`${today}T${dayParts.evening}`, zone) },
+    { key: 'morning', until: instantAt(`${addDays(today, 1)}T08:00`, zone) },
+  ] as const;
+  return all.filter(({ until }) => until > now);
+}
+
+function TakeAction({ notice }: { notice: Notice }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const part = notice.itemId ? rows.get('part', partId(notice.itemId, me.id)) : 'absent';
+  if (typeof part === 'string' || part.standing !== 'needs-action' || part.takenBackAt !== null) return null;
+  const title = String(notice.params.title ?? '');
+  return (
+    <Actions>
+      <Button kind="main" onPress={() => give('part.accept', { item: part.itemId }, { words: t('said.taken', { title }), undo: true })}>
+        {t('answer.take')}
+      </Button>
+    </Actions>
+  );
+}
+
+function AnswerAction({ notice }: { notice: Notice }) {
+  const give = useGive();
+  const [words, setWords] = useState('');
+  const send = () => {
+    if (!words.trim() || !notice.itemId) return;
+    if (!give('comment.say', { item: notice.itemId, text: words })) give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
+  };
+  return (
+    <View className="flex-row items-end gap-2 px-5 pb-3">
+      <Field
+        label={t('notices.answer')}
+        hideLabel
+        placeholder={t('notices.answer')}
+        value={words}
+        onChangeText={setWords}
+        onSubmitEditing={send}
+        maxLength={20_000}
+        className="min-w-0 grow shrink basis-0"
+      />
+      <Button kind="main" disabled={!words.trim()} onPress={send}>
+        {t('item.say')}
+      </Button>
+    </View>
+  );
+}

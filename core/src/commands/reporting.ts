@@ -1,0 +1,21 @@
+import * as z from 'zod/mini';
+import { isHere } from '../model/person.ts';
+import { Id } from '../model/row.ts';
+import { commandKind } from './kind.ts';
+
+/** A notice that could not be sent: told to whoever caused it, or to the managers where that was the clock. */
+export const reportUndelivered = commandKind({
+  name: 'notice.undelivered',
+  payload: z.object({ notice: Id, why: z.string().check(z.maxLength(300)) }),
+  asks: () => [{ deed: 'system' }],
+  decide({ notice: noticeId, why }, d) {
+    const notice = d.find('notice', noticeId);
+    if (!notice || notice.kind === 'undelivered') return;
+    const person = d.find('person', notice.personId);
+    const managers = d.all('person').filter((one) => isHere(one) && one.role === 'manager');
+    const told =
+      notice.byId === null || notice.byId === notice.personId ? managers.map(({ id }) => id) : [...new Set([notice.byId, ...managers.map(({ id }) => id)])];
+    for (const id of told)
+      if (id !== notice.personId) d.tell(id, 'undelivered', notice.itemId, { title: String(notice.params['title'] ?? ''), who: person?.name ?? '', why });
+  },
+});

@@ -1,0 +1,82 @@
+import * as z from 'zod/mini';
+import { CalendarDate, Id, oneLine } from '../model/row.ts';
+import { calendarDateOf, isMoment } from '../time/clock.ts';
+import type { Ask } from './may.ts';
+import type { Deciding } from './deciding.ts';
+import { commandKind } from './kind.ts';
+import { needPerson } from './parts.ts';
+import { refuse } from './reasons.ts';
+
+const asksToMark = (item: string): Ask[] => [{ deed: 'check', item }];
+const itemOf = (wait: string, d: Deciding): string => d.need('wait', wait).itemId;
+
+const todayOf = (d: Deciding): string => calendarDateOf(d.now, d.need('house', d.context.houseId).zone);
+
+function refuseBadDay(askOn: string | null | undefined, d: Deciding): void {
+  if (!askOn) return;
+  if (!isMoment(askOn)) refuse('malformed', { value: askOn }, 'askOn');
+  if (askOn < todayOf(d)) refuse('alarm-past', { at: askOn }, 'askOn');
+}
+
+/** Marks an item or a step as waiting, for somebody or something, with a day to ask again. */
+export const setWait = commandKind({
+  name: 'wait.set',
+  payload: z.object({ item: Id, person: z._default(z.nullable(Id), null), words: oneLine(200), askOn: z._default(z.nullable(CalendarDate), null) }),
+  asks: ({ item }, d) => (hasOwnPart(item, d) ? [{ deed: 'self', is: true }] : asksToMark(item)),
+  decide({ item, person, words, askOn }, d) {
+    d.need('item', item);
+    if (person !== null) needPerson(person, d, 'person');
+    refuseBadDay(askOn, d);
+    d.insert('wait', d.newId(), { itemId: item, makerId: d.actor.id, personId: person, words, askOn, toldOn: null, since: d.now, endedAt: null });
+    d.enter('wait.set', { itemId: item }, { words });
+  },
+});
+
+const hasOwnPart = (item: string, d: Deciding): boolean =>
+  d.by('part', 'itemId', item).some((part) => part.personId === (d.actorOrNull?.id ?? '') && part.takenBackAt === null);
+
+const mayChange = (wait: string, d: Deciding): Ask[] =>
+  d.find('wait', wait)?.makerId === d.actorOrNull?.id ? [{ deed: 'self', is: true }] : asksToMark(itemOf(wait, d));
+
+/** Another day to ask again, or none. */
+export const changeWait = commandKind({
+  name: 'wait.change',
+  payload: z.object({ wait: Id, askOn: z.nullable(CalendarDate) }),
+  asks: ({ wait }, d) => mayChange(wait, d),
+  decide({ wait, askOn }, d) {
+    refuseBadDay(askOn, d);
+    d.set('wait', wait, { askOn });
+  },
+});
+
+/** It has come: the item goes on. */
+export const endWait = commandKind({
+  name: 'wait.end',
+  payload: z.object({ wait: Id }),
+  asks: ({ wait }, d) => mayChange(wait, d),
+  decide({ wait: waitId }, d) {
+    const wait = d.need('wait', waitId);
+    if (wait.endedAt !== null) return;
+    d.set('wait', waitId, { endedAt: d.now });
+    d.enter('wait.end', { itemId: wait.itemId }, { words: wait.words });
+  },
+});
+
+/** The day to ask again has come: told once to who set it. */
+export const askAgain = commandKind({
+  name: 'wait.askAgain',
+  payload: z.object({ wait: Id }),
+  asks: () => [{ deed: 'system' }],
+  decide({ wait: waitId }, d) {
+    const wait = d.find('wait', waitId);
+    if (!wait || wait.endedAt !== null || wait.askOn === null || wait.toldOn === wait.askOn || wait.askOn > todayOf(d)) return;
+    const item = d.need('item', wait.itemId);
+    d.set('wait', waitId, { toldOn: wait.askOn });
+    if (item.removedAt === null)
+      d.tell(wait.makerId, 'ask-again', item.id, {
+        title: item.title,
+        words: wait.words,
+        who: wait.personId ? (d.find('person', wait.personId)?.name ?? '') : '',
+      });
+  },
+});

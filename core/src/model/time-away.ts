@@ -1,0 +1,12 @@
+import * as z from 'zod/mini';
+import { CalendarDate, Id, Instant, shared } from './row.ts';
+
+/** Days a person is not there, both included. Seen by everyone in the house. */
+export const TimeAway = z.object({
+  ...shared,
+  personId: Id,
+  from: CalendarDate,
+  to: CalendarDate,
+  removedAt: z.nullable(Instant),
+});
+export type TimeAway = z.infer<typeof TimeAway>;

@@ -1,0 +1,23 @@
+import * as z from 'zod/mini';
+import { CalendarDate, Id, Instant, oneLine, shared } from './row.ts';
+
+/**
+ * A mark on an item or a step: it can't go on until something has come, from somebody here or from outside. The item stays in its list
+ * and is seen as stuck.
+ */
+export const Wait = z.object({
+  ...shared,
+  itemId: Id,
+  makerId: Id,
+  /** Whom it is waited for; null: nobody of this house, or not said. */
+  personId: z.nullable(Id),
+  /** For what: "the van", "answer from the workshop". */
+  words: oneLine(200),
+  /** The day to ask again: the item comes up then. */
+  askOn: z.nullable(CalendarDate),
+  /** The day its maker was last told to ask. */
+  toldOn: z.nullable(CalendarDate),
+  since: Instant,
+  endedAt: z.nullable(Instant),
+});
+export type Wait = z.infer<typeof Wait>;

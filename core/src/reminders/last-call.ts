@@ -1,0 +1,40 @@
+import { isHere, type Person } from '../model/person.ts';
+import type { NoticeChoices } from '../model/notice-choices.ts';
+import type { House } from '../model/house.ts';
+import { addDays, calendarDateOf, instantAt } from '../time/clock.ts';
+
+/** What the last call of a day reads. */
+export interface LastCallRows {
+  all(noun: 'noticeChoices'): NoticeChoices[];
+  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
+}
+
+export interface LastCall {
+  personId: string;
+  /** The calendar date it is for. */
+  date: string;
+  /** UTC instant. */
+  at: string;
+}
+
+/**
+ * The next last call of a person: today's at the hour of their choice, else tomorrow's. One that was missed is made good on the same
+ * day only: yesterday's open things are today's already.
+ */
+export function nextLastCall(choices: NoticeChoices, now: string, { zone }: Pick<House, 'zone'>): LastCall | null {
+  if (choices.lastCall === null) return null;
+  const today = calendarDateOf(now, zone);
+  const date = choices.calledOn === today ? addDays(today, 1) : today;
+  return { personId: choices.personId, date, at: instantAt(`${date}T${choices.lastCall}`, zone) };
+}
+
+/** The next of everyone in the house, or null. */
+export function firstLastCall(now: string, house: Pick<House, 'zone'>, rows: LastCallRows): LastCall | null {
+  let first: LastCall | null = null;
+  for (const choices of rows.all('noticeChoices')) {
+    const person = rows.get('person', choices.personId);
+    const call = typeof person === 'string' || !isHere(person) ? null : nextLastCall(choices, now, house);
+    if (call && (first === null || call.at < first.at || (call.at === first.at && call.personId < first.personId))) first = call;
+  }
+  return first;
+}

@@ -1,0 +1,61 @@
+import { counts, isDone } from '../followup/standing.ts';
+import type { Alarm } from '../model/alarm.ts';
+import type { House } from '../model/house.ts';
+import type { Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
+import { isHere, type Person } from '../model/person.ts';
+import { alarmMoment, anchorDates } from './alarm-moment.ts';
+
+/** What ringing reads: a part of `Reader` that every side has. */
+export interface RingRows {
+  all(noun: 'alarm'): Alarm[];
+  by(noun: 'part', field: 'itemId', value: string): Part[];
+  get(noun: 'item', id: string): Item | 'absent' | 'not-held';
+  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
+}
+
+/** When a reminder rings. */
+export interface Ring {
+  alarmId: string;
+  /** UTC instant; in the past where nothing ran at its time. */
+  at: string;
+}
+
+/** The moment a reminder hangs on now, whether or not it will ring; null where its date is not set. */
+export function momentOf(alarm: Alarm, house: Pick<House, 'zone' | 'dayParts'>, rows: RingRows): string | null {
+  const item = rows.get('item', alarm.itemId);
+  return typeof item === 'string' ? null : alarmMoment(alarm.trigger, anchorDates(item, partOf(alarm, rows)), house);
+}
+
+/** When a reminder rings next, or null: it has rung, its date is not set or past when it was set, or there is nothing left to do. */
+export function nextRing(alarm: Alarm, house: Pick<House, 'zone' | 'dayParts'>, rows: RingRows): Ring | null {
+  if (alarm.removedAt !== null || !isStillToDo(alarm, rows)) return null;
+  const own = momentOf(alarm, house, rows);
+  const moments = [own !== null && own > alarm.armedAt ? own : null, alarm.snoozedUntil].filter(
+    (at): at is string => at !== null && (alarm.rungFor === null || at > alarm.rungFor),
+  );
+  return moments.length === 0 ? null : { alarmId: alarm.id, at: moments.reduce((a, b) => (a < b ? a : b)) };
+}
+
+/** The next of all reminders of a house, or null. Of two at once, the one whose id comes first. */
+export function firstRing(house: Pick<House, 'zone' | 'dayParts'>, rows: RingRows): Ring | null {
+  let first: Ring | null = null;
+  for (const alarm of rows.all('alarm')) {
+    const ring = nextRing(alarm, house, rows);
+    if (ring && (first === null || ring.at < first.at || (ring.at === first.at && ring.alarmId < first.alarmId))) first = ring;
+  }
+  return first;
+}
+
+/** None after it is done: for who has a part, their own; for who only looks on, the whole. */
+function isStillToDo(alarm: Alarm, rows: RingRows): boolean {
+  const item = rows.get('item', alarm.itemId);
+  const person = rows.get('person', alarm.personId);
+  if (typeof item === 'string' || item.removedAt !== null || typeof person === 'string' || !isHere(person)) return false;
+  const part = partOf(alarm, rows);
+  if (part && (!counts(part) || part.standing === 'completed' || part.standing === 'declined')) return false;
+  return !isDone(item, rows.by('part', 'itemId', item.id));
+}
+
+const partOf = ({ itemId, personId }: Alarm, rows: RingRows): Part | null =>
+  rows.by('part', 'itemId', itemId).find((part) => part.personId === personId) ?? null;

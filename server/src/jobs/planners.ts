@@ -1,0 +1,54 @@
+import { firstAskAgain, firstLastCall, firstPurge, firstRing, nudgeRounds, type CommandName, type House, type Reader } from '@kotiva/core';
+import { v5 } from 'uuid';
+
+/** Something that happens by itself in a house at a moment: a command nobody gives. */
+export interface Due {
+  houseId: string;
+  /** UTC instant; in the past where nothing ran at its time. */
+  at: string;
+  /** Follows from what it is about and its moment, so that it happens once however often it is tried. */
+  id: string;
+  name: CommandName;
+  payload: unknown;
+}
+
+/** The next of its kind, or null. It follows from the rows alone; `now` says only which day it is. */
+type Planner = (house: House, rows: Reader, now: string) => Due | null;
+
+/** What core reads is a part of every reader. */
+const as = <R>(rows: Reader): R => rows as unknown as R;
+
+const nudges: Planner = (house, rows) => {
+  const round = nudgeRounds(house, as(rows))[0];
+  if (!round) return null;
+  const { personId, at, partIds } = round;
+  return { houseId: house.id, at, id: v5(`nudge:${personId}:${at}`, house.id), name: 'nudge.send', payload: { person: personId, parts: partIds, at } };
+};
+
+const reminders: Planner = (house, rows) => {
+  const ring = firstRing(house, as(rows));
+  return ring && { houseId: house.id, at: ring.at, id: v5(`ring:${ring.at}`, ring.alarmId), name: 'alarm.ring', payload: { alarm: ring.alarmId, at: ring.at } };
+};
+
+const lastCalls: Planner = (house, rows, now) => {
+  const call = firstLastCall(now, house, as(rows));
+  if (!call) return null;
+  const { personId, date, at } = call;
+  return { houseId: house.id, at, id: v5(`last-call:${personId}:${date}`, house.id), name: 'day.call', payload: { person: personId, date } };
+};
+
+const asksAgain: Planner = (house, rows) => {
+  const ask = firstAskAgain(house, as(rows));
+  return ask && { houseId: house.id, at: ask.at, id: v5(`ask-again:${ask.at}`, ask.waitId), name: 'wait.askAgain', payload: { wait: ask.waitId } };
+};
+
+const purges: Planner = (house, rows) => {
+  const purge = firstPurge(as(rows));
+  return purge && { houseId: house.id, at: purge.at, id: v5(`purge:${purge.at}`, purge.itemId), name: 'item.purge', payload: { item: purge.itemId } };
+};
+
+/**
+ * Everything a house does by itself. Midnight is not among them: where an item shows follows from the day, on every side, so nothing
+ * has to be done for it.
+ */
+export const PLANNERS: readonly Planner[] = [reminders, nudges, lastCalls, asksAgain, purges];

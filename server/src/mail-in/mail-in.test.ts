@@ -1,0 +1,144 @@
+import { LedgerHouse } from '../testing/ledger-house.ts';
+import { OutsideDesk } from '../outside/desk.ts';
+import { OutsideLinks } from '../outside/links.ts';
+import { MailIn } from './mail-in.ts';
+
+const DOMAIN = 'kaislaranta.example';
+
+function desk() {
+  const house = new LedgerHouse('Aino', 'Leila');
+  const links = new OutsideLinks(house.storage.db);
+  const outside = new OutsideDesk(house.ledger, links, house.clock, 'https://kaislaranta.example', DOMAIN);
+  const logged: string[] = [];
+  const mailIn = new MailIn(
+    house.ledger,
+    house.accounts,
+    links,
+    outside,
+    house.clock,
+    () => [house.houseId],
+    (line) => logged.push(line),
+  );
+  house.give('Aino', 'person.add', { name: 'Workshop', mark: 'Ws', colour: 'moss', pattern: 'twill', email: 'workshop@engines.example' });
+  const owner = { houseId: house.houseId, personId: house.person('Workshop') };
+  return { house, links, mailIn, logged, owner, reply: outside.replyAddressOf(owner), capture: `c${links.captureTokenOf(house.person('Aino'))}@${DOMAIN}` };
+}
+
+const mail = (from: string, subject: string, body: string, more: string[] = []) =>
+  [`From: ${from}`, 'To: someone', `Subject: ${subject}`, `Message-ID: <${subject.replace(/\W/g, '')}@test.example>`, ...more, '', body].join('\r\n');
+
+const calendar = (uid: string, partstat: string, who = 'workshop@engines.example') =>
+  [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//X//Y//EN',
+    'METHOD:REPLY',
+    'BEGIN:VTODO',
+    `UID:${uid}`,
+    `ATTENDEE;PARTSTAT=${partstat}:mailto:${who}`,
+    'END:VTODO',
+    'END:VCALENDAR',
+  ].join('\r\n');
+const withCalendar = (from: string, text: string) =>
+  [
+    `From: ${from}`,
+    'Subject: Re',
+    'Message-ID: <cal@test.example>',
+    'MIME-Version: 1.0',
+    'Content-Type: text/calendar; method=REPLY; charset=utf-8',
+    '',
+    text,
+  ].join('\r\n');
+
+test('a mail to one’s capture address is something to sort, with its subject and words, and once', async () => {
+  const { house, mailIn, capture } = desk();
+  const raw = mail('Aino <AINO@kaislaranta.example>', 'Offer for the jetty', 'See below.\r\n1200 euros');
+  expect(mailIn.knows(capture)).toBe(true);
+  expect(await mailIn.take(raw, capture)).toEqual({ outcome: 'added' });
+  await mailIn.take(raw, capture);
+  const made = house.ledger
+    .rows(house.houseId)
+    .all('item')
+    .filter(({ title }) => title === 'Offer for the jetty');
+  expect(made).toMatchObject([{ makerId: house.person('Aino'), listId: null, notes: 'See below.\n1200 euros' }]);
+});
+
+test('of a mail in HTML the words are kept, nothing of its markup', async () => {
+  const { house, mailIn, capture } = desk();
+  await mailIn.take(
+    mail('aino@kaislaranta.example', 'Page', '<p>Hello <script>alert(1)</script><b>there</b></p>', ['Content-Type: text/html; charset=utf-8']),
+    capture,
+  );
+  const { notes } = house.row('item', ({ title }) => title === 'Page');
+  expect(notes).toMatch(/Hello\s+there/);
+  expect(notes).not.toMatch(/[<>]|alert/);
+});
+
+test('a stranger is refused and logged; so is an address nobody has', async () => {
+  const { house, mailIn, capture, logged } = desk();
+  expect(await mailIn.take(mail('someone@elsewhere.example', 'Win', 'now'), capture)).toMatchObject({ outcome: 'refused' });
+  expect(logged.join()).toContain('someone@elsewhere.example');
+  const wrong = capture.replace(/.@/, (end) => (end[0] === '0' ? '1@' : '0@'));
+  expect([mailIn.knows(wrong), mailIn.knows(`x@${DOMAIN}`), mailIn.knows('')]).toEqual([false, false, false]);
+  expect(
+    house.ledger
+      .rows(house.houseId)
+      .all('item')
+      .filter(({ title }) => title === 'Win'),
+  ).toEqual([]);
+});
+
+describe('a reply of somebody outside', () => {
+  const asked = () => {
+    const all = desk();
+    const item = all.house.item('Aino', 'Repair the engine', { persons: [all.owner.personId] });
+    const part = () => all.house.row('part', ({ itemId, personId }) => itemId === item && personId === all.owner.personId);
+    return { ...all, item, part };
+  };
+
+  test.each([
+    ['COMPLETED', 'completed'],
+    ['ACCEPTED', 'accepted'],
+    ['DECLINED', 'declined'],
+    ['IN-PROCESS', 'in-process'],
+  ])('of their calendar sets the standing: %s', async (partstat, standing) => {
+    const { mailIn, reply, item, part } = asked();
+    expect(await mailIn.take(withCalendar('workshop@engines.example', calendar(item, partstat)), reply)).toEqual({ outcome: 'answered' });
+    expect(part().standing).toBe(standing);
+  });
+
+  test('in words is said in the thread, without what it quotes', async () => {
+    const { house, mailIn, reply, item } = asked();
+    const notice = house.ledger.rows(house.houseId).by('notice', 'personId', house.person('Workshop'))[0]!;
+    const raw = mail('workshop@engines.example', 'Re: engine', 'Thursday then.\r\n\r\nOn Tue, Kaislaranta wrote:\r\n> Repair the engine', [
+      `In-Reply-To: <${notice.id}@${DOMAIN}>`,
+    ]);
+    expect(await mailIn.take(raw, reply)).toEqual({ outcome: 'answered' });
+    expect(house.row('comment', ({ itemId }) => itemId === item)).toMatchObject({ text: 'Thursday then.', authorId: house.person('Workshop') });
+  });
+
+  test.each([
+    ['from another address', 'villain@engines.example', 'workshop@engines.example'],
+    ['for another attendee', 'workshop@engines.example', 'aino@kaislaranta.example'],
+  ])('forged %s is refused, and nothing changes', async (_name, from, attendee) => {
+    const { mailIn, reply, item, part, logged } = asked();
+    expect(await mailIn.take(withCalendar(from, calendar(item, 'COMPLETED', attendee)), reply)).toMatchObject({ outcome: 'refused' });
+    expect(part().standing).toBe('needs-action');
+    expect(logged).toHaveLength(1);
+  });
+
+  test('about something that was never theirs, or was taken back, is refused', async () => {
+    const { house, mailIn, reply, item } = asked();
+    const other = house.item('Aino', 'Private matter');
+    expect(await mailIn.take(withCalendar('workshop@engines.example', calendar(other, 'COMPLETED')), reply)).toMatchObject({ outcome: 'refused' });
+    house.give('Aino', 'part.takeBack', { item, persons: [house.person('Workshop')] });
+    expect(await mailIn.take(withCalendar('workshop@engines.example', calendar(item, 'COMPLETED')), reply)).toMatchObject({ outcome: 'refused' });
+  });
+
+  test('after the link was withdrawn is refused', async () => {
+    const { links, owner, mailIn, reply, item } = asked();
+    links.withdraw(owner);
+    expect(mailIn.knows(reply)).toBe(false);
+    expect(await mailIn.take(withCalendar('workshop@engines.example', calendar(item, 'COMPLETED')), reply)).toMatchObject({ outcome: 'refused' });
+  });
+});

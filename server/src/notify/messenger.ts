@@ -1,0 +1,44 @@
+/** What became of an attempt to send. `later`: try again; `never`: this address takes nothing. */
+export type Sent = { outcome: 'sent' } | { outcome: 'later' | 'never'; why: string };
+
+export const SENT: Sent = { outcome: 'sent' };
+
+/** A device that takes notifications (Push API PushSubscription). */
+export interface PushTarget {
+  endpoint: string;
+  p256dh: string;
+  auth: string;
+}
+
+/** What is shown on a device: the words, what it is about, what can be done at once. */
+export interface PushMessage {
+  /** The notice's id: a second one replaces the first. */
+  tag: string;
+  title: string;
+  body: string;
+  houseId: string;
+  noticeId: string;
+  itemId: string | null;
+  acts: readonly string[];
+}
+
+export interface Mail {
+  to: string;
+  subject: string;
+  text: string;
+  /** RFC 5322, without the angle brackets: the same for every attempt. */
+  messageId: string;
+  replyTo?: string;
+  /** An iTIP message (RFC 5546) that goes along. */
+  calendar?: { method: 'REQUEST' | 'CANCEL'; text: string };
+}
+
+/** Push as a port: the Web Push protocol, or a stand-in. */
+export interface PushPort {
+  send(target: PushTarget, message: PushMessage): Promise<Sent>;
+}
+
+/** Mail as a port: SMTP, or a stand-in. */
+export interface MailPort {
+  send(mail: Mail): Promise<Sent>;
+}

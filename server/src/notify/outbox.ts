@@ -1,0 +1,222 @@
+import {
+  epochOf,
+  instantOf,
+  isHere,
+  noticeChoicesId,
+  topicOf,
+  USUAL_CHOICES,
+  type Channel,
+  type Change,
+  type Item,
+  type Notice,
+  type Person,
+  type Reader,
+} from '@kotiva/core';
+import { v5 } from 'uuid';
+import type { Clock } from '../clock.ts';
+import type { Raw } from '../db/open.ts';
+import type { Actor, Ledger } from '../sync/apply.ts';
+import { actsOf } from './acting.ts';
+import type { MailPort, PushPort, PushTarget, Sent } from './messenger.ts';
+import { sayBelow, sayNotice } from './words.ts';
+
+/** An action can be undone for so long: what it told leaves the house only then. */
+const UNDO_MS = 10_000;
+const MINUTE = 60_000;
+/** Pauses between attempts: they double up to this. */
+const LONGEST_PAUSE_MS = 6 * 60 * MINUTE;
+/** After so long in vain somebody is told; after so many days it is given up. */
+const SAID_AFTER_MS = 60 * MINUTE;
+const GIVEN_UP_AFTER_MS = 4 * 24 * 60 * MINUTE;
+/** Sent at a time. */
+const AT_ONCE = 8;
+
+interface Delivery {
+  id: string;
+  houseId: string;
+  noticeId: string;
+  personId: string;
+  channel: Channel;
+  target: string;
+  attempts: number;
+  nextAt: string;
+  firstTriedAt: string | null;
+  reportedAt: string | null;
+}
+
+/** How a mail about an item is put together for a person without an account: their link, and the item as a calendar knows it. */
+export interface OutsideMail {
+  (notice: Notice, person: Person, item: Item | null): { footer: string; replyTo?: string; calendar?: { method: 'REQUEST' | 'CANCEL'; text: string } };
+}
+
+export interface Ways {
+  push: PushPort;
+  /** Null: no mail server is set. */
+  mail: MailPort | null;
+  outside: OutsideMail;
+  publicUrl: string;
+  /** What stands behind the @ of message ids. */
+  mailDomain: string;
+}
+
+/**
+ * Notices on their way out of the house. Each is written with its notice in one transaction and gone through until it is out: at least
+ * once, with an id that follows from the notice, so that what comes twice replaces itself.
+ */
+export class Outbox {
+  private readonly statements;
+  private running: Promise<number> | null = null;
+
+  constructor(
+    private readonly raw: Raw,
+    private readonly ledger: Ledger,
+    private readonly clock: Clock,
+    private readonly ways: Ways,
+  ) {
+    this.statements = {
+      add: raw.prepare(
+        `INSERT OR IGNORE INTO delivery (id, "houseId", "noticeId", "personId", channel, target, state, attempts, "nextAt") VALUES (?, ?, ?, ?, ?, ?, 'waiting', 0, ?)`,
+      ),
+      due: raw.prepare(`SELECT * FROM delivery WHERE state = 'waiting' AND "nextAt" <= ? ORDER BY "nextAt", id LIMIT ${AT_ONCE}`),
+      next: raw.prepare(`SELECT MIN("nextAt") AS at FROM delivery WHERE state = 'waiting'`),
+      settle: raw.prepare(`UPDATE delivery SET state = ?, "settledAt" = ?, why = ?, attempts = attempts + 1 WHERE id = ?`),
+      again: raw.prepare(`UPDATE delivery SET "nextAt" = ?, why = ?, attempts = attempts + 1, "firstTriedAt" = COALESCE("firstTriedAt", ?) WHERE id = ?`),
+      reported: raw.prepare(`UPDATE delivery SET "reportedAt" = ? WHERE id = ?`),
+      devices: raw.prepare(`SELECT id, endpoint, p256dh, auth FROM "pushSubscription" WHERE "accountId" = ?`),
+      device: raw.prepare(`SELECT id, endpoint, p256dh, auth FROM "pushSubscription" WHERE id = ?`),
+      drop: raw.prepare(`DELETE FROM "pushSubscription" WHERE id = ?`),
+      address: raw.prepare('SELECT email FROM account WHERE id = ?'),
+    };
+    ledger.beside((houseId, changes, rows, by) => this.enqueue(houseId, changes, rows, by));
+  }
+
+  /** Sends what is due, again and again until nothing is. Returns how many went out. Never two at a time. */
+  run(): Promise<number> {
+    this.running ??= this.sendAll().finally(() => (this.running = null));
+    return this.running;
+  }
+
+  /** The moment of the next attempt, or null. */
+  nextAt(): string | null {
+    return (this.statements.next.get() as { at: string | null }).at;
+  }
+
+  private enqueue(houseId: string, changes: readonly Change[], rows: Reader, { account, now }: { account: Actor | null; now: string }): void {
+    for (const change of changes) {
+      if (change.noun !== 'notice' || !change.made) continue;
+      const notice = change.fields as Notice;
+      const person = rows.get('person', notice.personId);
+      if (typeof person === 'string') continue;
+      const at = account === null ? now : instantOf(epochOf(now) + UNDO_MS);
+      for (const [channel, target] of this.targetsOf(notice, person, rows))
+        this.statements.add.run(v5(`${channel}:${target}`, change.id), houseId, change.id, person.id, channel, target, at);
+    }
+  }
+
+  private *targetsOf(notice: Notice, person: Person, rows: Reader): Generator<[Channel, string]> {
+    const chosen = rows.get('noticeChoices', noticeChoicesId(person.id));
+    const { push, mail } = typeof chosen === 'string' ? USUAL_CHOICES : chosen;
+    const topic = topicOf(notice.kind);
+    if (person.accountId === null) {
+      // nothing else reaches who has no account
+      if (person.email) yield ['mail', ''];
+      return;
+    }
+    if (push.includes(topic)) for (const { id } of this.statements.devices.all(person.accountId) as { id: string }[]) yield ['push', id];
+    if (mail.includes(topic) && this.ways.mail) yield ['mail', ''];
+  }
+
+  private async sendAll(): Promise<number> {
+    let sent = 0;
+    for (;;) {
+      const due = this.statements.due.all(this.clock.now()) as Delivery[];
+      if (due.length === 0) return sent;
+      const outcomes = await Promise.all(due.map((delivery) => this.attempt(delivery)));
+      sent += outcomes.filter((outcome) => outcome?.outcome === 'sent').length;
+    }
+  }
+
+  /** One attempt, and what follows from it. What was read, withdrawn or is for nobody any more is dropped. */
+  private async attempt(delivery: Delivery): Promise<Sent | null> {
+    const sent = await this.send(delivery);
+    const now = this.clock.now();
+    if (sent === null) this.statements.settle.run('dropped', now, null, delivery.id);
+    else if (sent.outcome === 'sent') this.statements.settle.run('sent', now, null, delivery.id);
+    else if (sent.outcome === 'never') this.giveUp(delivery, sent.why, now);
+    else this.tryLater(delivery, sent.why, now);
+    return sent;
+  }
+
+  private send(delivery: Delivery): Promise<Sent | null> {
+    const rows = this.ledger.rows(delivery.houseId);
+    const notice = rows.get('notice', delivery.noticeId);
+    const person = rows.get('person', delivery.personId);
+    if (typeof notice === 'string' || typeof person === 'string' || !isHere(person)) return Promise.resolve(null);
+    if (notice.withdrawnAt !== null || notice.readAt !== null) return Promise.resolve(null);
+    return delivery.channel === 'push' ? this.sendPush(delivery, notice, rows) : this.sendMail(notice, person, rows);
+  }
+
+  private sendPush({ target, houseId }: Delivery, notice: Notice, rows: Reader): Promise<Sent | null> {
+    const device = this.statements.device.get(target) as PushTarget | undefined;
+    if (!device) return Promise.resolve(null);
+    return this.ways.push.send(device, {
+      tag: notice.id,
+      title: sayNotice(notice, byOf(notice, rows)),
+      body: sayBelow(notice),
+      houseId,
+      noticeId: notice.id,
+      itemId: notice.itemId,
+      acts: actsOf(notice.kind),
+    });
+  }
+
+  private sendMail(notice: Notice, person: Person, rows: Reader): Promise<Sent | null> {
+    const to = person.accountId ? (this.statements.address.get(person.accountId) as { email: string } | undefined)?.email : person.email;
+    if (!to) return Promise.resolve(null);
+    if (!this.ways.mail) return Promise.resolve({ outcome: 'later', why: 'no mail server is set' });
+    const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
+    const held = typeof item === 'string' ? null : item;
+    const { publicUrl, mailDomain } = this.ways;
+    const { footer, replyTo, calendar } = person.accountId
+      ? {
+          footer: `${held ? `${publicUrl}/?item=${held.id}` : publicUrl}\n\nWhat reaches you by mail is chosen under More.`,
+          replyTo: undefined,
+          calendar: undefined,
+        }
+      : this.ways.outside(notice, person, held);
+    const subject = sayNotice(notice, byOf(notice, rows));
+    const text = [subject, sayBelow(notice), footer].filter(Boolean).join('\n\n');
+    return this.ways.mail.send({ to, subject, text, messageId: `${notice.id}@${mailDomain}`, replyTo, calendar });
+  }
+
+  private giveUp(delivery: Delivery, why: string, now: string): void {
+    this.statements.settle.run('failed', now, why, delivery.id);
+    // a device that has gone is no fault: what it missed waits inside
+    if (delivery.channel === 'push') this.statements.drop.run(delivery.target);
+    else this.report(delivery, why, now);
+  }
+
+  private tryLater(delivery: Delivery, why: string, now: string): void {
+    const first = delivery.firstTriedAt ?? now;
+    const tried = epochOf(now) - epochOf(first);
+    if (tried >= GIVEN_UP_AFTER_MS) return this.giveUp(delivery, why, now);
+    const pause = Math.min(MINUTE * 2 ** Math.min(delivery.attempts, 12), LONGEST_PAUSE_MS);
+    this.statements.again.run(instantOf(epochOf(now) + pause), why, now, delivery.id);
+    if (tried >= SAID_AFTER_MS && delivery.channel === 'mail') this.report(delivery, why, now);
+  }
+
+  /** Said once, to whoever can do something about it. */
+  private report({ id, houseId, noticeId, reportedAt }: Delivery, why: string, now: string): void {
+    if (reportedAt !== null) return;
+    this.ledger.apply(
+      { id: v5('undelivered', id), houseId, name: 'notice.undelivered', payload: { notice: noticeId, why: why.slice(0, 300) }, at: now, seen: 0 },
+      null,
+    );
+    this.statements.reported.run(now, id);
+  }
+}
+
+function byOf({ byId }: Notice, rows: Reader): Person | null {
+  const by = byId ? rows.get('person', byId) : 'absent';
+  return typeof by === 'string' ? null : by;
+}
