@@ -62,6 +62,11 @@ export class RunningKotiva {
     return this.moveClock({ advance: duration });
   }
 
+  /** To an instant. */
+  moveTo(now: string): Promise<void> {
+    return this.moveClock({ now });
+  }
+
   /** To a minute before the next midnight in the house's zone: two hours ahead of UTC while it is winter. */
   async toLastMinuteOfDay(): Promise<void> {
     const { now } = (await (await fetch(`${this.base}/api/simulate/clock`)).json()) as { now: string };
@@ -100,9 +105,17 @@ export function freePort(): Promise<number> {
   });
 }
 
+interface DeviceOptions {
+  dark?: boolean;
+  /** With its service worker. */
+  installed?: boolean;
+  /** The browser lets it show notifications. */
+  notifications?: boolean;
+}
+
 export interface Devices {
   /** A browser of one's own: nothing shared with the others. */
-  open(size: typeof WIDE, options?: { dark?: boolean; installed?: boolean }): Promise<Page>;
+  open(size: typeof WIDE, options?: DeviceOptions): Promise<Page>;
 }
 
 export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; devices: Devices }>({
@@ -123,7 +136,12 @@ export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; dev
   },
 });
 
-async function openDevice(browser: Browser, contexts: BrowserContext[], size: typeof WIDE, { dark = false, installed = false } = {}): Promise<Page> {
+async function openDevice(
+  browser: Browser,
+  contexts: BrowserContext[],
+  size: typeof WIDE,
+  { dark = false, installed = false, notifications = false }: DeviceOptions = {},
+): Promise<Page> {
   const context = await browser.newContext({
     viewport: size,
     hasTouch: size === PHONE,
@@ -131,7 +149,7 @@ async function openDevice(browser: Browser, contexts: BrowserContext[], size: ty
     timezoneId: 'Europe/Helsinki',
     reducedMotion: 'reduce',
     serviceWorkers: installed ? 'allow' : 'block',
-    permissions: ['clipboard-read', 'clipboard-write'],
+    permissions: ['clipboard-read', 'clipboard-write', ...(notifications ? ['notifications'] : [])],
   });
   contexts.push(context);
   return context.newPage();

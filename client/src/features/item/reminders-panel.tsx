@@ -41,6 +41,7 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
   const to = item.due ? 'due' : dates.plan ? 'plan' : item.start ? 'start' : 'due';
   const usual = [...laterMoments(now, house.zone, house.dayParts.evening), ...BEFORE.map((offset) => ({ kind: 'relative', to, offset }) as const)].flatMap(
     (trigger) => {
+      if (alarms.some((alarm) => JSON.stringify(alarm.trigger) === JSON.stringify(plain(trigger)))) return [];
       const when = resulting(trigger);
       const words = trigger.kind === 'absolute' ? trigger.words : sayTrigger(trigger, now, house.zone);
       // without a date the wish can be kept; what has passed is not offered
