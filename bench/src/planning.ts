@@ -102,6 +102,7 @@ function manyItems(count = OPEN_ITEMS): { rows: MemoryRows; items: Item[] } {
       pace: null,
       createdAt: VIEW.now,
       removedAt: null,
+      noteId: null,
       purgedAt: null,
     } as Item;
     const given = { seenAt: VIEW.now, giverId: ME, originId: ME, givenAt: VIEW.now, plan: nth % 5 === 0 ? day : null };

@@ -57,9 +57,15 @@ test('handed over while the application is closed: told on the phone, taken from
   const again = await devices.open(PHONE);
   await enterDemo(again, demo, 'Leila');
   await again.goto(`${demo.base}/`);
-  await again.getByRole('button', { name: /^Polish the bell/ }).first().click();
+  await again
+    .getByRole('button', { name: /^Polish the bell/ })
+    .first()
+    .click();
   await again.getByRole('dialog').getByRole('button', { name: 'Ask back' }).click();
-  await again.getByRole('dialog').getByRole('textbox', { name: /What do you want to know/ }).fill('The old one or the new one?');
+  await again
+    .getByRole('dialog')
+    .getByRole('textbox', { name: /What do you want to know/ })
+    .fill('The old one or the new one?');
   await again.getByRole('dialog').getByRole('button', { name: 'Ask back' }).last().click();
   await demo.advance('PT1M');
   await phones(outside, demo);

@@ -94,6 +94,22 @@ const DOINGS: [number, Doing][] = [
     1,
     (e, r, rows) => withOne(r.pick(people(rows)), (person) => e.give('away.add', { person: person.id, from: '2026-12-01', to: `2026-12-${10 + r.below(9)}` })),
   ],
+  [2, (e, r, rows) => withOne(r.pick(people(rows)), (person) => e.give('matter.add', { person: person.id, words: 'The keys', shared: r.chance(0.5) }))],
+  [
+    2,
+    (e, r, rows) =>
+      withOne(r.pick(rows.all('matter')), (matter) =>
+        r.chance(0.5) ? e.give('matter.share', { matter: matter.id, shared: r.chance(0.5) }) : e.give('matter.settle', { matters: [matter.id] }),
+      ),
+  ],
+  [1, (e, r, rows) => withOne(r.pick(people(rows)), (person) => e.give('note.make', { persons: [person.id], date: '2026-12-01', shared: r.chance(0.5) }))],
+  [
+    1,
+    (e, r, rows) =>
+      withOne(r.pick(rows.all('meetingNote')), (note) =>
+        e.give('note.change', { note: note.id, shared: r.chance(0.5), persons: [r.pick(people(rows))!.id], text: `Said ${r.below(10)}` }),
+      ),
+  ],
   [1, (e, r) => given(e.give('notice.choose', { push: r.chance(0.5) ? ['reminders'] : [] }))],
   [1, (e, r) => given(e.give('view.arrange', { view: 'today', sort: r.pick(['due', 'title'] as const)!, cap: r.chance(0.5) ? 5 : null }))],
   [

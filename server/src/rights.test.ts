@@ -164,6 +164,10 @@ const othersBundle = async ({ house }: Situation) => house.made('bundle', await 
 const othersPile = async ({ house }: Situation) => house.made('item', await house.must('Other', 'item.add', { title: 'Theirs' })).id;
 const othersAlarm = async (s: Situation) =>
   s.house.made('alarm', await s.house.must('Other', 'alarm.set', { item: await othersPile(s), trigger: { kind: 'relative', to: 'due', offset: '-P1D' } })).id;
+const othersMatter = async (s: Situation) =>
+  s.house.made('matter', await s.house.must('Other', 'matter.add', { person: s.house.person('Owner'), words: 'The keys' })).id;
+const othersNote = async (s: Situation) =>
+  s.house.made('meetingNote', await s.house.must('Other', 'note.make', { persons: [s.house.person(s.me)], date: '2026-11-25' })).id;
 const othersWait = async (s: Situation) => s.house.made('wait', await s.house.must('Other', 'wait.set', { item: await othersPile(s), words: 'the van' })).id;
 
 let words = 0;
@@ -343,6 +347,23 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'wait.change': { anothers: async (s) => ({ payload: { wait: await othersWait(s), askOn: null }, allowed: false }) },
   'wait.end': { anothers: async (s) => ({ payload: { wait: await othersWait(s) }, allowed: false }) },
   'wait.askAgain': { anyone: async (s) => ({ payload: { wait: await othersWait(s) }, allowed: false }) },
+  'matter.add': {
+    'in words': byAll((s) => ({ person: s.other, words: 'The keys' })),
+    'an item': onItem('see', (item, s) => ({ person: s.other, item })),
+  },
+  'matter.settle': { anothers: async (s) => ({ payload: { matters: [await othersMatter(s)] }, allowed: false }) },
+  'matter.remove': { anothers: async (s) => ({ payload: { matters: [await othersMatter(s)] }, allowed: false }) },
+  'matter.share': { anothers: async (s) => ({ payload: { matter: await othersMatter(s), shared: true }, allowed: false }) },
+  'talk.set': { own: byAll((s) => ({ person: s.other, weekday: 3, time: '10:00' })) },
+  'talk.end': {
+    own: byAll(async (s) => {
+      await s.house.must(s.me, 'talk.set', { person: s.other, weekday: 3, time: '10:00' });
+      return { person: s.other };
+    }),
+  },
+  'note.make': { own: byAll((s) => ({ persons: [s.other], date: '2026-11-25' })) },
+  'note.change': { anothers: async (s) => ({ payload: { note: await othersNote(s), text: 'Mine now' }, allowed: false }) },
+  'note.remove': { anothers: async (s) => ({ payload: { note: await othersNote(s) }, allowed: false }) },
   'away.add': {
     oneself: byAll((s) => ({ person: s.house.person(s.me), from: '2026-12-01', to: '2026-12-05' })),
     another: byManagers((s) => ({ person: s.other, from: '2026-12-01', to: '2026-12-05' })),

@@ -33,6 +33,7 @@ export function insertItem(d: Deciding, fields: Spot & { title: string; makerId:
     policy: 'any',
     confirm: false,
     pace: null,
+    noteId: null,
     createdAt: d.now,
     removedAt: null,
     purgedAt: null,
@@ -51,6 +52,8 @@ const NEW_ITEM = {
   policy: z.optional(Policy),
   confirm: z.optional(z.boolean()),
   message: z._default(Text, ''),
+  /** The note of one's own it comes of. */
+  note: z.optional(z.nullable(Id)),
   /** Reminders, for who it is handed to, else for its maker. */
   alarms: z._default(z.array(Trigger).check(z.maxLength(MOST_ALARMS)), []),
   /** The day the next step is meant to be taken: by who it is handed to, else by its maker. */
@@ -60,10 +63,11 @@ const NEW_ITEM = {
 };
 type NewItem = z.infer<z.ZodMiniObject<typeof NEW_ITEM>>;
 
-function addOne({ persons, message, plan, alarms, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding, position?: string): Item {
+function addOne({ persons, message, plan, alarms, note, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding, position?: string): Item {
   refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
   const people = persons.map((id) => needPerson(id, d));
-  const item = insertItem(d, { ...fields, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id, position });
+  if (note && d.need('meetingNote', note).makerId !== d.actor.id) refuse('not-yours');
+  const item = insertItem(d, { ...fields, noteId: note ?? null, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id, position });
   // planned at once, it is the maker's; handed over, the day goes along as a proposal
   const holders = plan && people.length === 0 ? [d.actor] : people;
   for (const person of holders) {

@@ -40,6 +40,7 @@ import { reportUndelivered } from './reporting.ts';
 import { clearDone, useAgain } from './reusing.ts';
 import { arrangeView, setCapacity } from './views.ts';
 import { readNotice, sayComment, setWatch } from './saying.ts';
+import { addMatter, changeNote, endTalk, makeNote, removeMatters, removeNote, setTalk, settleMatters, shareMatter } from './talks.ts';
 import { callLast, chooseNotices } from './telling.ts';
 import { undo } from './undo.ts';
 import { askAgain, changeWait, endWait, setWait } from './waits.ts';
@@ -120,6 +121,15 @@ const KINDS = {
   'wait.change': changeWait,
   'wait.end': endWait,
   'wait.askAgain': askAgain,
+  'matter.add': addMatter,
+  'matter.settle': settleMatters,
+  'matter.remove': removeMatters,
+  'matter.share': shareMatter,
+  'talk.set': setTalk,
+  'talk.end': endTalk,
+  'note.make': makeNote,
+  'note.change': changeNote,
+  'note.remove': removeNote,
   'away.add': addAway,
   'away.remove': removeAway,
   'notice.choose': chooseNotices,

@@ -20,6 +20,9 @@ const UNMADE: Partial<Record<Noun, (d: Deciding) => Record<string, unknown>>> = 
   watch: () => ({ on: false }),
   alarm: (d) => ({ removedAt: d.now }),
   wait: (d) => ({ endedAt: d.now }),
+  matter: (d) => ({ removedAt: d.now }),
+  meetingNote: (d) => ({ removedAt: d.now }),
+  talk: (d) => ({ endedAt: d.now }),
   timeAway: (d) => ({ removedAt: d.now }),
   invitation: (d) => ({ withdrawnAt: d.now }),
 };

@@ -55,6 +55,8 @@ export const Item = z.object({
   confirm: z.boolean(),
   /** How often people are nudged about it; null: as the house does. */
   pace: z.nullable(Pace),
+  /** The note of the talk it came of. */
+  noteId: z.nullable(Id),
   createdAt: Instant,
   removedAt: z.nullable(Instant),
   /** Gone for good: nobody sees it any more. */

@@ -11,6 +11,7 @@ import { Person } from './person.ts';
 import { Place } from './place.ts';
 import { Activity, Comment, Notice, Watch } from './said.ts';
 import { Situation } from './situation.ts';
+import { Matter, MeetingNote, Talk } from './talk.ts';
 import { Tag } from './tag.ts';
 import { TimeAway } from './time-away.ts';
 import { Wait } from './wait.ts';
@@ -35,6 +36,9 @@ export interface Nouns {
   part: Part;
   alarm: Alarm;
   wait: Wait;
+  matter: Matter;
+  talk: Talk;
+  meetingNote: MeetingNote;
   comment: Comment;
   watch: Watch;
   notice: Notice;
@@ -62,6 +66,9 @@ export const rowSchemas = {
   part: Part,
   alarm: Alarm,
   wait: Wait,
+  matter: Matter,
+  talk: Talk,
+  meetingNote: MeetingNote,
   comment: Comment,
   watch: Watch,
   notice: Notice,
@@ -90,6 +97,9 @@ export const INDEXES = {
   part: ['itemId'],
   alarm: ['itemId'],
   wait: ['itemId'],
+  matter: ['personId', 'itemId'],
+  talk: ['personId'],
+  meetingNote: [],
   comment: ['itemId'],
   watch: ['itemId'],
   notice: ['personId'],

@@ -182,6 +182,7 @@ export const item = sqliteTable(
     policy: text().notNull(),
     confirm: flag(),
     pace: text(),
+    noteId: text(),
     createdAt: text().notNull(),
     removedAt: text(),
     purgedAt: text(),
@@ -275,6 +276,39 @@ export const noticeChoices = sqliteTable(
   (t) => [index('notice_choices_seq_ix').on(t.houseId, t.seq), index('notice_choices_person_ix').on(t.personId)],
 );
 
+export const matter = sqliteTable(
+  'matter',
+  {
+    ...shared(),
+    makerId: text().notNull(),
+    personId: text().notNull(),
+    itemId: text(),
+    words: text().notNull(),
+    shared: flag(),
+    at: text().notNull(),
+    settledAt: text(),
+    noteId: text(),
+    removedAt: text(),
+  },
+  (t) => [
+    index('matter_seq_ix').on(t.houseId, t.seq),
+    index('matter_person_ix').on(t.personId),
+    index('matter_item_ix').on(t.itemId).where(isNotNull(t.itemId)),
+  ],
+);
+
+export const talk = sqliteTable(
+  'talk',
+  { ...shared(), makerId: text().notNull(), personId: text().notNull(), weekday: integer().notNull(), time: text().notNull(), endedAt: text() },
+  (t) => [index('talk_seq_ix').on(t.houseId, t.seq), index('talk_person_ix').on(t.personId)],
+);
+
+export const meetingNote = sqliteTable(
+  'meetingNote',
+  { ...shared(), makerId: text().notNull(), personIds: json(), date: text().notNull(), text: text().notNull(), shared: flag(), removedAt: text() },
+  (t) => [index('meeting_note_seq_ix').on(t.houseId, t.seq)],
+);
+
 export const comment = sqliteTable(
   'comment',
   {
@@ -351,6 +385,9 @@ export const nounTables = {
   part,
   alarm,
   wait,
+  matter,
+  talk,
+  meetingNote,
   comment,
   watch,
   notice,

@@ -8,6 +8,8 @@ import { Sight } from './visibility.ts';
 export interface Reach {
   lists: Set<string>;
   items: Set<string>;
+  /** Agenda lines and notes that are shared or no longer. */
+  talks: Set<`${'matter' | 'meetingNote'}:${string}`>;
   everything: boolean;
 }
 
@@ -17,15 +19,18 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   item: ['listId', 'parentId', 'makerId', 'tagIds', 'purgedAt'],
   part: ['takenBackAt', 'giverId', 'originId', 'givenAt'],
   person: ['role', 'endedAt'],
+  matter: ['shared'],
+  meetingNote: ['shared', 'personIds'],
 };
 
 export function reachOf(changes: readonly Change[], reader: Reader): Reach {
-  const reach: Reach = { lists: new Set(), items: new Set(), everything: false };
+  const reach: Reach = { lists: new Set(), items: new Set(), talks: new Set(), everything: false };
   const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
   for (const { noun, id, made, fields } of changes) {
     if (!TOUCHING[noun]?.some((field) => field in fields)) continue;
     // who comes new has seen nothing before: their devices begin at the beginning
     if (noun === 'person') reach.everything ||= !made;
+    if ((noun === 'matter' || noun === 'meetingNote') && !made) reach.talks.add(`${noun}:${id}`);
     if (noun === 'list') reach.lists.add(id);
     if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
     // a new item changes nothing but who sees the tags it carries
@@ -48,7 +53,7 @@ const itemOf = (id: string, reader: Reader): string => {
   return typeof part === 'string' ? '' : part.itemId;
 };
 
-export const reachesNothing = ({ lists, items, everything }: Reach): boolean => !everything && lists.size === 0 && items.size === 0;
+export const reachesNothing = ({ lists, items, talks, everything }: Reach): boolean => !everything && lists.size === 0 && items.size === 0 && talks.size === 0;
 
 type Key = `${Noun}:${string}`;
 
@@ -80,6 +85,11 @@ function* rowsInReach(reach: Reach, reader: Reader): Generator<readonly [Noun, R
   if (reach.everything) {
     for (const noun of NOUNS) for (const row of reader.all(noun)) yield [noun, row];
     return;
+  }
+  for (const key of reach.talks) {
+    const [noun, id] = key.split(':') as ['matter' | 'meetingNote', string];
+    const row = reader.get(noun, id);
+    if (typeof row !== 'string') yield [noun, row];
   }
   const items = new Set<string>();
   for (const listId of reach.lists) {

@@ -77,6 +77,16 @@ export class Sight {
       case 'noticeChoices':
       case 'notice':
         return (row as Row<'notice' | 'arrangement'>).personId === this.person.id;
+      case 'matter': {
+        const { makerId, personId, shared } = row as Row<'matter'>;
+        return makerId === this.person.id || (shared && personId === this.person.id);
+      }
+      case 'talk':
+        return (row as Row<'talk'>).makerId === this.person.id || (row as Row<'talk'>).personId === this.person.id;
+      case 'meetingNote': {
+        const { makerId, personIds, shared } = row as Row<'meetingNote'>;
+        return makerId === this.person.id || (shared && personIds.includes(this.person.id));
+      }
       case 'activity':
         return this.seesActivity(row as Activity);
     }
