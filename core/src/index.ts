@@ -11,6 +11,7 @@ export * from './model/alarm.ts';
 export * from './model/time-away.ts';
 export * from './model/wait.ts';
 export * from './model/talk.ts';
+export * from './model/activity-groups.ts';
 export * from './model/notice-choices.ts';
 export * from './model/capacity.ts';
 export * from './model/part.ts';

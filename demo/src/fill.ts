@@ -4,17 +4,20 @@ import { Accounts } from '../../server/src/auth/accounts.ts';
 import type { Storage } from '../../server/src/db/open.ts';
 import { Timers } from '../../server/src/jobs/timers.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
-import type { DemoHouse, DemoItem, DemoList, Did } from './scenario/index.ts';
+import type { DemoHouse, DemoItem, DemoList, DemoOutsider, DemoTalk, Did } from './scenario/index.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
 
 const ZONE = 'Europe/Helsinki';
 export const DEMO_PASSWORD = 'kaislaranta';
 
 /** Fills an empty database with the scenario: through commands, at the times they would have been given. */
-export async function fillDemo(storage: Storage, now: string): Promise<void> {
+export async function fillDemo(storage: Storage, now: string, attach: Attach = () => undefined): Promise<void> {
   const accounts = await demoAccounts(new Accounts(storage.db));
-  for (const house of [GUESTHOUSE, HOME]) new HouseFiller(storage, accounts, house, now).fill(storage);
+  for (const house of [GUESTHOUSE, HOME]) new HouseFiller(storage, accounts, house, now, attach).fill(storage);
 }
+
+/** Lets something keep what has to be kept beside the commands, such as what is to be sent. */
+export type Attach = (ledger: Ledger, clock: { now(): string }) => void;
 
 type AccountIds = Map<string, { id: string; name: string }>;
 
@@ -37,10 +40,12 @@ class HouseFiller {
     private readonly accounts: AccountIds,
     private readonly scenario: DemoHouse,
     private readonly now: string,
+    attach: Attach,
   ) {
     this.clock = now;
     this.today = calendarDateOf(now, ZONE);
     this.ledger = new Ledger(storage.raw, { now: () => this.clock });
+    attach(this.ledger, { now: () => this.clock });
   }
 
   fill(storage: Storage): void {
@@ -54,7 +59,48 @@ class HouseFiller {
     for (const list of this.scenario.lists) this.list(list);
     for (const { list, section, item } of this.inOrder()) this.item(item, list, section);
     for (const [owner, items] of Object.entries(this.scenario.own)) for (const item of items) this.own(owner, item);
+    for (const outsider of this.scenario.outsiders ?? []) this.outsider(first!.name, outsider);
+    for (const talk of this.scenario.talks ?? []) this.talk(talk);
+    this.marks();
     this.pastNudges(storage);
+  }
+
+  /** Somebody without an account, and what they were asked. */
+  private outsider(by: string, { asked, ...person }: DemoOutsider): void {
+    this.at(20, 9);
+    this.give(by, 'person.add', person);
+    for (const item of asked) {
+      this.at(item.ago ?? 3, 11);
+      this.add(item.by, { ...item, to: [person.name] }, {});
+    }
+  }
+
+  private talk({ by, with: other, weekday, time, matters, items = [], notes }: DemoTalk): void {
+    const person = this.person(other);
+    for (const [ago, text] of Object.entries(notes)) {
+      this.at(Number(ago), 11);
+      this.give(by, 'note.make', { persons: [person], date: calendarDateOf(this.clock, ZONE), text });
+    }
+    this.at(3, 15);
+    this.give(by, 'talk.set', { person, weekday, time });
+    for (const words of matters) this.give(by, 'matter.add', { person, words });
+    for (const title of items) this.give(by, 'matter.add', { person, item: this.titled(title) });
+  }
+
+  /** Reminders, waits and days away. */
+  private marks(): void {
+    const { reminders = {}, waits = {}, away = {} } = this.scenario;
+    this.at(1, 12);
+    for (const [title, { who, before }] of Object.entries(reminders))
+      this.give(who, 'alarm.set', { item: this.titled(title), trigger: { kind: 'relative', to: 'due', offset: `-${before}` } });
+    for (const [title, { by, words, askIn }] of Object.entries(waits))
+      this.give(by, 'wait.set', { item: this.titled(title), words, askOn: askIn === undefined ? null : addDays(this.today, askIn) });
+    for (const [who, [from, to]] of Object.entries(away))
+      this.give(who, 'away.add', { person: this.person(who), from: addDays(this.today, from), to: addDays(this.today, to) });
+  }
+
+  private titled(title: string): string {
+    return this.find('item', (row) => row.title === title);
   }
 
   /** What people were asked meanwhile, at the times they were. */

@@ -2,14 +2,24 @@ import { rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { SimulatedClock } from '../../server/src/clock.ts';
+import { Outbox, type Ways } from '../../server/src/notify/outbox.ts';
 import { portOf, root, startServer, stop, writable } from '../../server/src/serve.ts';
-import { DEMO_PASSWORD, fillDemo } from './fill.ts';
+import { DEMO_PASSWORD, fillDemo, type Attach } from './fill.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
 import { freePort } from './free-port.ts';
 import { mountStandIns } from './stand-ins/index.ts';
 import { Mailbox } from './stand-ins/mailbox.ts';
 import { Phones } from './stand-ins/phones.ts';
 import { demoStateOf, markDemo } from './state.ts';
+
+/** Nothing is sent while the houses are filled. */
+const WAITING: Ways = {
+  push: { send: () => Promise.reject(new Error('nothing is pushed here')) },
+  mail: { send: () => Promise.reject(new Error('nothing is mailed here')) },
+  outside: () => ({ footer: '' }),
+  publicUrl: '',
+  mailDomain: '',
+};
 
 const { values } = parseArgs({
   options: {
@@ -48,7 +58,9 @@ await startServer({
     if (state === 'filled' && !values.fresh) return;
     console.log('Filling the demo houses …');
     markDemo(storage, 'filling');
-    await fillDemo(storage, new SimulatedClock(storage.db).now());
+    // what was told meanwhile is on its way once the server runs
+    const attach: Attach = (ledger, clock) => void new Outbox(storage.raw, ledger, clock, WAITING);
+    await fillDemo(storage, new SimulatedClock(storage.db).now(), attach);
     markDemo(storage, 'filled');
   },
 });

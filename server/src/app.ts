@@ -18,6 +18,7 @@ import { Smtp } from './notify/smtp.ts';
 import { vapidKeys, WebPush } from './notify/web-push.ts';
 import { OutsideDesk } from './outside/desk.ts';
 import { OutsideLinks } from './outside/links.ts';
+import { activityRoutes } from './routes/activity.ts';
 import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
 import { houseRoutes } from './routes/house.ts';
@@ -120,6 +121,7 @@ export function createApp(options: AppOptions) {
   app.route('/api', sessionRoutes(services));
   app.route('/api', houseRoutes(services));
   app.route('/api', captureRoutes(services));
+  app.route('/api', activityRoutes(services));
   app.route('/api', noticeRoutes(services));
   app.route('/api', linkRoutes(services));
   if (simulated) app.route('/api', clockRoutes(simulated, services));

@@ -17,21 +17,23 @@ interface LongRowsProps<T> {
   rows: readonly T[];
   keyOf: (row: T) => string;
   children: (row: T) => React.ReactNode;
+  /** How high a row is, where that is not the usual. */
+  rowPx?: number;
 }
 
 /** Any number of rows one below the other: only those near to what is in sight are drawn, the rest keeps its room. */
-export function LongRows<T>({ rows, keyOf, children }: LongRowsProps<T>) {
+export function LongRows<T>({ rows, keyOf, children, rowPx }: LongRowsProps<T>) {
   if (rows.length <= CHUNK) return rows.map((row) => <Fragment key={keyOf(row)}>{children(row)}</Fragment>);
   const chunks: T[][] = [];
   for (let from = 0; from < rows.length; from += CHUNK) chunks.push(rows.slice(from, from + CHUNK));
   return chunks.map((some, nth) => (
-    <Chunk key={nth} count={some.length} startsDrawn={nth === 0}>
+    <Chunk key={nth} count={some.length} startsDrawn={nth === 0} rowPx={rowPx}>
       {() => some.map((row) => <Fragment key={keyOf(row)}>{children(row)}</Fragment>)}
     </Chunk>
   ));
 }
 
-function Chunk({ count, startsDrawn, children }: { count: number; startsDrawn: boolean; children: () => React.ReactNode }) {
+function Chunk({ count, startsDrawn, rowPx, children }: { count: number; startsDrawn: boolean; rowPx?: number; children: () => React.ReactNode }) {
   const root = useScrollRoot();
   const wide = useWide();
   const dragging = useContext(Dragging);
@@ -43,7 +45,7 @@ function Chunk({ count, startsDrawn, children }: { count: number; startsDrawn: b
     initialInView: startsDrawn,
     onChange: (near) => setDrawn((now) => near || (dragging && now)),
   });
-  const room = height ?? count * (wide ? ROW_PX.wide : ROW_PX.phone);
+  const room = height ?? count * (rowPx ?? (wide ? ROW_PX.wide : ROW_PX.phone));
   return (
     <View
       ref={ref as never}

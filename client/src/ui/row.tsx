@@ -13,6 +13,8 @@ interface RowProps {
   /** A short word at the right: hour, days late, figure. */
   right?: string;
   rightTone?: Tone;
+  /** The line below the title may take as much room as it needs, up to three lines. */
+  wraps?: boolean;
   /** The knot, or another lead. */
   lead?: React.ReactNode;
   /** Knots of others, buttons. */
@@ -48,6 +50,7 @@ export function Row({
   title,
   sub,
   subTone = 'muted',
+  wraps = false,
   tags = [],
   right,
   rightTone = 'ink',
@@ -79,7 +82,7 @@ export function Row({
           {title}
         </Txt>
         {sub || tags.length > 0 ? (
-          <Txt size={13} tone={subTone} numberOfLines={1} className="mt-px">
+          <Txt size={13} tone={subTone} numberOfLines={wraps ? 3 : 1} className="mt-px">
             {sub}
             {tags.map(({ name, colour }, nth) => (
               <Txt key={name} size={13} face="medium" style={{ color: personInk(colour) }}>

@@ -21,7 +21,9 @@ function telling(item: Item, d: Deciding, change: () => void): 'opened' | 'close
   change();
   const after = isDone(d.need('item', item.id), d.by('part', 'itemId', item.id));
   if (before === after) return null;
+  const off = new Set(d.by('watch', 'itemId', item.id).flatMap(({ personId, on }) => (on ? [] : [personId])));
   for (const personId of whoWaits(item, d)) {
+    if (off.has(personId)) continue;
     if (after) d.tell(personId, 'completed', item.id, { title: item.title });
     else if (wasToldDone(personId, item, d)) d.tell(personId, 'reopened', item.id, { title: item.title });
   }

@@ -512,6 +512,43 @@ export const GUESTHOUSE: DemoHouse = {
   ],
   places: ['Quay', 'Village shop', 'Dairy', 'Engine workshop', 'Kitchen'],
   situations: { 'phone in hand': 'tool', ladder: 'tool', 'guests out': 'event', 'quiet hour': 'moment', 'with Petri': 'person' },
+  outsiders: [
+    {
+      name: 'Engine workshop',
+      mark: 'Ew',
+      colour: 'graphite',
+      pattern: 'weft',
+      email: 'workshop@engines.example',
+      phone: '+358 000 555 012',
+      contact: 'Mondays to Thursdays until four, the gate on the river side.',
+      asked: [
+        t('Quote for the outboard', { due: '+3', ago: 4, message: 'The photos came with the last mail.', by: 'Aino' }),
+        t('Spark plugs for the spring', { due: '+20', ago: 2, by: 'Petri' }),
+      ].map((item) => ({ ...item, by: item.by! })),
+    },
+    { name: 'Chimney sweep', mark: 'Cs', colour: 'slate', pattern: 'diamond', phone: '+358 000 555 044', asked: [] },
+  ],
+  talks: [
+    {
+      by: 'Aino',
+      with: 'Tapio',
+      weekday: 3,
+      time: '10:00',
+      matters: ['His back, and who lifts until January', 'A second key for the boathouse', 'Holidays in February'],
+      items: ['Replace the third plank of the jetty'],
+      notes: {
+        8: 'Talked about:\nThe jetty has to hold until spring. The van needs new tyres before the first snow.\n\nDecided:\n– Tapio orders the planks himself from now on.\n– The old saw goes to the sale.',
+        15: 'Talked about:\nWhat is left before the frost.\n\nDecided:\n– Boats out of the water by the end of the month.',
+      },
+    },
+    { by: 'Aino', with: 'Leila', weekday: 5, time: '09:30', matters: ['Sizes of the new aprons'], notes: { 6: 'Talked about:\nFewer towels, better ones.' } },
+  ],
+  reminders: { Dentist: { who: 'Aino', before: 'P1D' }, 'Order gingerbread dough': { who: 'Aino', before: 'P2D' } },
+  waits: {
+    'Ask what it will cost': { by: 'Aino', words: 'the folder from Petri', askIn: 2 },
+    'Decide about the second van': { by: 'Aino', words: 'the price from the dealer', askIn: 5 },
+  },
+  away: { Oona: [14, 18], Tapio: [9, 11] },
   own: {
     Aino: [
       t('Ask Helmi about Christmas'),

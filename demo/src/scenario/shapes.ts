@@ -69,6 +69,33 @@ export interface DemoBundle {
   icon: ListIcon;
 }
 
+/** Somebody without an account. */
+export interface DemoOutsider {
+  name: string;
+  mark: string;
+  colour: Colour;
+  pattern: Pattern;
+  email?: string;
+  phone?: string;
+  contact?: string;
+  /** What they were asked to do, by whom. */
+  asked: (DemoItem & { by: string })[];
+}
+
+/** What two people talk about, and have. */
+export interface DemoTalk {
+  by: string;
+  with: string;
+  /** ISO weekday and hour. */
+  weekday: number;
+  time: string;
+  matters: string[];
+  /** Items by title. */
+  items?: string[];
+  /** Days ago, and what was written. */
+  notes: Record<number, string>;
+}
+
 export interface DemoHouse {
   name: string;
   people: DemoPerson[];
@@ -78,6 +105,14 @@ export interface DemoHouse {
   own: Record<string, DemoItem[]>;
   places: string[];
   situations: Record<string, SituationKind>;
+  outsiders?: DemoOutsider[];
+  talks?: DemoTalk[];
+  /** By the title of the item: who is reminded, and so long before its deadline. */
+  reminders?: Record<string, { who: string; before: string }>;
+  /** By the title of the item or step: who marked it, for what, and in how many days to ask again. */
+  waits?: Record<string, { by: string; words: string; askIn?: number }>;
+  /** By name: days away, from and to, counted from today. */
+  away?: Record<string, [from: number, to: number]>;
 }
 
 export const t = (title: string, more: Omit<DemoItem, 'title'> = {}): DemoItem => ({ title, ...more });

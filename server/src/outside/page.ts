@@ -103,6 +103,6 @@ textarea, select, input[type=text] { box-sizing: border-box; width: 100%; font: 
 button { font: inherit; min-height: 44px; padding: 0 16px; border: 0; border-radius: 6px; background: var(--sunk); color: var(--ink); cursor: pointer; }
 button.main { background: var(--pine); color: var(--onpine); font-weight: 700; } :focus-visible { outline: 3px solid var(--pine); outline-offset: 2px; }
 .step { display: flex; align-items: center; gap: 12px; min-height: 52px; border-bottom: 1px solid var(--line); } .step span { flex: 1; } .struck { text-decoration: line-through; color: var(--muted); }
-table { width: 100%; border-collapse: collapse; } td, th { text-align: left; padding: 10px 8px 10px 0; border-bottom: 1px solid var(--line); vertical-align: top; } a { color: var(--pine); }
+td:first-child { width: 40%; overflow-wrap: anywhere; } table { width: 100%; border-collapse: collapse; } td, th { text-align: left; padding: 10px 8px 10px 0; border-bottom: 1px solid var(--line); vertical-align: top; } a { color: var(--pine); }
 pre { white-space: pre-wrap; overflow-wrap: anywhere; background: var(--sunk); border-radius: 6px; padding: 12px; font: 15px/1.45 ui-monospace, monospace; }
 `;

@@ -1,14 +1,15 @@
-import { openParts, type FollowUp, type Item } from '@kotiva/core';
+import { openParts, wasAskedToday, type FollowUp, type Item } from '@kotiva/core';
 import { nameOf, PassOnPanel, useOpenItem } from '@/features/item';
 import { useState } from 'react';
 import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Heading, Sheet } from '@/ui';
 import { t, together } from '@/words';
+import { NudgeSheet } from './nudge.tsx';
 
 /** The one thing it asks of you, in place. What needs words opens the item. */
-export function FollowUpAction({ followUp: { item, reason, part, parts } }: { followUp: FollowUp }) {
-  const { rows, me } = usePlace();
+export function FollowUpAction({ followUp }: { followUp: FollowUp }) {
+  const { item, reason, part } = followUp;
   const give = useGive();
   const open = useOpenItem();
   const label = (verb: string) => t('follow.actionOn', { verb, title: item.title });
@@ -33,13 +34,31 @@ export function FollowUpAction({ followUp: { item, reason, part, parts } }: { fo
     case 'done':
       return quiet(t('follow.putAway'), () => give('part.putAway', { items: [item.id] }, { words: t('said.putAway', { title: item.title }), undo: true }));
     default:
-      return quiet(t('nudge.nudge'), () => {
-        const persons = openParts(parts)
-          .map(({ personId }) => personId!)
-          .filter((id) => id !== me.id);
-        give('part.nudge', { item: item.id, persons }, { words: t('said.nudged', { names: together(persons.map((id) => nameOf(rows, id))) }) });
-      });
+      return <NudgeAction followUp={followUp} label={label(t('nudge.nudge'))} />;
   }
+}
+
+/** At once; who was asked today already is asked again only after a word about it. */
+function NudgeAction({ followUp, label }: { followUp: FollowUp; label: string }) {
+  const { rows, me, house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const [asking, setAsking] = useState(false);
+  const { item, parts } = followUp;
+  const held = openParts(parts).filter(({ personId }) => personId !== me.id);
+  const nudge = () => {
+    if (wasAskedToday(followUp, now, house.zone)) return setAsking(true);
+    const persons = held.map(({ personId }) => personId!);
+    give('part.nudge', { item: item.id, persons }, { words: t('said.nudged', { names: together(persons.map((id) => nameOf(rows, id))) }) });
+  };
+  return (
+    <>
+      <Button kind="quiet" label={label} onPress={nudge}>
+        {t('nudge.nudge')}
+      </Button>
+      {asking ? <NudgeSheet item={item} parts={held} askedToday onClose={() => setAsking(false)} /> : null}
+    </>
+  );
 }
 
 /** To whom instead, without leaving what one follows. */

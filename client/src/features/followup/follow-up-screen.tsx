@@ -1,11 +1,15 @@
-import { byArrival, FOLLOW_UP_GROUPS, followUpsOf, isLate, type FollowUp, type FollowUpGroup } from '@kotiva/core';
+import { byArrival, FOLLOW_UP_GROUPS, followUpsOf, isLate, narrowed, type FollowUp, type FollowUpGroup } from '@kotiva/core';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { givenParts, sayStrands, strandsOf, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useNarrowed, useNow, usePlace } from '@/store/store.ts';
-import { Empty, GroupHead, Heading, Row, Thread, Txt, useWide, type Tone } from '@/ui';
+import { Empty, GroupHead, Heading, LongRows, Row, ScrollRoot, Thread, Txt, useWide, type Tone } from '@/ui';
 import { t } from '@/words';
 import { FollowUpAction } from './action.tsx';
+import { MyWaits } from './my-waits.tsx';
+import { ALL, NarrowButton, type Narrowing } from './narrow.tsx';
+import { FollowUpMenu } from './row-menu.tsx';
 import { columnsOf, Weave, WeaveHead, type WeaveGroup } from './weave.tsx';
 import { sayWhy } from './words.ts';
 
@@ -17,12 +21,15 @@ export function FollowUpScreen() {
   const now = useNow();
   const wide = useWide();
   const narrow = useNarrowed();
-  const all = followUpsOf(me.id, rows, now, house.zone).filter(({ parts }) => narrow === null || parts.some((part) => part.personId === narrow));
-  const groups: WeaveGroup[] = FOLLOW_UP_GROUPS.map((group) => ({
-    title: t(`follow.group.${group}`),
-    tone: TONES[group],
-    rows: all.filter((one) => one.group === group),
-  })).filter((group) => group.rows.length > 0);
+  const [narrowing, setNarrowing] = useState<Narrowing>(ALL);
+  const everything = followUpsOf(me.id, rows, now, house.zone);
+  const all = narrowed(everything, { ...narrowing, personId: narrow });
+  // another order than by what it asks goes across the groups
+  const groups: WeaveGroup[] = (
+    narrowing.sort === 'urgency'
+      ? FOLLOW_UP_GROUPS.map((group) => ({ title: t(`follow.group.${group}`), tone: TONES[group], rows: all.filter((one) => one.group === group) }))
+      : [{ title: t(`narrow.sort.${narrowing.sort}`), tone: 'ink' as const, rows: all }]
+  ).filter((group) => group.rows.length > 0);
   const people = rows
     .all('person')
     .filter((person) => person.id !== me.id)
@@ -34,18 +41,22 @@ export function FollowUpScreen() {
   );
   const out = all.filter(({ group }) => group !== 'back').length;
   const sub = t('follow.out', { things: t('follow.things', { count: out }), people: t('follow.people', { count: holding.size }) });
-  if (wide && groups.length > 0) return <Woven sub={sub} groups={groups} people={columnsOf(all, people)} />;
+  const narrowButton = everything.length > 0 ? <NarrowButton narrowing={narrowing} followUps={everything} onChange={setNarrowing} /> : null;
+  if (wide && everything.length > 0)
+    return <Woven sub={sub} groups={groups} people={columnsOf(all, people)} narrow={narrowButton} waits={<MyWaits personId={narrow} />} />;
   return (
     <Screen title={t('nav.followUp')} sub={out > 0 ? sub : undefined} strip>
-      {groups.length === 0 ? <Empty words={t('follow.empty')} /> : null}
+      {narrowButton ? <View className="items-end px-4 pt-1">{narrowButton}</View> : null}
+      {groups.length === 0 ? <Empty words={t(everything.length > 0 ? 'narrow.nothing' : 'follow.empty')} /> : null}
       {groups.map(({ title, tone, rows: inGroup }) => (
         <View key={title}>
           <GroupHead title={title} count={inGroup.length} tone={tone} />
-          {inGroup.map((followUp) => (
-            <FollowUpRow key={followUp.item.id} followUp={followUp} />
-          ))}
+          <LongRows rows={inGroup} keyOf={({ item }) => item.id}>
+            {(followUp) => <FollowUpRow followUp={followUp} />}
+          </LongRows>
         </View>
       ))}
+      <MyWaits personId={narrow} />
     </Screen>
   );
 }
@@ -61,6 +72,7 @@ function FollowUpRow({ followUp }: { followUp: FollowUp }) {
     <Row
       title={item.title}
       sub={sayWhy(followUp, rows, now, house)}
+      wraps
       onPress={() => open(item.id)}
       trail={
         <View className="flex-row items-center gap-2">
@@ -71,13 +83,23 @@ function FollowUpRow({ followUp }: { followUp: FollowUp }) {
             label={sayStrands(item, parts, rows)}
           />
           <FollowUpAction followUp={followUp} />
+          <FollowUpMenu followUp={followUp} />
         </View>
       }
     />
   );
 }
 
-function Woven({ sub, groups, people }: { sub: string; groups: readonly WeaveGroup[]; people: Parameters<typeof Weave>[0]['people'] }) {
+interface WovenProps {
+  sub: string;
+  groups: readonly WeaveGroup[];
+  people: Parameters<typeof Weave>[0]['people'];
+  narrow: React.ReactNode;
+  waits: React.ReactNode;
+}
+
+function Woven({ sub, groups, people, narrow, waits }: WovenProps) {
+  const [scrolls, setScrolls] = useState<Element | null>(null);
   return (
     <View className="h-full">
       <View className="flex-row items-end border-b border-line px-3 pb-3 pt-5">
@@ -88,12 +110,14 @@ function Woven({ sub, groups, people }: { sub: string; groups: readonly WeaveGro
           </Txt>
         </View>
         <WeaveHead people={people} />
-        <Txt size={15} tone="muted" className="w-28 pr-4 text-right">
-          {t('follow.sorted')}
-        </Txt>
+        <View className="w-40 items-end">{narrow}</View>
       </View>
-      <View className="min-h-0 grow shrink basis-0 overflow-y-auto bg-surface px-3 pb-16">
-        <Weave groups={groups} people={people} />
+      <View ref={(view) => setScrolls(view as unknown as Element | null)} className="min-h-0 grow shrink basis-0 overflow-y-auto bg-surface px-3 pb-16">
+        <ScrollRoot.Provider value={scrolls}>
+          {groups.length === 0 ? <Empty words={t('narrow.nothing')} /> : null}
+          <Weave groups={groups} people={people} />
+          {waits}
+        </ScrollRoot.Provider>
       </View>
     </View>
   );

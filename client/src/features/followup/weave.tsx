@@ -3,9 +3,10 @@ import { Pressable, View } from 'react-native';
 import Svg, { G, Path } from 'react-native-svg';
 import { knotOf, sayStrands, useOpenItem } from '@/features/item';
 import { useNow, usePlace } from '@/store/store.ts';
-import { ink, KnotShape, personInk, PersonMark, Txt, type Tone } from '@/ui';
+import { ink, KnotShape, LongRows, personInk, PersonMark, Txt, type Tone } from '@/ui';
 import { t } from '@/words';
 import { FollowUpAction } from './action.tsx';
+import { FollowUpMenu } from './row-menu.tsx';
 import { sayWhy } from './words.ts';
 
 const COLUMN = 64;
@@ -55,11 +56,11 @@ export function Weave({ groups, people }: { groups: readonly WeaveGroup[]; peopl
               </Txt>
             </View>
             <Threads people={people} height={44} />
-            <View className="w-28" />
+            <View className="w-40" />
           </View>
-          {rows.map((row) => (
-            <WeaveRow key={row.item.id} followUp={row} people={people} />
-          ))}
+          <LongRows rows={rows} keyOf={({ item }) => item.id} rowPx={ROW + 1}>
+            {(row) => <WeaveRow followUp={row} people={people} />}
+          </LongRows>
         </View>
       ))}
     </View>
@@ -112,8 +113,9 @@ function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly P
           ))}
         </Svg>
       </View>
-      <View role="cell" className="w-28 items-end pr-2">
+      <View role="cell" className="w-40 flex-row items-center justify-end">
         <FollowUpAction followUp={followUp} />
+        <FollowUpMenu followUp={followUp} />
       </View>
     </View>
   );

@@ -1,4 +1,4 @@
-import { progressOf, type FollowUp, type House, type MemoryRows } from '@kotiva/core';
+import { progressOf, waitedDays, type FollowUp, type House, type MemoryRows } from '@kotiva/core';
 import { nameOf, sayItemsNextNudge } from '@/features/item';
 import { t } from '@/words';
 import { sayInstant, sayMoment } from '@/words/dates.ts';
@@ -6,7 +6,8 @@ import { sayInstant, sayMoment } from '@/words/dates.ts';
 /** Why an item stands where it stands, and when somebody is asked next, in a line. */
 export function sayWhy(followUp: FollowUp, rows: MemoryRows, now: string, house: House): string {
   const next = sayItemsNextNudge(followUp.item, house, rows, now);
-  return [sayReason(followUp, rows, now, house.zone), next].filter(Boolean).join(' · ');
+  const days = followUp.group === 'back' ? 0 : waitedDays(followUp, now, house.zone);
+  return [sayReason(followUp, rows, now, house.zone), days > 1 ? t('follow.waited', { count: days }) : null, next].filter(Boolean).join(' · ');
 }
 
 function sayReason({ item, reason, part, parts }: FollowUp, rows: MemoryRows, now: string, zone: string): string {

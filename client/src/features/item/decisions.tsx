@@ -102,7 +102,7 @@ export function useDecide(items: readonly string[], done: () => void) {
 }
 
 /** To whom, with a word if wanted. */
-function ToPerson({ items, onHand, onClose }: { items: readonly string[]; onHand: (persons: string[], message: string) => void; onClose: () => void }) {
+export function ToPerson({ items, onHand, onClose }: { items: readonly string[]; onHand: (persons: string[], message: string) => void; onClose: () => void }) {
   const { rows } = usePlace();
   const [chosen, setChosen] = useState<string[]>([]);
   const [message, setMessage] = useState('');

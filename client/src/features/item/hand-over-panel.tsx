@@ -1,4 +1,4 @@
-import { isDone, progressOf, type Item, type Policy } from '@kotiva/core';
+import { isDone, isHere, progressOf, type Item, type MemoryRows, type Policy } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
@@ -29,6 +29,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
   const reopens = policy === 'each' && isDone(item, parts) && chosen.length > 0;
 
   const ways = useWays([item.listId], chosen);
+  const inList = othersInList(item.listId, rows).filter((id) => id !== me.id && !holders.includes(id) && !chosen.includes(id));
 
   const handOver = () => {
     if (chosen.length === 0) return setError(t('hand.chooseSomeone'));
@@ -65,6 +66,13 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
           }}
           noteOn={(person) => (person.id !== me.id && footings(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
         />
+        {inList.length > 1 ? (
+          <View className="items-start">
+            <Button kind="quiet" onPress={() => setChosen([...new Set([...chosen, ...inList])])}>
+              {t('hand.everyoneInList', { count: inList.length })}
+            </Button>
+          </View>
+        ) : null}
         {ways.asks}
         {error ? (
           <Txt role="alert" size={15} tone="late">
@@ -107,4 +115,18 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
       </View>
     </View>
   );
+}
+
+/** Everyone who can open the list: its owner, and whom it is shared with. */
+function othersInList(listId: string | null, rows: MemoryRows): string[] {
+  const list = listId ? rows.get('list', listId) : 'absent';
+  if (typeof list === 'string') return [];
+  const shared = rows
+    .by('share', 'listId', list.id)
+    .filter((share) => share.access !== null)
+    .map((share) => share.personId);
+  return [...new Set([list.ownerId, ...shared])].filter((id) => {
+    const person = rows.get('person', id);
+    return typeof person !== 'string' && isHere(person);
+  });
 }

@@ -1,6 +1,9 @@
-export { Decisions, IN_LISTS, needsMore, useDecide, type Decision } from './decisions.tsx';
+export { Decisions, IN_LISTS, needsMore, ToPerson, useDecide, type Decision } from './decisions.tsx';
 export { Outline, type OutlineGroup } from './outline-rows.tsx';
 export { SelectButton, Selecting, SelectionBar, useSelection } from './selection.tsx';
+export { sayEntry } from './activity-words.ts';
+export { DuePanel } from './due-panel.tsx';
+export { sayTrigger } from './say-alarm.ts';
 export { PassOnPanel } from './pass-on-panel.tsx';
 export { useWays } from './ways.tsx';
 export { PlaceList } from './where-panel.tsx';

@@ -13,11 +13,16 @@ export function ItemHead({ item, canChange, onCopy, onClose }: { item: Item; can
   const section = item.sectionId ? rows.get('section', item.sectionId) : null;
   const where = [list, section].flatMap((row) => (row && typeof row !== 'string' ? [row.name] : [])).join(' · ');
   const watch = rows.get('watch', watchId(item.id, me.id));
-  const watching = typeof watch !== 'string' && watch.on;
+  const gave = rows
+    .by('part', 'itemId', item.id)
+    .some((part) => part.takenBackAt === null && part.personId !== me.id && [part.giverId, part.originId].includes(me.id));
+  // who gave it is told when it is done, unless they switched that off
+  const watching = typeof watch === 'string' ? gave : watch.on;
+  const verb = gave ? (watching ? 'item.dontTell' : 'item.tell') : watching ? 'item.unwatch' : 'item.watch';
   const entries: MenuEntry[] = [
     {
       key: 'watch',
-      words: t(watching ? 'item.unwatch' : 'item.watch'),
+      words: t(verb),
       onPress: () => void give('watch.set', { item: item.id, person: me.id, on: !watching }, { words: t(watching ? 'said.unwatched' : 'said.watched') }),
     },
   ];

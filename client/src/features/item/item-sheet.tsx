@@ -1,10 +1,12 @@
 import { byPosition, footingsOnItem, isDone, partId, progressOf, type Item } from '@kotiva/core';
+import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
-import { usePlaceOrNull, usePlace } from '@/store/store.ts';
+import { useNow, usePlaceOrNull, usePlace } from '@/store/store.ts';
 import { Address, addressesIn, Band, Button, Field, Heading, Sheet, Txt, useWide } from '@/ui';
 import { t } from '@/words';
+import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { AnswerPanel } from './answer-panel.tsx';
 import { HandOverPanel } from './hand-over-panel.tsx';
@@ -64,6 +66,7 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
         <Address key={url} url={url} words={t('item.openAddress', { host: new URL(url).host })} />
       ))}
       <Sentence item={item} startsAt={at === 'due' || at === 'plan' ? at : null} canChange={canChange} onHandOver={() => setHanding(true)} />
+      <FromNote item={item} />
       <WaitLines item={item} mayMark={canChange || own !== undefined} />
       {copying ? <CopyPanel item={item} onClose={() => setCopying(false)} /> : null}
       {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
@@ -190,6 +193,23 @@ function RemovedNote({ item, canChange }: { item: Item; canChange: boolean }) {
           {t('item.bringBack')}
         </Button>
       ) : null}
+    </View>
+  );
+}
+
+/** The talk it came of, for who may read the note; its page has the note. */
+function FromNote({ item }: { item: Item }) {
+  const { rows, me, house } = usePlace();
+  const now = useNow();
+  const router = useRouter();
+  const note = item.noteId ? rows.get('meetingNote', item.noteId) : 'absent';
+  if (typeof note === 'string' || note.removedAt !== null) return null;
+  const other = note.personIds.find((id) => id !== me.id) ?? note.makerId;
+  return (
+    <View className="mt-1 items-start">
+      <Button kind="quiet" onPress={() => router.push(`/people/${other}`)}>
+        {t('item.fromNote', { when: sayMoment(note.date, now, house.zone) })}
+      </Button>
     </View>
   );
 }

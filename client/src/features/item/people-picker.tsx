@@ -17,7 +17,7 @@ interface PeoplePickerProps {
 
 const FIELD_FROM = 7;
 
-/** People by name or short mark, any part of it; two of one name are told apart by their marks. */
+/** People by name, address or short mark, any part of it; two of one name are told apart by their marks. */
 export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: PeoplePickerProps) {
   const { rows } = usePlace();
   const [typed, setTyped] = useState('');
@@ -25,6 +25,8 @@ export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: 
     .all('person')
     .filter((person) => isHere(person) && !without.includes(person.id))
     .sort((a, b) => a.name.localeCompare(b.name));
+  const isTwice = ({ name }: Person) => people.filter((other) => other.name.toLowerCase() === name.toLowerCase()).length > 1;
+  const sayWho = (person: Person) => (isTwice(person) ? t('person.withMark', { name: person.name, mark: person.mark }) : person.name);
   const found = people.filter((person) => matches(person, typed));
   return (
     <View className="gap-2" role="group" aria-label={label}>
@@ -49,7 +51,7 @@ export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: 
               <PersonMark looks={person} size={28} />
               <View>
                 <Txt size={15} face={on ? 'bold' : 'medium'}>
-                  {person.name}
+                  {sayWho(person)}
                 </Txt>
                 {note ? (
                   <Txt size={13} tone="muted">
@@ -67,5 +69,5 @@ export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: 
 
 export function matches(person: Person, typed: string): boolean {
   const wanted = typed.trim().toLowerCase();
-  return wanted === '' || person.name.toLowerCase().includes(wanted) || person.mark.toLowerCase().startsWith(wanted);
+  return wanted === '' || [person.name, person.email ?? ''].some((text) => text.toLowerCase().includes(wanted)) || person.mark.toLowerCase().startsWith(wanted);
 }

@@ -1,7 +1,8 @@
 import type { Item } from '@kotiva/core';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Fold, Heading, PersonMark, Txt } from '@/ui';
+import { Button, Fold, Heading, PersonMark, Txt } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayEntry } from './activity-words.ts';
@@ -71,6 +72,7 @@ export function SaidThread({ item }: { item: Item }) {
 
 /** Who did what when, folded. */
 export function Happened({ item }: { item: Item }) {
+  const router = useRouter();
   const { rows, house } = usePlace();
   const now = useNow();
   const entries = rows
@@ -86,6 +88,11 @@ export function Happened({ item }: { item: Item }) {
               {t('item.did', { when: sayInstant(entry.at, now, house.zone), name: nameOf(rows, entry.actorId), what: sayEntry(entry) })}
             </Txt>
           ))}
+          <View className="-ml-2 items-start">
+            <Button kind="quiet" onPress={() => router.push(`/activity?item=${item.id}`)}>
+              {t('activity.ofItem')}
+            </Button>
+          </View>
         </View>
       </Fold>
     </View>

@@ -37,6 +37,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
         ]
       : []),
   ];
+  const happened: MenuEntry = { key: 'happened', words: t('activity.open'), onPress: () => router.push(`/activity?list=${list.id}`) };
   const shaping: MenuEntry[] = [
     { key: 'share', words: t('list.share'), onPress: () => setSheet('share') },
     { key: 'section', words: t('section.make'), onPress: () => setSheet('section') },
@@ -62,7 +63,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   ];
   return (
     <>
-      <Menu label={t('list.more')} entries={[...(mayChange ? again : []), ...(mayShape ? shaping : [])]} />
+      <Menu label={t('list.more')} entries={[...(mayChange ? again : []), happened, ...(mayShape ? shaping : [])]} />
       {sheet === 'change' ? <ListSheet list={list} onClose={close} /> : null}
       {sheet === 'share' ? <SharingSheet list={list} onClose={close} /> : null}
       {sheet === 'section' ? (

@@ -1,8 +1,10 @@
-import type { Section } from '@kotiva/core';
+import { isDone, type Section } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { ToPerson, useDecide } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
-import { Button, GroupHead, Menu, type MenuEntry } from '@/ui';
+import { usePlace } from '@/store/store.ts';
+import { Button, GroupHead, Heading, Menu, Sheet, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { NameSheet } from './name-sheet.tsx';
 
@@ -11,16 +13,19 @@ interface SectionHeadProps {
   sections: readonly Section[];
   count: number;
   mayShape: boolean;
+  mayChange: boolean;
   chosen: boolean;
   onAddHere: (() => void) | null;
 }
 
 /** The heading of a section: how many are open, and what can be done with it. */
-export function SectionHead({ section, sections, count, mayShape, chosen, onAddHere }: SectionHeadProps) {
+export function SectionHead({ section, sections, count, mayShape, mayChange, chosen, onAddHere }: SectionHeadProps) {
   const give = useGive();
   const [renaming, setRenaming] = useState(false);
+  const [handing, setHanding] = useState(false);
   const at = sections.indexOf(section);
-  const entries: MenuEntry[] = mayShape
+  const hand: MenuEntry[] = mayChange && count > 0 ? [{ key: 'hand', words: t('section.handOver'), onPress: () => setHanding(true) }] : [];
+  const shaping: MenuEntry[] = mayShape
     ? [
         { key: 'rename', words: t('common.rename'), onPress: () => setRenaming(true) },
         ...(at > 0
@@ -50,8 +55,9 @@ export function SectionHead({ section, sections, count, mayShape, chosen, onAddH
             {t(chosen ? 'section.addingHere' : 'section.addHere')}
           </Button>
         ) : null}
-        <Menu label={t('section.more', { name: section.name })} entries={entries} />
+        <Menu label={t('section.more', { name: section.name })} entries={[...hand, ...shaping]} />
       </View>
+      {handing ? <HandSection section={section} onClose={() => setHanding(false)} /> : null}
       {renaming ? (
         <NameSheet
           title={t('common.rename')}
@@ -63,5 +69,21 @@ export function SectionHead({ section, sections, count, mayShape, chosen, onAddH
         />
       ) : null}
     </GroupHead>
+  );
+}
+
+/** Everything open in a section, to somebody: their part of the list. */
+function HandSection({ section, onClose }: { section: Section; onClose: () => void }) {
+  const { rows } = usePlace();
+  const items = rows
+    .by('item', 'listId', section.listId)
+    .filter((item) => item.sectionId === section.id && item.parentId === null && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id)))
+    .map(({ id }) => id);
+  const decide = useDecide(items, onClose);
+  const title = t('section.handTitle', { name: section.name });
+  return (
+    <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
+      <ToPerson items={items} onHand={decide.toPersons} onClose={onClose} />
+    </Sheet>
   );
 }

@@ -46,6 +46,7 @@ export function SectionedItems({ list, open, detail, mayShape, mayMove, addingTo
                     section={group.section}
                     count={group.top.length}
                     mayShape={mayShape}
+                    mayChange={mayMove}
                     sections={sections}
                     chosen={addingTo?.section === group.section.id}
                     onAddHere={addingTo ? () => addingTo.choose(addingTo.section === group.section!.id ? null : group.section!.id) : null}

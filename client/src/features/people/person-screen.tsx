@@ -1,15 +1,23 @@
 import { countingParts, isDone, isHere, openParts, type Item, type Part } from '@kotiva/core';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useCaptureHere } from '@/features/capture';
 import { ItemRow, nameOf } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { usePlace } from '@/store/store.ts';
-import { Empty, GroupHead, PersonMark } from '@/ui';
+import { Empty, PersonMark, Switch } from '@/ui';
 import { t } from '@/words';
+import { AgendaPart } from './agenda-part.tsx';
+import { Facts } from './facts.tsx';
+import { NotesPart } from './notes-part.tsx';
+import { PagePart } from './page-part.tsx';
+
+const SHORT = 'kotiva-person-short';
 
 /** What concerns one person: what I wait for, what they have in hand, what I owe them. */
 export function PersonScreen({ personId }: { personId: string }) {
   const { rows, me } = usePlace();
+  const [short, setShort] = useState(() => window.localStorage.getItem(SHORT) === '1');
   const person = rows.get('person', personId);
   const other = personId === me.id || typeof person === 'string' || !isHere(person) ? undefined : personId;
   useCaptureHere({ person: other, words: other ? t('capture.toPerson', { name: nameOf(rows, personId) }) : undefined });
@@ -37,26 +45,45 @@ export function PersonScreen({ personId }: { personId: string }) {
     const items = parts.map((part) => rows.get('item', part.itemId)).filter((item): item is Item => typeof item !== 'string');
     return items.sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
   }
-  const group = (title: string, items: readonly Item[]) =>
+  const group = (name: string, title: string, items: readonly Item[]) =>
     items.length === 0 ? null : (
-      <View>
-        <GroupHead title={title} count={items.length} />
+      <PagePart name={name} title={title} count={items.length}>
         {items.map((item) => (
           <ItemRow
             key={item.id}
             item={item}
+            detail={short ? 'bare' : 'short'}
             sub={t('row.from', { name: nameOf(rows, rows.by('part', 'itemId', item.id).find((part) => part.giverId)?.giverId ?? item.makerId) })}
           />
         ))}
-      </View>
+      </PagePart>
     );
 
   return (
     <Screen title={person.name} sub={isHere(person) ? t(`role.${person.role}`) : t('person.left')} lead={<PersonMark looks={person} size={48} />}>
-      {own ? group(t('person.inHandOwn'), theirs) : group(t('person.waitFor', { name: person.name }), waited)}
-      {own ? null : group(t('person.inHand', { name: person.name }), others)}
-      {own ? null : group(t('person.owe', { name: person.name }), owed)}
-      {theirs.length + owed.length === 0 ? <Empty words={t('person.nothing', { name: person.name })} /> : null}
+      <Facts person={person} />
+      {own ? null : <AgendaPart person={person} />}
+      {own ? group('in-hand', t('person.inHandOwn'), theirs) : group('wait', t('person.waitFor', { name: person.name }), waited)}
+      {own ? null : group('in-hand', t('person.inHand', { name: person.name }), others)}
+      {own ? null : group('owe', t('person.owe', { name: person.name }), owed)}
+      <NotesPart person={person} />
+      {theirs.length + owed.length === 0 ? <Empty words={t('person.nothing', { name: person.name })} /> : <Short short={short} onChange={setShort} />}
     </Screen>
+  );
+}
+
+/** Bare titles, on this device. */
+function Short({ short, onChange }: { short: boolean; onChange: (short: boolean) => void }) {
+  return (
+    <View className="px-4 pt-4">
+      <Switch
+        words={t('person.short')}
+        on={short}
+        onChange={(on) => {
+          window.localStorage.setItem(SHORT, on ? '1' : '0');
+          onChange(on);
+        }}
+      />
+    </View>
   );
 }

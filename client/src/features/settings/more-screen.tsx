@@ -65,6 +65,11 @@ export function MoreScreen() {
           {manager ? <Invitations /> : null}
         </View>
         <View>
+          <View className="items-start px-2 pt-3">
+            <Button kind="quiet" onPress={() => router.push('/activity')}>
+              {t('activity.open')}
+            </Button>
+          </View>
           <Profile />
           <ThemeChoice />
           <NoticeSettings />

@@ -1,0 +1,1 @@
+export { ActivityScreen as default } from '@/features/activity';

@@ -1,0 +1,133 @@
+import { ACTIVITY_GROUPS, calendarDateOf, isHere, type Activity, type ActivityGroup } from '@kotiva/core';
+import { useGlobalSearchParams } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { nameOf, personOf, sayEntry, useOpenItem } from '@/features/item';
+import { Screen } from '@/features/shell';
+import { ask } from '@/store/api.ts';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, Choice, Empty, GroupHead, Labelled, PersonMark, Row, Txt } from '@/ui';
+import { t } from '@/words';
+import { headDay, sayInstant } from '@/words/dates.ts';
+import { sayProblem } from '@/words/problems.ts';
+
+interface Page {
+  entries: Activity[];
+  titles: Record<string, string>;
+  next: string | null;
+}
+
+/** What happened in the house, or in one list, newest first and by page; narrowed to a person or to one kind of thing. */
+export function ActivityScreen() {
+  const { rows } = usePlace();
+  const { list: listId, item: itemId } = useGlobalSearchParams<{ list?: string; item?: string }>();
+  const [person, setPerson] = useState('');
+  const [group, setGroup] = useState<ActivityGroup | 'all'>('all');
+  const query = [
+    listId ? `list=${listId}` : null,
+    itemId ? `item=${itemId}` : null,
+    person ? `person=${person}` : null,
+    group === 'all' ? null : `group=${group}`,
+  ]
+    .filter(Boolean)
+    .join('&');
+  const list = listId ? rows.get('list', listId) : 'absent';
+  const item = itemId ? rows.get('item', itemId) : 'absent';
+  const about = typeof item !== 'string' ? item.title : typeof list !== 'string' ? list.name : t('activity.house');
+  const people = rows
+    .all('person')
+    .filter(isHere)
+    .sort((a, b) => a.name.localeCompare(b.name));
+  return (
+    <Screen title={t('activity.title')} sub={about}>
+      <View className="gap-3 px-4 pt-3">
+        <Choice<ActivityGroup | 'all'>
+          label={t('activity.kind')}
+          value={group}
+          options={[{ value: 'all', words: t('activity.all') }, ...ACTIVITY_GROUPS.map((value) => ({ value, words: t(`activity.${value}`) }))]}
+          onChange={setGroup}
+        />
+        <Labelled words={t('activity.who')}>
+          <Choice
+            label={t('activity.who')}
+            value={person}
+            options={[{ value: '', words: t('activity.everyone') }, ...people.map(({ id, name }) => ({ value: id, words: name }))]}
+            onChange={setPerson}
+          />
+        </Labelled>
+      </View>
+      <Entries key={query} query={query} />
+    </Screen>
+  );
+}
+
+function Entries({ query }: { query: string }) {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const open = useOpenItem();
+  const { entries, titles, next, said, load } = usePages(house.id, query);
+  const today = calendarDateOf(now, house.zone);
+  const days = byDay(entries, house.zone);
+  return (
+    <View>
+      {said ? <Txt className="px-4 py-4">{said}</Txt> : null}
+      {!said && entries.length === 0 && next === null ? <Empty words={t('activity.nothing')} /> : null}
+      {[...days].map(([day, some]) => (
+        <View key={day}>
+          <GroupHead title={headDay(day, today)} />
+          {some.map((entry) => {
+            const by = personOf(rows, entry.actorId);
+            const title = entry.itemId ? titles[entry.itemId] : undefined;
+            return (
+              <Row
+                key={entry.id}
+                lead={by ? <PersonMark looks={by} size={28} /> : undefined}
+                title={title ?? nameOf(rows, entry.actorId)}
+                sub={[
+                  t('activity.line', { name: entry.actorId ? nameOf(rows, entry.actorId) : t('activity.clock'), what: sayEntry(entry) }),
+                  sayInstant(entry.at, now, house.zone),
+                ].join(' · ')}
+                wraps
+                onPress={title ? () => open(entry.itemId) : undefined}
+              />
+            );
+          })}
+        </View>
+      ))}
+      {next !== null && entries.length > 0 ? (
+        <View className="items-start px-4 py-3">
+          <Button onPress={load}>{t('activity.older')}</Button>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function byDay(entries: readonly Activity[], zone: string): Map<string, Activity[]> {
+  const days = new Map<string, Activity[]>();
+  for (const entry of entries) {
+    const day = calendarDateOf(entry.at, zone);
+    days.set(day, [...(days.get(day) ?? []), entry]);
+  }
+  return days;
+}
+
+/** Pages one after the other; without a network what was read stays, and why there is no more is said. */
+function usePages(houseId: string, query: string) {
+  const [entries, setEntries] = useState<Activity[]>([]);
+  const [titles, setTitles] = useState<Record<string, string>>({});
+  const [next, setNext] = useState<string | null>('');
+  const [said, setSaid] = useState<string | null>(null);
+  const load = async () => {
+    const before = next ? `&before=${next}` : '';
+    const answer = await ask<Page>('GET', `/houses/${houseId}/activity?${query}${before}`);
+    setSaid(answer.ok ? null : answer.problem.code === 'offline' ? t('activity.offline') : sayProblem(answer.problem));
+    if (!answer.ok) return;
+    const page = answer.value;
+    setEntries((known) => [...known, ...page.entries]);
+    setTitles((known) => ({ ...known, ...page.titles }));
+    setNext(page.next);
+  };
+  useEffect(() => void load(), []);
+  return { entries, titles, next, said, load: () => void load() };
+}

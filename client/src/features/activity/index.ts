@@ -1,0 +1,1 @@
+export { ActivityScreen } from './activity-screen.tsx';

@@ -1,0 +1,83 @@
+import { addDays, calendarDateOf, waitsOf, type Wait } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { DuePanel, nameOf, useOpenItem } from '@/features/item';
+import { useGive } from '@/store/live-house.tsx';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, GroupHead, Menu, Row } from '@/ui';
+import { t } from '@/words';
+import { sayMoment } from '@/words/dates.ts';
+import { ActionSheet } from './action-sheet.tsx';
+
+/** What one marked as waiting, on items and on single steps, also for people outside: wherever they lie, all together. */
+export function MyWaits({ personId }: { personId: string | null }) {
+  const { rows, me } = usePlace();
+  const waits = waitsOf(me.id, rows as never).filter((wait) => personId === null || wait.personId === personId);
+  if (waits.length === 0) return null;
+  return (
+    <View role="region" aria-label={t('wait.mine')}>
+      <GroupHead title={t('wait.mine')} count={waits.length} tone="waits" />
+      {waits.map((wait) => (
+        <WaitRow key={wait.id} wait={wait} />
+      ))}
+    </View>
+  );
+}
+
+function WaitRow({ wait }: { wait: Wait }) {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const open = useOpenItem();
+  const [choosing, setChoosing] = useState(false);
+  const item = rows.get('item', wait.itemId);
+  if (typeof item === 'string') return null;
+  const above = item.parentId ? rows.get('item', item.parentId) : 'absent';
+  const askOn = (day: string | null) => {
+    const words = day ? t('said.askOn', { when: sayMoment(day, now, house.zone) }) : t('said.noAskOn');
+    if (!give('wait.change', { wait: wait.id, askOn: day?.slice(0, 10) ?? null }, { words, undo: true })) setChoosing(false);
+  };
+  const today = calendarDateOf(now, house.zone);
+  const overdue = wait.askOn !== null && wait.askOn <= today;
+  return (
+    <>
+      <Row
+        title={item.title}
+        sub={[
+          typeof above === 'string' ? null : t('wait.stepOf', { title: above.title }),
+          wait.personId ? t('wait.forFrom', { words: wait.words, name: nameOf(rows, wait.personId) }) : t('wait.for', { words: wait.words }),
+          wait.askOn ? t('wait.askOn', { when: sayMoment(wait.askOn, now, house.zone) }) : t('wait.noDay'),
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+        right={overdue ? t('wait.askNow') : undefined}
+        rightTone="waits"
+        wraps
+        onPress={() => open(item.id)}
+        trail={
+          <>
+            <Button
+              kind="quiet"
+              label={t('follow.actionOn', { verb: t('wait.end'), title: item.title })}
+              onPress={() => give('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words: wait.words }), undo: true })}
+            >
+              {t('wait.end')}
+            </Button>
+            <Menu
+              label={t('row.more', { title: item.title })}
+              entries={[
+                { key: 'week', words: t('wait.inAWeek'), onPress: () => askOn(addDays(today, 7)) },
+                { key: 'day', words: t('wait.anotherDay'), onPress: () => setChoosing(true) },
+              ]}
+            />
+          </>
+        }
+      />
+      {choosing ? (
+        <ActionSheet title={t('wait.day')} onClose={() => setChoosing(false)}>
+          <DuePanel due={wait.askOn} onSave={askOn} onClose={() => setChoosing(false)} none={t('wait.noDay')} />
+        </ActionSheet>
+      ) : null}
+    </>
+  );
+}

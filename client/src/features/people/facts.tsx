@@ -1,0 +1,37 @@
+import { calendarDateOf, latenessOf, type Person } from '@kotiva/core';
+import { View } from 'react-native';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Address, Txt } from '@/ui';
+import { t } from '@/words';
+import { dayMonth } from '@/words/dates.ts';
+
+/** How to reach somebody, when they are away, and, for managers and themselves, how likely they are late. */
+export function Facts({ person }: { person: Person }) {
+  const { rows, me, house } = usePlace();
+  const now = useNow();
+  const today = calendarDateOf(now, house.zone);
+  const away = rows
+    .by('timeAway', 'personId', person.id)
+    .filter((one) => one.removedAt === null && one.to >= today)
+    .sort((a, b) => (a.from < b.from ? -1 : 1))[0];
+  const sees = me.role === 'manager' || me.id === person.id;
+  const lateness = sees ? latenessOf(person.id, rows as never, now, house.zone) : null;
+  if (!person.email && !person.phone && !person.contact && !away && !lateness) return null;
+  return (
+    <View className="gap-1 px-4 pt-2">
+      {person.phone ? <Address url={`tel:${person.phone.replace(/[^+\d]/g, '')}`} words={t('facts.phone', { phone: person.phone })} /> : null}
+      {person.email ? <Address url={`mailto:${person.email}`} words={person.email} /> : null}
+      {person.contact ? <Txt size={15}>{person.contact}</Txt> : null}
+      {away ? (
+        <Txt size={15} tone="waits">
+          {away.from <= today ? t('facts.awayNow', { to: dayMonth(away.to) }) : t('facts.awayFrom', { from: dayMonth(away.from), to: dayMonth(away.to) })}
+        </Txt>
+      ) : null}
+      {lateness ? (
+        <Txt size={15} tone="muted">
+          {t(`lateness.${lateness.words}`, { late: lateness.late, of: lateness.of })}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,146 @@
+import type { MeetingNote, Person } from '@kotiva/core';
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { ItemRow, nameOf, PeoplePicker } from '@/features/item';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Field, Fold, Heading, Sheet, Switch, Txt } from '@/ui';
+import { t, together } from '@/words';
+import { sayExactly } from '@/words/dates.ts';
+import { sayReason } from '@/words/problems.ts';
+
+/** So long after the last key what was typed is saved. */
+const SAVES_AFTER_MS = 800;
+
+/** The note of a talk: saved while typing; what is decided becomes a line or an item. */
+export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: Person; onClose: () => void }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const mine = note.makerId === me.id;
+  const [text, setText] = useState(note.text);
+  const [unsaved, setUnsaved] = useState(false);
+  const [error, setError] = useState<string | null>(null);
+  const made = rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt);
+  const talked = rows.all('matter').filter((matter) => matter.noteId === note.id && !matter.removedAt);
+  const title = t('note.title', { names: together(note.personIds.map((id) => nameOf(rows, id))), when: sayExactly(note.date) });
+  const save = useRef<(next: string) => void>(() => undefined);
+  save.current = (next) => {
+    const reason = next === note.text ? null : give('note.change', { note: note.id, text: next }, { ownRefusal: true });
+    setError(reason ? sayReason(reason) : null);
+    setUnsaved(Boolean(reason));
+  };
+  const typed = useRef(text);
+  typed.current = text;
+  useEffect(() => {
+    if (!unsaved) return;
+    const timer = setTimeout(() => save.current(typed.current), SAVES_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [text, unsaved]);
+  // what was typed last is saved on the way out too
+  useEffect(() => () => (typed.current === note.text ? undefined : save.current(typed.current)), []);
+  const change = (next: string) => {
+    setText(next);
+    setUnsaved(true);
+  };
+  return (
+    <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} leaves head={<Heading level={2}>{title}</Heading>}>
+      <View className="gap-4 pt-2">
+        {mine ? (
+          <Field label={t('note.text')} value={text} onChangeText={change} multiline maxLength={20_000} error={error} />
+        ) : (
+          <Txt className="whitespace-pre-wrap">{note.text}</Txt>
+        )}
+        {mine ? (
+          <Txt role="status" size={13} tone="muted">
+            {t(unsaved ? 'note.saving' : 'note.saved')}
+          </Txt>
+        ) : null}
+        {mine ? <Outcome note={note} about={about} onDecided={(line) => change(`${text.replace(/\s*$/, '')}\n${line}\n`)} /> : null}
+        {talked.length > 0 ? (
+          <View className="gap-1">
+            <Heading level={3}>{t('note.talked')}</Heading>
+            {talked.map((matter) => (
+              <Txt key={matter.id}>{matter.words}</Txt>
+            ))}
+          </View>
+        ) : null}
+        {made.length > 0 ? (
+          <View>
+            <Heading level={3}>{t('note.items')}</Heading>
+            <View className="-mx-5">
+              {made.map((item) => (
+                <ItemRow key={item.id} item={item} />
+              ))}
+            </View>
+          </View>
+        ) : null}
+        {mine ? <Further note={note} onClose={onClose} /> : null}
+      </View>
+    </Sheet>
+  );
+}
+
+/** A decision: a line in the note, or something for somebody to do. */
+function Outcome({ note, about, onDecided }: { note: MeetingNote; about: Person; onDecided: (line: string) => void }) {
+  const give = useGive();
+  const [words, setWords] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const needsWords = () => {
+    setError(words.trim() ? null : t('reason.title-empty'));
+    return !words.trim();
+  };
+  const decide = () => {
+    if (needsWords()) return;
+    onDecided(t('note.decidedLine', { words: words.trim() }));
+    setWords('');
+  };
+  const hand = (persons: string[]) => {
+    if (needsWords()) return;
+    const reason = give(
+      'item.add',
+      { title: words, persons, note: note.id },
+      { words: t('said.added', { title: words.trim() }), undo: true, ownRefusal: true },
+    );
+    setError(reason ? sayReason(reason) : null);
+    if (!reason) setWords('');
+  };
+  return (
+    <View className="gap-2">
+      <Field label={t('note.decided')} value={words} maxLength={500} onChangeText={setWords} onSubmitEditing={decide} error={error} />
+      <View className="flex-row flex-wrap gap-2">
+        <Button onPress={decide}>{t('note.decide')}</Button>
+        <Button onPress={() => hand([about.id])}>{t('note.forPerson', { name: about.name })}</Button>
+        <Button onPress={() => hand([])}>{t('note.forMe')}</Button>
+      </View>
+    </View>
+  );
+}
+
+/** Who was there, who may read it, and its removal. */
+function Further({ note, onClose }: { note: MeetingNote; onClose: () => void }) {
+  const give = useGive();
+  const toggle = (id: string) => {
+    const persons = note.personIds.includes(id) ? note.personIds.filter((one) => one !== id) : [...note.personIds, id];
+    if (persons.length > 0) give('note.change', { note: note.id, persons });
+  };
+  return (
+    <View className="-mx-4">
+      <Fold words={t('note.further')}>
+        <View className="gap-4 px-4">
+          <PeoplePicker label={t('note.who')} chosen={[...note.personIds]} onToggle={toggle} />
+          <Switch words={t('note.share')} on={note.shared} onChange={(shared) => give('note.change', { note: note.id, shared })} />
+          <View className="items-start">
+            <Button
+              tone="late"
+              onPress={() => {
+                if (!give('note.remove', { note: note.id }, { words: t('said.noteRemoved'), undo: true })) onClose();
+              }}
+            >
+              {t('note.remove')}
+            </Button>
+          </View>
+        </View>
+      </Fold>
+    </View>
+  );
+}

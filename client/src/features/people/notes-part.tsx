@@ -1,0 +1,74 @@
+import { calendarDateOf, isHere, notesWith, type MeetingNote, type Person } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { nameOf } from '@/features/item';
+import { useGive } from '@/store/live-house.tsx';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, Row } from '@/ui';
+import { t, together } from '@/words';
+import { headDay } from '@/words/dates.ts';
+import { NoteSheet } from './note-sheet.tsx';
+import { PagePart } from './page-part.tsx';
+
+const SHOWN = 5;
+
+/** The notes of talks somebody was in, newest first; a new one has people, day and headings filled in. */
+export function NotesPart({ person }: { person: Person }) {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const [opened, setOpened] = useState<string | 'newest' | null>(null);
+  const [all, setAll] = useState(false);
+  const today = calendarDateOf(now, house.zone);
+  const notes = notesWith(person.id, rows.all('meetingNote'));
+  const open = opened === 'newest' ? notes.find((note) => note.date === today) : notes.find((note) => note.id === opened);
+  const start = () => {
+    const known = notes.find((note) => note.date === today && note.personIds.includes(person.id));
+    if (known) return setOpened(known.id);
+    if (!give('note.make', { persons: [person.id], date: today, text: t('note.headings') })) setOpened('newest');
+  };
+  return (
+    <PagePart
+      name="notes"
+      title={t('note.notes')}
+      count={notes.length}
+      right={
+        isHere(person) ? (
+          <Button kind="quiet" onPress={start}>
+            {t('note.start')}
+          </Button>
+        ) : null
+      }
+    >
+      {(all ? notes : notes.slice(0, SHOWN)).map((note) => (
+        <NoteRow key={note.id} note={note} today={today} onPress={() => setOpened(note.id)} />
+      ))}
+      {notes.length > SHOWN && !all ? (
+        <View className="items-start px-2">
+          <Button kind="quiet" onPress={() => setAll(true)}>
+            {t('note.all', { count: notes.length })}
+          </Button>
+        </View>
+      ) : null}
+      {open ? <NoteSheet note={open} about={person} onClose={() => setOpened(null)} /> : null}
+    </PagePart>
+  );
+}
+
+function NoteRow({ note, today, onPress }: { note: MeetingNote; today: string; onPress: () => void }) {
+  const { rows } = usePlace();
+  const made = rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt).length;
+  const said = note.text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '' && !line.endsWith(':'))[0];
+  return (
+    <Row
+      title={headDay(note.date, today)}
+      sub={[together(note.personIds.map((id) => nameOf(rows, id))), said?.slice(0, 80), made > 0 ? t('note.made', { count: made }) : null]
+        .filter(Boolean)
+        .join(' · ')}
+      onPress={onPress}
+    />
+  );
+}

@@ -1,0 +1,64 @@
+import type { Activity } from '@kotiva/core';
+import { Household } from '../testing/household.ts';
+import { RealServer } from '../testing/real-server.ts';
+
+interface Page {
+  entries: Activity[];
+  titles: Record<string, string>;
+  next: string | null;
+}
+
+describe('what happened, by page', () => {
+  const server = new RealServer();
+  let house: Household;
+  beforeAll(() => server.start());
+  afterAll(() => server.stop());
+  beforeEach(async () => {
+    house = new Household(server);
+    await house.found('Aino');
+    await house.join('Leila', 'helper', 'Aino');
+  });
+  const get = async (who: string, query = ''): Promise<Page> =>
+    (await (await house.fetch(who, 'GET', `/api/houses/${house.houseId}/activity${query}`)).json()) as Page;
+  const all = async (who: string, query = ''): Promise<Activity[]> => {
+    const found: Activity[] = [];
+    for (let next: string | null = ''; next !== null;) {
+      const page: Page = await get(who, `?${query}${next ? `&before=${next}` : ''}`);
+      found.push(...page.entries);
+      next = page.next;
+    }
+    return found;
+  };
+
+  test('newest first, each entry once, to the very first', async () => {
+    for (let nth = 0; nth < 130; nth++) await house.must('Aino', 'item.add', { title: `Thing ${nth}` });
+    const page = await get('Aino');
+    expect(page.entries).toHaveLength(50);
+    expect(page.titles[page.entries[0]!.itemId!]).toBe('Thing 129');
+    const found = await all('Aino');
+    expect(found.map(({ seq }) => seq)).toEqual([...found.map(({ seq }) => seq)].sort((a, b) => b - a));
+    expect(new Set(found.map(({ id }) => id)).size).toBe(found.length);
+    expect(found.filter(({ kind }) => kind === 'item.add')).toHaveLength(130);
+  });
+
+  test('of an item, a list, a person, a kind; and each reads what they may see', async () => {
+    const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Boats', colour: 'moss', icon: 'leaf' })).id;
+    const item = house.made('item', await house.must('Aino', 'item.add', { title: 'Oars', list })).id;
+    await house.must('Aino', 'item.add', { title: 'Private' });
+    await house.must('Aino', 'part.handOver', { items: [item], persons: [house.person('Leila')] });
+    await house.must('Leila', 'part.checkOff', { item, person: house.person('Leila') });
+    const kinds = async (who: string, query: string) => (await all(who, query)).map(({ kind }) => kind);
+    expect(await kinds('Aino', `item=${item}`)).toEqual(['part.checkOff', 'part.handOver', 'item.add']);
+    expect(await kinds('Aino', `list=${list}&group=done`)).toEqual(['part.checkOff']);
+    expect(await kinds('Aino', `person=${house.person('Leila')}&group=done`)).toEqual(['part.checkOff']);
+    // from the handover on, and nothing of what is Aino's alone
+    expect(await kinds('Leila', `list=${list}`)).toEqual(['part.checkOff', 'part.handOver']);
+    expect((await all('Leila')).some(({ itemId }) => itemId !== null && itemId !== item)).toBe(false);
+  });
+
+  test('a query that is none is refused with what is wrong', async () => {
+    const answer = await house.fetch('Aino', 'GET', `/api/houses/${house.houseId}/activity?before=x`);
+    expect(answer.status).toBe(422);
+    expect(await answer.json()).toMatchObject({ field: 'before' });
+  });
+});
