@@ -67,6 +67,13 @@ export class RunningKotiva {
     return this.moveClock({ now });
   }
 
+  /** To the next noon in the house's zone, when nobody is left in peace. */
+  async toNoon(): Promise<void> {
+    const { now } = (await (await fetch(`${this.base}/api/simulate/clock`)).json()) as { now: string };
+    const today = `${now.slice(0, 10)}T10:00:00.000Z`;
+    await this.moveClock({ now: now < today ? today : new Date(Date.parse(today) + 86_400_000).toISOString() });
+  }
+
   /** To a minute before the next midnight in the house's zone: two hours ahead of UTC while it is winter. */
   async toLastMinuteOfDay(): Promise<void> {
     const { now } = (await (await fetch(`${this.base}/api/simulate/clock`)).json()) as { now: string };

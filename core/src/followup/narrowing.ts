@@ -57,8 +57,9 @@ export function waitedDays(followUp: FollowUp, now: string, zone: string): numbe
 /** Whether anybody who still has it was asked today already. */
 export const wasAskedToday = (followUp: FollowUp, now: string, zone: string): boolean => {
   const today = calendarDateOf(now, zone);
+  // asked by hand and waiting for somebody's quiet to end counts: it is on its way
   return followUp.parts.some(
     ({ nudgedAt, nudgedByHandAt, standing }) =>
-      standing !== 'completed' && [nudgedAt, nudgedByHandAt].some((at) => at !== null && at <= now && calendarDateOf(at, zone) === today),
+      standing !== 'completed' && [nudgedAt, nudgedByHandAt].some((at) => at !== null && calendarDateOf(at, zone) >= today),
   );
 };

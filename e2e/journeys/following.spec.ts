@@ -1,0 +1,145 @@
+import { expect } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
+
+test('a talk on Wednesday: put on the agenda from Follow-up, gone through, decided, and one decision is an item of theirs', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  await aino.getByRole('button', { name: 'More on “Winter storage for the boats”' }).click();
+  await aino.getByRole('menuitem', { name: 'Talk about it' }).click();
+  await expect(aino.getByText('is on what you talk about with Tapio')).toBeVisible();
+
+  await aino.getByRole('link', { name: 'More' }).click();
+  await aino
+    .getByRole('button', { name: /^Tapio/ })
+    .first()
+    .click();
+  const agenda = aino.getByRole('region', { name: 'To talk about' });
+  await expect(agenda.getByRole('checkbox')).toHaveCount(5);
+  await expect(agenda.getByText(/next talk .*10:00/)).toBeVisible();
+  // a note of today: people and headings are there
+  await aino.getByRole('button', { name: 'Start a note' }).click();
+  const note = aino.getByRole('dialog');
+  await expect(note.getByRole('heading', { name: /^Tapio, / })).toBeVisible();
+  const text = note.getByRole('textbox', { name: 'What was said' });
+  await expect(text).toHaveValue(/Talked about:/);
+  await text.fill('Talked about:\nHis back is better.\n\nDecided:\n');
+  await note.getByLabel('Decided, or to be done').fill('Lifting only with Eetu');
+  await note.getByRole('button', { name: 'Note it as decided' }).click();
+  await expect(text).toHaveValue(/– Lifting only with Eetu/);
+  await note.getByLabel('Decided, or to be done').fill('Order six planks');
+  await note.getByRole('button', { name: 'An item for Tapio' }).click();
+  await expect(note.getByText('Order six planks')).toBeVisible();
+  await expect(note.getByText('Saved.')).toBeVisible();
+  await aino.keyboard.press('Escape');
+  for (const words of ['A second key for the boathouse', 'Holidays in February'])
+    await agenda.getByRole('checkbox', { name: `Talked about: ${words}` }).click();
+  await expect(agenda.getByRole('checkbox')).toHaveCount(3);
+  // folded away, it stays so
+  await agenda.getByRole('button', { name: /^To talk about/ }).click();
+  await aino.reload();
+  await expect(aino.getByRole('button', { name: /^To talk about/ })).toHaveAttribute('aria-expanded', 'false');
+  await aino
+    .getByRole('button', { name: /^Today|^Yesterday/ })
+    .first()
+    .click();
+  await expect(aino.getByRole('dialog').getByText('Holidays in February')).toBeVisible();
+  await expect(aino.getByRole('dialog').getByRole('textbox', { name: 'What was said' })).toHaveValue(/His back is better\.[\s\S]*– Lifting only with Eetu/);
+
+  // Tapio has the item; the agenda and the note are Aino's alone
+  const tapio = await devices.open(PHONE);
+  await enterDemo(tapio, demo, 'Tapio');
+  await tapio.getByRole('button', { name: 'Sort', exact: true }).click();
+  await expect(tapio.getByText('Order six planks')).toBeVisible();
+  await tapio.getByRole('link', { name: 'More' }).click();
+  await tapio.getByRole('button', { name: /^Aino/ }).first().click();
+  await expect(tapio.getByText('His back is better')).toHaveCount(0);
+  await expect(tapio.getByText('Lifting only with Eetu')).toHaveCount(0);
+});
+
+test('the weave narrowed and sorted; more time, a nudge that was sent today already, and dropped with its way back', async ({ demo, devices }) => {
+  await demo.toNoon();
+  const aino = await devices.open(WIDE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  const weave = aino.getByRole('table', { name: /Things handed over/ });
+  await expect(weave.getByText('Invoices of November')).toBeVisible();
+  await aino.getByRole('button', { name: /Narrow and sort/ }).click();
+  const sheet = aino.getByRole('dialog');
+  await sheet.getByRole('radio', { name: 'Boathouse' }).click();
+  await sheet.getByRole('radio', { name: 'by title' }).click();
+  await sheet.getByRole('button', { name: 'Show' }).click();
+  await expect(weave.getByText('Invoices of November')).toHaveCount(0);
+  const titles = (await weave.locator('[role="cell"][tabindex="0"]').allInnerTexts()).map((text) => text.split('\n', 1)[0]!);
+  expect(titles.length).toBeGreaterThan(3);
+  expect(titles).toEqual([...titles].sort((a, b) => a.localeCompare(b)));
+
+  await weave.getByRole('button', { name: 'More on “Cover the rowing boats”' }).click();
+  await aino.getByRole('menuitem', { name: 'Nudge now' }).click();
+  await sheet.getByLabel('A word with it').fill('Before the frost');
+  await sheet.getByRole('button', { name: 'Nudge', exact: true }).click();
+  await expect(sheet).toBeHidden();
+  await weave.getByRole('button', { name: 'Nudge: Cover the rowing boats' }).click();
+  await expect(sheet.getByText('That was asked today already.')).toBeVisible();
+  await sheet.getByRole('button', { name: 'Ask again' }).click();
+  await expect(sheet.getByText(/was asked within the hour/)).toBeVisible();
+  await aino.keyboard.press('Escape');
+
+  await weave.getByRole('button', { name: 'More on “Cover the rowing boats”' }).click();
+  await aino.getByRole('menuitem', { name: 'More time' }).click();
+  await sheet.getByLabel('In words').fill('in 3 weeks');
+  await sheet.getByLabel('In words').press('Enter');
+  await sheet.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(sheet).toBeHidden();
+  await weave.getByRole('button', { name: 'More on “Cover the rowing boats”' }).click();
+  await aino.getByRole('menuitem', { name: 'Drop it' }).click();
+  await expect(weave.getByText('Cover the rowing boats')).toHaveCount(0);
+  await aino.getByRole('button', { name: 'Undo' }).click();
+  await expect(weave.getByText('Cover the rowing boats')).toBeVisible();
+});
+
+test('what waits is out of Today, stands with all other waits, and comes up on the day to ask again', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Noor');
+  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  await line.fill('Hang the new sign today');
+  await line.press('Enter');
+  const row = page.getByRole('button', { name: /^Hang the new sign/ }).first();
+  await row.click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('button', { name: 'Add to it' }).click();
+  await sheet.getByRole('button', { name: 'It waits' }).click();
+  await sheet.getByRole('button', { name: 'Mark as waiting' }).click();
+  await expect(sheet.getByText('Write at least one word.')).toBeVisible();
+  await sheet.getByLabel('What does it wait for').fill('the ladder');
+  const { now } = (await (await page.request.get(`${demo.base}/api/simulate/clock`)).json()) as { now: string };
+  const inThreeDays = new Date(Date.parse(now) + 3 * 86_400_000).toISOString().slice(0, 10);
+  await sheet.getByLabel('Ask again on').fill(inThreeDays);
+  await sheet.getByRole('button', { name: 'Mark as waiting' }).click();
+  await expect(sheet.getByText('Waits for the ladder')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Follow-up' }).click();
+  await expect(page.getByRole('region', { name: 'Waits for something' }).getByText('Hang the new sign')).toBeVisible();
+  await demo.advance('P3DT12H');
+  await page.getByRole('button', { name: /Notices/ }).click();
+  await expect(page.getByText('Ask again about “Hang the new sign”: it waits for the ladder')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'It has come: Hang the new sign' }).click();
+  await expect(page.getByRole('region', { name: 'Waits for something' })).toHaveCount(0);
+});
+
+test('what happened in the house, by person and kind, page after page', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await page.getByRole('link', { name: 'More' }).click();
+  await page.getByRole('button', { name: 'What happened' }).click();
+  await page.getByRole('radio', { name: 'checked off', exact: true }).click();
+  await page.getByRole('radio', { name: 'Leila' }).click();
+  await expect(page.getByText(/Leila checked it off/).first()).toBeVisible();
+  await page.getByRole('radio', { name: 'everything' }).click();
+  await page.getByRole('radio', { name: 'everyone' }).click();
+  const older = page.getByRole('button', { name: 'Older', exact: true });
+  await older.click();
+  await older.click();
+  await expect(page.locator('[data-row]').nth(120)).toBeAttached();
+});
