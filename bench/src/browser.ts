@@ -11,7 +11,7 @@ import { percentile, report } from './report.ts';
 import { freePort, ROOT } from './server.ts';
 
 const STARTS = 9;
-const ARGS = [
+export const ARGS = [
   '--headless',
   '--no-sandbox',
   '--disable-gpu',
@@ -102,7 +102,7 @@ async function coldStarts(browser: Browser, address: string, ready: string, cook
   return { times, kilobytes };
 }
 
-async function cookieOf(base: string) {
+export async function cookieOf(base: string) {
   const person = await DemoPerson.signIn(base, 'Aino');
   const [name, value] = person.cookie.split('=') as [string, string];
   return { name, value, url: base };

@@ -1,3 +1,4 @@
+import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
 import { captureParse, fitsNowMs, nudgePlan, today10k } from './planning.ts';
 import { startDemo } from './server.ts';
@@ -8,6 +9,8 @@ const demo = await startDemo();
 try {
   await checkoffAck(demo.base);
   await propagation(demo.base);
+  await fanout(demo.base);
+  await timerDrift(demo.base);
   commandsPerSecond();
   captureParse();
   today10k();
@@ -15,6 +18,7 @@ try {
   nudgePlan();
   await firstLoad(demo.base);
   await scrollFps(demo.base);
+  await weave(demo.base);
 } finally {
   demo.stop();
 }

@@ -54,7 +54,7 @@ export async function propagation(base: string): Promise<void> {
 }
 
 /** Waits for events one after the other; those that come before they are waited for are kept. */
-async function arrivals(response: Response, pick: (data: string) => string | null): Promise<{ next(): Promise<void> }> {
+export async function arrivals(response: Response, pick: (data: string) => string | null): Promise<{ next(): Promise<void> }> {
   let kept = 0;
   let waiting: (() => void) | null = null;
   const parser = createParser({
@@ -80,7 +80,7 @@ async function arrivals(response: Response, pick: (data: string) => string | nul
   };
 }
 
-async function startEcho(): Promise<{ base: string; stop(): void }> {
+export async function startEcho(): Promise<{ base: string; stop(): void }> {
   const app = new Hono();
   const listeners = new Set<(words: string) => void>();
   app.post('/say', async (c) => {

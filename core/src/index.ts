@@ -43,6 +43,7 @@ export * from './followup/lateness.ts';
 export * from './followup/narrowing.ts';
 export * from './reminders/alarm-moment.ts';
 export * from './reminders/ringing.ts';
+export * from './reminders/ring-id.ts';
 export * from './reminders/last-call.ts';
 export * from './planning/rows.ts';
 export * from './planning/purge.ts';

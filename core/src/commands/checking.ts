@@ -54,9 +54,16 @@ export function completePart(item: Item, part: Part, d: Deciding): void {
       ...(own ? signOfLife(d) : {}),
     });
   });
+  tellOfPart(item, d);
   const completed = d.need('part', part.id);
   if (waitsForTie(item, completed)) d.tell(completed.originId, 'waits-for-tie', item.id, { title: item.title });
   d.enter('part.checkOff', { itemId: item.id }, own || part.personId === null ? {} : { for: nameOf(part.personId, d) }, tapped);
+}
+
+/** Who wanted to know of each part; of the last one they are told as of the whole. */
+function tellOfPart(item: Item, d: Deciding): void {
+  if (item.policy !== 'each' || isDone(item, d.by('part', 'itemId', item.id))) return;
+  for (const watch of d.by('watch', 'itemId', item.id)) if (watch.on && watch.each) d.tell(watch.personId, 'part-done', item.id, { title: item.title });
 }
 
 export const checkOff = commandKind({

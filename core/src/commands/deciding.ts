@@ -2,6 +2,7 @@ import { v5 } from 'uuid';
 import type { IndexOf, Noun, Row } from '../model/nouns.ts';
 import { isHere, type Person } from '../model/person.ts';
 import type { NoticeKind, Params } from '../model/said.ts';
+import { noticeId } from '../model/notice-id.ts';
 import { stampOf } from '../model/row.ts';
 import { applyChange, type Change } from '../reader/change.ts';
 import type { Reader, RecordedCommand } from '../reader/reader.ts';
@@ -159,7 +160,7 @@ export class Deciding {
   tell(personId: string | null, kind: NoticeKind, itemId: string | null, params: Params = {}): void {
     const person = personId ? this.find('person', personId) : undefined;
     if (!person || !isHere(person) || !(person.accountId || person.email) || person.id === this.actorOrNull?.id) return;
-    const id = v5(`${kind}:${itemId}:${person.id}`, this.context.commandId);
+    const id = noticeId(kind, itemId, person.id, this.context.commandId);
     if (this.written.has(key('notice', id))) return;
     this.insert('notice', id, { personId: person.id, itemId, kind, byId: this.actorOrNull?.id ?? null, at: this.now, params, readAt: null, withdrawnAt: null });
   }

@@ -55,6 +55,22 @@ describe('watching', () => {
     expect(w.told('Eetu')).toEqual(['completed']);
   });
 
+  test('who gave it is told when it is done, unless they switched that off; of a question they are told all the same', () => {
+    const { w, item } = towels();
+    w.must('Aino', 'watch.set', { item, person: w.person('Aino'), on: false });
+    w.must('Leila', 'part.askBack', { item, question: 'White or grey?' });
+    for (const name of ['Leila', 'Noor']) w.must(name, 'part.checkOff', { item, person: w.person(name) });
+    expect(w.told('Aino')).toEqual(['question']);
+  });
+
+  test('of each part only who asked for it is told, and of the last as of the whole', () => {
+    const { w, item } = towels();
+    w.must('Eetu', 'watch.set', { item, person: w.person('Eetu'), on: true });
+    w.must('Aino', 'watch.set', { item, person: w.person('Aino'), on: true, each: true });
+    for (const name of ['Leila', 'Noor']) w.must(name, 'part.checkOff', { item, person: w.person(name) });
+    expect([w.told('Aino'), w.told('Eetu')]).toEqual([['part-done', 'completed'], ['completed']]);
+  });
+
   test('somebody who cannot see the item cannot be made to watch it', () => {
     const { w, list } = towels();
     const other = w.item('Aino', 'Secret', { list });

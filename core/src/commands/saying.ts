@@ -37,15 +37,15 @@ export const watchId = (itemId: string, personId: string): string => v5(`watch:$
 /** Follows an item, or stops following; for somebody else, only what they can see. */
 export const setWatch = commandKind({
   name: 'watch.set',
-  payload: z.object({ item: Id, person: Id, on: z.boolean() }),
+  payload: z.object({ item: Id, person: Id, on: z.boolean(), each: z._default(z.boolean(), false) }),
   asks: ({ item, person }, d) => [{ deed: person === d.actorOrNull?.id ? 'see' : 'change', item }],
-  decide({ item: itemId, person: personId, on }, d) {
+  decide({ item: itemId, person: personId, on, each }, d) {
     const item = d.need('item', itemId);
     const person = on ? needPerson(personId, d, 'person') : d.need('person', personId);
     if (on && footingsOnItem(item, person, d).length === 0) refuse('cannot-open-list', { name: person.name }, 'person');
     const id = watchId(itemId, personId);
-    if (d.find('watch', id)) d.set('watch', id, { on });
-    else d.insert('watch', id, { itemId, personId, on });
+    if (d.find('watch', id)) d.set('watch', id, { on, each });
+    else d.insert('watch', id, { itemId, personId, on, each });
   },
 });
 

@@ -26,6 +26,7 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   'needs-person': 'answers',
   'waits-for-tie': 'answers',
   completed: 'done',
+  'part-done': 'done',
   reopened: 'done',
   tied: 'done',
   changed: 'changes',

@@ -19,7 +19,14 @@ export const Comment = z.object({
 export type Comment = z.infer<typeof Comment>;
 
 /** Who is told of what happens to an item. */
-export const Watch = z.object({ ...shared, itemId: Id, personId: Id, on: z.boolean() });
+export const Watch = z.object({
+  ...shared,
+  itemId: Id,
+  personId: Id,
+  on: z.boolean(),
+  /** Of an item for each: told of every part, not only of the last. */
+  each: z.boolean(),
+});
 export type Watch = z.infer<typeof Watch>;
 
 export const NoticeKind = z.enum([
@@ -28,6 +35,7 @@ export const NoticeKind = z.enum([
   'answer',
   'declined',
   'completed',
+  'part-done',
   'reopened',
   'waits-for-tie',
   'tied',

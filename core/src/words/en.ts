@@ -17,6 +17,7 @@ export const NOTICE_WORDS = {
   'notice.answer': '{name} answered about “{title}”',
   'notice.declined': '{name} can’t: “{title}”',
   'notice.completed': '“{title}” is done, last by {name}',
+  'notice.part-done': '{name} did their part of “{title}”',
   'notice.reopened': '“{title}” is open again, by {name}',
   'notice.waits-for-tie': '{name} did “{title}”: look and tie off',
   'notice.tied': '{name} tied off “{title}”',

@@ -325,10 +325,11 @@ export const comment = sqliteTable(
   (t) => [index('comment_seq_ix').on(t.houseId, t.seq), index('comment_item_ix').on(t.itemId)],
 );
 
-export const watch = sqliteTable('watch', { ...shared(), itemId: text().notNull(), personId: text().notNull(), on: flag() }, (t) => [
-  index('watch_seq_ix').on(t.houseId, t.seq),
-  index('watch_item_ix').on(t.itemId),
-]);
+export const watch = sqliteTable(
+  'watch',
+  { ...shared(), itemId: text().notNull(), personId: text().notNull(), on: flag(), each: flag().default(false) },
+  (t) => [index('watch_seq_ix').on(t.houseId, t.seq), index('watch_item_ix').on(t.itemId)],
+);
 
 export const notice = sqliteTable(
   'notice',

@@ -1,4 +1,4 @@
-import { firstAskAgain, firstLastCall, firstPurge, firstRing, nudgeRounds, type CommandName, type House, type Reader } from '@kotiva/core';
+import { firstAskAgain, firstLastCall, firstPurge, firstRing, nudgeRounds, ringId, type CommandName, type House, type Reader } from '@kotiva/core';
 import { v5 } from 'uuid';
 
 /** Something that happens by itself in a house at a moment: a command nobody gives. */
@@ -27,7 +27,7 @@ const nudges: Planner = (house, rows) => {
 
 const reminders: Planner = (house, rows) => {
   const ring = firstRing(house, as(rows));
-  return ring && { houseId: house.id, at: ring.at, id: v5(`ring:${ring.at}`, ring.alarmId), name: 'alarm.ring', payload: { alarm: ring.alarmId, at: ring.at } };
+  return ring && { houseId: house.id, at: ring.at, id: ringId(ring.alarmId, ring.at), name: 'alarm.ring', payload: { alarm: ring.alarmId, at: ring.at } };
 };
 
 const lastCalls: Planner = (house, rows, now) => {

@@ -26,6 +26,14 @@ export function ItemHead({ item, canChange, onCopy, onClose }: { item: Item; can
       onPress: () => void give('watch.set', { item: item.id, person: me.id, on: !watching }, { words: t(watching ? 'said.unwatched' : 'said.watched') }),
     },
   ];
+  if (watching && item.policy === 'each' && rows.by('part', 'itemId', item.id).length > 2) {
+    const each = typeof watch !== 'string' && watch.each;
+    entries.push({
+      key: 'each',
+      words: t(each ? 'item.tellOnce' : 'item.tellEach'),
+      onPress: () => void give('watch.set', { item: item.id, person: me.id, on: true, each: !each }, { words: t('said.saved') }),
+    });
+  }
   if (canChange) {
     entries.push(
       ...moveEntries(

@@ -1,4 +1,4 @@
-import { calendarDateOf, latenessOf, type Person } from '@kotiva/core';
+import { calendarDateOf, daySheet, latenessOf, type Person } from '@kotiva/core';
 import { View } from 'react-native';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Address, Txt } from '@/ui';
@@ -15,8 +15,9 @@ export function Facts({ person }: { person: Person }) {
     .filter((one) => one.removedAt === null && one.to >= today)
     .sort((a, b) => (a.from < b.from ? -1 : 1))[0];
   const sees = me.role === 'manager' || me.id === person.id;
+  const [band] = sees ? daySheet([person], { now, house }, rows, rows.by('capacity', 'personId', person.id)) : [];
   const lateness = sees ? latenessOf(person.id, rows as never, now, house.zone) : null;
-  if (!person.email && !person.phone && !person.contact && !away && !lateness) return null;
+  if (!person.email && !person.phone && !person.contact && !away && !lateness && !band?.load) return null;
   return (
     <View className="gap-1 px-4 pt-2">
       {person.phone ? <Address url={`tel:${person.phone.replace(/[^+\d]/g, '')}`} words={t('facts.phone', { phone: person.phone })} /> : null}
@@ -25,6 +26,11 @@ export function Facts({ person }: { person: Person }) {
       {away ? (
         <Txt size={15} tone="waits">
           {away.from <= today ? t('facts.awayNow', { to: dayMonth(away.to) }) : t('facts.awayFrom', { from: dayMonth(away.from), to: dayMonth(away.to) })}
+        </Txt>
+      ) : null}
+      {band && band.load > 0 ? (
+        <Txt size={15} tone="muted">
+          {band.capacity === null ? t('facts.load', { minutes: band.load }) : t('facts.loadOf', { minutes: band.load, of: band.capacity })}
         </Txt>
       ) : null}
       {lateness ? (

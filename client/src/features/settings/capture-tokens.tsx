@@ -19,11 +19,15 @@ export function CaptureTokens() {
   const { house } = usePlace();
   const now = useNow();
   const [tokens, setTokens] = useState<TokenRow[]>([]);
+  const [address, setAddress] = useState<string | null>(null);
   const [name, setName] = useState('');
   const [made, setMade] = useState<string | null>(null);
   const [problem, setProblem] = useState<ProblemDetails | null>(null);
   const load = () => void ask<{ tokens: TokenRow[] }>('GET', '/me/tokens').then((answer) => answer.ok && setTokens(answer.value.tokens));
   useEffect(load, []);
+  useEffect(() => {
+    void ask<{ address: string | null }>('GET', `/houses/${house.id}/capture-address`).then((answer) => answer.ok && setAddress(answer.value.address));
+  }, [house.id]);
   const here = tokens.filter(({ houseId }) => houseId === house.id);
   const make = async () => {
     const answer = await ask<{ secret: string }>('POST', `/houses/${house.id}/tokens`, { name });
@@ -44,6 +48,7 @@ export function CaptureTokens() {
           {t('tokens.means')}
         </Txt>
         <Field label={t('tokens.address')} value={`${window.location.origin}/api/capture`} readOnly selectTextOnFocus />
+        {address ? <Field label={t('tokens.mail')} hint={t('tokens.mailHint')} value={address} readOnly selectTextOnFocus /> : null}
         {made ? (
           <>
             <Field label={t('tokens.key')} hint={t('tokens.once')} value={made} readOnly selectTextOnFocus />

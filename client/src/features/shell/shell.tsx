@@ -11,6 +11,7 @@ import { elementOf, Heading, Icon, IconButton, NoticeBar, PersonMark, ScrollRoot
 import { t, type WordKey } from '@/words';
 import { Keyboard } from './keyboard.tsx';
 import { NotApplied } from './not-applied.tsx';
+import { useOfflineRings } from './offline-rings.ts';
 import { PeopleStrip } from './people-strip.tsx';
 
 const DESTINATIONS: { path: string; words: WordKey; icon: IconName | 'woven' }[] = [
@@ -42,9 +43,15 @@ export function Shell({ children }: { children: React.ReactNode }) {
         )}
         <ItemSheet />
         <Keyboard />
+        <OfflineRings />
       </View>
     </CaptureProvider>
   );
+}
+
+function OfflineRings(): null {
+  useOfflineRings();
+  return null;
 }
 
 function OnItsWay() {

@@ -17,6 +17,10 @@ export function useRowWords({ item, part, where }: Placed): RowWord[] {
   const word = (key: string, words: string, onPress: () => void): RowWord => ({ key, words, onPress });
   const more = word('more', t('row.moreWords'), () => open(id));
   if (where === 'done') return [];
+  const take =
+    part.standing === 'needs-action' && part.personId !== null
+      ? [word('take', t('answer.take'), () => void give('part.accept', { item: id }, { words: t('said.taken', { title }), undo: true }))]
+      : [];
   // putting off moves the date that brought it here, and says which
   const putOff =
     part.plan || !item.due
@@ -31,6 +35,6 @@ export function useRowWords({ item, part, where }: Placed): RowWord[] {
     () => void give('part.shelve', { items: [id], shelved: false }, { words: t('said.offShelf', { title }), undo: true }),
   );
   if (where === 'shelf') return [unshelf, intoToday, more];
-  if (where === 'today') return [putOff, offToday, ...(item.due ? [] : [shelf]), more];
-  return [intoToday, ...(item.due || where === 'waiting' ? [] : [shelf]), more];
+  if (where === 'today') return [...take, putOff, offToday, ...(item.due ? [] : [shelf]), more];
+  return [...take, intoToday, ...(item.due || where === 'waiting' ? [] : [shelf]), more];
 }

@@ -1,0 +1,6 @@
+import { v5 } from 'uuid';
+import type { NoticeKind } from './said.ts';
+
+/** One notice of a kind about an item for a person from one command. */
+export const noticeId = (kind: NoticeKind, itemId: string | null, personId: string, commandId: string): string =>
+  v5(`${kind}:${itemId}:${personId}`, commandId);

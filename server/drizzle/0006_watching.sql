@@ -1,0 +1,1 @@
+ALTER TABLE `watch` ADD `each` integer DEFAULT false NOT NULL;
