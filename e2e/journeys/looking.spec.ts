@@ -11,6 +11,57 @@ async function expectAccessible(page: Page, where: string): Promise<void> {
     .toEqual([]);
 }
 
+for (const [size, dark] of [
+  [PHONE, true],
+  [WIDE, false],
+] as const) {
+  test(`reminders, talks and what happened can be read and used by everyone, ${dark ? 'dark on a phone' : 'light and wide'}`, async ({ demo, devices }) => {
+    const page = await devices.open(size, { dark });
+    await enterDemo(page, demo, 'Aino');
+    await page.getByText('Varnish the jetty rail').first().click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByRole('button', { name: 'Add to it' }).click();
+    await sheet.getByRole('button', { name: 'Remind me' }).click();
+    await sheet.getByRole('button', { name: 'Another moment' }).click();
+    await expectAccessible(page, 'reminding');
+    await sheet.getByRole('button', { name: 'Add to it' }).click();
+    await sheet.getByRole('button', { name: 'It waits' }).click();
+    await expectAccessible(page, 'waiting');
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Follow-up' }).click();
+    await expectAccessible(page, 'follow-up');
+    await page.getByRole('button', { name: /Narrow and sort/ }).click();
+    await expectAccessible(page, 'narrowing');
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'More' }).click();
+    await page.getByRole('button', { name: 'What comes, and how' }).click();
+    await page.getByRole('button', { name: 'Last call of the day' }).click();
+    await page.getByRole('button', { name: 'Days you are away' }).click();
+    await expectAccessible(page, 'what reaches one');
+    await page
+      .getByRole('button', { name: /^Tapio/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: /^every Wed/ }).click();
+    await expectAccessible(page, 'a person’s page');
+    await page.getByRole('button', { name: 'Start a note' }).click();
+    await expect(page.getByRole('textbox', { name: 'What was said' })).toBeVisible();
+    await expectAccessible(page, 'a note');
+    await page.goto(`${demo.base}/activity`);
+    await expect(page.getByRole('button', { name: 'Older', exact: true })).toBeVisible();
+    await expectAccessible(page, 'what happened');
+    await page.goto(`${demo.base}/simulate/mailbox`);
+    await page
+      .getByRole('link', { name: /Spark plugs/ })
+      .first()
+      .click();
+    await expectAccessible(page, 'a mail');
+    await page.getByRole('link', { name: /\/o\// }).click();
+    await expect(page.getByRole('heading', { name: 'For Engine workshop' })).toBeVisible();
+    await expectAccessible(page, 'the page of somebody outside');
+  });
+}
+
 for (const dark of [false, true]) {
   test.setTimeout(300_000);
   test(`every screen can be read and used by everyone, ${dark ? 'dark' : 'light'}`, async ({ demo, devices }) => {

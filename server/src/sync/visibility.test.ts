@@ -55,6 +55,29 @@ test('a handover gives sight of the item, its steps, its tags and who else has i
   expect(sees('Leila', 'item')).toEqual([]);
 });
 
+test('agendas and notes of talks are their writer’s, managers included, until they are shared', () => {
+  const { w, sees } = guesthouse();
+  w.must('Aino', 'matter.add', { person: w.person('Leila'), words: 'Holidays' });
+  w.must('Aino', 'note.make', { persons: [w.person('Leila')], date: '2026-11-25', text: 'Fewer towels' });
+  for (const name of ['Petri', 'Leila']) expect([sees(name, 'matter'), sees(name, 'meetingNote')]).toEqual([[], []]);
+  expect([sees('Aino', 'matter').length, sees('Aino', 'meetingNote')]).toEqual([1, ['Fewer towels']]);
+  w.must('Aino', 'matter.share', { matter: w.rows.all('matter')[0]!.id, shared: true });
+  w.must('Aino', 'note.change', { note: w.rows.all('meetingNote')[0]!.id, shared: true });
+  expect([sees('Leila', 'matter').length, sees('Leila', 'meetingNote')]).toEqual([1, ['Fewer towels']]);
+  expect([sees('Petri', 'matter'), sees('Petri', 'meetingNote')]).toEqual([[], []]);
+});
+
+test('reminders are seen by who is reminded and who set them; what one wants to be told of by oneself', () => {
+  const { w, sees } = guesthouse();
+  const list = w.list('Aino', 'Tools', [['Leila', 'check']]);
+  const item = w.item('Aino', 'Axe', { list, persons: [w.person('Leila')], due: '2026-12-01', alarms: [{ kind: 'relative', to: 'due', offset: '-P1D' }] });
+  w.must('Leila', 'notice.choose', { push: [] });
+  w.must('Leila', 'wait.set', { item, words: 'the stone' });
+  expect(['Aino', 'Leila', 'Petri', 'Noor'].map((name) => sees(name, 'alarm').length)).toEqual([1, 1, 0, 0]);
+  expect(['Aino', 'Leila', 'Petri', 'Noor'].map((name) => sees(name, 'noticeChoices').length)).toEqual([0, 1, 0, 0]);
+  expect(['Aino', 'Leila', 'Petri', 'Noor'].map((name) => sees(name, 'wait').length)).toEqual([1, 1, 1, 0]);
+});
+
 test('own piles, plans and the shelf are one’s own', () => {
   const { w, sees } = guesthouse();
   w.item('Leila', 'Good scissors');

@@ -5,7 +5,7 @@ import { useCaptureHere } from '@/features/capture';
 import { ItemRow, nameOf } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { usePlace } from '@/store/store.ts';
-import { Empty, PersonMark, Switch } from '@/ui';
+import { Empty, PersonMark, Switch, useWide } from '@/ui';
 import { t } from '@/words';
 import { AgendaPart } from './agenda-part.tsx';
 import { Facts } from './facts.tsx';
@@ -17,7 +17,8 @@ const SHORT = 'kotiva-person-short';
 /** What concerns one person: what I wait for, what they have in hand, what I owe them. */
 export function PersonScreen({ personId }: { personId: string }) {
   const { rows, me } = usePlace();
-  const [short, setShort] = useState(() => window.localStorage.getItem(SHORT) === '1');
+  const wide = useWide();
+  const [isShort, setShort] = useState(() => window.localStorage.getItem(SHORT) === '1');
   const person = rows.get('person', personId);
   const other = personId === me.id || typeof person === 'string' || !isHere(person) ? undefined : personId;
   useCaptureHere({ person: other, words: other ? t('capture.toPerson', { name: nameOf(rows, personId) }) : undefined });
@@ -52,22 +53,50 @@ export function PersonScreen({ personId }: { personId: string }) {
           <ItemRow
             key={item.id}
             item={item}
-            detail={short ? 'bare' : 'short'}
+            detail={isShort ? 'bare' : 'short'}
             sub={t('row.from', { name: nameOf(rows, rows.by('part', 'itemId', item.id).find((part) => part.giverId)?.giverId ?? item.makerId) })}
           />
         ))}
       </PagePart>
     );
 
-  return (
-    <Screen title={person.name} sub={isHere(person) ? t(`role.${person.role}`) : t('person.left')} lead={<PersonMark looks={person} size={48} />}>
+  const about = (
+    <>
       <Facts person={person} />
       {own ? null : <AgendaPart person={person} />}
+    </>
+  );
+  const groups = (
+    <>
       {own ? group('in-hand', t('person.inHandOwn'), theirs) : group('wait', t('person.waitFor', { name: person.name }), waited)}
       {own ? null : group('in-hand', t('person.inHand', { name: person.name }), others)}
       {own ? null : group('owe', t('person.owe', { name: person.name }), owed)}
-      <NotesPart person={person} />
-      {theirs.length + owed.length === 0 ? <Empty words={t('person.nothing', { name: person.name })} /> : <Short short={short} onChange={setShort} />}
+    </>
+  );
+  const short =
+    theirs.length + owed.length === 0 ? <Empty words={t('person.nothing', { name: person.name })} /> : <Short short={isShort} onChange={setShort} />;
+
+  return (
+    <Screen title={person.name} sub={isHere(person) ? t(`role.${person.role}`) : t('person.left')} lead={<PersonMark looks={person} size={48} />}>
+      {wide ? (
+        <View className="grid grid-cols-2 gap-x-10">
+          <View>
+            {about}
+            <NotesPart person={person} />
+          </View>
+          <View>
+            {groups}
+            {short}
+          </View>
+        </View>
+      ) : (
+        <>
+          {about}
+          {groups}
+          <NotesPart person={person} />
+          {short}
+        </>
+      )}
     </Screen>
   );
 }

@@ -1,0 +1,56 @@
+import { World } from '@kotiva/core/testing/world';
+import { fireEvent, screen, within } from '@testing-library/react';
+import { inHouse } from '@/testing/in-house.tsx';
+import { FollowUpScreen } from './follow-up-screen.tsx';
+
+/** It is noon: nobody is left in peace. */
+function screenOf() {
+  const w = new World();
+  for (const name of ['Leila', 'Noor']) w.join(name);
+  const boats = w.list('Aino', 'Boats');
+  w.item('Aino', 'Count the jackets', { list: boats, persons: [w.person('Leila')] });
+  w.later(2 * 24 * 60);
+  const fish = w.item('Aino', 'Order the fish', { persons: [w.person('Noor')], due: '2026-11-27' });
+  w.must('Noor', 'part.decline', { item: fish, reason: 'No car' });
+  const van = w.item('Aino', 'Buy the van');
+  w.must('Aino', 'wait.set', { item: van, words: 'the price', askOn: '2026-11-30' });
+  inHouse(w, 'Aino', <FollowUpScreen />);
+  return w;
+}
+const tap = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const choose = (name: string) => fireEvent.click(within(screen.getByRole('dialog')).getByRole('radio', { name }));
+
+test('each stands in its group with its reason, how long it has been out and when it is asked next', () => {
+  screenOf();
+  expect(screen.getByText(/Noor can’t: “No car”/)).toBeTruthy();
+  expect(screen.getByText(/out 2 days · asked next/)).toBeTruthy();
+  expect(within(screen.getByRole('region', { name: 'Waits for something' })).getByText(/Waits for the price · ask again/)).toBeTruthy();
+});
+
+test('narrowed to a list, and everything again', () => {
+  screenOf();
+  tap(/Narrow and sort/);
+  choose('Boats');
+  fireEvent.click(screen.getByRole('button', { name: 'Show' }));
+  expect(screen.queryByText('Order the fish')).toBeNull();
+  expect(screen.getByText('Count the jackets')).toBeTruthy();
+  tap(/Narrow and sort: Boats/);
+  fireEvent.click(screen.getByRole('button', { name: 'Everything again' }));
+  expect(screen.getByText('Order the fish')).toBeTruthy();
+});
+
+test('a nudge goes at once; the second of the day is asked about first', () => {
+  const w = screenOf();
+  tap('Nudge: Count the jackets');
+  expect(w.part(w.rows.all('item').find(({ title }) => title === 'Count the jackets')!.id, 'Leila').nudgedAt).toBe(w.now);
+  tap('Nudge: Count the jackets');
+  expect(within(screen.getByRole('dialog')).getByText('That was asked today already.')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Ask again' }));
+  expect(within(screen.getByRole('dialog')).getByText(/was asked within the hour/)).toBeTruthy();
+});
+
+test('what has come no longer waits', () => {
+  screenOf();
+  tap('It has come: Buy the van');
+  expect(screen.queryByRole('region', { name: 'Waits for something' })).toBeNull();
+});
