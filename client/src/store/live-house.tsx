@@ -1,5 +1,5 @@
 import { instantOf, type CommandName, type Note, type Payload, type Reason } from '@kotiva/core';
-import { createContext, useContext, useEffect, useMemo, useRef } from 'react';
+import { useCallback, createContext, useContext, useEffect, useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { v7 } from 'uuid';
 import { SyncEngine, type Given } from '@/sync/engine.ts';
@@ -97,22 +97,27 @@ export interface Saying {
   ownRefusal?: boolean;
 }
 
-/** Gives commands from a screen. Returns the reason if the command does not apply here. */
-export function useGive(): <N extends CommandName>(name: N, payload: Payload<N>, saying?: Saying) => Reason | null {
+/** Gives a command from a screen and says what came of it. Returns the reason if it does not apply here. */
+export type Give = <N extends CommandName>(name: N, payload: Payload<N>, saying?: Saying) => Reason | null;
+
+export function useGive(): Give {
   const house = useLiveHouse();
   const store = useStore() as Store;
-  return (name, payload, { words, undo = false, offer, ownRefusal = false } = {}) => {
-    const given = house.give(name, payload);
-    const say = (what: string, offered: Said['offer'], tone: Said['tone']) => void store.dispatch(said({ words: what, offer: offered, tone }));
-    if (given.refused) {
-      if (!ownRefusal) say(sayReason(given.refused), null, 'refused');
-      return given.refused;
-    }
-    const notes = given.notes.map(sayNote).filter((one) => one !== null);
-    const spoken = [words, ...notes].filter(Boolean).join(' ');
-    if (spoken) say(spoken, offer ?? (undo ? { words: t('common.undo'), give: [{ name: 'undo', payload: { command: given.id } }] } : null), 'plain');
-    return null;
-  };
+  return useCallback<Give>(
+    (name, payload, { words, undo = false, offer, ownRefusal = false } = {}) => {
+      const given = house.give(name, payload);
+      const say = (what: string, offered: Said['offer'], tone: Said['tone']) => void store.dispatch(said({ words: what, offer: offered, tone }));
+      if (given.refused) {
+        if (!ownRefusal) say(sayReason(given.refused), null, 'refused');
+        return given.refused;
+      }
+      const notes = given.notes.map(sayNote).filter((one) => one !== null);
+      const spoken = [words, ...notes].filter(Boolean).join(' ');
+      if (spoken) say(spoken, offer ?? (undo ? { words: t('common.undo'), give: [{ name: 'undo', payload: { command: given.id } }] } : null), 'plain');
+      return null;
+    },
+    [house, store],
+  );
 }
 
 export const momentNow = (): string => instantOf(Date.now());

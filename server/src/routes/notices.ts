@@ -15,7 +15,7 @@ const Key = z.string().regex(/^[A-Za-z0-9_-]{16,200}={0,2}$/);
 
 /** Device notifications of the signed-in browser, a try of each channel, and what is done about a notice from outside the application. */
 export function noticeRoutes(services: Services): Hono<Env> {
-  const { storage, ledger, clock, ways, vapid } = services;
+  const { storage, ways, vapid } = services;
   const app = new Hono<Env>();
   const onlySignedIn = signedIn(services);
 

@@ -1,10 +1,10 @@
 import { ACTIVITY_GROUPS, calendarDateOf, isHere, type Activity, type ActivityGroup } from '@kotiva/core';
 import { useGlobalSearchParams } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { nameOf, personOf, sayEntry, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { ask } from '@/store/api.ts';
+import { ask, type Answer } from '@/store/api.ts';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Choice, Empty, GroupHead, Labelled, PersonMark, Row, Txt } from '@/ui';
 import { t } from '@/words';
@@ -118,16 +118,20 @@ function usePages(houseId: string, query: string) {
   const [titles, setTitles] = useState<Record<string, string>>({});
   const [next, setNext] = useState<string | null>('');
   const [said, setSaid] = useState<string | null>(null);
-  const load = async () => {
-    const before = next ? `&before=${next}` : '';
-    const answer = await ask<Page>('GET', `/houses/${houseId}/activity?${query}${before}`);
-    setSaid(answer.ok ? null : answer.problem.code === 'offline' ? t('activity.offline') : sayProblem(answer.problem));
-    if (!answer.ok) return;
-    const page = answer.value;
-    setEntries((known) => [...known, ...page.entries]);
-    setTitles((known) => ({ ...known, ...page.titles }));
-    setNext(page.next);
-  };
-  useEffect(() => void load(), []);
-  return { entries, titles, next, said, load: () => void load() };
+  const load = useCallback(
+    (before: string | null) => {
+      const show = (answer: Answer<Page>) => {
+        setSaid(answer.ok ? null : answer.problem.code === 'offline' ? t('activity.offline') : sayProblem(answer.problem));
+        if (!answer.ok) return;
+        const page = answer.value;
+        setEntries((known) => (before ? [...known, ...page.entries] : page.entries));
+        setTitles((known) => ({ ...known, ...page.titles }));
+        setNext(page.next);
+      };
+      void ask<Page>('GET', `/houses/${houseId}/activity?${query}${before ? `&before=${before}` : ''}`).then(show);
+    },
+    [houseId, query],
+  );
+  useEffect(() => load(null), [load]);
+  return { entries, titles, next, said, load: () => load(next) };
 }

@@ -23,7 +23,9 @@ export function NoticeActions({ notice }: { notice: Notice }) {
   }
 }
 
-const Actions = ({ children }: { children: React.ReactNode }) => <View className="flex-row flex-wrap gap-2 px-5 pb-3">{children}</View>;
+const Actions = ({ children }: { children: React.ReactNode }) => (
+  <View className="-mt-px flex-row flex-wrap gap-2 border-b border-line bg-surface px-5 pb-3">{children}</View>
+);
 
 function ReminderActions({ notice }: { notice: Notice }) {
   const { rows, me, house } = usePlace();
@@ -101,7 +103,7 @@ function AnswerAction({ notice }: { notice: Notice }) {
     if (!give('comment.say', { item: notice.itemId, text: words })) give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
   };
   return (
-    <View className="flex-row items-end gap-2 px-5 pb-3">
+    <View className="-mt-px flex-row items-end gap-2 border-b border-line bg-surface px-5 pb-3">
       <Field
         label={t('notices.answer')}
         hideLabel

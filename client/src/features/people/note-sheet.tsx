@@ -1,5 +1,5 @@
 import type { MeetingNote, Person } from '@kotiva/core';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ItemRow, nameOf, PeoplePicker } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
@@ -18,32 +18,34 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
   const give = useGive();
   const mine = note.makerId === me.id;
   const [text, setText] = useState(note.text);
-  const [unsaved, setUnsaved] = useState(false);
   const [error, setError] = useState<string | null>(null);
+  const unsaved = text !== note.text;
   const made = rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt);
   const talked = rows.all('matter').filter((matter) => matter.noteId === note.id && !matter.removedAt);
   const title = t('note.title', { names: together(note.personIds.map((id) => nameOf(rows, id))), when: sayExactly(note.date) });
-  const save = useRef<(next: string) => void>(() => undefined);
-  save.current = (next) => {
-    const reason = next === note.text ? null : give('note.change', { note: note.id, text: next }, { ownRefusal: true });
-    setError(reason ? sayReason(reason) : null);
-    setUnsaved(Boolean(reason));
-  };
-  const typed = useRef(text);
-  typed.current = text;
+  const save = useCallback(
+    (next: string) => {
+      const reason = give('note.change', { note: note.id, text: next }, { ownRefusal: true });
+      setError(reason ? sayReason(reason) : null);
+    },
+    [give, note.id],
+  );
   useEffect(() => {
-    if (!unsaved) return;
-    const timer = setTimeout(() => save.current(typed.current), SAVES_AFTER_MS);
+    if (!unsaved || error) return;
+    const timer = setTimeout(() => save(text), SAVES_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [text, unsaved]);
-  // what was typed last is saved on the way out too
-  useEffect(() => () => (typed.current === note.text ? undefined : save.current(typed.current)), []);
+  }, [text, unsaved, error, save]);
   const change = (next: string) => {
     setText(next);
-    setUnsaved(true);
+    setError(null);
+  };
+  // what was typed last is saved on the way out too
+  const leave = () => {
+    if (mine && unsaved) save(text);
+    onClose();
   };
   return (
-    <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} leaves head={<Heading level={2}>{title}</Heading>}>
+    <Sheet open onClose={leave} title={title} closeLabel={t('common.close')} leaves head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-4 pt-2">
         {mine ? (
           <Field label={t('note.text')} value={text} onChangeText={change} multiline maxLength={20_000} error={error} />
