@@ -9,7 +9,7 @@ install();
 needChromium();
 step('lint', () => run('npm', ['run', '-s', 'lint']));
 step('types', () => run('npm', ['run', '-s', 'typecheck']));
-step('unit', () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '20000' : '1000' } }));
+step('unit', () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '20000' : '1000', KILL_SEEDS: deep ? '200' : '3' } }));
 step('build', build);
 step('browser', () => run('npm', ['run', '-s', 'browser']));
 console.log(`Everything passed in ${Math.round((Date.now() - started) / 1000)} s.`);

@@ -112,8 +112,7 @@ test('what waits is out of Today, stands with all other waits, and comes up on t
   await sheet.getByRole('button', { name: 'Mark as waiting' }).click();
   await expect(sheet.getByText('Write at least one word.')).toBeVisible();
   await sheet.getByLabel('What does it wait for').fill('the ladder');
-  const { now } = (await (await page.request.get(`${demo.base}/api/simulate/clock`)).json()) as { now: string };
-  const inThreeDays = new Date(Date.parse(now) + 3 * 86_400_000).toISOString().slice(0, 10);
+  const inThreeDays = new Date(Date.parse(await demo.now()) + 3 * 86_400_000).toISOString().slice(0, 10);
   await sheet.getByLabel('Ask again on').fill(inThreeDays);
   await sheet.getByRole('button', { name: 'Mark as waiting' }).click();
   await expect(sheet.getByText('Waits for the ladder')).toBeVisible();
@@ -142,4 +141,32 @@ test('what happened in the house, by person and kind, page after page', async ({
   await older.click();
   await older.click();
   await expect(page.locator('[data-row]').nth(120)).toBeAttached();
+});
+
+test('checked off in time without a network, it counts from the tap: both times are shown, and it is not late', async ({ demo, devices }) => {
+  const aino = await devices.open(WIDE);
+  const tapio = await devices.open(PHONE);
+  await demo.toNoon();
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(tapio, demo, 'Tapio');
+  const line = aino.getByRole('textbox', { name: 'What needs doing?' });
+  await line.fill('Ask Tapio to sweep the chapel by today 20:00');
+  await line.press('Enter');
+  const day = (await demo.now()).slice(0, 10);
+  // 19:50 in Helsinki in winter
+  await demo.moveTo(`${day}T17:50:00.000Z`);
+  const knot = tapio.getByRole('checkbox', { name: 'Check off “Sweep the chapel”' }).first();
+  await knot.waitFor();
+  await tapio.context().setOffline(true);
+  await knot.click();
+  await expect(tapio.getByText('Checked off “Sweep the chapel”')).toBeVisible();
+  await demo.advance('PT80M');
+  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  const late = aino.getByRole('rowgroup').filter({ has: aino.getByRole('heading', { name: 'Late' }) });
+  await expect(late).toContainText('Sweep the chapel');
+  await tapio.context().setOffline(false);
+  const back = aino.getByRole('rowgroup').filter({ has: aino.getByRole('heading', { name: 'Back' }) });
+  await expect(back).toContainText('Sweep the chapel', { timeout: 40_000 });
+  await aino.getByRole('table').getByText('Sweep the chapel').click();
+  await expect(aino.getByRole('dialog').getByText(/19:5\d.*arrived.*21:1\d/)).toBeVisible();
 });

@@ -57,6 +57,11 @@ export class RunningKotiva {
     rmSync(this.data, { recursive: true, force: true });
   }
 
+  /** What time it is for the houses. */
+  async now(): Promise<string> {
+    return ((await (await fetch(`${this.base}/api/simulate/clock`)).json()) as { now: string }).now;
+  }
+
   /** Moves the simulated clock on by an ISO 8601 duration. */
   advance(duration: string): Promise<void> {
     return this.moveClock({ advance: duration });
@@ -69,14 +74,14 @@ export class RunningKotiva {
 
   /** To the next noon in the house's zone, when nobody is left in peace. */
   async toNoon(): Promise<void> {
-    const { now } = (await (await fetch(`${this.base}/api/simulate/clock`)).json()) as { now: string };
+    const now = await this.now();
     const today = `${now.slice(0, 10)}T10:00:00.000Z`;
     await this.moveClock({ now: now < today ? today : new Date(Date.parse(today) + 86_400_000).toISOString() });
   }
 
   /** To a minute before the next midnight in the house's zone: two hours ahead of UTC while it is winter. */
   async toLastMinuteOfDay(): Promise<void> {
-    const { now } = (await (await fetch(`${this.base}/api/simulate/clock`)).json()) as { now: string };
+    const now = await this.now();
     const today = `${now.slice(0, 10)}T21:59:00.000Z`;
     const tomorrow = new Date(Date.parse(today) + 86_400_000).toISOString();
     await this.moveClock({ now: now < today ? today : tomorrow });

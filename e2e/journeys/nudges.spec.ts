@@ -45,7 +45,12 @@ test('a nudge by hand on a day off waits for the end of it, and that is said', a
   await tapio.getByRole('button', { name: 'Save' }).first().click();
   await expect(tapio.getByText('Saved.')).toBeVisible();
   await aino.getByRole('link', { name: 'Follow-up' }).click();
-  const nudge = aino.getByRole('button', { name: 'Nudge: Winter storage for the boats' });
-  await nudge.click();
+  await aino.getByRole('button', { name: 'More on “Winter storage for the boats”' }).click();
+  await aino.getByRole('menuitem', { name: 'Nudge now' }).click();
+  // asked today or not, by the day this runs on
+  await aino
+    .getByRole('dialog')
+    .getByRole('button', { name: /^(Nudge|Ask again)$/ })
+    .click();
   await expect(aino.getByText('Tapio is left in peace now and will be asked when that ends.', { exact: false })).toBeVisible();
 });

@@ -65,6 +65,7 @@ export function createApp(options: AppOptions) {
     push: new WebPush(vapid, publicUrl.startsWith('https:') ? publicUrl : `mailto:kotiva@${mailDomain}`),
     mail: smtpUrl ? new Smtp(smtpUrl, `"Kotiva" <kotiva@${mailDomain}>`) : null,
     outside: desk.mail,
+    returnPathOf: options.mailIn ? (noticeId) => `b${links.bounceTokenOf(noticeId)}@${mailDomain}` : null,
     publicUrl,
     mailDomain,
   };

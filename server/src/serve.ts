@@ -47,7 +47,7 @@ export async function startServer({ port, host, data, publicUrl = `http://${host
   const beat = setInterval(() => services.hub.beat(), BEAT_MS);
   // what fell due while nothing ran is sent once, before the first request
   services.timers.run();
-  const timing = setInterval(() => services.timers.run(), TIMERS_MS);
+  const timing = setInterval(() => orSay(() => services.timers.run()), TIMERS_MS);
   const sending = setInterval(() => void services.outbox.run().catch((error: unknown) => console.error(error)), SENDING_MS);
   const mail = services.mailIn && smtpInPort !== undefined ? listenForMail(services.mailIn, services.mailDomain) : null;
   mail?.listen(smtpInPort, host);
@@ -68,6 +68,15 @@ export async function startServer({ port, host, data, publicUrl = `http://${host
     server.on('error', (error: NodeJS.ErrnoException) => stop(sayListenError(error, port)));
   });
   console.log(`Kotiva listens on ${publicUrl}`);
+}
+
+/** What goes wrong by itself is said, and tried again the next time: nobody's request ends for it. */
+function orSay(task: () => unknown): void {
+  try {
+    task();
+  } catch (error) {
+    console.error(error);
+  }
 }
 
 function sayListenError(error: NodeJS.ErrnoException, port: number): string {

@@ -88,6 +88,16 @@ test('a stranger is refused and logged; so is an address nobody has', async () =
   ).toEqual([]);
 });
 
+test('a mail that comes back is said, once, to who handed over; another address can’t say so', async () => {
+  const { house, links, mailIn } = desk();
+  house.item('Aino', 'Repair the engine', { persons: [house.person('Workshop')] });
+  const notice = house.ledger.rows(house.houseId).by('notice', 'personId', house.person('Workshop'))[0]!;
+  const back = `b${links.bounceTokenOf(notice.id)}@${DOMAIN}`;
+  expect([mailIn.knows(back), mailIn.knows(`b${links.captureTokenOf(notice.id)}@${DOMAIN}`)]).toEqual([true, false]);
+  for (let time = 0; time < 2; time++) await mailIn.take(mail('MAILER-DAEMON@engines.example', 'Undelivered Mail', 'no such user'), back);
+  expect(house.notices('Aino').map(({ kind, params }) => [kind, params['who'], params['why']])).toEqual([['undelivered', 'Workshop', 'the mail came back']]);
+});
+
 describe('a reply of somebody outside', () => {
   const asked = () => {
     const all = desk();

@@ -37,16 +37,32 @@ export class MailIn {
   /** Whether there is anybody behind a local part. */
   knows(address: string): boolean {
     const [kind, token] = tokenIn(address);
-    return kind === 'c' ? this.links.personOfCapture(token) !== null : kind === 'r' && this.desk.visit(token) !== null;
+    if (kind === 'c') return this.links.personOfCapture(token) !== null;
+    if (kind === 'b') return this.links.noticeOfBounce(token) !== null;
+    return kind === 'r' && this.desk.visit(token) !== null;
   }
 
   async take(raw: Buffer | string, recipient: string): Promise<Taken> {
+    const [kind, token] = tokenIn(recipient);
+    if (kind === 'b') return this.cameBack(token);
     const mail = await simpleParser(raw, { skipImageLinks: true, skipTextToHtml: true });
     const sender = mail.from?.value[0]?.address?.toLowerCase() ?? '';
-    const [kind, token] = tokenIn(recipient);
     const taken = kind === 'c' ? this.capture(mail, sender, token) : kind === 'r' ? this.answer(mail, sender, token) : refused('nobody has this address');
     if (taken.outcome === 'refused') this.log(`a mail from <${sender}> was refused: ${taken.why}`);
     return taken;
+  }
+
+  /** What is sent to the return path of a mail says that it was not delivered (RFC 3464), whatever else it says: told once. */
+  private cameBack(token: string): Taken {
+    const noticeId = this.links.noticeOfBounce(token);
+    for (const houseId of this.houses()) {
+      const notice = noticeId ? this.ledger.rows(houseId).get('notice', noticeId) : 'absent';
+      if (typeof notice === 'string') continue;
+      const payload = { notice: notice.id, why: 'the mail came back' };
+      this.ledger.apply({ id: v5('came-back', notice.id), houseId, name: 'notice.undelivered', payload, at: this.clock.now(), seen: 0 }, null);
+      return { outcome: 'answered' };
+    }
+    return refused('nobody has this address');
   }
 
   private capture(mail: ParsedMail, sender: string, token: string): Taken {
@@ -113,9 +129,10 @@ export class MailIn {
   }
 }
 
-function tokenIn(address: string): ['c' | 'r' | null, string] {
+function tokenIn(address: string): ['b' | 'c' | 'r' | null, string] {
   const local = address.split('@')[0]?.toLowerCase() ?? '';
-  return local[0] === 'c' || local[0] === 'r' ? [local[0], local.slice(1)] : [null, ''];
+  const [kind] = local;
+  return kind === 'b' || kind === 'c' || kind === 'r' ? [kind, local.slice(1)] : [null, ''];
 }
 
 /** Words only: of a mail in HTML what it says is read, nothing of it is kept as markup. */

@@ -29,6 +29,8 @@ export interface Mail {
   /** RFC 5322, without the angle brackets: the same for every attempt. */
   messageId: string;
   replyTo?: string;
+  /** RFC 5321 reverse-path: where a mail that could not be delivered comes back to. */
+  returnPath?: string;
   /** An iTIP message (RFC 5546) that goes along. */
   calendar?: { method: 'REQUEST' | 'CANCEL'; text: string };
 }

@@ -54,6 +54,8 @@ export interface Ways {
   /** Null: no mail server is set. */
   mail: MailPort | null;
   outside: OutsideMail;
+  /** Where the mail of a notice comes back to; null where no mail comes in. */
+  returnPathOf?: ((noticeId: string) => string) | null;
   publicUrl: string;
   /** What stands behind the @ of message ids. */
   mailDomain: string;
@@ -186,7 +188,15 @@ export class Outbox {
       : this.ways.outside(notice, person, held);
     const subject = sayNotice(notice, byOf(notice, rows));
     const text = [subject, sayBelow(notice), footer].filter(Boolean).join('\n\n');
-    return this.ways.mail.send({ to, subject, text, messageId: `${notice.id}@${mailDomain}`, replyTo, calendar });
+    return this.ways.mail.send({
+      to,
+      subject,
+      text,
+      messageId: `${notice.id}@${mailDomain}`,
+      replyTo,
+      calendar,
+      returnPath: this.ways.returnPathOf?.(notice.id),
+    });
   }
 
   private giveUp(delivery: Delivery, why: string, now: string): void {

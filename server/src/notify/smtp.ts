@@ -14,7 +14,7 @@ export class Smtp implements MailPort {
     this.transport = nodemailer.createTransport(url, { connectionTimeout: PATIENCE_MS, greetingTimeout: PATIENCE_MS, socketTimeout: PATIENCE_MS } as never);
   }
 
-  async send({ to, subject, text, messageId, replyTo, calendar }: Mail): Promise<Sent> {
+  async send({ to, subject, text, messageId, replyTo, returnPath, calendar }: Mail): Promise<Sent> {
     try {
       await this.transport.sendMail({
         from: this.from,
@@ -22,6 +22,7 @@ export class Smtp implements MailPort {
         subject,
         text,
         replyTo,
+        envelope: returnPath ? { from: returnPath, to } : undefined,
         messageId: `<${messageId}>`,
         icalEvent: calendar && { method: calendar.method, filename: 'item.ics', content: calendar.text },
         disableFileAccess: true,

@@ -60,6 +60,10 @@ export class OutsideLinks {
   /** The person a capture address belongs to, or null. */
   personOfCapture = (token: string): string | null => this.opened('capture', token);
 
+  /** The local part a mail about a notice comes back to. */
+  bounceTokenOf = (noticeId: string): string => this.sealed('bounce', noticeId);
+  noticeOfBounce = (token: string): string | null => this.opened('bounce', token);
+
   private sealed(kind: string, id: string): string {
     const hex = id.replaceAll('-', '');
     return hex + this.macOf(kind, hex);

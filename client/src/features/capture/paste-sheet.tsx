@@ -3,6 +3,7 @@ import { batchesOf, countOf, draftOf, readLine, readLines, settled, type PastedL
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
+import { useWays } from '@/features/item';
 import { useLiveHouse } from '@/store/live-house.tsx';
 import { said, usePlace } from '@/store/store.ts';
 import { Band, Button, Heading, Sheet, Txt } from '@/ui';
@@ -30,12 +31,20 @@ export function PasteSheet({ text, here, onClose }: { text: string; here: Captur
   const stopped = useRef(false);
   const title = t('paste.title', { count });
 
-  const addAll = async () => {
+  // read once, when they are pasted: what is typed elsewhere meanwhile changes nothing here
+  const [batches] = useState(() => {
     const everyone = rows
       .all('person')
       .filter((person) => isHere(person) && person.id !== me.id)
       .map(({ id }) => id);
-    const batches = batchesOf(lines, (line) => withContext(draftOf(settled(line, readLine(line, reading), NONE), everyone), here), AT_ONCE);
+    return batchesOf(lines, (line) => withContext(draftOf(settled(line, readLine(line, reading), NONE), everyone), here), AT_ONCE);
+  });
+  const named = useMemo(() => [...new Set(batches.flat().flatMap(({ persons }) => persons ?? []))], [batches]);
+  const ways = useWays([here.list], named);
+
+  const addAll = async () => {
+    if (ways.isOpen) return setError(t('ways.first'));
+    setError(null);
     const ids: string[] = [];
     let done = 0;
     for (const items of batches) {
@@ -51,6 +60,7 @@ export function PasteSheet({ text, here, onClose }: { text: string; here: Captur
       ids.push(given.id);
       done += items.length;
     }
+    ways.settle();
     const undo = [...ids].reverse().map((command) => ({ name: 'undo' as const, payload: { command } }));
     dispatch(said({ words: t('said.addedMany', { count: done }), offer: { words: t('common.undo'), give: undo }, tone: 'plain' }));
     onClose(true);
@@ -64,6 +74,7 @@ export function PasteSheet({ text, here, onClose }: { text: string; here: Captur
           {lines.length > SHOWN ? <Txt tone="muted">{t('paste.more', { count: lines.length - SHOWN })}</Txt> : null}
         </View>
         {here.words ? <Txt tone="muted">{here.words}</Txt> : null}
+        {ways.asks}
         {error ? (
           <Txt role="alert" tone="late">
             {error}
