@@ -170,3 +170,32 @@ test('checked off in time without a network, it counts from the tap: both times 
   await aino.getByRole('table').getByText('Sweep the chapel').click();
   await expect(aino.getByRole('dialog').getByText(/19:5\d.*arrived.*21:1\d/)).toBeVisible();
 });
+
+test('a section waits as a whole, and goes to somebody as a whole; each in one action with one way back', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await page.getByRole('link', { name: 'Lists' }).click();
+  await page.getByRole('button', { name: /^Boathouse/ }).click();
+  const more = page.getByRole('button', { name: 'More on Before winter' });
+  const waiting = page.getByText(/waits for the tide/);
+  await more.click();
+  await page.getByRole('menuitem', { name: 'All of it waits for something' }).click();
+  await page.getByLabel('What does it wait for').fill('the tide');
+  await page.getByRole('button', { name: 'Mark as waiting' }).click();
+  await expect(waiting.nth(3)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(waiting).toHaveCount(0);
+  await more.click();
+  await page.getByRole('menuitem', { name: 'Hand over what is open in it' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('checkbox', { name: 'Helmi' }).click();
+  await sheet.getByRole('radio', { name: 'Only this' }).click();
+  await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
+  await expect(sheet).toBeHidden();
+  const helmi = await devices.open(PHONE);
+  await enterDemo(helmi, demo, 'Helmi');
+  await helmi.getByRole('button', { name: 'Sort', exact: true }).click();
+  await expect(helmi.getByText('Drain the rain barrel')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(helmi.getByText('Drain the rain barrel')).toHaveCount(0);
+});

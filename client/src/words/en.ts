@@ -964,6 +964,8 @@ export const en = {
   'activity.older': 'Older',
   'activity.offline': 'This needs a connection. What happened to an item lately stands in its sheet.',
   'section.handOver': 'Hand over what is open in it',
+  'section.waits': 'All of it waits for something',
+  'section.waitTitle': '{name}: what does it wait for',
   'section.handTitle': '{name}: to whom',
   'facts.load': '{minutes} min for today',
   'facts.loadOf': '{minutes} of {of} min for today',

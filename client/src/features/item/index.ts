@@ -1,6 +1,7 @@
 export { Decisions, IN_LISTS, needsMore, ToPerson, useDecide, type Decision } from './decisions.tsx';
 export { Outline, type OutlineGroup } from './outline-rows.tsx';
 export { SelectButton, Selecting, SelectionBar, useSelection } from './selection.tsx';
+export { WaitingPanel } from './waiting-panel.tsx';
 export { sayEntry } from './activity-words.ts';
 export { DuePanel } from './due-panel.tsx';
 export { sayTrigger } from './say-alarm.ts';

@@ -50,7 +50,7 @@ export function SentencePanel({ panel, part, canChange, ...props }: PanelProps &
     case 'reminders':
       return <RemindersPanel {...props} canChange={canChange} />;
     case 'waiting':
-      return <WaitingPanel {...props} />;
+      return <WaitingPanel items={[props.item.id]} onClose={props.onClose} />;
   }
 }
 

@@ -7,6 +7,7 @@ import { Button, Choice, Field, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
+import { useGiveAll } from './give-all.ts';
 import { nameOf } from './knot-of.ts';
 
 /** What an item waits for, each with the day to ask again and the way on. */
@@ -32,21 +33,19 @@ export function WaitLines({ item, mayMark }: { item: Item; mayMark: boolean }) {
   ));
 }
 
-/** Marks an item as waiting: for what, maybe from whom, and when to ask again. */
-export function WaitingPanel({ item, onClose }: { item: Item; onClose: () => void }) {
+/** Marks an item, or several as one, as waiting: for what, maybe from whom, and when to ask again. */
+export function WaitingPanel({ items, onClose }: { items: readonly string[]; onClose: () => void }) {
   const { rows, me } = usePlace();
-  const give = useGive();
+  const giveAll = useGiveAll();
   const [words, setWords] = useState('');
   const [person, setPerson] = useState<string>('');
   const [askOn, setAskOn] = useState('');
   const [error, setError] = useState<{ field?: string; words: string } | null>(null);
   const people = rows.all('person').filter((one) => isHere(one) && one.id !== me.id);
   const save = () => {
-    const reason = give(
-      'wait.set',
-      { item: item.id, words, person: person || null, askOn: askOn || null },
-      { words: t('said.waits', { words }), undo: true, ownRefusal: true },
-    );
+    if (!words.trim()) return setError({ words: t('reason.title-empty') });
+    const marked = ([item]: string[]) => ({ item: item!, words, person: person || null, askOn: askOn || null });
+    const reason = giveAll('wait.set', [...items], marked, t('said.waits', { words }), 1);
     if (!reason) return onClose();
     setError({ field: reason.field, words: sayReason(reason) });
   };

@@ -1,7 +1,7 @@
 import { isDone, type Section } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ToPerson, useDecide } from '@/features/item';
+import { ToPerson, useDecide, WaitingPanel } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, GroupHead, Heading, Menu, Sheet, type MenuEntry } from '@/ui';
@@ -22,9 +22,15 @@ interface SectionHeadProps {
 export function SectionHead({ section, sections, count, mayShape, mayChange, chosen, onAddHere }: SectionHeadProps) {
   const give = useGive();
   const [renaming, setRenaming] = useState(false);
-  const [handing, setHanding] = useState(false);
+  const [whole, setWhole] = useState<'hand' | 'wait' | null>(null);
   const at = sections.indexOf(section);
-  const hand: MenuEntry[] = mayChange && count > 0 ? [{ key: 'hand', words: t('section.handOver'), onPress: () => setHanding(true) }] : [];
+  const together: MenuEntry[] =
+    mayChange && count > 0
+      ? [
+          { key: 'hand', words: t('section.handOver'), onPress: () => setWhole('hand') },
+          { key: 'wait', words: t('section.waits'), onPress: () => setWhole('wait') },
+        ]
+      : [];
   const shaping: MenuEntry[] = mayShape
     ? [
         { key: 'rename', words: t('common.rename'), onPress: () => setRenaming(true) },
@@ -55,9 +61,9 @@ export function SectionHead({ section, sections, count, mayShape, mayChange, cho
             {t(chosen ? 'section.addingHere' : 'section.addHere')}
           </Button>
         ) : null}
-        <Menu label={t('section.more', { name: section.name })} entries={[...hand, ...shaping]} />
+        <Menu label={t('section.more', { name: section.name })} entries={[...together, ...shaping]} />
       </View>
-      {handing ? <HandSection section={section} onClose={() => setHanding(false)} /> : null}
+      {whole ? <WholeSection section={section} what={whole} onClose={() => setWhole(null)} /> : null}
       {renaming ? (
         <NameSheet
           title={t('common.rename')}
@@ -72,18 +78,18 @@ export function SectionHead({ section, sections, count, mayShape, mayChange, cho
   );
 }
 
-/** Everything open in a section, to somebody: their part of the list. */
-function HandSection({ section, onClose }: { section: Section; onClose: () => void }) {
+/** Everything open in a section, as one: to somebody, or waiting for something. */
+function WholeSection({ section, what, onClose }: { section: Section; what: 'hand' | 'wait'; onClose: () => void }) {
   const { rows } = usePlace();
   const items = rows
     .by('item', 'listId', section.listId)
     .filter((item) => item.sectionId === section.id && item.parentId === null && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id)))
     .map(({ id }) => id);
   const decide = useDecide(items, onClose);
-  const title = t('section.handTitle', { name: section.name });
+  const title = t(what === 'hand' ? 'section.handTitle' : 'section.waitTitle', { name: section.name });
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
-      <ToPerson items={items} onHand={decide.toPersons} onClose={onClose} />
+      {what === 'hand' ? <ToPerson items={items} onHand={decide.toPersons} onClose={onClose} /> : <WaitingPanel items={items} onClose={onClose} />}
     </Sheet>
   );
 }
