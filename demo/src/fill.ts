@@ -204,7 +204,16 @@ class HouseFiller {
   private answer(item: string, who: string, did: Did, ago: number): void {
     // answers come an hour after the handover or later, checks on the day they were made
     this.at('done' in did ? Math.min(ago, 0) : Math.max(0, ago - 1), 'done' in did ? 7 : 8);
+    if ('excused' in did) {
+      const giver = this.ledger
+        .rows(this.houseId)
+        .by('part', 'itemId', item)
+        .find((part) => part.personId === this.person(who))!.giverId!;
+      const name = this.scenario.people.find((one) => this.person(one.name) === giver)!.name;
+      return void this.give(name, 'part.excuse', { item, person: this.person(who), excused: true });
+    }
     this.give(who, 'part.see', { item });
+    if ('pass' in did) this.give(who, 'part.passOn', { item, from: this.person(who), to: this.person(did.pass), message: did.words });
     if ('take' in did) this.give(who, 'part.accept', { item });
     if ('percent' in did) this.give(who, 'part.progress', { item, percent: did.percent });
     if ('decline' in did) this.give(who, 'part.decline', { item, reason: did.decline });

@@ -180,7 +180,7 @@ test('a section waits as a whole, and goes to somebody as a whole; each in one a
   const waiting = page.getByText(/waits for the tide/);
   await more.click();
   await page.getByRole('menuitem', { name: 'All of it waits for something' }).click();
-  await page.getByLabel('What does it wait for').fill('the tide');
+  await page.getByRole('textbox', { name: 'What does it wait for' }).fill('the tide');
   await page.getByRole('button', { name: 'Mark as waiting' }).click();
   await expect(waiting.nth(3)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

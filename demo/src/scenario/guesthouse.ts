@@ -195,7 +195,7 @@ export const GUESTHOUSE: DemoHouse = {
         ],
         'Coach group': [
           t('Menu for 18', { to: ['Marek'], due: '+2 12:00', ago: 2, importance: 2, did: { Marek: { ask: 'Is anyone without gluten?' } } }),
-          t('Borrow the big pot', { to: ['Helmi'], due: '+3', ago: 1 }),
+          t('Borrow the big pot', { to: ['Helmi'], due: '+3', ago: 1, did: { Helmi: { pass: 'Petri', words: 'You know the neighbours better.' } } }),
           t('Set the long table', { due: '+4' }),
           open('Print the place cards', 20, 'low', { due: '+4' }),
           open('Polish the big coffee pot', 15, 'low', { place: 'Kitchen', plan: '0' }),
@@ -261,7 +261,7 @@ export const GUESTHOUSE: DemoHouse = {
             each: true,
             due: '+8',
             ago: 2,
-            did: { Oona: { done: true }, Marek: { take: true } },
+            did: { Oona: { done: true }, Marek: { take: true }, Noor: { excused: true } },
           }),
         ],
         Papers: [

@@ -13,7 +13,15 @@ export interface DemoPerson {
 }
 
 /** What became of somebody's part. */
-export type Did = { take: true } | { done: true } | { seen: true } | { decline: string } | { ask: string } | { percent: number };
+export type Did =
+  | { take: true }
+  | { done: true }
+  | { seen: true }
+  | { decline: string }
+  | { ask: string }
+  | { percent: number }
+  | { pass: string; words: string }
+  | { excused: true };
 
 export interface DemoItem {
   title: string;
