@@ -79,8 +79,7 @@ export async function weave(base: string): Promise<void> {
 async function fillWeave(base: string): Promise<void> {
   const aino = await DemoPerson.signIn(base, 'Aino');
   const known = await aino.rows('person');
-  for (let nth = known.length; nth <= PEOPLE; nth++)
-    await aino.send('person.add', { name: `Helper ${nth}`, mark: `H${nth.toString(36)}`, colour: 'moss', pattern: 'weft' });
+  for (let nth = known.length; nth <= PEOPLE; nth++) await aino.send('person.add', { name: `Helper ${nth}`, mark: `${nth}x`, colour: 'moss', pattern: 'weft' });
   const people = (await aino.rows('person')).filter(({ id }) => id !== aino.personId).map(({ id }) => id);
   for (let from = 0; from < ITEMS; from += 50) {
     const items = Array.from({ length: 50 }, (_, nth) => ({

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { Temporal } from 'temporal-polyfill';
 import { addDays, calendarDateOf, daysBetween, epochOf, instantAt, instantDue, instantOf, isMoment, isZone, wallClockOf, weekdayOf } from './clock.ts';
 
 const HELSINKI = 'Europe/Helsinki';
@@ -40,6 +41,18 @@ test('instants keep their width, so that text order is time order', () => {
     fc.property(ms, ms, (a, b) => {
       expect(epochOf(instantOf(a))).toBe(a);
       expect(Math.sign(a - b)).toBe(instantOf(a) < instantOf(b) ? -1 : instantOf(a) > instantOf(b) ? 1 : 0);
+    }),
+  );
+});
+
+test('days are added, counted and named as the calendar does', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -60_000, max: 60_000 }), fc.integer({ min: -3000, max: 3000 }), (from, days) => {
+      const date = Temporal.PlainDate.from('2026-11-24').add({ days: from });
+      const then = date.add({ days });
+      expect(addDays(date.toString(), days)).toBe(then.toString());
+      expect(daysBetween(date.toString(), then.toString())).toBe(days);
+      expect(weekdayOf(then.toString())).toBe(then.dayOfWeek);
     }),
   );
 });

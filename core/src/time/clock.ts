@@ -1,41 +1,34 @@
 import { Temporal } from 'temporal-polyfill';
+import { civilFromDays, daysFromCivil, epochOf, instantOf, minutesOf } from './epoch.ts';
+import { zoneMinutes } from './zone-minutes.ts';
 
-/** UTC instant with milliseconds: `2026-11-24T10:42:00.000Z`. */
-export const instantOf = (epochMilliseconds: number): string =>
-  Temporal.Instant.fromEpochMilliseconds(epochMilliseconds).toString({ fractionalSecondDigits: 3 });
-
-export const epochOf = (instant: string): number => Temporal.Instant.from(instant).epochMilliseconds;
+export { epochOf, instantOf };
 
 /** The calendar date an instant has in a zone. */
-export const calendarDateOf = (instant: string, zone: string): string => zoned(instant, zone).toPlainDate().toString();
+export const calendarDateOf = (instant: string, zone: string): string => wallClockOf(instant, zone).slice(0, 10);
 
 /** The wall-clock moment an instant has in a zone, to the minute: `2026-11-27T17:00`. */
-export const wallClockOf = (instant: string, zone: string): string => zoned(instant, zone).toPlainDateTime().toString({ smallestUnit: 'minute' });
+export const wallClockOf = (instant: string, zone: string): string => zoneMinutes(zone).wall(minutesOf(instant));
 
 /**
  * The instant of a wall-clock moment. A time that does not exist moves forward, of two the first is taken
  * (Temporal "compatible"). A date alone is the beginning of its day.
  */
-export function instantAt(moment: string, zone: string): string {
-  const plain = Temporal.PlainDateTime.from(moment);
-  return instantOf(plain.toZonedDateTime(zone, { disambiguation: 'compatible' }).epochMilliseconds);
-}
+export const instantAt = (moment: string, zone: string): string => instantOf(zoneMinutes(zone).at(moment) * 60_000);
 
 /** When a deadline has passed: with an hour, at that hour; without, when the next day begins. */
-export function instantDue(due: string, zone: string): string {
-  if (due.includes('T')) return instantAt(due, zone);
-  return instantAt(Temporal.PlainDate.from(due).add({ days: 1 }).toString(), zone);
-}
+export const instantDue = (due: string, zone: string): string => instantOf(zoneMinutes(zone).deadline(due) * 60_000);
 
 /** Whole calendar days from one date to another; of moments, the dates count. */
-export function daysBetween(from: string, to: string): number {
-  return Temporal.PlainDate.from(from.slice(0, 10)).until(Temporal.PlainDate.from(to.slice(0, 10)), { largestUnit: 'days' }).days;
-}
+export const daysBetween = (from: string, to: string): number => daysOf(to) - daysOf(from);
 
-export const addDays = (date: string, days: number): string => Temporal.PlainDate.from(date.slice(0, 10)).add({ days }).toString();
+export const addDays = (date: string, days: number): string => civilFromDays(daysOf(date) + days);
 
-/** ISO 8601 day of the week, Monday 1 … Sunday 7. */
-export const weekdayOf = (date: string): number => Temporal.PlainDate.from(date.slice(0, 10)).dayOfWeek;
+/** ISO 8601 day of the week, Monday 1 … Sunday 7. The first day of the epoch was a Thursday. */
+export const weekdayOf = (date: string): number => ((((daysOf(date) + 3) % 7) + 7) % 7) + 1;
+
+/** Days since the epoch of a date that exists; of a moment, of its date. */
+const daysOf = (date: string): number => daysFromCivil(Number(date.slice(0, 4)), Number(date.slice(5, 7)), Number(date.slice(8, 10)));
 
 export function isZone(zone: string): boolean {
   try {
@@ -55,5 +48,3 @@ export function isMoment(moment: string): boolean {
     return false;
   }
 }
-
-const zoned = (instant: string, zone: string): Temporal.ZonedDateTime => Temporal.Instant.from(instant).toZonedDateTimeISO(zone);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { epochOf, instantAt, instantDue } from './clock.ts';
+import { Temporal } from 'temporal-polyfill';
 import { ZoneMinutes } from './zone-minutes.ts';
 
 const two = (n: number) => String(n).padStart(2, '0');
@@ -10,14 +10,35 @@ const aMoment = fc
     return hour === null ? date : `${date}T${two(hour)}:${two(minute)}`;
   });
 
-test.each(['Europe/Helsinki', 'America/St_Johns', 'Australia/Lord_Howe', 'UTC'])('is what the calendar says, in %s', (zone) => {
+/** What the calendar itself says. */
+const minuteAt = (moment: string, zone: string): number =>
+  Temporal.PlainDateTime.from(moment).toZonedDateTime(zone, { disambiguation: 'compatible' }).epochMilliseconds / 60_000;
+const nextDay = (date: string): string => Temporal.PlainDate.from(date).add({ days: 1 }).toString();
+const ZONES = ['Europe/Helsinki', 'America/St_Johns', 'Australia/Lord_Howe', 'Pacific/Kiritimati', 'America/Havana', 'UTC'];
+
+test.each(ZONES)('is what the calendar says, in %s', (zone) => {
   const fast = new ZoneMinutes(zone);
   fc.assert(
     fc.property(aMoment, (moment) => {
-      expect(fast.at(moment)).toBe(epochOf(instantAt(moment, zone)) / 60_000);
-      expect(fast.deadline(moment)).toBe(epochOf(instantDue(moment, zone)) / 60_000);
+      expect(fast.at(moment)).toBe(minuteAt(moment, zone));
+      expect(fast.deadline(moment)).toBe(moment.length > 10 ? minuteAt(moment, zone) : minuteAt(nextDay(moment), zone));
     }),
     { numRuns: 300 },
+  );
+});
+
+test.each(ZONES)('a minute has the wall-clock moment the calendar says, in %s', (zone) => {
+  const fast = new ZoneMinutes(zone);
+  const minute = fc.integer({ min: Date.UTC(2024, 0, 1) / 60_000, max: Date.UTC(2030, 0, 1) / 60_000 });
+  // also around every change of the clocks of two years
+  const changes = [2026, 2027].flatMap((year) => [2, 3, 9, 10].map((month) => Date.UTC(year, month, 1) / 60_000));
+  const nearChange = fc.tuple(fc.constantFrom(...changes), fc.integer({ min: 0, max: 31 * 1440 })).map(([from, more]) => from + more);
+  fc.assert(
+    fc.property(fc.oneof(minute, nearChange), (at) => {
+      const zoned = Temporal.Instant.fromEpochMilliseconds(at * 60_000).toZonedDateTimeISO(zone);
+      expect(fast.wall(at)).toBe(zoned.toPlainDateTime().toString({ smallestUnit: 'minute' }));
+    }),
+    { numRuns: 500 },
   );
 });
 

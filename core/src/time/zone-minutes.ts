@@ -1,4 +1,5 @@
-import { addDays, epochOf, instantAt } from './clock.ts';
+import { Temporal } from 'temporal-polyfill';
+import { civilFromDays, clockOf, minutesOf } from './epoch.ts';
 
 interface Day {
   /** Minutes since the epoch at which the day begins. */
@@ -7,8 +8,10 @@ interface Day {
   length: number;
 }
 
+const DAY = 1440;
+
 /**
- * Wall-clock moments of one zone as minutes since the epoch. Asks the calendar once a day and adds from there, so that
+ * Wall-clock moments of one zone as minutes since the epoch, and back. Asks the calendar once a day and adds from there, so that
  * thousands of moments are compared in a few milliseconds; on a day when the clocks change it asks for each.
  */
 export class ZoneMinutes {
@@ -19,7 +22,7 @@ export class ZoneMinutes {
   at(moment: string): number {
     const day = this.day(moment.slice(0, 10));
     if (moment.length === 10) return day.start;
-    if (day.length !== 1440) return minutesOf(instantAt(moment, this.zone));
+    if (day.length !== DAY) return this.ask(moment);
     return day.start + Number(moment.slice(11, 13)) * 60 + Number(moment.slice(14, 16));
   }
 
@@ -30,14 +33,47 @@ export class ZoneMinutes {
     return start + length;
   }
 
+  /** The wall-clock moment of a minute: `2026-11-27T17:00`. */
+  wall(minute: number): string {
+    const near = Math.floor(minute / DAY);
+    // no zone is a whole day away from the world's
+    for (const days of [near, near + 1, near - 1]) {
+      const date = civilFromDays(days);
+      const { start, length } = this.day(date);
+      if (minute < start || minute >= start + length) continue;
+      if (length === DAY) return `${date}T${clockOf(minute - start)}`;
+      break;
+    }
+    const zoned = Temporal.Instant.fromEpochMilliseconds(minute * 60_000).toZonedDateTimeISO(this.zone);
+    return zoned.toPlainDateTime().toString({ smallestUnit: 'minute' });
+  }
+
   private day(date: string): Day {
     const known = this.days.get(date);
     if (known) return known;
-    const start = minutesOf(instantAt(date, this.zone));
-    const made = { start, length: minutesOf(instantAt(addDays(date, 1), this.zone)) - start };
+    const start = this.ask(date);
+    const next = Temporal.PlainDate.from(date).add({ days: 1 }).toString();
+    const made = { start, length: this.ask(next) - start };
     this.days.set(date, made);
     return made;
   }
+
+  /** A time that does not exist moves forward, of two the first is taken (Temporal "compatible"). */
+  private ask(moment: string): number {
+    const { epochMilliseconds } = Temporal.PlainDateTime.from(moment).toZonedDateTime(this.zone, { disambiguation: 'compatible' });
+    return Math.floor(epochMilliseconds / 60_000);
+  }
 }
 
-export const minutesOf = (instant: string): number => Math.floor(epochOf(instant) / 60_000);
+const zones = new Map<string, ZoneMinutes>();
+
+/** The minutes of a zone: what was asked of the calendar once is remembered. */
+export function zoneMinutes(zone: string): ZoneMinutes {
+  const known = zones.get(zone);
+  if (known) return known;
+  const made = new ZoneMinutes(zone);
+  zones.set(zone, made);
+  return made;
+}
+
+export { minutesOf };

@@ -13,6 +13,9 @@ interface Listener {
   send(event: LiveEvent): void;
 }
 
+/** Pages of one commit, by person and cursor. */
+type Pages = Map<string, Page>;
+
 export interface Subscription {
   accountId: string;
   deviceId: string;
@@ -29,7 +32,9 @@ export class LiveHub {
     private readonly feed: ChangeFeed,
   ) {
     ledger.onCommit((houseId, seq) => {
-      for (const listener of this.listeners) if (listener.houseId === houseId) this.catchUp(listener, seq);
+      // several devices of one person stand at the same place: what they get is worked out once
+      const pages: Pages = new Map();
+      for (const listener of this.listeners) if (listener.houseId === houseId) this.catchUp(listener, seq, pages);
     });
   }
 
@@ -61,12 +66,14 @@ export class LiveHub {
     return this.listeners.size;
   }
 
-  private catchUp(listener: Listener, until: number): void {
+  private catchUp(listener: Listener, until: number, pages: Pages = new Map()): void {
     const rows = this.ledger.rows(listener.houseId);
     const person: Person | undefined = rows.by('person', 'accountId', listener.accountId).find(isHere);
     if (!person) return this.end(listener);
     while (listener.cursor < until) {
-      const page = this.feed.page(rows, person, listener.cursor, until);
+      const place = `${person.id}:${listener.cursor}`;
+      const page = pages.get(place) ?? this.feed.page(rows, person, listener.cursor, until);
+      pages.set(place, page);
       listener.cursor = page.seq;
       listener.send({ event: 'changes', page });
     }
