@@ -1,4 +1,15 @@
-import { firstAskAgain, firstLastCall, firstPurge, firstRing, nudgeRounds, ringId, type CommandName, type House, type Reader } from '@kotiva/core';
+import {
+  firstAskAgain,
+  firstLastCall,
+  firstPurge,
+  firstRing,
+  nudgeRounds,
+  ringId,
+  type CommandName,
+  type House,
+  type NudgeRound,
+  type Reader,
+} from '@kotiva/core';
 import { v5 } from 'uuid';
 
 /** Something that happens by itself in a house at a moment: a command nobody gives. */
@@ -20,10 +31,22 @@ const as = <R>(rows: Reader): R => rows as unknown as R;
 
 const nudges: Planner = (house, rows) => {
   const round = nudgeRounds(house, as(rows))[0];
-  if (!round) return null;
-  const { personId, at, partIds } = round;
-  return { houseId: house.id, at, id: v5(`nudge:${personId}:${at}`, house.id), name: 'nudge.send', payload: { person: personId, parts: partIds, at } };
+  return round ? roundDue(house, round) : null;
 };
+
+const roundDue = ({ id: houseId }: House, { personId, at, partIds }: NudgeRound): Due => ({
+  houseId,
+  at,
+  id: v5(`nudge:${personId}:${at}`, houseId),
+  name: 'nudge.send',
+  payload: { person: personId, parts: partIds, at },
+});
+
+/** The next round of one person up to a moment, or null: what an account is asked in another house comes along. */
+export function roundOf(personId: string, until: string, house: House, rows: Reader): Due | null {
+  const round = nudgeRounds(house, as(rows)).find((one) => one.personId === personId && one.at <= until);
+  return round ? roundDue(house, round) : null;
+}
 
 const reminders: Planner = (house, rows) => {
   const ring = firstRing(house, as(rows));

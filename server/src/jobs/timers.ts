@@ -1,8 +1,8 @@
-import type { Reader } from '@kotiva/core';
+import { epochOf, instantOf, isHere, WINDOW_MS, type Reader } from '@kotiva/core';
 import type { Clock } from '../clock.ts';
 import type { Raw } from '../db/open.ts';
 import type { Ledger } from '../sync/apply.ts';
-import { PLANNERS, type Due } from './planners.ts';
+import { PLANNERS, roundOf, type Due } from './planners.ts';
 
 /**
  * Does what is due by the clock of each house. Nothing is remembered here: what comes next follows from the rows, and each is one
@@ -27,6 +27,7 @@ export class Timers {
       // each happens once; met again, its house would have to be looked at by somebody
       if (due.id === before) throw new Error(`the same thing fell due twice: ${JSON.stringify(due)}`);
       this.give(due);
+      if (due.name === 'nudge.send') this.pullForward(due);
       before = due.id;
       done += 1;
     }
@@ -36,6 +37,22 @@ export class Timers {
   /** The moment of what comes next in any house, or null. */
   nextAt(): string | null {
     return this.next()?.at ?? null;
+  }
+
+  /** The window a nudge opens is the account's: what it would be asked in its other houses within it is asked now. */
+  private pullForward({ houseId, payload }: Due): void {
+    const { person: personId } = payload as { person: string };
+    const person = this.ledger.rows(houseId).get('person', personId);
+    if (typeof person === 'string' || person.accountId === null) return;
+    const until = instantOf(epochOf(this.clock.now()) + WINDOW_MS);
+    for (const other of this.houses()) {
+      if (other === houseId) continue;
+      const rows: Reader = this.ledger.rows(other);
+      const house = rows.get('house', other);
+      const self = rows.by('person', 'accountId', person.accountId).find(isHere);
+      const due = typeof house === 'string' || !self ? null : roundOf(self.id, until, house, rows);
+      if (due) this.give(due);
+    }
   }
 
   private give({ id, houseId, name, payload }: Due): void {

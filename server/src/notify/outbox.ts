@@ -44,6 +44,13 @@ interface Delivery {
   reportedAt: string | null;
 }
 
+/** A delivery that is still wanted: its notice, whom it is for, and the house it comes from. */
+interface Letter {
+  notice: Notice;
+  person: Person;
+  rows: Reader;
+}
+
 /** How a mail about an item is put together for a person without an account: their link, and the item as a calendar knows it. */
 export interface OutsideMail {
   (notice: Notice, person: Person, item: Item | null): { footer: string; replyTo?: string; calendar?: { method: 'REQUEST' | 'CANCEL'; text: string } };
@@ -133,29 +140,56 @@ export class Outbox {
     for (;;) {
       const due = this.statements.due.all(this.clock.now()) as Delivery[];
       if (due.length === 0) return sent;
-      const outcomes = await Promise.all(due.map((delivery) => this.attempt(delivery)));
+      const outcomes = await Promise.all(this.bundled(due).map((together) => this.attempt(together)));
       sent += outcomes.filter((outcome) => outcome?.outcome === 'sent').length;
     }
   }
 
+  /** Nudges on their way to one account by one way go out as one, whichever houses they come from. Everything else goes by itself. */
+  private bundled(due: readonly Delivery[]): Delivery[][] {
+    const bundles = new Map<string, Delivery[]>();
+    for (const delivery of due) {
+      const letter = this.letterOf(delivery);
+      const nudged = letter && (letter.notice.kind === 'nudge' || letter.notice.kind === 'nudges') && letter.person.accountId;
+      const name = nudged ? `${delivery.channel}:${delivery.target}:${nudged}` : delivery.id;
+      bundles.set(name, [...(bundles.get(name) ?? []), delivery]);
+    }
+    return [...bundles.values()];
+  }
+
   /** One attempt, and what follows from it. What was read, withdrawn or is for nobody any more is dropped. */
-  private async attempt(delivery: Delivery): Promise<Sent | null> {
-    const sent = await this.send(delivery);
+  private async attempt(together: readonly Delivery[]): Promise<Sent | null> {
+    const letters = together.map((delivery) => ({ delivery, letter: this.letterOf(delivery) }));
+    const wanted = letters.flatMap(({ delivery, letter }) => (letter ? [{ delivery, ...letter }] : []));
+    const sent = wanted.length === 0 ? null : await (wanted.length === 1 ? this.send(wanted[0]!) : this.sendDigest(wanted));
     const now = this.clock.now();
-    if (sent === null) this.statements.settle.run('dropped', now, null, delivery.id);
-    else if (sent.outcome === 'sent') this.statements.settle.run('sent', now, null, delivery.id);
-    else if (sent.outcome === 'never') this.giveUp(delivery, sent.why, now);
-    else this.tryLater(delivery, sent.why, now);
+    for (const { delivery, letter } of letters) {
+      if (sent === null || letter === null) this.statements.settle.run('dropped', now, null, delivery.id);
+      else if (sent.outcome === 'sent') this.statements.settle.run('sent', now, null, delivery.id);
+      else if (sent.outcome === 'never') this.giveUp(delivery, sent.why, now);
+      else this.tryLater(delivery, sent.why, now);
+    }
     return sent;
   }
 
-  private send(delivery: Delivery): Promise<Sent | null> {
-    const rows = this.ledger.rows(delivery.houseId);
-    const notice = rows.get('notice', delivery.noticeId);
-    const person = rows.get('person', delivery.personId);
-    if (typeof notice === 'string' || typeof person === 'string' || !isHere(person)) return Promise.resolve(null);
-    if (notice.withdrawnAt !== null || notice.readAt !== null) return Promise.resolve(null);
+  private letterOf({ houseId, noticeId, personId }: Delivery): Letter | null {
+    const rows = this.ledger.rows(houseId);
+    const notice = rows.get('notice', noticeId);
+    const person = rows.get('person', personId);
+    if (typeof notice === 'string' || typeof person === 'string' || !isHere(person)) return null;
+    return notice.withdrawnAt !== null || notice.readAt !== null ? null : { notice, person, rows };
+  }
+
+  private send({ delivery, notice, person, rows }: Letter & { delivery: Delivery }): Promise<Sent | null> {
     return delivery.channel === 'push' ? this.sendPush(delivery, notice, rows) : this.sendMail(notice, person, rows);
+  }
+
+  /** Several nudges as one message, under the id of the first. */
+  private sendDigest(letters: readonly (Letter & { delivery: Delivery })[]): Promise<Sent | null> {
+    const titles = letters.flatMap(({ notice: { params } }) => (Array.isArray(params['titles']) ? params['titles'] : [String(params['title'] ?? '')]));
+    const { delivery, notice, person, rows } = letters[0]!;
+    const one: Notice = { ...notice, kind: 'nudges', itemId: null, params: { ...notice.params, titles, count: titles.length } };
+    return this.send({ delivery, notice: one, person, rows });
   }
 
   private sendPush({ target, houseId }: Delivery, notice: Notice, rows: Reader): Promise<Sent | null> {
