@@ -893,6 +893,7 @@ export const en = {
   'nudge.askedToday': 'That was asked today already.',
   'nudge.lastOf': '{name} asked {when}',
   'nudge.again': 'Ask again',
+  'person.did': 'What {name} did',
   'person.short': 'Titles only',
   'talk.agenda': 'To talk about',
   'talk.next': 'next talk {when}',

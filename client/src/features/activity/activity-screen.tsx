@@ -20,8 +20,8 @@ interface Page {
 /** What happened in the house, or in one list, newest first and by page; narrowed to a person or to one kind of thing. */
 export function ActivityScreen() {
   const { rows } = usePlace();
-  const { list: listId, item: itemId } = useGlobalSearchParams<{ list?: string; item?: string }>();
-  const [person, setPerson] = useState('');
+  const { list: listId, item: itemId, person: startsWith } = useGlobalSearchParams<{ list?: string; item?: string; person?: string }>();
+  const [person, setPerson] = useState(startsWith ?? '');
   const [group, setGroup] = useState<ActivityGroup | 'all'>('all');
   const query = [
     listId ? `list=${listId}` : null,

@@ -1,11 +1,12 @@
 import { countingParts, isDone, isHere, openParts, type Item, type Part } from '@kotiva/core';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useCaptureHere } from '@/features/capture';
 import { ItemRow, nameOf } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { usePlace } from '@/store/store.ts';
-import { Empty, PersonMark, Switch, useWide } from '@/ui';
+import { Button, Empty, PersonMark, Switch, useWide } from '@/ui';
 import { t } from '@/words';
 import { AgendaPart } from './agenda-part.tsx';
 import { Facts } from './facts.tsx';
@@ -18,6 +19,7 @@ const SHORT = 'kotiva-person-short';
 export function PersonScreen({ personId }: { personId: string }) {
   const { rows, me } = usePlace();
   const wide = useWide();
+  const router = useRouter();
   const [isShort, setShort] = useState(() => window.localStorage.getItem(SHORT) === '1');
   const person = rows.get('person', personId);
   const other = personId === me.id || typeof person === 'string' || !isHere(person) ? undefined : personId;
@@ -73,8 +75,16 @@ export function PersonScreen({ personId }: { personId: string }) {
       {own ? null : group('owe', t('person.owe', { name: person.name }), owed)}
     </>
   );
-  const short =
-    theirs.length + owed.length === 0 ? <Empty words={t('person.nothing', { name: person.name })} /> : <Short short={isShort} onChange={setShort} />;
+  const short = (
+    <>
+      {theirs.length + owed.length === 0 ? <Empty words={t('person.nothing', { name: person.name })} /> : <Short short={isShort} onChange={setShort} />}
+      <View className="items-start px-2 pt-2">
+        <Button kind="quiet" onPress={() => router.push(`/activity?person=${personId}`)}>
+          {t('person.did', { name: person.name })}
+        </Button>
+      </View>
+    </>
+  );
 
   return (
     <Screen title={person.name} sub={isHere(person) ? t(`role.${person.role}`) : t('person.left')} lead={<PersonMark looks={person} size={48} />}>
