@@ -148,6 +148,7 @@ export function titleOf(typed: string, spans: readonly Span[]): string {
     .replace(/\(\s*\)/g, '')
     .trim();
   const first = spans[0];
-  const tookStart = first !== undefined && first.chosen && typed.slice(0, first.from).trim() === '' && first.kind === 'person' && /\sto\s+$/i.test(first.text);
+  const tookStart =
+    first !== undefined && first.chosen && typed.slice(0, first.from).trim() === '' && first.kind === 'person' && /\sto\s+$|^\s*each\s+of\s/i.test(first.text);
   return tookStart ? left.charAt(0).toUpperCase() + left.slice(1) : left;
 }

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { footingsOnItem } from './may.ts';
 import { MOST_ALARMS, Trigger, type Alarm, type Anchor } from '../model/alarm.ts';
 import { Id, Instant } from '../model/row.ts';
-import { momentOf, nextRing, type RingRows } from '../reminders/ringing.ts';
+import { momentOf, nextRing } from '../reminders/ringing.ts';
 import { epochOf, isMoment, wallClockOf } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
@@ -45,7 +45,7 @@ export function addAlarm(itemId: string, personId: string, trigger: Trigger, d: 
     snoozedUntil: null,
     removedAt: null,
   });
-  const moment = momentOf(alarm, houseOf(d), rowsOf(d));
+  const moment = momentOf(alarm, houseOf(d), d);
   if (moment !== null && moment <= d.now) {
     if (trigger.kind === 'absolute') refuse('alarm-past', { at: trigger.at }, 'trigger');
     d.note('alarm-past', { at: wallClockOf(moment, houseOf(d).zone) });
@@ -87,7 +87,7 @@ export const ringAlarm = commandKind({
   asks: () => [{ deed: 'system' }],
   decide({ alarm: alarmId, at }, d) {
     const alarm = d.find('alarm', alarmId);
-    const ring = alarm ? nextRing(alarm, houseOf(d), rowsOf(d)) : null;
+    const ring = alarm ? nextRing(alarm, houseOf(d), d) : null;
     if (!alarm || !ring || ring.at > d.now) return;
     const item = d.need('item', alarm.itemId);
     const person = d.need('person', alarm.personId);
@@ -101,7 +101,7 @@ export const ringAlarm = commandKind({
 });
 
 function latestUpToNow(alarm: Alarm, d: Deciding): string {
-  const moments = [momentOf(alarm, houseOf(d), rowsOf(d)), alarm.snoozedUntil].filter((at): at is string => at !== null && at <= d.now);
+  const moments = [momentOf(alarm, houseOf(d), d), alarm.snoozedUntil].filter((at): at is string => at !== null && at <= d.now);
   return moments.reduce((a, b) => (a > b ? a : b));
 }
 
@@ -114,9 +114,3 @@ export function rearmAlarms(itemId: string, moved: readonly Anchor[], d: Decidin
 }
 
 const houseOf = (d: Deciding) => d.need('house', d.context.houseId);
-
-export const rowsOf = (d: Deciding): RingRows => ({
-  all: (noun) => d.all(noun),
-  by: (noun, field, value) => d.by(noun, field, value),
-  get: ((noun: 'item', id: string) => d.find(noun, id) ?? 'absent') as RingRows['get'],
-});

@@ -101,6 +101,11 @@ export class Deciding {
     return held === 'absent' || held === 'not-held' ? undefined : held;
   }
 
+  /** As a reader answers, with what this command has written: rules read through it as through any rows. */
+  get<N extends Noun>(noun: N, id: string): Row<N> | 'absent' {
+    return this.find(noun, id) ?? 'absent';
+  }
+
   by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] {
     return this.merged(noun, this.reader.by(noun, field, value), (row) => (row as Record<string, unknown>)[String(field)] === value);
   }

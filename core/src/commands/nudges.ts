@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { NUDGES_BEFORE_ASKING } from '../followup/groups.ts';
 import { afterQuiet, quietOf } from '../followup/quiet.ts';
 import { WINDOW_MS } from '../followup/nudging.ts';
-import { nudgeOf, type NudgeRows } from '../followup/rounds.ts';
+import { nudgeOf } from '../followup/rounds.ts';
 import { openParts } from '../followup/standing.ts';
 import type { Part } from '../model/part.ts';
 import { Rest } from '../model/person.ts';
@@ -63,7 +63,7 @@ export const sendNudges = commandKind({
     const due = parts
       .map((id) => d.find('part', id))
       .filter((part): part is Part => {
-        const next = part ? nudgeOf(part, house, rowsOf(d)) : null;
+        const next = part ? nudgeOf(part, house, d) : null;
         return next !== null && next.at <= until;
       });
     if (due.length === 0) return;
@@ -78,12 +78,6 @@ export const sendNudges = commandKind({
     else d.tell(personId, 'nudges', null, { titles, count: titles.length, late });
     for (const part of due) tellGiverInVain(part, d);
   },
-});
-
-const rowsOf = (d: Deciding): NudgeRows => ({
-  all: (noun) => d.all(noun),
-  by: ((noun: 'part', field: 'itemId', value: string) => d.by(noun, field, value)) as NudgeRows['by'],
-  get: ((noun: 'item', id: string) => d.find(noun, id) ?? 'absent') as NudgeRows['get'],
 });
 
 const countNudge = (part: Part, d: Deciding): void => void d.set('part', part.id, { nudgedAt: d.now, unanswered: part.unanswered + 1 });

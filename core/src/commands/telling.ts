@@ -2,7 +2,6 @@ import * as z from 'zod/mini';
 import { noticeChoicesId, Topic, TOPICS, USUAL_CHOICES, type NoticeChoices } from '../model/notice-choices.ts';
 import { CalendarDate, Id, WallTime } from '../model/row.ts';
 import { agendaOf } from '../planning/agenda.ts';
-import type { PlanRows } from '../planning/rows.ts';
 import { calendarDateOf, wallClockOf } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
@@ -38,7 +37,7 @@ export const callLast = commandKind({
     d.set('noticeChoices', choices.id, { calledOn: date });
     // a day that is over has nothing open any more: it was carried over
     if (date !== todayOf(d)) return;
-    const open = agendaOf({ personId, now: d.now, house: d.need('house', d.context.houseId) }, rowsOf(d)).filter(({ where }) => where === 'today');
+    const open = agendaOf({ personId, now: d.now, house: d.need('house', d.context.houseId) }, d).filter(({ where }) => where === 'today');
     if (open.length > 0) d.tell(personId, 'last-call', null, { count: open.length, titles: open.slice(0, 20).map(({ item }) => item.title) });
   },
 });
@@ -46,10 +45,3 @@ export const callLast = commandKind({
 const zoneOf = (d: Deciding): string => d.need('house', d.context.houseId).zone;
 const todayOf = (d: Deciding): string => calendarDateOf(d.now, zoneOf(d));
 const hourOf = (d: Deciding): string => wallClockOf(d.now, zoneOf(d)).slice(11, 16);
-
-const rowsOf = (d: Deciding): PlanRows =>
-  ({
-    all: (noun: 'item') => d.all(noun),
-    by: (noun: 'part', field: 'itemId', value: string) => d.by(noun, field, value),
-    get: (noun: 'item', id: string) => d.find(noun, id) ?? 'absent',
-  }) as unknown as PlanRows;

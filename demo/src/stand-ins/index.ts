@@ -1,9 +1,9 @@
+import type { NoticeAct } from '@kotiva/core';
 import type { Hono } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { createTransport } from 'nodemailer';
 import { v7 } from 'uuid';
 import type { Env, Services } from '../../../server/src/context.ts';
-import type { NoticeAct } from '../../../server/src/notify/acting.ts';
 import { actOn } from '../../../server/src/routes/notices.ts';
 import { signedIn } from '../../../server/src/routes/session.ts';
 import type { KeptMail, Mailbox } from './mailbox.ts';

@@ -1,7 +1,4 @@
-import { instantOf, epochOf, partId, type CommandName, type Notice, type NoticeKind, type Reader } from '@kotiva/core';
-
-/** What can be done about a notice without opening the application. */
-export type NoticeAct = 'take' | 'done' | 'snooze' | 'answer';
+import { instantOf, epochOf, partId, type CommandName, type Notice, type NoticeAct, type NoticeKind, type Reader } from '@kotiva/core';
 
 const ACTS: Partial<Record<NoticeKind, readonly NoticeAct[]>> = {
   handed: ['take', 'done', 'answer'],

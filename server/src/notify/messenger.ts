@@ -1,3 +1,7 @@
+import type { PushMessage } from '@kotiva/core';
+
+export type { PushMessage };
+
 /** What became of an attempt to send. `later`: try again; `never`: this address takes nothing. */
 export type Sent = { outcome: 'sent' } | { outcome: 'later' | 'never'; why: string };
 
@@ -8,18 +12,6 @@ export interface PushTarget {
   endpoint: string;
   p256dh: string;
   auth: string;
-}
-
-/** What is shown on a device: the words, what it is about, what can be done at once. */
-export interface PushMessage {
-  /** The notice's id: a second one replaces the first. */
-  tag: string;
-  title: string;
-  body: string;
-  houseId: string;
-  noticeId: string;
-  itemId: string | null;
-  acts: readonly string[];
 }
 
 export interface Mail {

@@ -1,4 +1,4 @@
-import { addDays, calendarDateOf, epochOf, instantAt, instantOf, partId, type Notice } from '@kotiva/core';
+import { partId, snoozes, type Notice } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { partToTie, useTie } from '@/features/item';
@@ -66,18 +66,6 @@ function ReminderActions({ notice }: { notice: Notice }) {
       </Button>
     </Actions>
   );
-}
-
-/** So long a reminder can be put off; this evening only while it is still to come. */
-export function snoozes(now: string, { zone, dayParts }: { zone: string; dayParts: { evening: string } }) {
-  const today = calendarDateOf(now, zone);
-  const all = [
-    { key: 'ten', until: instantOf(epochOf(now) + 10 * 60_000) },
-    { key: 'hour', until: instantOf(epochOf(now) + 60 * 60_000) },
-    { key: 'evening', until: instantAt(`${today}T${dayParts.evening}`, zone) },
-    { key: 'morning', until: instantAt(`${addDays(today, 1)}T08:00`, zone) },
-  ] as const;
-  return all.filter(({ until }) => until > now);
 }
 
 function TakeAction({ notice }: { notice: Notice }) {

@@ -1,4 +1,4 @@
-import { daysBetween, calendarDateOf, addDays, type Item, type List } from '@kotiva/core';
+import { addDays, calendarDateOf, daysBetween, KEPT_DAYS, type Item, type List } from '@kotiva/core';
 import { View } from 'react-native';
 import { nameOf, useGiveAll } from '@/features/item';
 import { Screen } from '@/features/shell';
@@ -7,9 +7,6 @@ import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Empty, GroupHead, Icon, LongRows, Row } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
-
-/** So many days what was removed can be brought back. */
-const KEPT_DAYS = 30;
 
 /** What was removed in the last 30 days, newest first, each with its way back. */
 export function RemovedScreen() {
