@@ -1,9 +1,11 @@
 import { test as base, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from '../../demo/src/free-port.ts';
+
+export { freePort };
 
 const ROOT = join(import.meta.dirname, '../..');
 export const WIDE = { width: 1280, height: 800 };
@@ -106,24 +108,6 @@ export async function startInVain(script: 'main' | 'demo', args: string[]): Prom
   const code = await new Promise<number | null>((resolve) => child.once('exit', resolve));
   return { code, said };
 }
-
-/**
- * A port of this machine nobody listens on: below those the system hands out by itself, so that none is taken between looking and
- * listening.
- */
-export async function freePort(): Promise<number> {
-  for (;;) {
-    const port = 20_000 + Math.floor(Math.random() * 12_000);
-    if (await isFree(port)) return port;
-  }
-}
-
-const isFree = (port: number): Promise<boolean> =>
-  new Promise((resolve) => {
-    const server = createServer();
-    server.once('error', () => resolve(false));
-    server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
-  });
 
 interface DeviceOptions {
   dark?: boolean;

@@ -1,33 +1,19 @@
 import { NOTICE_WORDS } from '@kotiva/core/words/en';
-import { html, raw } from 'hono/html';
-import { STYLE } from '../../../server/src/outside/page.ts';
+import { html } from 'hono/html';
+import { frame } from '../../../server/src/outside/page.ts';
 import type { KeptMail } from './mailbox.ts';
 import type { Phones } from './phones.ts';
 
 type Html = ReturnType<typeof html>;
 
-function page(title: string, body: Html): Html {
-  return html`<!doctype html>
-    <html lang="en">
-      <head>
-        <meta charset="utf-8" />
-        <meta name="viewport" content="width=device-width, initial-scale=1" />
-        <title>${title}</title>
-        <style>
-          ${raw(STYLE)}
-        </style>
-      </head>
-      <body>
-        <main>
-          <p class="muted">
-            <a href="/">Kotiva</a> · <a href="/simulate">Stand-ins</a> · <a href="/simulate/mailbox">Mailbox</a> · <a href="/simulate/phones">Phones</a>
-          </p>
-          <h1>${title}</h1>
-          ${body}
-        </main>
-      </body>
-    </html>`;
-}
+const page = (title: string, body: Html): Html =>
+  frame(
+    title,
+    body,
+    html`<p class="muted">
+      <a href="/">Kotiva</a> · <a href="/simulate">Stand-ins</a> · <a href="/simulate/mailbox">Mailbox</a> · <a href="/simulate/phones">Phones</a>
+    </p>`,
+  );
 
 const STEPS = [
   ['PT1H', 'One hour'],

@@ -66,7 +66,7 @@ const sayInstantPlainly = (at: string, zone: string): string =>
   );
 
 /** The look of the application in one page: its tokens, light and dark. */
-function frame(title: string, body: Html): Html {
+export function frame(title: string, body: Html, above: Html | '' = ''): Html {
   return html`<!doctype html>
     <html lang="en">
       <head>
@@ -80,6 +80,7 @@ function frame(title: string, body: Html): Html {
       </head>
       <body>
         <main>
+          ${above}
           <h1>${title}</h1>
           ${body}
         </main>
@@ -87,7 +88,7 @@ function frame(title: string, body: Html): Html {
     </html>`;
 }
 
-export const STYLE = `
+const STYLE = `
 :root { color-scheme: light dark; --ground: #eef2f0; --surface: #fbfcfb; --sunk: #e2e9e6; --line: #c5d0cc; --ink: #10292e; --muted: #4c6166; --pine: #0f6b5a; --onpine: #fff; --late: #b0213f; }
 @media (prefers-color-scheme: dark) { :root { --ground: #0b1a1e; --surface: #12262b; --sunk: #081317; --line: #2c454b; --ink: #e8f0ee; --muted: #9db3b4; --pine: #5cc9ae; --onpine: #0b1a1e; --late: #ff8a9b; } }
 body { margin: 0; background: var(--ground); color: var(--ink); font: 17px/1.45 system-ui, sans-serif; }
