@@ -61,3 +61,7 @@ export * from './views/whole.ts';
 export * from './time/zone-minutes.ts';
 export * from './views/find.ts';
 export * from './views/list-contents.ts';
+export * from './recurrence/rrule.ts';
+export * from './recurrence/local.ts';
+export * from './recurrence/off-days.ts';
+export * from './recurrence/occurrences.ts';

@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { civilFromDays, daysFromCivil, epochOf, instantOf, minutesOf } from './epoch.ts';
+import { civilFromDays, daysFromCivil, epochOf, instantOf, minutesOf, weekdayOfDay } from './epoch.ts';
 import { zoneMinutes } from './zone-minutes.ts';
 
 export { epochOf, instantOf };
@@ -24,11 +24,11 @@ export const daysBetween = (from: string, to: string): number => daysOf(to) - da
 
 export const addDays = (date: string, days: number): string => civilFromDays(daysOf(date) + days);
 
-/** ISO 8601 day of the week, Monday 1 … Sunday 7. The first day of the epoch was a Thursday. */
-export const weekdayOf = (date: string): number => ((((daysOf(date) + 3) % 7) + 7) % 7) + 1;
+/** ISO 8601 day of the week, Monday 1 … Sunday 7. */
+export const weekdayOf = (date: string): number => weekdayOfDay(daysOf(date));
 
 /** Days since the epoch of a date that exists; of a moment, of its date. */
-const daysOf = (date: string): number => daysFromCivil(Number(date.slice(0, 4)), Number(date.slice(5, 7)), Number(date.slice(8, 10)));
+export const daysOf = (date: string): number => daysFromCivil(Number(date.slice(0, 4)), Number(date.slice(5, 7)), Number(date.slice(8, 10)));
 
 export function isZone(zone: string): boolean {
   try {

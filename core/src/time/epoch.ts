@@ -40,8 +40,16 @@ export function daysFromCivil(year: number, month: number, day: number): number 
   return era * 146_097 + yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + dayOfYear - 719_468;
 }
 
-/** The date that many days after the epoch, `2026-11-24`. */
-export function civilFromDays(days: number): string {
+/** A date of the proleptic Gregorian calendar. */
+export interface Civil {
+  year: number;
+  /** 1 … 12 */
+  month: number;
+  day: number;
+}
+
+/** The date that many days after the epoch. */
+export function civilOf(days: number): Civil {
   const shifted = days + 719_468;
   const era = Math.floor(shifted / 146_097);
   const dayOfEra = shifted - era * 146_097;
@@ -49,9 +57,18 @@ export function civilFromDays(days: number): string {
   const dayOfYear = dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
   const monthFromMarch = Math.floor((5 * dayOfYear + 2) / 153);
   const month = monthFromMarch < 10 ? monthFromMarch + 3 : monthFromMarch - 9;
-  const year = yearOfEra + era * 400 + (month <= 2 ? 1 : 0);
-  return `${pad(year, 4)}-${pad(month, 2)}-${pad(dayOfYear - Math.floor((153 * monthFromMarch + 2) / 5) + 1, 2)}`;
+  const day = dayOfYear - Math.floor((153 * monthFromMarch + 2) / 5) + 1;
+  return { year: yearOfEra + era * 400 + (month <= 2 ? 1 : 0), month, day };
 }
+
+/** The date that many days after the epoch, `2026-11-24`. */
+export function civilFromDays(days: number): string {
+  const { year, month, day } = civilOf(days);
+  return `${pad(year, 4)}-${pad(month, 2)}-${pad(day, 2)}`;
+}
+
+/** ISO 8601 day of the week, Monday 1 … Sunday 7. The first day of the epoch was a Thursday. */
+export const weekdayOfDay = (days: number): number => ((((days + 3) % 7) + 7) % 7) + 1;
 
 const digits = (text: string, from: number, to: number): number => {
   let value = 0;

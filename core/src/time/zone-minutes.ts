@@ -48,6 +48,14 @@ export class ZoneMinutes {
     return zoned.toPlainDateTime().toString({ smallestUnit: 'minute' });
   }
 
+  /** The same minute of the wall, or the one a minute that does not exist moves forward to; counted from the beginning of the epoch's first day. */
+  existing(wallMinute: number): number {
+    const date = civilFromDays(Math.floor(wallMinute / DAY));
+    if (this.day(date).length === DAY) return wallMinute;
+    const wall = this.wall(this.ask(`${date}T${clockOf(wallMinute - Math.floor(wallMinute / DAY) * DAY)}`));
+    return minutesOf(`${wall}:00.000Z`);
+  }
+
   private day(date: string): Day {
     const known = this.days.get(date);
     if (known) return known;
