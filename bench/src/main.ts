@@ -1,6 +1,7 @@
 import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
 import { captureParse, fitsNowMs, nudgePlan, today10k } from './planning.ts';
+import { nextAfter20Years, occurrencesPerSecond } from './recurrence.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
 import { checkoffAck, propagation } from './wire.ts';
@@ -16,6 +17,8 @@ try {
   today10k();
   fitsNowMs();
   nudgePlan();
+  occurrencesPerSecond();
+  nextAfter20Years();
   await firstLoad(demo.base);
   await scrollFps(demo.base);
   await weave(demo.base);

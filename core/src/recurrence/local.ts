@@ -31,7 +31,20 @@ export function parseLocal(text: string): ParsedLocal | null {
   };
 }
 
-const two = (value: number): string => (value < 10 ? `0${value}` : String(value));
+const TWO = Array.from({ length: 60 }, (_, value) => (value < 10 ? `0${value}` : String(value)));
+
+/** Dates are written again and again: those of the years in use are remembered. */
+const dates = new Map<number, string>();
+const MOST_DATES = 20_000;
+
+function dateOfDay(days: number): string {
+  const known = dates.get(days);
+  if (known !== undefined) return known;
+  if (dates.size >= MOST_DATES) dates.clear();
+  const made = civilFromDays(days);
+  dates.set(days, made);
+  return made;
+}
 
 /** `2026-12-04T16:00`, with seconds only where there are any. */
 export function formatLocal(at: LocalSeconds): string {
@@ -39,10 +52,12 @@ export function formatLocal(at: LocalSeconds): string {
   const rest = at - days * DAY_SECONDS;
   const minutes = Math.floor(rest / 60);
   const seconds = rest - minutes * 60;
-  return `${civilFromDays(days)}T${two(Math.floor(minutes / 60))}:${two(minutes % 60)}${seconds === 0 ? '' : `:${two(seconds)}`}`;
+  const hour = Math.floor(minutes / 60);
+  const time = `${dateOfDay(days)}T${TWO[hour]}:${TWO[minutes - hour * 60]}`;
+  return seconds === 0 ? time : `${time}:${TWO[seconds]}`;
 }
 
-export const formatDate = (at: LocalSeconds): string => civilFromDays(Math.floor(at / DAY_SECONDS));
+export const formatDate = (at: LocalSeconds): string => dateOfDay(Math.floor(at / DAY_SECONDS));
 
 /** The same time, or the one it moves forward to where the clocks skip it (Temporal "compatible"). */
 export function existing(at: LocalSeconds, zone: string | null): LocalSeconds {

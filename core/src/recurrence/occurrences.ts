@@ -47,7 +47,8 @@ export function* occurrences(series: Recurrence, { after, before, limit }: Windo
   const bounds = { after: set.bound(after) ?? Number.NEGATIVE_INFINITY, before: set.bound(before) ?? Number.POSITIVE_INFINITY };
   let many = 0;
   for (const found of set.within(bounds)) {
-    yield { recurrenceId: set.said(found.id), at: set.said(found.at) };
+    const at = set.said(found.at);
+    yield { recurrenceId: found.id === found.at ? at : set.said(found.id), at };
     if (++many === limit) return;
   }
 }

@@ -57,8 +57,21 @@ const bad = (fault: RuleFault['fault'], part: string): never => {
   throw new BadRule({ fault, part });
 };
 
+/** A house has few rules and asks about them all day: those read last are remembered. */
+const read = new Map<string, RRule>();
+const MOST_READ = 2000;
+
 /** Reads an RRULE, with or without its name before it. Throws {@link BadRule}. Source: RFC 5545 3.3.10 with errata. */
-export function parseRRule(text: string): RRule {
+export function parseRRule(text: string): Readonly<RRule> {
+  const known = read.get(text);
+  if (known) return known;
+  if (read.size >= MOST_READ) read.clear();
+  const rule = readRule(text);
+  read.set(text, rule);
+  return rule;
+}
+
+function readRule(text: string): RRule {
   const parts = partsOf(text);
   const freq = parts.get('FREQ');
   if (freq === undefined) return bad('no-freq', '');

@@ -16,6 +16,8 @@ const DAY = 1440;
  */
 export class ZoneMinutes {
   private readonly days = new Map<string, Day>();
+  /** Days since the epoch that are known to have no jump of the clocks. */
+  private readonly even = new Set<number>();
 
   constructor(private readonly zone: string) {}
 
@@ -50,8 +52,13 @@ export class ZoneMinutes {
 
   /** The same minute of the wall, or the one a minute that does not exist moves forward to; counted from the beginning of the epoch's first day. */
   existing(wallMinute: number): number {
-    const date = civilFromDays(Math.floor(wallMinute / DAY));
-    if (this.day(date).length === DAY) return wallMinute;
+    const days = Math.floor(wallMinute / DAY);
+    if (this.even.has(days)) return wallMinute;
+    const date = civilFromDays(days);
+    if (this.day(date).length === DAY) {
+      this.even.add(days);
+      return wallMinute;
+    }
     const wall = this.wall(this.ask(`${date}T${clockOf(wallMinute - Math.floor(wallMinute / DAY) * DAY)}`));
     return minutesOf(`${wall}:00.000Z`);
   }
