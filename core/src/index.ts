@@ -65,3 +65,8 @@ export * from './recurrence/rrule.ts';
 export * from './recurrence/local.ts';
 export * from './recurrence/off-days.ts';
 export * from './recurrence/occurrences.ts';
+export * from './model/series.ts';
+export * from './recurrence/turns.ts';
+export * from './recurrence/fair.ts';
+export * from './recurrence/chores.ts';
+export * from './recurrence/whose-turn.ts';

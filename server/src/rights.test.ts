@@ -170,6 +170,18 @@ const othersNote = async (s: Situation) =>
   s.house.made('meetingNote', await s.house.must('Other', 'note.make', { persons: [s.house.person(s.me)], date: '2026-11-25' })).id;
 const othersWait = async (s: Situation) => s.house.made('wait', await s.house.must('Other', 'wait.set', { item: await othersPile(s), words: 'the van' })).id;
 
+/** A chore of the others in such a list, and its first. */
+async function chore(s: Situation): Promise<{ item: string; series: string; recurrenceId: string }> {
+  const list = await s.list();
+  const persons = [s.other, s.house.person('Third')];
+  const daily = { list, title: 'Chore', rrule: 'FREQ=DAILY', dtstart: '2030-01-01', turn: 'turns', persons };
+  const item = s.house.made('item', await s.house.must(s.sharing === 'owner' ? 'Actor' : 'Owner', 'chore.make', daily as never));
+  return { item: item.id, series: item.seriesId!, recurrenceId: item.recurrenceId! };
+}
+const onChore =
+  (payload: (made: { item: string; series: string; recurrenceId: string }, s: Situation) => unknown): Case =>
+  async (s) => ({ payload: payload(await chore(s), s), allowed: s.allowsInList('change') });
+
 let words = 0;
 const freshWord = () => `word ${words++}`;
 let marks = 100;
@@ -279,6 +291,22 @@ const CASES: Record<CommandName, Record<string, Case>> = {
       return { payload: { item: await s.item() }, allowed: s.allows('check') };
     },
   },
+  'chore.make': {
+    'into a list': onListAs('add', (list) => ({ list, title: 'Chore', rrule: 'FREQ=DAILY', dtstart: '2030-01-01' })),
+    'own pile': byAll(() => ({ title: 'Chore', rrule: 'FREQ=DAILY', dtstart: '2030-01-01' })),
+    'of an item': onItem('change', (item) => ({ item, rrule: 'FREQ=DAILY', dtstart: '2030-01-01' })),
+  },
+  'chore.change': { others: onChore(({ series }) => ({ series, title: 'Other chore' })) },
+  'chore.end': { others: onChore(({ series, recurrenceId }) => ({ series, recurrenceId })) },
+  'chore.skip': { others: onChore(({ series, recurrenceId }) => ({ series, recurrenceId })) },
+  'chore.move': { others: onChore(({ series, recurrenceId }) => ({ series, recurrenceId, at: '2030-02-01' })) },
+  'chore.giveTurn': { others: onChore(({ series, recurrenceId }, s) => ({ series, recurrenceId, person: s.house.person('Third') })) },
+  'chore.swap': { others: onChore(({ series, recurrenceId }) => ({ series, one: recurrenceId, other: '2030-01-02' })) },
+  'chore.ahead': { others: onChore(({ series }) => ({ series })) },
+  'chore.plain': {
+    others: async (s) => ({ payload: { item: (await chore(s)).item }, allowed: s.allowsInList('change') }),
+  },
+  'chore.appear': { anyone: async (s) => ({ payload: { series: (await chore(s)).series, recurrenceId: '2030-01-02' }, allowed: false }) },
   'part.takeBack': { 'from another': async (s) => ({ payload: { item: await s.itemOfOther(), persons: [s.other] }, allowed: s.allows('change') }) },
   'part.excuse': { another: async (s) => ({ payload: { item: await s.itemOfOther(), person: s.other }, allowed: s.allows('change') }) },
   'part.passOn': {

@@ -3,46 +3,20 @@ import * as z from 'zod/mini';
 import { countingParts } from '../followup/standing.ts';
 import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
 import { Policy, type Item } from '../model/item.ts';
+import { SaidRule } from '../model/series.ts';
 import { Id, Moment, Text, Title } from '../model/row.ts';
 import { addAlarm } from './alarms.ts';
 import { completePart } from './checking.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
+import { insertItem } from './inserting.ts';
 import { commandKind } from './kind.ts';
-import { givePart, makePart, needPerson, settleNobody } from './parts.ts';
+import { givePart, needPerson, settleNobody } from './parts.ts';
 import { keyAtEnd } from './position.ts';
 import { refuse } from './reasons.ts';
+import { appearFirst, houseOf, insertSeries } from './appearing.ts';
+import { calendarDateOf } from '../time/clock.ts';
 import { askForSpot, NEIGHBOURS, putBeside, siblingsAt, SPOT, spotOf, type Spot } from './spot.ts';
-
-/** An item as it is when it is made; what is left out is as usual. */
-export function insertItem(d: Deciding, fields: Spot & { title: string; makerId: string } & Partial<Item>): Item {
-  const id = d.newId();
-  // what was left out is as usual
-  const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as typeof fields;
-  const item = d.insert('item', id, {
-    notes: '',
-    due: null,
-    start: null,
-    importance: 0,
-    effort: null,
-    energy: null,
-    tagIds: [],
-    situationIds: [],
-    placeId: null,
-    rule: null,
-    policy: 'any',
-    confirm: false,
-    pace: null,
-    noteId: null,
-    createdAt: d.now,
-    removedAt: null,
-    purgedAt: null,
-    ...given,
-    position: fields.position ?? keyAtEnd(siblingsAt(fields, fields.makerId, d)),
-  });
-  makePart(id, null, d);
-  return item;
-}
 
 const NEW_ITEM = {
   title: Title,
@@ -58,12 +32,51 @@ const NEW_ITEM = {
   alarms: z._default(z.array(Trigger).check(z.maxLength(MOST_ALARMS)), []),
   /** The day the next step is meant to be taken: by who it is handed to, else by its maker. */
   plan: z.optional(z.nullable(Moment)),
+  /** It comes back: the item is the first of a chore. */
+  rule: z.optional(z.nullable(SaidRule)),
   ...DATES,
   ...NATURE,
 };
 type NewItem = z.infer<z.ZodMiniObject<typeof NEW_ITEM>>;
 
-function addOne({ persons, message, plan, alarms, note, tags, situations, place, ...fields }: NewItem, spot: Spot, d: Deciding, position?: string): Item {
+function addOne({ rule, ...fields }: NewItem, spot: Spot, d: Deciding, position?: string): Item {
+  return rule ? addFirst({ ...fields, rule }, spot, d, position) : addPlain(fields, spot, d, position);
+}
+
+/** What is said to come back: a chore, and the first of it. */
+function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: NewItem & { rule: SaidRule }, spot: Spot, d: Deciding, position?: string): Item {
+  if (spot.parentId !== null) refuse('step-recurs', { title: fields.title }, 'rule');
+  const day = fields.start ?? fields.due ?? plan ?? calendarDateOf(d.now, houseOf(d).zone);
+  const time = rule.time ?? (day.length > 10 ? day.slice(11) : null);
+  const context = contextOf({ tags, situations, place }, d);
+  const series = insertSeries(d, {
+    ...spot,
+    ...context,
+    title: fields.title,
+    notes: fields.notes,
+    importance: fields.importance,
+    effort: fields.effort,
+    energy: fields.energy,
+    policy: fields.policy,
+    confirm: fields.confirm,
+    alarms: fields.alarms,
+    rrule: rule.rrule,
+    afterDone: rule.afterDone,
+    dtstart: `${day.slice(0, 10)}${time === null ? '' : `T${time}`}`,
+    personIds: persons.map((id) => needPerson(id, d).id),
+  });
+  const item = appearFirst(series, d);
+  if (position !== undefined) d.set('item', item.id, { position });
+  d.enter('chore.make', { itemId: item.id }, {});
+  return d.need('item', item.id);
+}
+
+function addPlain(
+  { persons, message, plan, alarms, note, tags, situations, place, ...fields }: Omit<NewItem, 'rule'>,
+  spot: Spot,
+  d: Deciding,
+  position?: string,
+): Item {
   refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
   const people = persons.map((id) => needPerson(id, d));
   if (note && d.need('meetingNote', note).makerId !== d.actor.id) refuse('not-yours');

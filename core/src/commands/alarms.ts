@@ -27,7 +27,7 @@ export const setAlarm = commandKind({
   },
 });
 
-export function addAlarm(itemId: string, personId: string, trigger: Trigger, d: Deciding): void {
+export function addAlarm(itemId: string, personId: string, trigger: Trigger, d: Deciding, makerId = d.actor.id): void {
   const item = d.need('item', itemId);
   const person = needPerson(personId, d, 'person');
   if (footingsOnItem(item, person, d).length === 0) refuse('cannot-open-list', { name: person.name }, 'person');
@@ -38,7 +38,7 @@ export function addAlarm(itemId: string, personId: string, trigger: Trigger, d: 
   const alarm = d.insert('alarm', d.newId(), {
     itemId,
     personId,
-    makerId: d.actor.id,
+    makerId,
     trigger,
     armedAt: d.now,
     rungFor: null,

@@ -1,8 +1,11 @@
 import * as z from 'zod/mini';
 import { CalendarDate, Id } from '../model/row.ts';
+import { madeOf } from '../recurrence/chores.ts';
+import { holderOf } from '../recurrence/whose-turn.ts';
 import { isMoment } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
-import { needPerson } from './parts.ts';
+import { assignNow, reassign } from './appearing.ts';
+import { needPerson, partId } from './parts.ts';
 import { refuse } from './reasons.ts';
 import type { Ask } from './may.ts';
 import type { Deciding } from './deciding.ts';
@@ -20,6 +23,7 @@ export const addAway = commandKind({
     if (!isMoment(to)) refuse('malformed', { value: to }, 'to');
     if (to < from) refuse('ends-before', { from, to }, 'to');
     d.insert('timeAway', d.newId(), { personId: person, from, to, removedAt: null });
+    passTurnsOn(person, from, to, d);
   },
 });
 
@@ -31,3 +35,17 @@ export const removeAway = commandKind({
     if (d.need('timeAway', away).removedAt === null) d.set('timeAway', away, { removedAt: d.now });
   },
 });
+
+/** Turns of those days go to the next, but for those the person had said they would take. */
+function passTurnsOn(personId: string, from: string, to: string, d: Deciding): void {
+  for (const series of d.all('series')) {
+    if (series.turn === 'fixed' || !series.personIds.includes(personId) || (series.turn === 'fair' && !d.holdsAll)) continue;
+    for (const item of madeOf(series.id, d)) {
+      const day = item.due?.slice(0, 10);
+      if (item.removedAt !== null || day === undefined || day < from || day > to || holderOf(item, d) !== personId) continue;
+      const part = d.find('part', partId(item.id, personId));
+      if (!part || part.lastSignAt !== null || part.standing === 'completed') continue;
+      reassign(item, assignNow(series, { recurrenceId: item.recurrenceId!, at: item.due! }, d), d);
+    }
+  }
+}

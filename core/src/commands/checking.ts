@@ -3,6 +3,7 @@ import { countingParts, firstCompleted, isDone, waitsForTie } from '../followup/
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { Id } from '../model/row.ts';
+import { isUntouched, nextMade, withdraw } from './appearing.ts';
 import { tellingOfCompletion, uncheckPart } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
@@ -36,7 +37,8 @@ export function completePart(item: Item, part: Part, d: Deciding): void {
   const parts = d.by('part', 'itemId', item.id);
   const first = item.policy === 'any' && isDone(item, parts) ? firstCompleted(parts) : null;
   if (first) d.note('already-done', { by: nameOf(first.completedBy, d), at: first.completedAt });
-  if (item.removedAt) d.note('removed-meanwhile', { title: item.title });
+  if (item.missedAt !== null) bringBackMissed(item, part, d);
+  else if (item.removedAt) d.note('removed-meanwhile', { title: item.title });
   const tapped = momentOfTap(part, item, d);
   const own = part.personId === d.actor.id;
   if (own) readTold(item.id, d);
@@ -58,6 +60,12 @@ export function completePart(item: Item, part: Part, d: Deciding): void {
   const completed = d.need('part', part.id);
   if (waitsForTie(item, completed)) d.tell(completed.originId, 'waits-for-tie', item.id, { title: item.title });
   d.enter('part.checkOff', { itemId: item.id }, own || part.personId === null ? {} : { for: nameOf(part.personId, d) }, tapped);
+}
+
+/** Of a chore whose next had come: a tap made before that counts, and it is done after all. */
+function bringBackMissed(item: Item, part: Part, d: Deciding): void {
+  if (momentOfTap(part, item, d) >= item.missedAt!) refuse('was-missed', { title: item.title });
+  d.set('item', item.id, { missedAt: null, removedAt: null });
 }
 
 /** Who wanted to know of each part; of the last one they are told as of the whole. */
@@ -83,16 +91,26 @@ export const checkOff = commandKind({
 /** The part returns to where it stood; whoever was told of the completion is told. */
 export const uncheck = commandKind({
   name: 'part.uncheck',
-  payload: PART,
+  /** `next`: what is to become of the next one of a chore where somebody has begun with it. */
+  payload: z.object({ ...PART.shape, next: z.optional(z.enum(['keep', 'take-back'])) }),
   asks: asksToCheck,
-  decide({ item: itemId, person }, d) {
+  decide({ item: itemId, person, next }, d) {
     const item = d.need('item', itemId);
     const part = d.find('part', partId(itemId, person));
     if (!part || part.standing !== 'completed') refuse('not-done');
+    settleNext(item, next, d);
     tellingOfCompletion(item, d, () => uncheckPart(part.id, d));
     d.enter('part.uncheck', { itemId }, person === null || person === d.actor.id ? {} : { for: nameOf(person, d) });
   },
 });
+
+/** Never two from one without a word about it. */
+function settleNext(item: Item, wish: 'keep' | 'take-back' | undefined, d: Deciding): void {
+  const next = nextMade(item, d);
+  if (!next || isUntouched(next, d) || isDone(next, d.by('part', 'itemId', next.id))) return;
+  if (wish === undefined) refuse('next-touched', { title: next.title, due: next.due ?? '' }, 'next');
+  if (wish === 'take-back') withdraw(next, d);
+}
 
 const nameOf = (personId: string | null, d: Deciding): string => (personId ? (d.find('person', personId)?.name ?? '') : '');
 const namesOn = (item: Item, d: Deciding): string[] => countingParts(d.by('part', 'itemId', item.id)).map((part) => nameOf(part.personId, d));

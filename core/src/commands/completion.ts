@@ -1,5 +1,6 @@
 import { firstCompleted, isDone } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
+import { bringNext, takeNextBack } from './appearing.ts';
 import type { Deciding } from './deciding.ts';
 
 /**
@@ -21,6 +22,8 @@ function telling(item: Item, d: Deciding, change: () => void): 'opened' | 'close
   change();
   const after = isDone(d.need('item', item.id), d.by('part', 'itemId', item.id));
   if (before === after) return null;
+  if (after) bringNext(d.need('item', item.id), d);
+  else takeNextBack(item, d);
   const off = new Set(d.by('watch', 'itemId', item.id).flatMap(({ personId, on }) => (on ? [] : [personId])));
   for (const personId of whoWaits(item, d)) {
     if (off.has(personId)) continue;
@@ -36,11 +39,13 @@ const wasToldDone = (personId: string, item: Item, d: Deciding): boolean =>
 /** Givers of parts that count, and those who watch. */
 export function whoWaits(item: Item, d: Deciding): Set<string> {
   const waiting = new Set<string>();
-  for (const part of d.by('part', 'itemId', item.id)) {
-    if (part.takenBackAt !== null) continue;
-    if (part.giverId) waiting.add(part.giverId);
-    if (part.originId) waiting.add(part.originId);
-  }
+  // of a chore, those who asked to be told: else its maker would hear of every single time
+  if (item.seriesId === null)
+    for (const part of d.by('part', 'itemId', item.id)) {
+      if (part.takenBackAt !== null) continue;
+      if (part.giverId) waiting.add(part.giverId);
+      if (part.originId) waiting.add(part.originId);
+    }
   for (const watch of d.by('watch', 'itemId', item.id)) if (watch.on) waiting.add(watch.personId);
   return waiting;
 }

@@ -8,6 +8,7 @@ import { addAway, removeAway } from './away.ts';
 import { checkOff, uncheck } from './checking.ts';
 import { Deciding, type Context, type Note } from './deciding.ts';
 import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
+import { appearByItself, bringForward, changeChore, endChore, giveTurnTo, makeChore, makePlain, moveOccurrence, skipOccurrence, swapTurns } from './chores.ts';
 import { changeHouse, makeHouse } from './house.ts';
 import { addItem, addItems } from './adding.ts';
 import { bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
@@ -89,6 +90,16 @@ const KINDS = {
   'item.remove': removeItem,
   'item.bringBack': bringBackItem,
   'item.purge': purgeItem,
+  'chore.make': makeChore,
+  'chore.change': changeChore,
+  'chore.end': endChore,
+  'chore.skip': skipOccurrence,
+  'chore.move': moveOccurrence,
+  'chore.giveTurn': giveTurnTo,
+  'chore.swap': swapTurns,
+  'chore.ahead': bringForward,
+  'chore.plain': makePlain,
+  'chore.appear': appearByItself,
   'part.handOver': handOver,
   'part.take': take,
   'part.takeBack': takeBack,

@@ -1,4 +1,4 @@
-import { v5 } from 'uuid';
+import { NIL, v5 } from 'uuid';
 import type { IndexOf, Noun, Row } from '../model/nouns.ts';
 import { isHere, type Person } from '../model/person.ts';
 import type { NoticeKind, Params } from '../model/said.ts';
@@ -112,6 +112,11 @@ export class Deciding {
 
   all<N extends Noun>(noun: N): Row<N>[] {
     return this.merged(noun, this.reader.all(noun), () => true);
+  }
+
+  /** Whether the whole house is held here: then what is not found is not there. */
+  get holdsAll(): boolean {
+    return this.reader.get('house', NIL) === 'absent';
   }
 
   command(id: string): RecordedCommand {

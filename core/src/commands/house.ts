@@ -4,7 +4,7 @@ import { Colour, Mark, Pattern, NO_CONTACT, USUAL_REST } from '../model/person.t
 import { Id, Name, Title } from '../model/row.ts';
 import { calendarDateOf, isZone } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
-import { insertItem } from './adding.ts';
+import { insertItem } from './inserting.ts';
 import { refuse } from './reasons.ts';
 import { keyAtEnd } from './position.ts';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Effort, Energy, Importance, Rule, type Item } from '../model/item.ts';
+import { Effort, Energy, Importance, type Item } from '../model/item.ts';
 import { Id, Moment } from '../model/row.ts';
 import { TagName } from '../model/tag.ts';
 import { instantDue, isMoment } from '../time/clock.ts';
@@ -18,11 +18,13 @@ export const NATURE = {
   tags: z.optional(z.array(TagName).check(z.maxLength(20))),
   situations: z.optional(z.array(Id).check(z.maxLength(20))),
   place: z.optional(z.nullable(Id)),
-  rule: z.optional(z.nullable(Rule)),
 };
 
 /** What an item needs to be done, as its fields. Unknown places and situations are refused. */
-export function contextOf({ tags, situations, place }: { tags?: string[]; situations?: string[]; place?: string | null }, d: Deciding): Partial<Item> {
+export function contextOf(
+  { tags, situations, place }: { tags?: string[]; situations?: string[]; place?: string | null },
+  d: Deciding,
+): Partial<Pick<Item, 'tagIds' | 'situationIds' | 'placeId'>> {
   for (const id of situations ?? []) d.need('situation', id);
   if (place) d.need('place', place);
   return { tagIds: tags && tagsNamed(tags, d), situationIds: situations, placeId: place };

@@ -5,6 +5,7 @@ import { Pace } from '../model/house.ts';
 import { Policy, type Item } from '../model/item.ts';
 import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
 import { rearmAlarms } from './alarms.ts';
+import { bringNext, override } from './appearing.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
@@ -149,10 +150,20 @@ export const removeItem = commandKind({
   decide({ items }, d) {
     for (const itemId of items) {
       for (const id of withSteps(itemId, d)) if (!d.need('item', id).removedAt) d.set('item', id, { removedAt: d.now });
+      skipRemoved(itemId, d);
       d.enter('item.remove', { itemId });
     }
   },
 });
+
+/** One of a chore that is removed is left out, and the next comes. */
+function skipRemoved(itemId: string, d: Deciding): void {
+  const item = d.need('item', itemId);
+  const series = item.seriesId === null ? undefined : d.find('series', item.seriesId);
+  if (!series) return;
+  override(series, item.recurrenceId!, { skipped: true }, d);
+  bringNext(item, d);
+}
 
 /** Brings removed items back to their place, with the steps that went with them. */
 export const bringBackItem = commandKind({
@@ -161,9 +172,11 @@ export const bringBackItem = commandKind({
   asks: ({ items }) => items.map((item) => ({ deed: 'change', item }) as const),
   decide({ items }, d) {
     for (const itemId of items) {
-      const { removedAt, purgedAt } = d.need('item', itemId);
+      const { removedAt, purgedAt, seriesId, recurrenceId } = d.need('item', itemId);
       if (purgedAt !== null) refuse('gone', { noun: 'item' });
-      for (const id of withSteps(itemId, d)) if (d.need('item', id).removedAt === removedAt) d.set('item', id, { removedAt: null });
+      for (const id of withSteps(itemId, d)) if (d.need('item', id).removedAt === removedAt) d.set('item', id, { removedAt: null, missedAt: null });
+      const series = seriesId === null ? undefined : d.find('series', seriesId);
+      if (series) override(series, recurrenceId!, { skipped: false }, d);
       d.enter('item.bringBack', { itemId });
     }
   },

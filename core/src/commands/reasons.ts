@@ -45,6 +45,12 @@ export const REASON_CODES = [
   'undo-of-another',
   'alarm-past',
   'ends-before',
+  'bad-rule',
+  'never-occurs',
+  'step-recurs',
+  'next-touched',
+  'was-missed',
+  'not-to-come',
 ] as const;
 export type ReasonCode = (typeof REASON_CODES)[number];
 

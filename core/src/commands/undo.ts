@@ -3,6 +3,7 @@ import type { Noun, Row } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
 import { Id, stampOf } from '../model/row.ts';
 import type { RecordedChange, RecordedCommand } from '../reader/reader.ts';
+import { isUntouched, withdraw } from './appearing.ts';
 import { tellingOfUndoing } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
@@ -10,7 +11,10 @@ import { settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
 
 /** How the making of a row is taken back: it is never deleted. Nouns that are not here stay as they are. */
-const UNMADE: Partial<Record<Noun, (d: Deciding) => Record<string, unknown>>> = {
+const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unknown>>> = {
+  // it ends with its first
+  series: (_, row) => ({ endsBefore: (row as Row<'series'>).dtstart }),
+  override: () => ({ at: null, skipped: false, personId: null, countsFor: null }),
   bundle: (d) => ({ removedAt: d.now }),
   list: (d) => ({ removedAt: d.now }),
   section: (d) => ({ removedAt: d.now }),
@@ -49,6 +53,7 @@ const FINAL = [
   'day.call',
   'notice.undelivered',
   'item.purge',
+  'chore.appear',
   'notice.choose',
 ];
 
@@ -91,14 +96,34 @@ function restore(change: RecordedChange, recorded: RecordedCommand, d: Deciding)
   const row = d.find(change.noun, change.id);
   if (!row) return;
   if (change.noun === 'notice') return withdrawNotice(row as Row<'notice'>, recorded, d);
+  if (change.before === null && cameWithNext(change, row, recorded, d)) return;
   if (change.noun === 'part' && isHandover(change, row as Part)) return takeBackPart(row as Part, change, recorded, d);
   if (change.before === null) {
     const unmade = UNMADE[change.noun];
-    if (unmade) restoreFields(change.noun, row, unmade(d), recorded.id, d);
+    if (unmade) restoreFields(change.noun, row, unmade(d, row), recorded.id, d);
     return;
   }
   restoreFields(change.noun, row, change.before, recorded.id, d);
 }
+
+/**
+ * The next of a chore, which a check-off brought: it goes as a whole, unless somebody has begun with it. What it came with goes or stays
+ * with it.
+ */
+function cameWithNext({ noun, id }: RecordedChange, row: Row, recorded: RecordedCommand, d: Deciding): boolean {
+  if (!isCheckOff(recorded.name)) return false;
+  if (noun === 'part' || noun === 'alarm')
+    return recorded.changes.some((change) => change.noun === 'item' && change.before === null && change.id === (row as Part).itemId);
+  if (noun !== 'item') return false;
+  const item = row as Row<'item'>;
+  if (item.parentId !== null) return recorded.changes.some((change) => change.noun === 'item' && change.before === null && change.id === item.parentId);
+  if (item.seriesId === null || item.removedAt !== null) return false;
+  if (isUntouched(item, d)) withdraw(d.need('item', id), d);
+  else d.note('left-alone', { fields: ['next'], title: item.title });
+  return true;
+}
+
+const isCheckOff = (name: string): boolean => name.startsWith('part.');
 
 function restoreFields(noun: Noun, row: Row, before: Record<string, unknown>, commandId: string, d: Deciding): void {
   const mine: Record<string, unknown> = {};

@@ -9,7 +9,7 @@ import { countingParts, isDone, waitsForTie } from './standing.ts';
 export const FOLLOW_UP_GROUPS = ['needs-you', 'late', 'silent', 'in-hand', 'back'] as const;
 export type FollowUpGroup = (typeof FOLLOW_UP_GROUPS)[number];
 
-export type FollowUpReason = 'declined' | 'asked' | 'waits-for-tie' | 'no-answer' | 'left' | 'nobody' | 'late' | 'silent' | 'in-hand' | 'done';
+export type FollowUpReason = 'declined' | 'asked' | 'waits-for-tie' | 'no-answer' | 'left' | 'nobody' | 'away' | 'late' | 'silent' | 'in-hand' | 'done';
 
 export interface FollowUp {
   item: Item;
@@ -24,7 +24,9 @@ export interface FollowUp {
 /** What following up reads: a part of `Reader` that every side has. */
 export interface FollowUpRows {
   all(noun: 'part'): Part[];
+  all(noun: 'item'): Item[];
   by(noun: 'part', field: 'itemId', value: string): Part[];
+  by(noun: 'timeAway', field: 'personId', value: string): Row<'timeAway'>[];
   get(noun: 'item', id: string): Item | 'absent' | 'not-held';
   get(noun: 'person', id: string): Row<'person'> | 'absent' | 'not-held';
 }
@@ -44,6 +46,7 @@ export function followUpsOf(giverId: string, rows: FollowUpRows, now: string, zo
       .map((part) => part.itemId),
   );
   const found: FollowUp[] = [];
+  for (const item of rows.all('item')) if (isNobodysTurn(item) && item.makerId === giverId) itemIds.add(item.id);
   for (const itemId of itemIds) {
     const item = rows.get('item', itemId);
     if (typeof item === 'string' || item.removedAt) continue;
@@ -59,10 +62,13 @@ export function followUpOf(item: Item, giverId: string, rows: FollowUpRows, now:
   const others = parts.filter((part) => isFrom(part, giverId) && part.personId !== giverId);
   const stands = (group: FollowUpGroup, reason: FollowUpReason, part: Part | null): FollowUp => ({ item, group, reason, part, parts });
   if (isDone(item, parts)) {
+    // of a chore the history is on its own page
+    if (item.seriesId !== null) return null;
     const back = others.find((part) => part.standing === 'completed' && part.putAwayAt === null);
     return back ? stands('back', 'done', back) : null;
   }
   const counting = countingParts(others);
+  if (isNobodysTurn(item) && countingParts(parts).length === 0) return stands('needs-you', 'nobody', null);
   if (counting.length === 0) return others.length > 0 && countingParts(parts).length === 0 ? stands('needs-you', 'nobody', null) : null;
   const need = needOf(item, counting, rows);
   if (need) return stands('needs-you', need.reason, need.part);
@@ -84,6 +90,7 @@ function needOf(item: Item, counting: Part[], rows: FollowUpRows): { reason: Fol
   const nobodyLeft = counting.every((part) => declined(part) || left(part));
   return (
     (item.policy === 'each' || nobodyLeft ? (find('declined', declined) ?? find('left', left)) : null) ??
+    find('away', (part) => isAway(item, part, rows)) ??
     find('asked', (part) => part.standing === 'tentative') ??
     find('waits-for-tie', (part) => waitsForTie(item, part)) ??
     find('no-answer', (part) => part.unanswered >= NUDGES_BEFORE_ASKING && part.standing !== 'completed')
@@ -94,6 +101,16 @@ const hasLeft = (part: Part, rows: FollowUpRows): boolean => {
   const person = rows.get('person', part.personId!);
   return typeof person !== 'string' && !isHere(person);
 };
+
+/** A chore whose turn nobody can take: it waits for a decision. */
+const isNobodysTurn = (item: Item): boolean => item.turn?.kind === 'nobody' && item.removedAt === null;
+
+/** They had said they would, and are away on its day. */
+function isAway(item: Item, part: Part, rows: FollowUpRows): boolean {
+  const day = item.due?.slice(0, 10);
+  if (item.turn === null || day === undefined || part.standing === 'completed') return false;
+  return rows.by('timeAway', 'personId', part.personId!).some(({ from, to, removedAt }) => removedAt === null && from <= day && day <= to);
+}
 
 /** Nudged at least once and no sign of life since. */
 const isSilent = (part: Part): boolean => part.nudgedAt !== null && (part.lastSignAt === null || part.lastSignAt < part.nudgedAt);

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { Pace } from './house.ts';
-import { Id, Instant, Moment, oneLine, shared, Text, Title, WallTime } from './row.ts';
+import { Id, Instant, Moment, shared, Text, Title } from './row.ts';
 
 /** `any`: the first to check off completes it. `each`: everyone checks off their own part. */
 export const Policy = z.enum(['any', 'each']);
@@ -13,17 +13,19 @@ export type Energy = z.infer<typeof Energy>;
 export const Effort = z.int().check(z.gte(1), z.lte(60_000));
 export const Importance = z.int().check(z.gte(0), z.lte(3));
 
-/**
- * What makes it come back: RFC 5545 RRULE, or an ISO 8601 duration after it was done, with the hour if one was said, and the words it
- * was said in.
- */
-export const Rule = z.object({
-  rrule: z.nullable(z.string().check(z.regex(/^FREQ=[A-Z]+(;[A-Z]+=[A-Z0-9,+-]+)*$/), z.maxLength(300))),
-  afterDone: z.nullable(z.string().check(z.regex(/^P\d{1,4}[DWMY]$/))),
-  time: z.nullable(WallTime),
-  words: oneLine(120),
+/** How somebody came to have an occurrence of a chore. */
+export const Turn = z.object({
+  kind: z.enum(['fixed', 'turns', 'fair', 'given', 'nobody']),
+  /** The queue before it. */
+  queue: z.array(Id),
+  /** Whose place in the queue it takes; null: that of who has it. */
+  countsFor: z.nullable(Id),
+  /** Of `fair`: the minutes they had carried in four weeks. */
+  minutes: z.nullable(z.number()),
+  /** Who would have been first, and is away. */
+  skipped: z.array(Id),
 });
-export type Rule = z.infer<typeof Rule>;
+export type Turn = z.infer<typeof Turn>;
 
 /** One thing to do or get. Whether it is done is never stored: it follows from its parts. */
 export const Item = z.object({
@@ -47,7 +49,12 @@ export const Item = z.object({
   /** All of them have to be so. */
   situationIds: z.array(Id),
   placeId: z.nullable(Id),
-  rule: z.nullable(Rule),
+  /** The chore it is an occurrence of, and which: the rule's own local time for it. */
+  seriesId: z.nullable(Id),
+  recurrenceId: z.nullable(Moment),
+  turn: z.nullable(Turn),
+  /** A later one came before it was done. */
+  missedAt: z.nullable(Instant),
   /** Fractional key among its siblings; ties break by id. */
   position: z.string(),
   policy: Policy,

@@ -10,6 +10,7 @@ import { Part } from './part.ts';
 import { Person } from './person.ts';
 import { Place } from './place.ts';
 import { Activity, Comment, Notice, Watch } from './said.ts';
+import { Override, Series } from './series.ts';
 import { Situation } from './situation.ts';
 import { Matter, MeetingNote, Talk } from './talk.ts';
 import { Tag } from './tag.ts';
@@ -32,6 +33,8 @@ export interface Nouns {
   arrangement: Arrangement;
   timeAway: TimeAway;
   noticeChoices: NoticeChoices;
+  series: Series;
+  override: Override;
   item: Item;
   part: Part;
   alarm: Alarm;
@@ -62,6 +65,8 @@ export const rowSchemas = {
   arrangement: Arrangement,
   timeAway: TimeAway,
   noticeChoices: NoticeChoices,
+  series: Series,
+  override: Override,
   item: Item,
   part: Part,
   alarm: Alarm,
@@ -93,7 +98,9 @@ export const INDEXES = {
   arrangement: ['personId'],
   timeAway: ['personId'],
   noticeChoices: ['personId'],
-  item: ['listId', 'parentId'],
+  series: ['listId'],
+  override: ['seriesId'],
+  item: ['listId', 'parentId', 'seriesId'],
   part: ['itemId'],
   alarm: ['itemId'],
   wait: ['itemId'],

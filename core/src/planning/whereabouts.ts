@@ -134,6 +134,8 @@ function isOwner(item: Item, personId: string, rows: PlanRows): boolean {
  * A day, a list, a person, the shelf, "later, no day" or an answer is a decision.
  */
 export function isToSort(item: Item, part: Part, personId: string): boolean {
+  // a chore was settled when it was set up: nobody is asked anew each time
+  if (item.seriesId !== null) return false;
   if (part.personId === personId) return part.standing === 'needs-action';
   return part.personId === null && item.listId === null && item.parentId === null && item.makerId === personId && item.due === null && item.start === null;
 }

@@ -159,6 +159,57 @@ export const arrangement = sqliteTable(
   (t) => [index('arrangement_seq_ix').on(t.houseId, t.seq), index('arrangement_person_ix').on(t.personId)],
 );
 
+export const series = sqliteTable(
+  'series',
+  {
+    ...shared(),
+    listId: text().references(() => list.id),
+    sectionId: text(),
+    makerId: text().notNull(),
+    title: text().notNull(),
+    notes: text().notNull(),
+    importance: integer().notNull(),
+    effort: integer(),
+    energy: text(),
+    tagIds: json(),
+    situationIds: json(),
+    placeId: text(),
+    policy: text().notNull(),
+    confirm: flag(),
+    pace: text(),
+    steps: json(),
+    alarms: json(),
+    rrule: text(),
+    afterDone: text(),
+    dtstart: text().notNull(),
+    offDay: text().notNull(),
+    missed: text().notNull(),
+    whenDone: flag(),
+    turn: text().notNull(),
+    personIds: json(),
+    followsId: text(),
+    endsBefore: text(),
+    createdAt: text().notNull(),
+  },
+  (t) => [index('series_seq_ix').on(t.houseId, t.seq), index('series_list_ix').on(t.listId)],
+);
+
+export const override = sqliteTable(
+  'override',
+  {
+    ...shared(),
+    seriesId: text()
+      .notNull()
+      .references(() => series.id),
+    recurrenceId: text().notNull(),
+    at: text(),
+    skipped: flag(),
+    personId: text(),
+    countsFor: text(),
+  },
+  (t) => [index('override_seq_ix').on(t.houseId, t.seq), index('override_series_ix').on(t.seriesId)],
+);
+
 export const item = sqliteTable(
   'item',
   {
@@ -177,7 +228,10 @@ export const item = sqliteTable(
     tagIds: json(),
     situationIds: json(),
     placeId: text(),
-    rule: text({ mode: 'json' }),
+    seriesId: text().references(() => series.id),
+    recurrenceId: text(),
+    turn: text({ mode: 'json' }),
+    missedAt: text(),
     position: text().notNull(),
     policy: text().notNull(),
     confirm: flag(),
@@ -187,7 +241,12 @@ export const item = sqliteTable(
     removedAt: text(),
     purgedAt: text(),
   },
-  (t) => [index('item_seq_ix').on(t.houseId, t.seq), index('item_list_ix').on(t.listId), index('item_parent_ix').on(t.parentId)],
+  (t) => [
+    index('item_seq_ix').on(t.houseId, t.seq),
+    index('item_list_ix').on(t.listId),
+    index('item_parent_ix').on(t.parentId),
+    index('item_series_ix').on(t.seriesId),
+  ],
 );
 
 export const part = sqliteTable(
@@ -382,6 +441,8 @@ export const nounTables = {
   arrangement,
   timeAway,
   noticeChoices,
+  series,
+  override,
   item,
   part,
   alarm,

@@ -3,6 +3,7 @@ import {
   firstLastCall,
   firstPurge,
   firstRing,
+  nextAppearance,
   nudgeRounds,
   ringId,
   type CommandName,
@@ -70,8 +71,20 @@ const purges: Planner = (house, rows) => {
   return purge && { houseId: house.id, at: purge.at, id: v5(`purge:${purge.at}`, purge.itemId), name: 'item.purge', payload: { item: purge.itemId } };
 };
 
+/** The first occurrence of a chore to come: when its day begins, or now where the last is over. */
+const chores: Planner = (house, rows, now) => {
+  let first: Due | null = null;
+  for (const series of rows.all('series')) {
+    const next = nextAppearance(series, now, house, rows);
+    if (!next || (first !== null && first.at <= next.at)) continue;
+    const { recurrenceId } = next.occurrence;
+    first = { houseId: house.id, at: next.at, id: v5(`appear:${recurrenceId}`, series.id), name: 'chore.appear', payload: { series: series.id, recurrenceId } };
+  }
+  return first;
+};
+
 /**
  * Everything a house does by itself. Midnight is not among them: where an item shows follows from the day, on every side, so nothing
  * has to be done for it.
  */
-export const PLANNERS: readonly Planner[] = [reminders, nudges, lastCalls, asksAgain, purges];
+export const PLANNERS: readonly Planner[] = [chores, reminders, nudges, lastCalls, asksAgain, purges];

@@ -8,6 +8,7 @@ import { Sight } from './visibility.ts';
 export interface Reach {
   lists: Set<string>;
   items: Set<string>;
+  series: Set<string>;
   /** Agenda lines and notes that are shared or no longer. */
   talks: Set<`${'matter' | 'meetingNote'}:${string}`>;
   everything: boolean;
@@ -17,6 +18,7 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   share: ['access'],
   list: ['ownerId', 'bundleId'],
   item: ['listId', 'parentId', 'makerId', 'tagIds', 'purgedAt'],
+  series: ['personIds', 'listId'],
   part: ['takenBackAt', 'giverId', 'originId', 'givenAt'],
   person: ['role', 'endedAt'],
   matter: ['shared'],
@@ -24,13 +26,14 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
 };
 
 export function reachOf(changes: readonly Change[], reader: Reader): Reach {
-  const reach: Reach = { lists: new Set(), items: new Set(), talks: new Set(), everything: false };
+  const reach: Reach = { lists: new Set(), items: new Set(), series: new Set(), talks: new Set(), everything: false };
   const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
   for (const { noun, id, made, fields } of changes) {
     if (!TOUCHING[noun]?.some((field) => field in fields)) continue;
     // who comes new has seen nothing before: their devices begin at the beginning
     if (noun === 'person') reach.everything ||= !made;
     if ((noun === 'matter' || noun === 'meetingNote') && !made) reach.talks.add(`${noun}:${id}`);
+    if (noun === 'series' && !made) reach.series.add(id);
     if (noun === 'list') reach.lists.add(id);
     if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
     // a new item changes nothing but who sees the tags it carries
@@ -53,7 +56,8 @@ const itemOf = (id: string, reader: Reader): string => {
   return typeof part === 'string' ? '' : part.itemId;
 };
 
-export const reachesNothing = ({ lists, items, talks, everything }: Reach): boolean => !everything && lists.size === 0 && items.size === 0 && talks.size === 0;
+export const reachesNothing = ({ lists, items, series, talks, everything }: Reach): boolean =>
+  !everything && [lists, items, series, talks].every(({ size }) => size === 0);
 
 type Key = `${Noun}:${string}`;
 
@@ -92,10 +96,13 @@ function* rowsInReach(reach: Reach, reader: Reader): Generator<readonly [Noun, R
     if (typeof row !== 'string') yield [noun, row];
   }
   const items = new Set<string>();
+  const series = new Set(reach.series);
   for (const listId of reach.lists) {
     yield* rowsOfList(listId, reader);
+    for (const chore of reader.by('series', 'listId', listId)) series.add(chore.id);
     for (const item of reader.by('item', 'listId', listId)) items.add(item.id);
   }
+  for (const seriesId of series) yield* rowsOfSeries(seriesId, reader);
   for (const itemId of reach.items) withSteps(itemId, reader, items);
   for (const itemId of items) yield* rowsOfItem(itemId, reader);
 }
@@ -108,6 +115,13 @@ function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, 
   for (const share of reader.by('share', 'listId', listId)) yield ['share', share];
   for (const bundle of reader.all('bundle')) yield ['bundle', bundle];
   for (const entry of reader.by('activity', 'listId', listId)) yield ['activity', entry];
+}
+
+function* rowsOfSeries(seriesId: string, reader: Reader): Generator<readonly [Noun, Row]> {
+  const series = reader.get('series', seriesId);
+  if (typeof series === 'string') return;
+  yield ['series', series];
+  for (const override of reader.by('override', 'seriesId', seriesId)) yield ['override', override];
 }
 
 function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, Row]> {

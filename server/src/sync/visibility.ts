@@ -59,6 +59,12 @@ export class Sight {
       case 'section':
       case 'share':
         return this.seesList((row as Row<'section'>).listId);
+      case 'series':
+        return this.seesSeries(row as Row<'series'>);
+      case 'override': {
+        const series = this.rows.find('series', (row as Row<'override'>).seriesId);
+        return series !== undefined && this.seesSeries(series);
+      }
       case 'item':
         return this.footings(row.id, row as Item).length > 0;
       case 'part':
@@ -106,6 +112,11 @@ export class Sight {
     const seen = footingInList(listId, this.person, this.rows) !== null;
     this.lists.set(listId, seen);
     return seen;
+  }
+
+  /** Who shares in a chore sees when it comes and whose turn it is, also without the list it lies in. */
+  private seesSeries({ listId, makerId, personIds }: Row<'series'>): boolean {
+    return personIds.includes(this.person.id) || (listId === null ? makerId === this.person.id : this.seesList(listId));
   }
 
   private seesTag(tagId: string): boolean {

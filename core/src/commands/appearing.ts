@@ -1,0 +1,204 @@
+import { v5 } from 'uuid';
+import { isDone } from '../followup/standing.ts';
+import type { Item, Turn } from '../model/item.ts';
+import { occurrenceItemId, overrideId, type Override, type Series } from '../model/series.ts';
+import { isWithdrawn, itemsOf, madeOf, nextAppearance, occurrenceAfter } from '../recurrence/chores.ts';
+import { neverOccurs, type Occurrence } from '../recurrence/occurrences.ts';
+import { BadRule } from '../recurrence/rrule.ts';
+import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whose-turn.ts';
+import { addAlarm } from './alarms.ts';
+import type { Deciding } from './deciding.ts';
+import { insertItem } from './inserting.ts';
+import { FRESH, makePart, partId, settleNobody } from './parts.ts';
+import { refuse } from './reasons.ts';
+
+/** How the occurrences of a chore become items, and cease to be. */
+
+export const houseOf = (d: Deciding) => d.need('house', d.context.houseId);
+
+/** A chore as it is when it is made; what is left out is as usual. Refuses a rule that can't be, or never occurs. */
+export function insertSeries(
+  d: Deciding,
+  fields: Pick<Series, 'listId' | 'sectionId' | 'title' | 'rrule' | 'afterDone' | 'dtstart'> & Partial<Series>,
+): Series {
+  const given = Object.fromEntries(Object.entries(fields).filter(([field, value]) => value !== undefined && field !== 'parentId')) as typeof fields;
+  refuseBadRule(given, d);
+  return d.insert('series', d.newId(), {
+    makerId: d.actor.id,
+    notes: '',
+    importance: 0,
+    effort: null,
+    energy: null,
+    tagIds: [],
+    situationIds: [],
+    placeId: null,
+    policy: (fields.personIds?.length ?? 0) > 1 ? 'each' : 'any',
+    confirm: false,
+    pace: null,
+    steps: [],
+    alarms: [],
+    offDay: 'keep',
+    missed: 'keep',
+    whenDone: false,
+    turn: 'fixed',
+    personIds: [],
+    followsId: null,
+    endsBefore: null,
+    createdAt: d.now,
+    ...given,
+  });
+}
+
+export function refuseBadRule({ rrule, afterDone, dtstart }: Pick<Series, 'rrule' | 'afterDone' | 'dtstart'>, d: Deciding): void {
+  if ((rrule === null) === (afterDone === null)) refuse('malformed', { field: 'rrule' }, 'rrule');
+  if (rrule === null) return;
+  try {
+    if (neverOccurs({ rrule, dtstart, zone: houseOf(d).zone })) refuse('never-occurs', {}, 'rrule');
+  } catch (error) {
+    if (error instanceof BadRule) refuse('bad-rule', { says: error.message }, 'rrule');
+    throw error;
+  }
+}
+
+/** The first one, at once: there is nothing before it to wait for. */
+export function appearFirst(series: Series, d: Deciding): Item {
+  const first = nextAppearance(series, d.now, houseOf(d), d);
+  return first ? appear(series, first.occurrence, d) : refuse('never-occurs', {}, 'rrule');
+}
+
+/** The item an occurrence is: made now, unless it has been. */
+export function appear(series: Series, occurrence: Occurrence, d: Deciding): Item {
+  const known = itemsOf(series.id, d).find((item) => item.recurrenceId === occurrence.recurrenceId);
+  if (known && !isWithdrawn(known, d)) return known;
+  const { personIds, turn } = assignNow(series, occurrence, d);
+  const item = layOut(series, occurrence, turn, known, d);
+  for (const personId of personIds) giveTurn(item.id, personId, series, d);
+  settleNobody(item.id, d);
+  layOutSteps(item, series, d);
+  if (!known)
+    for (const trigger of series.alarms)
+      for (const id of personIds.length > 0 ? personIds : [series.makerId]) addAlarm(item.id, id, trigger, d, series.makerId);
+  if (series.missed === 'roll') missEarlier(item, d);
+  return item;
+}
+
+export const assignNow = (series: Series, occurrence: Occurrence, d: Deciding): Assigned =>
+  assign(series, occurrence, queueOf(series, d, occurrence.recurrenceId), series.turn === 'fair' ? carriedSoFar(d) : [], d, houseOf(d));
+
+function layOut(series: Series, { recurrenceId, at }: Occurrence, turn: Turn, withdrawn: Item | undefined, d: Deciding): Item {
+  const { listId, sectionId, makerId, title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm, pace } = series;
+  const nature = { title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm, pace };
+  const fields = { ...nature, listId, sectionId, parentId: null, makerId, due: at, seriesId: series.id, recurrenceId, turn };
+  if (!withdrawn) return insertItem(d, fields, occurrenceItemId(series.id, recurrenceId));
+  for (const part of d.by('part', 'itemId', withdrawn.id)) d.set('part', part.id, { ...FRESH, takenBackAt: part.personId === null ? null : d.now });
+  return d.set('item', withdrawn.id, { ...fields, removedAt: null, missedAt: null, start: null, createdAt: d.now });
+}
+
+/** Its own, since it came to be theirs by the chore; the giver is who made that. */
+function giveTurn(itemId: string, personId: string, series: Series, d: Deciding): void {
+  const own = personId === series.makerId;
+  const given = {
+    ...FRESH,
+    standing: own ? ('accepted' as const) : FRESH.standing,
+    seenAt: own ? d.now : null,
+    giverId: series.makerId,
+    originId: series.makerId,
+    givenAt: d.now,
+  };
+  const id = partId(itemId, personId);
+  if (d.find('part', id)) d.set('part', id, given);
+  else makePart(itemId, personId, d, given);
+}
+
+function layOutSteps(item: Item, series: Series, d: Deciding): void {
+  for (const [nth, title] of series.steps.entries()) {
+    const id = v5(`step:${nth}`, item.id);
+    const { listId, sectionId } = item;
+    if (!d.find('item', id)) insertItem(d, { listId, sectionId, parentId: item.id, makerId: series.makerId, title }, id);
+    else {
+      d.set('item', id, { title, removedAt: null });
+      for (const part of d.by('part', 'itemId', id)) d.set('part', part.id, { ...FRESH, takenBackAt: part.personId === null ? null : d.now });
+    }
+  }
+}
+
+/** Only the newest stays open. */
+function missEarlier(item: Item, d: Deciding): void {
+  for (const earlier of itemsOf(item.seriesId!, d)) {
+    if (earlier.recurrenceId! >= item.recurrenceId! || earlier.removedAt !== null || isDone(earlier, d.by('part', 'itemId', earlier.id))) continue;
+    d.set('item', earlier.id, { missedAt: d.now, removedAt: d.now });
+    d.enter('chore.miss', { itemId: earlier.id });
+  }
+}
+
+/**
+ * What comes after an item of a chore that is done with stands there at once. Whose turn that is by fairness is known only where the
+ * whole house is: a device leaves it to the server.
+ */
+export function bringNext(item: Item, d: Deciding): void {
+  const series = item.seriesId === null ? undefined : d.find('series', item.seriesId);
+  if (!series || (series.turn === 'fair' && !d.holdsAll)) return;
+  const occurrence = occurrenceAfter(series, item.recurrenceId, houseOf(d), d);
+  if (occurrence) appear(series, occurrence, d);
+}
+
+/** Opened again, the next goes as it came, unless somebody has begun with it. */
+export function takeNextBack(item: Item, d: Deciding): void {
+  const next = nextMade(item, d);
+  if (next && isUntouched(next, d)) withdraw(next, d);
+}
+
+/** The item that came of this one being done: open, and later in the rule. */
+export function nextMade(item: Item, d: Deciding): Item | null {
+  if (item.seriesId === null) return null;
+  return madeOf(item.seriesId, d).find((one) => one.recurrenceId! > item.recurrenceId! && one.removedAt === null) ?? null;
+}
+
+export function withdraw(item: Item, d: Deciding): void {
+  d.set('item', item.id, { removedAt: d.now });
+  for (const step of d.by('item', 'parentId', item.id)) if (step.removedAt === null) d.set('item', step.id, { removedAt: d.now });
+}
+
+/** What looking at it leaves behind. */
+const SEEING = ['', 'seenAt', 'nudgedAt', 'unanswered'];
+
+/** Nobody has done anything with it since it came. */
+export function isUntouched(item: Item, d: Deciding): boolean {
+  const rows = [item, ...d.by('item', 'parentId', item.id)];
+  const parts = rows.flatMap((one) => d.by('part', 'itemId', one.id));
+  if (rows.some((one) => d.by('comment', 'itemId', one.id).length > 0)) return false;
+  // laid out once, and maybe again after it was withdrawn
+  const layers = [item.stamps['']?.c, item.stamps.removedAt?.c];
+  const fresh = (stamps: Item['stamps']) => Object.entries(stamps).every(([field, { c }]) => SEEING.includes(field) || layers.includes(c));
+  return [...rows, ...parts].every(({ stamps }) => fresh(stamps));
+}
+
+/** Says of an occurrence that it differs; what is not said stays. */
+export function override(
+  series: Series,
+  recurrenceId: string,
+  fields: Partial<Pick<Override, 'at' | 'skipped' | 'personId' | 'countsFor'>>,
+  d: Deciding,
+): void {
+  const id = overrideId(series.id, recurrenceId);
+  if (d.find('override', id)) d.set('override', id, fields);
+  else d.insert('override', id, { seriesId: series.id, recurrenceId, at: null, skipped: false, personId: null, countsFor: null, ...fields });
+}
+
+/** The item passes to who has the turn now. */
+export function reassign(item: Item, { personIds, turn }: Assigned, d: Deciding): void {
+  const series = d.need('series', item.seriesId!);
+  for (const part of d.by('part', 'itemId', item.id)) {
+    if (part.personId === null || part.takenBackAt !== null || personIds.includes(part.personId)) continue;
+    d.set('part', part.id, { takenBackAt: d.now });
+    d.tell(part.personId, 'taken-back', null, { title: item.title });
+  }
+  for (const personId of personIds) {
+    const part = d.find('part', partId(item.id, personId));
+    if (part && part.takenBackAt === null) continue;
+    giveTurn(item.id, personId, series, d);
+    d.tell(personId, 'handed', item.id, { title: item.title, message: '' });
+  }
+  settleNobody(item.id, d);
+  d.set('item', item.id, { turn });
+}

@@ -1,0 +1,336 @@
+import * as z from 'zod/mini';
+import { isDone } from '../followup/standing.ts';
+import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
+import { Policy, type Item } from '../model/item.ts';
+import { Id, Moment, Text, Title } from '../model/row.ts';
+import { AfterDone, Missed, RRuleText, TurnKind, type Series } from '../model/series.ts';
+import { itemsOf, madeOf, nextAppearance, occurrenceAfter, occurrencesAfter } from '../recurrence/chores.ts';
+import { occurrences, type Occurrence } from '../recurrence/occurrences.ts';
+import { LONGEST_OFF, OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
+import { formatRRule, parseRRule } from '../recurrence/rrule.ts';
+import { choresAhead, holderOf, queueOf } from '../recurrence/whose-turn.ts';
+import { addDays, calendarDateOf, isMoment } from '../time/clock.ts';
+import { rearmAlarms } from './alarms.ts';
+import { appear, appearFirst, assignNow, bringNext, houseOf, insertSeries, override, reassign, withdraw } from './appearing.ts';
+import type { Deciding } from './deciding.ts';
+import { contextOf, NATURE } from './item-fields.ts';
+import { commandKind } from './kind.ts';
+import type { Ask } from './may.ts';
+import { needPerson } from './parts.ts';
+import { refuse } from './reasons.ts';
+import { askForSpot, SPOT, spotOf } from './spot.ts';
+
+/** What a chore says of itself, beside where it lies. */
+const CHORE = {
+  title: z.optional(Title),
+  notes: z.optional(Text),
+  policy: z.optional(Policy),
+  confirm: z.optional(z.boolean()),
+  steps: z.optional(z.array(Title).check(z.maxLength(60))),
+  alarms: z.optional(z.array(Trigger).check(z.maxLength(MOST_ALARMS))),
+  rrule: z.optional(z.nullable(RRuleText)),
+  afterDone: z.optional(z.nullable(AfterDone)),
+  dtstart: z.optional(Moment),
+  offDay: z.optional(z.enum(OFF_DAY_SHIFTS)),
+  missed: z.optional(Missed),
+  whenDone: z.optional(z.boolean()),
+  turn: z.optional(TurnKind),
+  persons: z.optional(z.array(Id).check(z.maxLength(60))),
+  ...NATURE,
+};
+type ChoreFields = z.infer<z.ZodMiniObject<typeof CHORE>>;
+
+function fieldsOf({ persons, tags, situations, place, ...fields }: ChoreFields, d: Deciding): Partial<Series> {
+  if (fields.dtstart !== undefined && !isMoment(fields.dtstart)) refuse('malformed', { value: fields.dtstart }, 'dtstart');
+  if (fields.turn !== undefined && fields.turn !== 'fixed' && persons?.length === 0) refuse('malformed', { field: 'persons' }, 'persons');
+  return { ...fields, ...contextOf({ tags, situations, place }, d), personIds: persons?.map((id) => needPerson(id, d).id) };
+}
+
+/** A chore of one's own pile is its maker's; one of a list is changed by who may change things there. */
+function askToChange(series: Series | undefined, d: Deciding): Ask {
+  if (series?.listId) return { deed: 'change', list: series.listId };
+  return { deed: 'self', is: series !== undefined && series.makerId === d.actorOrNull?.id };
+}
+const ofSeries = { asks: ({ series }: { series: string }, d: Deciding): Ask[] => [askToChange(d.need('series', series), d)] };
+
+/** Makes a chore, of nothing or of an item there is: that becomes its first. */
+export const makeChore = commandKind({
+  name: 'chore.make',
+  payload: z.object({ item: z.optional(Id), ...SPOT, ...CHORE, dtstart: Moment }),
+  asks: ({ item, ...spot }) => [item === undefined ? askForSpot(spot) : { deed: 'change', item }],
+  decide({ item: itemId, list, section, parent, ...said }, d) {
+    if (parent) refuse('step-recurs', {}, 'rrule');
+    const fields = fieldsOf(said, d);
+    const rule = { rrule: fields.rrule ?? null, afterDone: fields.afterDone ?? null, dtstart: said.dtstart };
+    if (itemId !== undefined) return becomeChore(itemId, { ...fields, ...rule }, d);
+    if (fields.title === undefined) refuse('title-empty', {}, 'title');
+    const { listId, sectionId } = spotOf({ list, section }, d);
+    const item = appearFirst(insertSeries(d, { ...fields, ...rule, title: fields.title, listId, sectionId }), d);
+    d.enter('chore.make', { itemId: item.id });
+  },
+});
+
+function becomeChore(itemId: string, fields: Partial<Series> & Pick<Series, 'rrule' | 'afterDone' | 'dtstart'>, d: Deciding): void {
+  const item = d.need('item', itemId);
+  if (item.seriesId !== null) refuse('malformed', { field: 'item' }, 'item');
+  if (item.parentId !== null) refuse('step-recurs', { title: item.title }, 'rrule');
+  const { listId, sectionId, makerId, title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm, pace } = item;
+  const nature = { makerId, title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm, pace };
+  const steps = d.by('item', 'parentId', itemId).filter((step) => step.removedAt === null);
+  const held = d.by('part', 'itemId', itemId).flatMap((part) => (part.personId !== null && part.takenBackAt === null ? [part.personId] : []));
+  const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
+  const series = insertSeries(d, {
+    ...nature,
+    steps: steps.map((step) => step.title),
+    personIds: held,
+    ...(given as typeof fields),
+    title: fields.title ?? title,
+    listId,
+    sectionId,
+  });
+  const first = occurrenceAfter(series, null, houseOf(d), d) ?? refuse('never-occurs', {}, 'rrule');
+  const assigned = assignNow(series, first, d);
+  d.set('item', itemId, {
+    seriesId: series.id,
+    recurrenceId: first.recurrenceId,
+    due: first.at,
+    turn: assigned.turn,
+    policy: series.policy,
+    title: series.title,
+  });
+  reassign(d.need('item', itemId), assigned, d);
+  d.enter('chore.make', { itemId });
+}
+
+/**
+ * Changes a chore: from one of its occurrences on, or all that are not over. What changes the rule or who does it begins a new chore that
+ * goes on from the old one; what is past stays as it was.
+ */
+export const changeChore = commandKind({
+  name: 'chore.change',
+  payload: z.object({ series: Id, from: z.optional(z.nullable(Moment)), ...CHORE }),
+  ...ofSeries,
+  decide({ series: seriesId, from, ...said }, d) {
+    const series = d.need('series', seriesId);
+    const fields = fieldsOf(said, d);
+    const first = from ?? newestOpen(series, d);
+    if (first === null) refuse('not-to-come', { title: series.title });
+    goOn(series, first, fields, d);
+  },
+});
+
+/** The newest that is open, else the next to come: what lies before it is past. */
+function newestOpen(series: Series, d: Deciding): string | null {
+  const made = madeOf(series.id, d);
+  const open = made.filter((item) => isOpen(item, d)).at(-1);
+  return open?.recurrenceId ?? occurrenceAfter(series, made.at(-1)?.recurrenceId ?? null, houseOf(d), d)?.recurrenceId ?? null;
+}
+
+const isOpen = (item: Item, d: Deciding): boolean => item.removedAt === null && !isDone(item, d.by('part', 'itemId', item.id));
+
+/** A new chore from an occurrence on, with what differs; the open one there is goes along. */
+function goOn(series: Series, from: string, fields: Partial<Series>, d: Deciding): void {
+  const { id, houseId: _house, seq: _seq, stamps: _stamps, ...as } = series;
+  const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as Partial<Series>;
+  const rule = given.rrule ? { rrule: given.rrule, afterDone: null } : given.afterDone ? { rrule: null, afterDone: given.afterDone } : {};
+  const next = insertSeries(d, {
+    ...as,
+    rrule: restOf(series, from, d),
+    personIds: queueOf(series, d, from),
+    createdAt: d.now,
+    ...given,
+    ...rule,
+    dtstart: startAt(from, given.dtstart ?? from),
+    followsId: id,
+  });
+  const open = madeOf(id, d).filter((item) => item.recurrenceId! >= from && isOpen(item, d));
+  d.set('series', id, { endsBefore: from });
+  for (const item of open.slice(1)) withdraw(item, d);
+  const item = open[0] ? takeAlong(open[0], next, given, d) : appearIfDue(next, d);
+  if (item) d.enter('chore.change', { itemId: item.id }, { from: from.slice(0, 10) });
+}
+
+const startAt = (from: string, said: string): string => `${said.slice(0, 10) < from.slice(0, 10) ? from.slice(0, 10) : said.slice(0, 10)}${said.slice(10)}`;
+
+/** Of a rule that ends after so many, those that are left. */
+function restOf(series: Series, from: string, d: Deciding): string | null {
+  if (series.rrule === null) return null;
+  const rule = parseRRule(series.rrule);
+  if (rule.count === null) return series.rrule;
+  const before = [...occurrences({ rrule: series.rrule, dtstart: series.dtstart, zone: houseOf(d).zone }, { before: from })].length;
+  return formatRRule({ ...rule, count: Math.max(1, rule.count - before) });
+}
+
+function takeAlong(item: Item, series: Series, given: Partial<Series>, d: Deciding): Item {
+  const first = occurrenceAfter(series, null, houseOf(d), d) ?? refuse('never-occurs', {}, 'rrule');
+  const { title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm } = given;
+  const nature = { title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm };
+  d.set('item', item.id, { ...nature, seriesId: series.id, recurrenceId: first.recurrenceId, due: first.at });
+  if (given.turn !== undefined || given.personIds !== undefined) reassign(d.need('item', item.id), assignNow(series, first, d), d);
+  return d.need('item', item.id);
+}
+
+/** What goes on from a later one comes when its time has come. */
+function appearIfDue(series: Series, d: Deciding): Item | null {
+  const first = occurrenceAfter(series, null, houseOf(d), d);
+  const today = calendarDateOf(d.now, houseOf(d).zone);
+  return first && first.at.slice(0, 10) <= today ? appear(series, first, d) : null;
+}
+
+const justBefore = (recurrenceId: string): string => addDays(recurrenceId.slice(0, 10), -1);
+
+const ONE = z.object({ series: Id, recurrenceId: Moment });
+
+/** The occurrence named: it must be one of the chore's, and not be over. */
+function needOpen(
+  { series: seriesId, recurrenceId }: { series: string; recurrenceId: string },
+  d: Deciding,
+): { series: Series; occurrence: Occurrence; item: Item | null } {
+  const series = d.need('series', seriesId);
+  const item = itemsOf(seriesId, d).find((one) => one.recurrenceId === recurrenceId) ?? null;
+  if (item && !isOpen(item, d)) refuse('not-to-come', { title: series.title });
+  if (item) return { series, occurrence: { recurrenceId, at: item.due ?? recurrenceId }, item };
+  for (const found of occurrencesAfter(series, justBefore(recurrenceId), houseOf(d), d)) {
+    if (found.recurrenceId === recurrenceId) return { series, occurrence: found, item };
+    if (found.recurrenceId > recurrenceId) break;
+  }
+  return refuse('not-to-come', { title: series.title });
+}
+
+/** No more of it from an occurrence on, that one included. */
+export const endChore = commandKind({
+  name: 'chore.end',
+  payload: ONE,
+  ...ofSeries,
+  decide({ series: seriesId, recurrenceId }, d) {
+    const series = d.need('series', seriesId);
+    d.set('series', seriesId, { endsBefore: recurrenceId });
+    for (const item of madeOf(seriesId, d)) {
+      if (item.recurrenceId! < recurrenceId || !isOpen(item, d)) continue;
+      withdraw(item, d);
+      d.enter('chore.end', { itemId: item.id }, { title: series.title });
+    }
+  },
+});
+
+/** Only this one is left out. */
+export const skipOccurrence = commandKind({
+  name: 'chore.skip',
+  payload: ONE,
+  ...ofSeries,
+  decide(one, d) {
+    const { series, item } = needOpen(one, d);
+    override(series, one.recurrenceId, { skipped: true }, d);
+    if (!item) return;
+    withdraw(item, d);
+    d.enter('chore.skip', { itemId: item.id });
+    bringNext(item, d);
+  },
+});
+
+/** Only this one is on another day or at another hour. */
+export const moveOccurrence = commandKind({
+  name: 'chore.move',
+  payload: z.object({ ...ONE.shape, at: Moment }),
+  ...ofSeries,
+  decide({ at, ...one }, d) {
+    if (!isMoment(at)) refuse('malformed', { value: at }, 'at');
+    const { series, occurrence, item } = needOpen(one, d);
+    override(series, one.recurrenceId, { at }, d);
+    if (!item) return;
+    d.set('item', item.id, { due: at });
+    rearmAlarms(item.id, ['due'], d);
+    d.enter('item.change', { itemId: item.id }, { field: 'due', from: occurrence.at, to: at });
+  },
+});
+
+/** Of a chore somebody shares in, they give away or swap their own turn without asking who made it. */
+const asksForTurns = (turns: readonly { series: string; recurrenceId: string }[], d: Deciding): Ask[] =>
+  turns.some((one) => whoHas(one, d) === d.actorOrNull?.id)
+    ? [{ deed: 'self', is: turns.every(({ series }) => d.need('series', series).personIds.includes(d.actorOrNull?.id ?? '')) }]
+    : [...new Set(turns.map(({ series }) => series))].map((series) => askToChange(d.need('series', series), d));
+
+function whoHas({ series: seriesId, recurrenceId }: { series: string; recurrenceId: string }, d: Deciding): string | null {
+  const item = itemsOf(seriesId, d).find((one) => one.recurrenceId === recurrenceId);
+  if (item) return holderOf(item, d);
+  const until = addDays(recurrenceId.slice(0, 10), LONGEST_OFF);
+  return (
+    choresAhead(until, d, houseOf(d)).find((one) => one.series.id === seriesId && one.occurrence.recurrenceId === recurrenceId)?.assigned.personIds[0] ?? null
+  );
+}
+
+/** Somebody else has this one. */
+function setTurn(one: { series: string; recurrenceId: string }, personId: string, countsFor: string | null, d: Deciding): void {
+  const { series, occurrence, item } = needOpen(one, d);
+  override(series, one.recurrenceId, { personId, countsFor }, d);
+  if (item) reassign(item, assignNow(series, occurrence, d), d);
+}
+
+/** Gives one occurrence to somebody, once: it is their turn, and the queue goes on from there. */
+export const giveTurnTo = commandKind({
+  name: 'chore.giveTurn',
+  payload: z.object({ ...ONE.shape, person: Id }),
+  asks: (one, d) => asksForTurns([one], d),
+  decide({ person, ...one }, d) {
+    needPerson(person, d, 'person');
+    setTurn(one, person, null, d);
+  },
+});
+
+/** Two change places, once: the queue goes on as if they had not. */
+export const swapTurns = commandKind({
+  name: 'chore.swap',
+  payload: z.object({ series: Id, one: Moment, other: Moment }),
+  asks: ({ series, one, other }, d) =>
+    asksForTurns(
+      [one, other].map((recurrenceId) => ({ series, recurrenceId })),
+      d,
+    ),
+  decide({ series, one, other }, d) {
+    const [first, second] = [one, other].map((recurrenceId) => ({ series, recurrenceId })) as [z.infer<typeof ONE>, z.infer<typeof ONE>];
+    const [mine, theirs] = [whoHas(first, d), whoHas(second, d)];
+    if (mine === null || theirs === null || mine === theirs) refuse('not-to-come', { title: d.need('series', series).title });
+    setTurn(first, theirs, mine, d);
+    setTurn(second, mine, theirs, d);
+  },
+});
+
+/** The next one now, before its day. */
+export const bringForward = commandKind({
+  name: 'chore.ahead',
+  payload: z.object({ series: Id }),
+  ...ofSeries,
+  decide({ series: seriesId }, d) {
+    const series = d.need('series', seriesId);
+    const next = occurrenceAfter(series, madeOf(seriesId, d).at(-1)?.recurrenceId ?? null, houseOf(d), d);
+    if (!next || series.rrule === null) refuse('not-to-come', { title: series.title });
+    appear(series, next, d);
+  },
+});
+
+/** The rule goes: earlier ones stay, this one is a plain item, later ones go. */
+export const makePlain = commandKind({
+  name: 'chore.plain',
+  payload: z.object({ item: Id }),
+  asks: ({ item }) => [{ deed: 'change', item }],
+  decide({ item: itemId }, d) {
+    const item = d.need('item', itemId);
+    if (item.seriesId === null || item.recurrenceId === null) refuse('not-to-come', { title: item.title });
+    for (const later of madeOf(item.seriesId, d)) if (later.recurrenceId! > item.recurrenceId && isOpen(later, d)) withdraw(later, d);
+    if (d.find('series', item.seriesId)) d.set('series', item.seriesId, { endsBefore: item.recurrenceId });
+    d.set('item', itemId, { seriesId: null, recurrenceId: null, turn: null });
+    d.enter('chore.plain', { itemId });
+  },
+});
+
+/** Its day has come: what the clock does. */
+export const appearByItself = commandKind({
+  name: 'chore.appear',
+  payload: ONE,
+  asks: () => [{ deed: 'system' }],
+  decide({ series: seriesId, recurrenceId }, d) {
+    const series = d.need('series', seriesId);
+    const next = nextAppearance(series, d.now, houseOf(d), d);
+    if (next?.occurrence.recurrenceId === recurrenceId) appear(series, next.occurrence, d);
+  },
+});

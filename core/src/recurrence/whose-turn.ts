@@ -1,0 +1,135 @@
+import { countingParts } from '../followup/standing.ts';
+import type { Item, Turn } from '../model/item.ts';
+import { isHere, type Person } from '../model/person.ts';
+import { overrideId, type Override, type Series } from '../model/series.ts';
+import { GUESSED_MINUTES } from '../planning/fits-now.ts';
+import { calendarDateOf, daysOf } from '../time/clock.ts';
+import { civilFromDays, weekdayOfDay } from '../time/epoch.ts';
+import { madeOf, occurrencesAfter, type ChoreHouse, type ChoreRows } from './chores.ts';
+import { fairTurn, type Able, type Carried } from './fair.ts';
+import type { Occurrence } from './occurrences.ts';
+import { among, firstOf, queueAfter } from './turns.ts';
+
+/** Who has an occurrence, and how they came to it. */
+export interface Assigned {
+  personIds: string[];
+  turn: Turn;
+}
+
+/** Minutes a day where nobody said. */
+export const USUAL_CAPACITY = 60;
+
+/** Whoever holds an item of a chore: of several, the first. */
+export const holderOf = (item: Item, rows: ChoreRows): string | null => countingParts(rows.by('part', 'itemId', item.id))[0]?.personId ?? null;
+
+export const isAwayOn = (personId: string, date: string, rows: ChoreRows): boolean =>
+  rows.by('timeAway', 'personId', personId).some(({ from, to, removedAt }) => removedAt === null && from <= date && date <= to);
+
+/** The queue as the last occurrence left it. `before`: of those earlier than this one. */
+export function queueOf(series: Series, rows: ChoreRows, before?: string): string[] {
+  const earlier = madeOf(series.id, rows).filter((item) => item.turn !== null && (before === undefined || item.recurrenceId! < before));
+  const last = earlier.at(-1);
+  return among(last ? queueAfter(last.turn!, holderOf(last, rows)) : series.personIds, series.personIds);
+}
+
+/** Whose turn an occurrence is, as things stand: what somebody said about it first, then the way the chore is shared. */
+export function assign(
+  series: Series,
+  { recurrenceId, at }: Occurrence,
+  queue: readonly string[],
+  carried: readonly Carried[],
+  rows: ChoreRows,
+  house: ChoreHouse,
+): Assigned {
+  const date = at.slice(0, 10);
+  const turn = (kind: Turn['kind'], more: Partial<Turn> = {}): Turn => ({ kind, queue: [...queue], countsFor: null, minutes: null, skipped: [], ...more });
+  const isThere = (id: string) => isInHouse(id, rows) && !isAwayOn(id, date, rows);
+  const given = givenTo(series.id, recurrenceId, rows);
+  if (given && isThere(given.personId!)) return { personIds: [given.personId!], turn: turn('given', { countsFor: given.countsFor }) };
+  if (series.turn === 'fixed') return { personIds: series.personIds.filter((id) => isInHouse(id, rows)), turn: turn('fixed') };
+  if (series.turn === 'turns') {
+    const { personId, skipped } = firstOf(queue, isThere);
+    return personId === null ? { personIds: [], turn: turn('nobody') } : { personIds: [personId], turn: turn('turns', { skipped }) };
+  }
+  const found = fairTurn(daysOf(date), ableOf(series, rows, house), carried);
+  return found ? { personIds: [found.personId], turn: turn('fair', { minutes: found.minutes }) } : { personIds: [], turn: turn('nobody') };
+}
+
+function givenTo(seriesId: string, recurrenceId: string, rows: ChoreRows): Override | null {
+  const override = rows.get('override', overrideId(seriesId, recurrenceId));
+  return typeof override === 'string' || override.personId === null ? null : override;
+}
+
+function isInHouse(personId: string, rows: ChoreRows): boolean {
+  const person = rows.get('person', personId);
+  return typeof person !== 'string' && isHere(person);
+}
+
+function ableOf(series: Series, rows: ChoreRows, house: ChoreHouse): Able[] {
+  return series.personIds.flatMap((id) => {
+    const person = rows.get('person', id);
+    return typeof person === 'string' || !isHere(person) ? [] : [ableAs(person, rows, house)];
+  });
+}
+
+function ableAs(person: Person, rows: ChoreRows, house: ChoreHouse): Able {
+  const known = rows.by('capacity', 'personId', person.id)[0];
+  const joined = daysOf(calendarDateOf(person.joinedAt, house.zone));
+  return {
+    id: person.id,
+    name: person.name,
+    capacityOn: (day) => known?.minutes[weekdayOfDay(day) - 1] ?? USUAL_CAPACITY,
+    isPresentOn: (day) => day >= joined && !isAwayOn(person.id, civilFromDays(day), rows),
+  };
+}
+
+/** Minutes of fair chores, done or open, by who has them and the day. */
+export function carriedSoFar(rows: ChoreRows): Carried[] {
+  const carried: Carried[] = [];
+  for (const series of rows.all('series')) {
+    if (series.turn !== 'fair') continue;
+    for (const item of rows.by('item', 'seriesId', series.id)) {
+      if (item.removedAt !== null || item.due === null) continue;
+      for (const { personId } of countingParts(rows.by('part', 'itemId', item.id)))
+        if (personId !== null) carried.push({ personId, day: daysOf(item.due), minutes: item.effort ?? GUESSED_MINUTES });
+    }
+  }
+  return carried;
+}
+
+/** An occurrence that is not an item yet. */
+export interface Ahead {
+  series: Series;
+  occurrence: Occurrence;
+  assigned: Assigned;
+}
+
+/**
+ * Everything still to come up to a day, with whose turn it would be, in the order of time: fair turns are given one after the other.
+ * Of what comes so long after it was done, and of a chore whose next waits for its last, only what is certain.
+ */
+export function choresAhead(until: string, rows: ChoreRows, house: ChoreHouse): Ahead[] {
+  const found = rows.all('series').flatMap((series) => comingOf(series, until, rows, house).map((occurrence) => ({ series, occurrence })));
+  found.sort((a, b) => (a.occurrence.at < b.occurrence.at ? -1 : a.occurrence.at > b.occurrence.at ? 1 : a.series.id < b.series.id ? -1 : 1));
+  const carried = found.some(({ series }) => series.turn === 'fair') ? carriedSoFar(rows) : [];
+  const queues = new Map<string, string[]>();
+  return found.map(({ series, occurrence }) => {
+    const queue = queues.get(series.id) ?? queueOf(series, rows);
+    const assigned = assign(series, occurrence, queue, carried, rows, house);
+    queues.set(series.id, queueAfter(assigned.turn, assigned.personIds[0] ?? null));
+    if (series.turn === 'fair')
+      for (const personId of assigned.personIds) carried.push({ personId, day: daysOf(occurrence.at), minutes: series.effort ?? GUESSED_MINUTES });
+    return { series, occurrence, assigned };
+  });
+}
+
+function comingOf(series: Series, until: string, rows: ChoreRows, house: ChoreHouse): Occurrence[] {
+  const last = madeOf(series.id, rows).at(-1);
+  if (series.rrule === null && last) return [];
+  const coming: Occurrence[] = [];
+  for (const occurrence of occurrencesAfter(series, last?.recurrenceId ?? null, house, rows)) {
+    if (occurrence.recurrenceId.slice(0, 10) > until) break;
+    if (occurrence.at.slice(0, 10) <= until) coming.push(occurrence);
+  }
+  return coming;
+}
