@@ -60,7 +60,7 @@ export function nextAfter20Years(): void {
   const next = (after: string) => {
     const times = Array.from({ length: 20 }, () => {
       const from = performance.now();
-      for (const rule of rules) [...occurrences({ rrule: rule, dtstart: START, zone: 'Europe/Helsinki' }, { after, limit: 1 })];
+      for (const rule of rules) occurrences({ rrule: rule, dtstart: START, zone: 'Europe/Helsinki' }, { after, limit: 1 }).next();
       return ((performance.now() - from) * 1000) / rules.length;
     });
     return percentile(times, 0.5);

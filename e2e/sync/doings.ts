@@ -10,6 +10,11 @@ const people = (rows: MemoryRows): Person[] => rows.all('person').filter(isHere)
 const mine = (rows: MemoryRows, me: Person) => rows.all('part').filter((part) => isOwnPart(part, me));
 const given = (result: { id: string | null }) => result.id;
 
+/** An occurrence of a chore that has become an item. */
+const occurrencesSeen = (rows: MemoryRows) =>
+  openItems(rows).flatMap(({ seriesId, recurrenceId }) => (seriesId && recurrenceId ? [{ series: seriesId, recurrenceId }] : []));
+const DAILY = { rrule: 'FREQ=DAILY', dtstart: '2026-11-24T16:00' };
+
 /** What people do at random, on what they see. A refusal is part of it. */
 const DOINGS: [number, Doing][] = [
   [3, (e, r, rows) => given(e.give('item.add', { title: `Thing ${r.below(1000)}`, list: r.pick(lists(rows))?.id, section: r.pick(rows.all('section'))?.id }))],
@@ -86,6 +91,36 @@ const DOINGS: [number, Doing][] = [
       withOne(r.pick(openItems(rows)), (item) =>
         e.give('alarm.set', { item: item.id, trigger: { kind: 'relative', to: r.pick(['due', 'plan'] as const)!, offset: `-P${1 + r.below(5)}D` } }),
       ),
+  ],
+  [
+    2,
+    (e, r, rows) => {
+      const [turn, missed] = [r.pick(['fixed', 'turns', 'fair'] as const)!, r.pick(['keep', 'roll'] as const)!];
+      const persons = [...new Set([r.pick(people(rows))!.id, r.pick(people(rows))!.id])];
+      return given(e.give('chore.make', { title: `Chore ${r.below(100)}`, list: r.pick(lists(rows))?.id, ...DAILY, turn, missed, persons, steps: ['Begin'] }));
+    },
+  ],
+  [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('chore.make', { item: item.id, ...DAILY }))],
+  [2, (e, r, rows) => withOne(r.pick(occurrencesSeen(rows)), (one) => e.give(r.pick(['chore.skip', 'chore.end'] as const)!, one))],
+  [1, (e, r, rows) => withOne(r.pick(occurrencesSeen(rows)), (one) => e.give('chore.move', { ...one, at: `2026-12-${10 + r.below(20)}` }))],
+  [1, (e, r, rows) => withOne(r.pick(occurrencesSeen(rows)), (one) => e.give('chore.giveTurn', { ...one, person: r.pick(people(rows))!.id }))],
+  [
+    1,
+    (e, r, rows) =>
+      withOne(r.pick(occurrencesSeen(rows)), ({ series, recurrenceId }) =>
+        e.give('chore.change', {
+          series,
+          from: r.chance(0.5) ? recurrenceId : null,
+          title: `Chore ${r.below(100)}`,
+          ...(r.chance(0.5) ? { dtstart: '2026-11-24T18:00' } : {}),
+        }),
+      ),
+  ],
+  [1, (e, r, rows) => withOne(r.pick(openItems(rows).filter(({ seriesId }) => seriesId)), (item) => e.give('chore.plain', { item: item.id }))],
+  [1, (e, r, rows) => withOne(r.pick(rows.all('series')), (series) => e.give('chore.ahead', { series: series.id }))],
+  [
+    1,
+    (e, r, rows) => withOne(r.pick(people(rows)), (person) => e.give('away.add', { person: person.id, from: '2026-11-24', to: `2026-12-0${1 + r.below(9)}` })),
   ],
   [1, (e, r, rows) => withOne(r.pick(rows.all('alarm')), (alarm) => e.give('alarm.remove', { alarms: [alarm.id] }))],
   [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('wait.set', { item: item.id, words: 'the van' }))],

@@ -95,6 +95,8 @@ export interface Saying {
   offer?: Said['offer'];
   /** A refusal is shown by the caller, beside its cause. */
   ownRefusal?: boolean;
+  /** What can be done instead where it is refused. */
+  instead?: (reason: Reason) => Said['offer'];
 }
 
 /** Gives a command from a screen and says what came of it. Returns the reason if it does not apply here. */
@@ -104,11 +106,11 @@ export function useGive(): Give {
   const house = useLiveHouse();
   const store = useStore() as Store;
   return useCallback<Give>(
-    (name, payload, { words, undo = false, offer, ownRefusal = false } = {}) => {
+    (name, payload, { words, undo = false, offer, ownRefusal = false, instead } = {}) => {
       const given = house.give(name, payload);
       const say = (what: string, offered: Said['offer'], tone: Said['tone']) => void store.dispatch(said({ words: what, offer: offered, tone }));
       if (given.refused) {
-        if (!ownRefusal) say(sayReason(given.refused), null, 'refused');
+        if (!ownRefusal) say(sayReason(given.refused), instead?.(given.refused) ?? null, 'refused');
         return given.refused;
       }
       const notes = given.notes.map(sayNote).filter((one) => one !== null);

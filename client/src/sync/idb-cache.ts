@@ -10,14 +10,21 @@ interface Shape extends DBSchema {
   cursor: { key: 'cursor'; value: number };
 }
 
+/** Goes up when rows get or lose fields. */
+const SHAPE = 2;
 const PREFIX = 'kotiva';
 const nameOf = (accountId: string, houseId: string) => `${PREFIX}/${accountId}/${houseId}`;
 
 /** What a device keeps of one account × house, in IndexedDB. Where the browser refuses storage, in memory. */
 export function idbCache(accountId: string, houseId: string): Cache {
   const spare = memoryCache();
-  const database = openDB<Shape>(nameOf(accountId, houseId), 1, {
-    upgrade(db) {
+  const database = openDB<Shape>(nameOf(accountId, houseId), SHAPE, {
+    upgrade(db, from, _to, tx) {
+      if (from > 0) {
+        // rows of an earlier shape lack fields: they are fetched anew, what still waits to be sent stays
+        void tx.objectStore('rows').clear();
+        return void tx.objectStore('cursor').clear();
+      }
       db.createObjectStore('rows', { keyPath: 'key' });
       db.createObjectStore('queue');
       db.createObjectStore('cursor');

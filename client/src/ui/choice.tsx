@@ -1,4 +1,5 @@
 import { Pressable, View } from 'react-native';
+import { Labelled } from './labelled.tsx';
 import { Txt } from './text.tsx';
 
 export interface Option<T extends string> {
@@ -70,6 +71,18 @@ export function Toggles({
     </View>
   );
 }
+
+/** The same, with the word that says what is chosen in sight. */
+export const LabelledChoice = <T extends string>(props: Parameters<typeof Choice<T>>[0]) => (
+  <Labelled words={props.label}>
+    <Choice {...props} />
+  </Labelled>
+);
+export const LabelledToggles = (props: Parameters<typeof Toggles>[0]) => (
+  <Labelled words={props.label}>
+    <Toggles {...props} />
+  </Labelled>
+);
 
 /** Yes or no, said as a sentence. */
 export function Switch({ words, label, on, onChange }: { words: string; label?: string; on: boolean; onChange: (on: boolean) => void }) {

@@ -1,6 +1,7 @@
 import { v5 } from 'uuid';
 import { isDone } from '../followup/standing.ts';
 import type { Item, Turn } from '../model/item.ts';
+import { isHere } from '../model/person.ts';
 import { occurrenceItemId, overrideId, type Override, type Series } from '../model/series.ts';
 import { isWithdrawn, itemsOf, madeOf, nextAppearance, occurrenceAfter } from '../recurrence/chores.ts';
 import { neverOccurs, type Occurrence } from '../recurrence/occurrences.ts';
@@ -75,9 +76,7 @@ export function appear(series: Series, occurrence: Occurrence, d: Deciding): Ite
   for (const personId of personIds) giveTurn(item.id, personId, series, d);
   settleNobody(item.id, d);
   layOutSteps(item, series, d);
-  if (!known)
-    for (const trigger of series.alarms)
-      for (const id of personIds.length > 0 ? personIds : [series.makerId]) addAlarm(item.id, id, trigger, d, series.makerId);
+  if (!known) setAlarms(item, personIds, series, d);
   if (series.missed === 'roll') missEarlier(item, d);
   return item;
 }
@@ -91,7 +90,7 @@ function layOut(series: Series, { recurrenceId, at }: Occurrence, turn: Turn, wi
   const fields = { ...nature, listId, sectionId, parentId: null, makerId, due: at, seriesId: series.id, recurrenceId, turn };
   if (!withdrawn) return insertItem(d, fields, occurrenceItemId(series.id, recurrenceId));
   for (const part of d.by('part', 'itemId', withdrawn.id)) d.set('part', part.id, { ...FRESH, takenBackAt: part.personId === null ? null : d.now });
-  return d.set('item', withdrawn.id, { ...fields, removedAt: null, missedAt: null, start: null, createdAt: d.now });
+  return d.set('item', withdrawn.id, { ...fields, removedAt: null, missedAt: null, purgedAt: null, start: null, createdAt: d.now });
 }
 
 /** Its own, since it came to be theirs by the chore; the giver is who made that. */
@@ -120,6 +119,12 @@ function layOutSteps(item: Item, series: Series, d: Deciding): void {
       for (const part of d.by('part', 'itemId', id)) d.set('part', part.id, { ...FRESH, takenBackAt: part.personId === null ? null : d.now });
     }
   }
+}
+
+/** Reminders before its date, for who has it, else for who made the chore. What was said of one moment does not come back. */
+function setAlarms(item: Item, personIds: readonly string[], series: Series, d: Deciding): void {
+  const people = (personIds.length > 0 ? personIds : [series.makerId]).filter((id) => isHere(d.need('person', id)));
+  for (const trigger of series.alarms) if (trigger.kind === 'relative') for (const id of people) addAlarm(item.id, id, trigger, d, series.makerId);
 }
 
 /** Only the newest stays open. */

@@ -24,7 +24,8 @@ function house(more: Partial<Payload<'chore.make'>> = {}) {
   const done = (item: Item, by = who(item)!, more: { at?: string } = {}) => w.must(by, 'part.checkOff', { item: item.id, person: w.person(by) }, more);
   const series = () => w.rows.all('series').at(-1)!;
   const houseRow = () => w.rows.all('house')[0]!;
-  const ahead = (until: string) => choresAhead(until, w.rows, houseRow()).map(({ occurrence, assigned }) => `${occurrence.at.slice(5, 10)} ${nameOf(assigned.personIds[0] ?? null)}`);
+  const ahead = (until: string) =>
+    choresAhead(until, w.rows, houseRow()).map(({ occurrence, assigned }) => `${occurrence.at.slice(5, 10)} ${nameOf(assigned.personIds[0] ?? null)}`);
   /** What the clock does, up to a moment. */
   const clock = (now: string) => {
     w.now = now;
@@ -112,7 +113,11 @@ describe('the next one', () => {
     const first = open()[0]!;
     w.must('Petri', 'part.checkOff', { item: steps(first)[0]!.id, person: null });
     done(first);
-    expect(steps(open()[0]!).map(({ title }) => title).sort()).toEqual(['Carry wood', 'Open the damper']);
+    expect(
+      steps(open()[0]!)
+        .map(({ title }) => title)
+        .sort(),
+    ).toEqual(['Carry wood', 'Open the damper']);
     expect(steps(open()[0]!).every((step) => w.parts(step.id).every(({ standing }) => standing === 'needs-action'))).toBe(true);
   });
 });
@@ -266,7 +271,10 @@ describe('one, or this and the following', () => {
 
 test('said in a line: the item is the first of a chore', () => {
   const { w } = house();
-  const id = w.item('Aino', 'Sweep the porch', { rule: { rrule: 'FREQ=WEEKLY;BYDAY=FR', afterDone: null, time: '09:00', words: 'every Friday at 9:00' }, start: '2026-12-04' });
+  const id = w.item('Aino', 'Sweep the porch', {
+    rule: { rrule: 'FREQ=WEEKLY;BYDAY=FR', afterDone: null, time: '09:00', words: 'every Friday at 9:00' },
+    start: '2026-12-04',
+  });
   expect(w.row(id)).toMatchObject({ due: '2026-12-04T09:00', recurrenceId: '2026-12-04T09:00', start: null });
 });
 

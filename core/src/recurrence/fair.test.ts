@@ -2,7 +2,12 @@ import fc from 'fast-check';
 import { fairTurn, type Able, type Carried } from './fair.ts';
 
 const always = () => true;
-const person = (name: string, capacity = 60, isPresentOn: (day: number) => boolean = always): Able => ({ id: name, name, capacityOn: () => capacity, isPresentOn });
+const person = (name: string, capacity = 60, isPresentOn: (day: number) => boolean = always): Able => ({
+  id: name,
+  name,
+  capacityOn: () => capacity,
+  isPresentOn,
+});
 const carried = (personId: string, day: number, minutes: number): Carried => ({ personId, day, minutes });
 
 test('least minutes ÷ capacity, with the minutes as the reason', () => {

@@ -21,6 +21,7 @@ export function FollowUpAction({ followUp }: { followUp: FollowUp }) {
   switch (reason) {
     case 'declined':
     case 'left':
+    case 'away':
     case 'no-answer':
       return <PassOnAction item={item} from={part!.personId!} label={label(t('part.passOn'))} />;
     case 'nobody':

@@ -30,6 +30,8 @@ function sayReason({ item, reason, part, parts }: FollowUp, rows: MemoryRows, no
       return join(t('follow.noAnswer', { name }), each);
     case 'left':
       return join(t('follow.left', { name }), each);
+    case 'away':
+      return join(t('follow.away', { name }), each);
     case 'nobody':
       return t('follow.nobody');
     case 'late':

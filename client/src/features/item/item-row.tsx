@@ -3,6 +3,8 @@ import { useNow, usePlace } from '@/store/store.ts';
 import { ChosenMark, Knot, KnotMark, Row, Thread, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayDue, sayInstant } from '@/words/dates.ts';
+import { sayRuleShort } from '@/words/rules.ts';
+import { choreOf } from './chore-of.ts';
 import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
 import { alarmsOf, sayTrigger } from './say-alarm.ts';
 import { useOpenItem } from './open-item.ts';
@@ -47,6 +49,8 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
   const reminder = alarmsOf(rows, item.id, me.id).find((alarm) => nextRing(alarm, house, rows));
   const completed = parts.find((part) => part.standing === 'completed');
 
+  const series = choreOf(item, rows);
+
   const lines = [
     sub,
     done && completed?.completedAt
@@ -57,7 +61,7 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
       : null,
     !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
     !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
-    !done && item.rule ? item.rule.words : null,
+    !done && series ? sayRuleShort(series) : null,
     !done && waiting ? t('row.waitsFor', { words: waiting.words }) : null,
     !done && reminder ? t('row.reminds', { when: sayTrigger(reminder.trigger, now, house.zone) }) : null,
   ].filter(Boolean);

@@ -16,6 +16,7 @@ import { Notes } from './notes.tsx';
 import { useOpenedItem, useOpenItem, type OpensAt } from './open-item.ts';
 import { Happened, SaidThread } from './said-thread.tsx';
 import { CopyPanel } from './where-panel.tsx';
+import { ChoreLines } from '@/features/chores';
 import { Sentence } from './sentence.tsx';
 import { Steps } from './steps.tsx';
 import { lookup, partToTie, useTie } from './use-check.ts';
@@ -66,6 +67,7 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
         <Address key={url} url={url} words={t('item.openAddress', { host: new URL(url).host })} />
       ))}
       <Sentence item={item} startsAt={at === 'due' || at === 'plan' ? at : null} canChange={canChange} onHandOver={() => setHanding(true)} />
+      <ChoreLines item={item} />
       <FromNote item={item} />
       <WaitLines item={item} mayMark={canChange || own !== undefined} />
       {copying ? <CopyPanel item={item} onClose={() => setCopying(false)} /> : null}

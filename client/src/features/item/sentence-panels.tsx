@@ -1,6 +1,7 @@
 import { tagKey, type Energy, type Item, type Part, type Policy } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { ChorePanel } from '@/features/chores';
 import { useGive, type Saying } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Toggles, Txt } from '@/ui';
@@ -32,7 +33,7 @@ export function SentencePanel({ panel, part, canChange, ...props }: PanelProps &
     case 'policy':
       return <Who {...props} />;
     case 'rule':
-      return <Recurring {...props} />;
+      return <ChorePanel {...props} />;
     case 'effort':
       return <Minutes {...props} />;
     case 'energy':
@@ -121,23 +122,6 @@ function Who({ item, onClose }: PanelProps) {
       <Button kind="quiet" onPress={onClose}>
         {t('common.cancel')}
       </Button>
-    </Box>
-  );
-}
-
-function Recurring(props: PanelProps) {
-  const change = useChange(props);
-  return (
-    <Box>
-      <Txt size={15} tone="muted">
-        {t('rule.kept')}
-      </Txt>
-      <View className="flex-row gap-2">
-        <Button onPress={() => void change({ rule: null })}>{t('rule.none')}</Button>
-        <Button kind="quiet" onPress={props.onClose}>
-          {t('common.cancel')}
-        </Button>
-      </View>
     </Box>
   );
 }

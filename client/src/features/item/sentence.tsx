@@ -5,6 +5,8 @@ import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Tappable, Txt } from '@/ui';
 import { either, t, together } from '@/words';
 import { sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
+import { sayRule } from '@/words/rules.ts';
+import { choreOf } from './chore-of.ts';
 import { givenParts, nameOf } from './knot-of.ts';
 import { alarmsOf, sayTrigger } from './say-alarm.ts';
 import { SentencePanel, type Panel } from './sentence-panels.tsx';
@@ -99,6 +101,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
   const names = holders.map((part) => nameOf(rows, part.personId));
   const list = item.listId ? rows.get('list', item.listId) : null;
   const place = item.placeId ? rows.get('place', item.placeId) : null;
+  const series = choreOf(item, rows);
   const named = (noun: 'tag' | 'situation', ids: readonly string[]) =>
     ids.map((id) => rows.get(noun, id)).flatMap((row) => (typeof row === 'string' || row.removedAt ? [] : [row.name]));
   const tags = named('tag', item.tagIds).map((name) => `#${name}`);
@@ -132,7 +135,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
           label: t('sentence.changeStart', { when: sayExactly(item.start) }),
         }
       : null,
-    item.rule ? { panel: 'rule', words: item.rule.words, label: t('sentence.changeRule') } : null,
+    series ? { panel: 'rule', words: sayRule(series), label: t('sentence.changeRule') } : null,
     alarms.length > 0
       ? {
           panel: 'reminders',

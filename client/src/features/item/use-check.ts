@@ -1,6 +1,6 @@
-import { footingsOnItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person } from '@kotiva/core';
+import { footingsOnItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
 import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { usePlace, type Said } from '@/store/store.ts';
 import { t } from '@/words';
 import { playTied } from './tie-sound.ts';
 import { nameOf } from './knot-of.ts';
@@ -35,7 +35,9 @@ export function useTie(): (item: Item, part: Part) => void {
   return (item, part) => {
     const payload = { item: item.id, person: part.personId };
     if (part.standing === 'completed') {
-      give('part.uncheck', payload, { words: t('said.unchecked', { title: item.title }), undo: true });
+      const keepBoth: Said['offer'] = { words: t('said.keepBoth'), give: [{ name: 'part.uncheck', payload: { ...payload, next: 'keep' } }] };
+      const instead = ({ code }: Reason) => (code === 'next-touched' ? keepBoth : null);
+      give('part.uncheck', payload, { words: t('said.unchecked', { title: item.title }), undo: true, instead });
       return;
     }
     playTied();

@@ -1,4 +1,4 @@
-import { addDays, calendarDateOf, daysBetween, KEPT_DAYS, type Item, type List } from '@kotiva/core';
+import { addDays, calendarDateOf, isWithdrawn, daysBetween, KEPT_DAYS, type Item, type List } from '@kotiva/core';
 import { View } from 'react-native';
 import { nameOf, useGiveAll } from '@/features/item';
 import { Screen } from '@/features/shell';
@@ -21,11 +21,15 @@ export function RemovedScreen() {
   // a step that went with its item comes back with it
   const items = rows
     .all('item')
-    .filter((item) => isRecent(item) && !wentAlong(item))
+    .filter((item) => isRecent(item) && !wentAlong(item) && !wentByItself(item))
     .sort(newestFirst);
   function wentAlong({ parentId, removedAt }: Item): boolean {
     const parent = parentId ? rows.get('item', parentId) : 'absent';
     return typeof parent !== 'string' && parent.removedAt === removedAt;
+  }
+  /** One of a chore that was missed, or that went again with the check-off it came of. */
+  function wentByItself(item: Item): boolean {
+    return item.missedAt !== null || (item.seriesId !== null && isWithdrawn(item, rows));
   }
   const left = (removedAt: string) => KEPT_DAYS - daysBetween(removedAt, calendarDateOf(now, house.zone));
   const sub = (removedAt: string) => t('removed.when', { when: sayInstant(removedAt, now, house.zone), count: left(removedAt) });

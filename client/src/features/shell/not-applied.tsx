@@ -28,7 +28,9 @@ function NotAppliedRow({ refused: { command, reason } }: { refused: Refused }) {
   const title = typeof item === 'string' ? (payload.title ?? '') : item.title;
   const what = hasWord(`tried.${command.name}`) ? t(`tried.${command.name}` as never, { title }) : t('tried.change', { title });
   const contested = reason.code === 'changed-since';
-  const again = contested ? t('tried.useMine') : reason.code === 'failed' ? t('tried.again') : null;
+  // seen only by the server: the next of a chore is somebody else's
+  const begun = reason.code === 'next-touched';
+  const again = contested ? t('tried.useMine') : begun ? t('said.keepBoth') : reason.code === 'failed' ? t('tried.again') : null;
   return (
     <View className="flex-row flex-wrap items-center gap-x-2 px-4 py-1">
       <Txt size={15} className="min-w-0 grow shrink basis-[200px]">
@@ -39,7 +41,7 @@ function NotAppliedRow({ refused: { command, reason } }: { refused: Refused }) {
           kind="quiet"
           onPress={() => {
             house.putAwayRefusal(command.id);
-            give(command.name, command.payload);
+            give(command.name, begun ? { ...command.payload, next: 'keep' } : command.payload);
           }}
         >
           {again}

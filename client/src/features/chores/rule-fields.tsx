@@ -1,0 +1,85 @@
+import { View } from 'react-native';
+import { Field, LabelledChoice, LabelledToggles, MomentInput } from '@/ui';
+import { t } from '@/words';
+import { weekdayChoices } from '@/words/rules.ts';
+import { KINDS, type RuleForm, type Weekday } from './rule-form.ts';
+
+interface RuleFieldsProps {
+  form: RuleForm;
+  onChange: (form: RuleForm) => void;
+}
+
+/** How it comes back, by plain choices; any rule of RFC 5545 can be typed. */
+export function RuleFields({ form, onChange }: RuleFieldsProps) {
+  const set = (fields: Partial<RuleForm>) => onChange({ ...form, ...fields });
+  return (
+    <View className="gap-3">
+      <LabelledChoice
+        label={t('rule.kind')}
+        value={form.kind}
+        options={KINDS.map((value) => ({ value, words: t(`rule.kind.${value}`) }))}
+        onChange={(kind) => set({ kind })}
+      />
+      {form.kind === 'typed' ? (
+        <Field
+          label={t('rule.type')}
+          placeholder="FREQ=WEEKLY;BYDAY=FR"
+          autoCapitalize="characters"
+          value={form.typed}
+          onChangeText={(typed) => set({ typed })}
+        />
+      ) : (
+        <View className="max-w-[220px]">
+          <Field label={t(`rule.howMany.${form.kind}`)} inputMode="numeric" value={form.every} onChangeText={(every) => set({ every })} />
+        </View>
+      )}
+      {form.kind === 'weeks' ? (
+        <LabelledToggles label={t('rule.onDays')} on={form.weekdays} options={weekdayChoices()} onChange={(on) => set({ weekdays: on as Weekday[] })} />
+      ) : null}
+      {form.kind === 'months' ? <OnDay form={form} onChange={onChange} /> : null}
+      {form.kind === 'after' ? (
+        <LabelledChoice
+          label={t('rule.unit')}
+          value={form.unit}
+          options={(['D', 'W', 'M'] as const).map((value) => ({ value, words: t(`rule.unit.${value}`) }))}
+          onChange={(unit) => set({ unit })}
+        />
+      ) : null}
+      <View className="flex-row flex-wrap gap-3">
+        <MomentInput label={t('rule.first')} kind="date" value={form.date} onChange={(date) => set({ date })} />
+        <MomentInput label={t('due.hour')} kind="time" value={form.time} onChange={(time) => set({ time })} />
+      </View>
+    </View>
+  );
+}
+
+function OnDay({ form, onChange }: RuleFieldsProps) {
+  const day = Number(form.date.slice(8, 10));
+  const choices = (['day', 'dayOrLast', 'last', 'weekday', 'workday'] as const).filter((one) => one !== 'dayOrLast' || day > 28);
+  return (
+    <LabelledChoice
+      label={t('rule.onDay')}
+      value={form.on}
+      options={choices.map((value) => ({ value, words: t(`rule.on.${value}`) }))}
+      onChange={(on) => onChange({ ...form, on })}
+    />
+  );
+}
+
+/** When it stops. */
+export function RuleEnd({ form, onChange }: RuleFieldsProps) {
+  return (
+    <View className="gap-3">
+      <LabelledChoice
+        label={t('rule.end')}
+        value={form.end}
+        options={(['never', 'on', 'times'] as const).map((value) => ({ value, words: t(`rule.end.${value}`) }))}
+        onChange={(end) => onChange({ ...form, end })}
+      />
+      {form.end === 'on' ? <MomentInput label={t('rule.lastDayOf')} kind="date" value={form.until} onChange={(until) => onChange({ ...form, until })} /> : null}
+      {form.end === 'times' ? (
+        <Field label={t('rule.howOften')} inputMode="numeric" value={form.times} onChangeText={(times) => onChange({ ...form, times })} />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,37 @@
+import { faultOf, formOf, newForm, ruleOf, type RuleForm } from './rule-form.ts';
+
+const form = (fields: Partial<RuleForm>): RuleForm => ({ ...newForm('2026-12-04', ''), ...fields });
+
+test.each<[string, Partial<RuleForm>, string]>([
+  ['every other Friday', { every: '2' }, 'FREQ=WEEKLY;INTERVAL=2;BYDAY=FR'],
+  ['Wednesdays and Saturdays', { weekdays: ['SA', 'WE'] }, 'FREQ=WEEKLY;BYDAY=WE,SA'],
+  ['the last day of the month', { kind: 'months', on: 'last' }, 'FREQ=MONTHLY;BYMONTHDAY=-1'],
+  ['the first Friday', { kind: 'months', on: 'weekday' }, 'FREQ=MONTHLY;BYDAY=1FR'],
+  ['the last Friday', { kind: 'months', on: 'weekday', date: '2026-12-25' }, 'FREQ=MONTHLY;BYDAY=-1FR'],
+  ['the 31st or the last', { kind: 'months', on: 'dayOrLast', date: '2026-12-31' }, 'FREQ=MONTHLY;BYMONTHDAY=28,29,30,31;BYSETPOS=-1'],
+  ['the last workday, ten times', { kind: 'months', on: 'workday', end: 'times' }, 'FREQ=MONTHLY;COUNT=10;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=-1'],
+  ['every year until', { kind: 'years', end: 'on', until: '2030-12-04' }, 'FREQ=YEARLY;UNTIL=20301204'],
+])('%s, and the same choices again from the rule', (_name, fields, rrule) => {
+  const said = ruleOf(form(fields));
+  expect(said.rrule).toBe(rrule);
+  expect(ruleOf(formOf(said))).toEqual(said);
+  expect(formOf(said).kind).toBe(form(fields).kind);
+});
+
+test('after it was done; and a rule the choices have no words for stays as typed', () => {
+  expect(ruleOf(form({ kind: 'after', every: '6' }))).toEqual({ rrule: null, afterDone: 'P6W', dtstart: '2026-12-04' });
+  expect(formOf({ rrule: 'FREQ=YEARLY;BYWEEKNO=20', afterDone: null, dtstart: '2026-12-04' })).toMatchObject({
+    kind: 'typed',
+    typed: 'FREQ=YEARLY;BYWEEKNO=20',
+  });
+});
+
+test.each<[Partial<RuleForm>, string]>([
+  [{ every: '0' }, 'rule.badEvery'],
+  [{ every: 'two' }, 'rule.badEvery'],
+  [{ weekdays: [] }, 'rule.noWeekday'],
+  [{ date: '' }, 'rule.noDate'],
+  [{ end: 'on', until: '2026-12-01' }, 'rule.endsBefore'],
+  [{ end: 'times', times: '0' }, 'rule.badTimes'],
+  [{ kind: 'typed' }, 'rule.nothingTyped'],
+])('what is wrong is said: %p', (fields, fault) => expect(faultOf(form(fields))).toBe(fault));
