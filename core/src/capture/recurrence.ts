@@ -24,6 +24,7 @@ const daysOf = (said: string): string =>
     .split(/\s*,\s*|\s+and\s+|\s*&\s*/i)
     .map((day) => BYDAY[weekdayNumber(day) - 1]!)
     .join(',');
+const isDay = (said: string): boolean => Number(said) >= 1 && Number(said) <= 31;
 const freq = (unit: string): string => `FREQ=${FREQ[unit.toLowerCase()]!}`;
 
 const RULES: Rule[] = [
@@ -38,7 +39,7 @@ const RULES: Rule[] = [
   ],
   [
     `${EVERY}months?\\s+on\\s+the\\s+(\\d{1,2})(?:st|nd|rd|th)?${CLOCK}`,
-    ([, every, day, h, m]) => (Number(day) > 31 ? null : monthly(every, `BYMONTHDAY=${Number(day)}`, h, m)),
+    ([, every, day, h, m]) => (!isDay(day!) ? null : monthly(every, `BYMONTHDAY=${Number(day)}`, h, m)),
   ],
   [`${EVERY}months?\\s+on\\s+the\\s+last\\s+day${CLOCK}`, ([, every, h, m]) => monthly(every, 'BYMONTHDAY=-1', h, m)],
   [
@@ -47,11 +48,12 @@ const RULES: Rule[] = [
   ],
   [
     `on\\s+the\\s+(\\d{1,2})(?:st|nd|rd|th)?\\s+of\\s+(?:each|every)\\s+month${CLOCK}`,
-    ([, day, h, m]) => monthly(undefined, `BYMONTHDAY=${Number(day)}`, h, m),
+    ([, day, h, m]) => (isDay(day!) ? monthly(undefined, `BYMONTHDAY=${Number(day)}`, h, m) : null),
   ],
   [
     `every\\s+(?:year\\s+on\\s+)?(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)?\\s+(?:of\\s+)?(${MONTH})${CLOCK}`,
-    ([, day, month, h, m]) => ({ parts: ['FREQ=YEARLY', `BYMONTH=${monthNumber(month!)}`, `BYMONTHDAY=${Number(day)}`], time: timeOf(h, m) }),
+    ([, day, month, h, m]) =>
+      isDay(day!) ? { parts: ['FREQ=YEARLY', `BYMONTH=${monthNumber(month!)}`, `BYMONTHDAY=${Number(day)}`], time: timeOf(h, m) } : null,
   ],
   [
     `${EVERY}weeks?\\s+on\\s+(${DAYS})${CLOCK}`,

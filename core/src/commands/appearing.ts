@@ -10,6 +10,7 @@ import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whos
 import { addAlarm } from './alarms.ts';
 import type { Deciding } from './deciding.ts';
 import { insertItem } from './inserting.ts';
+import { footingsOnItem } from './may.ts';
 import { FRESH, makePart, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
 
@@ -123,8 +124,10 @@ function layOutSteps(item: Item, series: Series, d: Deciding): void {
 
 /** Reminders before its date, for who has it, else for who made the chore. What was said of one moment does not come back. */
 function setAlarms(item: Item, personIds: readonly string[], series: Series, d: Deciding): void {
-  const people = (personIds.length > 0 ? personIds : [series.makerId]).filter((id) => isHere(d.need('person', id)));
-  for (const trigger of series.alarms) if (trigger.kind === 'relative') for (const id of people) addAlarm(item.id, id, trigger, d, series.makerId);
+  const people = (personIds.length > 0 ? personIds : [series.makerId]).map((id) => d.need('person', id));
+  // who made it may have left, or may no longer open its list
+  const reached = people.filter((person) => isHere(person) && footingsOnItem(item, person, d).length > 0);
+  for (const trigger of series.alarms) if (trigger.kind === 'relative') for (const { id } of reached) addAlarm(item.id, id, trigger, d, series.makerId);
 }
 
 /** Only the newest stays open. */

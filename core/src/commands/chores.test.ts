@@ -278,6 +278,27 @@ test('said in a line: the item is the first of a chore', () => {
   expect(w.row(id)).toMatchObject({ due: '2026-12-04T09:00', recurrenceId: '2026-12-04T09:00', start: null });
 });
 
+test('reminded before it, whoever has it; what was said of one moment does not come back', () => {
+  const { w, open, done } = house({
+    alarms: [
+      { kind: 'relative', to: 'due', offset: '-PT1H' },
+      { kind: 'absolute', at: '2026-11-25T12:00' },
+    ],
+  });
+  const rings = () => w.rows.by('alarm', 'itemId', open()[0]!.id).map(({ personId, trigger }) => [personId, trigger.kind]);
+  expect(rings()).toEqual([[w.person('Petri'), 'relative']]);
+  done(open()[0]!);
+  expect(rings()).toEqual([[w.person('Oona'), 'relative']]);
+});
+
+test('a rule that is none, kept from before rules were checked, brings nothing and stops nothing', () => {
+  const { w, series, open, done, clock } = house();
+  w.rows.put('series', { ...series(), rrule: 'FREQ=MONTHLY;BYMONTHDAY=45' });
+  clock('2026-12-20T10:00:00.000Z');
+  done(open()[0]!);
+  expect(open()).toEqual([]);
+});
+
 test.each<[string, Partial<Series>, string]>([
   ['31 February', { rrule: 'FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31' }, 'never-occurs'],
   ['an end before its start', { rrule: 'FREQ=DAILY;UNTIL=20200101' }, 'never-occurs'],

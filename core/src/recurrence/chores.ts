@@ -8,6 +8,7 @@ import { addDays, calendarDateOf, instantAt } from '../time/clock.ts';
 import { existing, formatLocal, parseLocal } from './local.ts';
 import { LONGEST_OFF } from './off-days.ts';
 import { occurrences, type Occurrence, type Recurrence } from './occurrences.ts';
+import { BadRule, parseRRule } from './rrule.ts';
 
 /** What comes after what: the occurrences of a chore beside the items they have become. */
 
@@ -41,10 +42,22 @@ export function* occurrencesAfter(series: Series, recurrenceId: string | null, h
     if (found !== null && !isPast(series, found)) yield asOverridden(series, { recurrenceId: found, at: found }, rows);
     return;
   }
+  if (!isReadable(series.rrule)) return;
   const after = recurrenceId === null ? null : addDays(recurrenceId, -LONGEST_OFF - 1);
   for (const found of occurrences(recurrenceOf(series, house, rows), { after })) {
     if (isPast(series, found.recurrenceId)) return;
     if (recurrenceId === null || found.recurrenceId > recurrenceId) yield asOverridden(series, found, rows);
+  }
+}
+
+/** A rule that was kept as it was said, before it was checked, may be none: it gives nothing, and stops nothing else. */
+function isReadable(rrule: string): boolean {
+  try {
+    parseRRule(rrule);
+    return true;
+  } catch (error) {
+    if (error instanceof BadRule) return false;
+    throw error;
   }
 }
 
