@@ -1,6 +1,6 @@
 import { v5 } from 'uuid';
 import { isDone } from '../followup/standing.ts';
-import type { Item, Turn } from '../model/item.ts';
+import { natureOf, USUAL_NATURE, type Item, type Turn } from '../model/item.ts';
 import { isHere } from '../model/person.ts';
 import { occurrenceItemId, overrideId, type Override, type Series } from '../model/series.ts';
 import { isWithdrawn, itemsOf, madeOf, nextAppearance, occurrenceAfter } from '../recurrence/chores.ts';
@@ -26,17 +26,9 @@ export function insertSeries(
   const given = Object.fromEntries(Object.entries(fields).filter(([field, value]) => value !== undefined && field !== 'parentId')) as typeof fields;
   refuseBadRule(given, d);
   return d.insert('series', d.newId(), {
+    ...USUAL_NATURE,
     makerId: d.actor.id,
-    notes: '',
-    importance: 0,
-    effort: null,
-    energy: null,
-    tagIds: [],
-    situationIds: [],
-    placeId: null,
     policy: (fields.personIds?.length ?? 0) > 1 ? 'each' : 'any',
-    confirm: false,
-    pace: null,
     steps: [],
     alarms: [],
     offDay: 'keep',
@@ -86,9 +78,8 @@ export const assignNow = (series: Series, occurrence: Occurrence, d: Deciding): 
   assign(series, occurrence, queueOf(series, d, occurrence.recurrenceId), series.turn === 'fair' ? carriedSoFar(d) : [], d, houseOf(d));
 
 function layOut(series: Series, { recurrenceId, at }: Occurrence, turn: Turn, withdrawn: Item | undefined, d: Deciding): Item {
-  const { listId, sectionId, makerId, title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm, pace } = series;
-  const nature = { title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm, pace };
-  const fields = { ...nature, listId, sectionId, parentId: null, makerId, due: at, seriesId: series.id, recurrenceId, turn };
+  const { id: seriesId, listId, sectionId, makerId, title } = series;
+  const fields = { ...natureOf(series), title, listId, sectionId, parentId: null, makerId, due: at, seriesId, recurrenceId, turn };
   if (!withdrawn) return insertItem(d, fields, occurrenceItemId(series.id, recurrenceId));
   for (const part of d.by('part', 'itemId', withdrawn.id)) d.set('part', part.id, { ...FRESH, takenBackAt: part.personId === null ? null : d.now });
   return d.set('item', withdrawn.id, { ...fields, removedAt: null, missedAt: null, purgedAt: null, start: null, createdAt: d.now });

@@ -1,14 +1,14 @@
 import * as z from 'zod/mini';
 import { isDone } from '../followup/standing.ts';
 import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
-import { Policy, type Item } from '../model/item.ts';
+import { natureOf, Policy, type Item } from '../model/item.ts';
 import { Id, Moment, Text, Title } from '../model/row.ts';
 import { AfterDone, Missed, RRuleText, TurnKind, type Series } from '../model/series.ts';
 import { itemsOf, madeOf, nextAppearance, occurrenceAfter, occurrencesAfter } from '../recurrence/chores.ts';
 import { occurrences, type Occurrence } from '../recurrence/occurrences.ts';
-import { LONGEST_OFF, OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
+import { OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
 import { formatRRule, parseRRule } from '../recurrence/rrule.ts';
-import { choresAhead, holderOf, queueOf } from '../recurrence/whose-turn.ts';
+import { queueOf } from '../recurrence/whose-turn.ts';
 import { addDays, calendarDateOf, isMoment } from '../time/clock.ts';
 import { rearmAlarms } from './alarms.ts';
 import { appear, appearFirst, assignNow, bringNext, houseOf, insertSeries, override, reassign, withdraw } from './appearing.ts';
@@ -47,7 +47,7 @@ function fieldsOf({ persons, tags, situations, place, ...fields }: ChoreFields, 
 }
 
 /** A chore of one's own pile is its maker's; one of a list is changed by who may change things there. */
-function askToChange(series: Series | undefined, d: Deciding): Ask {
+export function askToChange(series: Series | undefined, d: Deciding): Ask {
   if (series?.listId) return { deed: 'change', list: series.listId };
   return { deed: 'self', is: series !== undefined && series.makerId === d.actorOrNull?.id };
 }
@@ -74,13 +74,13 @@ function becomeChore(itemId: string, fields: Partial<Series> & Pick<Series, 'rru
   const item = d.need('item', itemId);
   if (item.seriesId !== null) refuse('malformed', { field: 'item' }, 'item');
   if (item.parentId !== null) refuse('step-recurs', { title: item.title }, 'rrule');
-  const { listId, sectionId, makerId, title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm, pace } = item;
-  const nature = { makerId, title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm, pace };
+  const { listId, sectionId, makerId, title } = item;
   const steps = d.by('item', 'parentId', itemId).filter((step) => step.removedAt === null);
   const held = d.by('part', 'itemId', itemId).flatMap((part) => (part.personId !== null && part.takenBackAt === null ? [part.personId] : []));
   const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
   const series = insertSeries(d, {
-    ...nature,
+    ...natureOf(item),
+    makerId,
     steps: steps.map((step) => step.title),
     personIds: held,
     ...(given as typeof fields),
@@ -163,9 +163,7 @@ function restOf(series: Series, from: string, d: Deciding): string | null {
 
 function takeAlong(item: Item, series: Series, given: Partial<Series>, d: Deciding): Item {
   const first = occurrenceAfter(series, null, houseOf(d), d) ?? refuse('never-occurs', {}, 'rrule');
-  const { title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm } = given;
-  const nature = { title, notes, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm };
-  d.set('item', item.id, { ...nature, seriesId: series.id, recurrenceId: first.recurrenceId, due: first.at });
+  d.set('item', item.id, { ...natureOf(given), title: given.title, seriesId: series.id, recurrenceId: first.recurrenceId, due: first.at });
   if (given.turn !== undefined || given.personIds !== undefined) reassign(d.need('item', item.id), assignNow(series, first, d), d);
   return d.need('item', item.id);
 }
@@ -179,10 +177,10 @@ function appearIfDue(series: Series, d: Deciding): Item | null {
 
 const justBefore = (recurrenceId: string): string => addDays(recurrenceId.slice(0, 10), -1);
 
-const ONE = z.object({ series: Id, recurrenceId: Moment });
+export const ONE = z.object({ series: Id, recurrenceId: Moment });
 
 /** The occurrence named: it must be one of the chore's, and not be over. */
-function needOpen(
+export function needOpen(
   { series: seriesId, recurrenceId }: { series: string; recurrenceId: string },
   d: Deciding,
 ): { series: Series; occurrence: Occurrence; item: Item | null } {
@@ -241,57 +239,6 @@ export const moveOccurrence = commandKind({
     d.set('item', item.id, { due: at });
     rearmAlarms(item.id, ['due'], d);
     d.enter('item.change', { itemId: item.id }, { field: 'due', from: occurrence.at, to: at });
-  },
-});
-
-/** Of a chore somebody shares in, they give away or swap their own turn without asking who made it. */
-const asksForTurns = (turns: readonly { series: string; recurrenceId: string }[], d: Deciding): Ask[] =>
-  turns.some((one) => whoHas(one, d) === d.actorOrNull?.id)
-    ? [{ deed: 'self', is: turns.every(({ series }) => d.need('series', series).personIds.includes(d.actorOrNull?.id ?? '')) }]
-    : [...new Set(turns.map(({ series }) => series))].map((series) => askToChange(d.need('series', series), d));
-
-function whoHas({ series: seriesId, recurrenceId }: { series: string; recurrenceId: string }, d: Deciding): string | null {
-  const item = itemsOf(seriesId, d).find((one) => one.recurrenceId === recurrenceId);
-  if (item) return holderOf(item, d);
-  const until = addDays(recurrenceId.slice(0, 10), LONGEST_OFF);
-  return (
-    choresAhead(until, d, houseOf(d)).find((one) => one.series.id === seriesId && one.occurrence.recurrenceId === recurrenceId)?.assigned.personIds[0] ?? null
-  );
-}
-
-/** Somebody else has this one. */
-function setTurn(one: { series: string; recurrenceId: string }, personId: string, countsFor: string | null, d: Deciding): void {
-  const { series, occurrence, item } = needOpen(one, d);
-  override(series, one.recurrenceId, { personId, countsFor }, d);
-  if (item) reassign(item, assignNow(series, occurrence, d), d);
-}
-
-/** Gives one occurrence to somebody, once: it is their turn, and the queue goes on from there. */
-export const giveTurnTo = commandKind({
-  name: 'chore.giveTurn',
-  payload: z.object({ ...ONE.shape, person: Id }),
-  asks: (one, d) => asksForTurns([one], d),
-  decide({ person, ...one }, d) {
-    needPerson(person, d, 'person');
-    setTurn(one, person, null, d);
-  },
-});
-
-/** Two change places, once: the queue goes on as if they had not. */
-export const swapTurns = commandKind({
-  name: 'chore.swap',
-  payload: z.object({ series: Id, one: Moment, other: Moment }),
-  asks: ({ series, one, other }, d) =>
-    asksForTurns(
-      [one, other].map((recurrenceId) => ({ series, recurrenceId })),
-      d,
-    ),
-  decide({ series, one, other }, d) {
-    const [first, second] = [one, other].map((recurrenceId) => ({ series, recurrenceId })) as [z.infer<typeof ONE>, z.infer<typeof ONE>];
-    const [mine, theirs] = [whoHas(first, d), whoHas(second, d)];
-    if (mine === null || theirs === null || mine === theirs) refuse('not-to-come', { title: d.need('series', series).title });
-    setTurn(first, theirs, mine, d);
-    setTurn(second, mine, theirs, d);
   },
 });
 

@@ -8,7 +8,7 @@ import { addAway, removeAway } from './away.ts';
 import { checkOff, uncheck } from './checking.ts';
 import { Deciding, type Context, type Note } from './deciding.ts';
 import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
-import { appearByItself, bringForward, changeChore, endChore, giveTurnTo, makeChore, makePlain, moveOccurrence, skipOccurrence, swapTurns } from './chores.ts';
+import { appearByItself, bringForward, changeChore, endChore, makeChore, makePlain, moveOccurrence, skipOccurrence } from './chores.ts';
 import { changeHouse, makeHouse } from './house.ts';
 import { addItem, addItems } from './adding.ts';
 import { bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
@@ -43,6 +43,7 @@ import { arrangeView, setCapacity } from './views.ts';
 import { readNotice, sayComment, setWatch } from './saying.ts';
 import { addMatter, changeNote, endTalk, makeNote, removeMatters, removeNote, setTalk, settleMatters, shareMatter } from './talks.ts';
 import { callLast, chooseNotices } from './telling.ts';
+import { giveTurnTo, swapTurns } from './turns.ts';
 import { undo } from './undo.ts';
 import { askAgain, changeWait, endWait, setWait } from './waits.ts';
 

@@ -1,4 +1,4 @@
-import type { Item } from '../model/item.ts';
+import { USUAL_NATURE, type Item } from '../model/item.ts';
 import type { Deciding } from './deciding.ts';
 import { makePart } from './parts.ts';
 import { keyAtEnd } from './position.ts';
@@ -9,22 +9,13 @@ export function insertItem(d: Deciding, fields: Spot & { title: string; makerId:
   // what was left out is as usual
   const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as typeof fields;
   const item = d.insert('item', id, {
-    notes: '',
+    ...USUAL_NATURE,
     due: null,
     start: null,
-    importance: 0,
-    effort: null,
-    energy: null,
-    tagIds: [],
-    situationIds: [],
-    placeId: null,
     seriesId: null,
     recurrenceId: null,
     turn: null,
     missedAt: null,
-    policy: 'any',
-    confirm: false,
-    pace: null,
     noteId: null,
     createdAt: d.now,
     removedAt: null,

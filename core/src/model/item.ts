@@ -1,17 +1,8 @@
 import * as z from 'zod/mini';
-import { Pace } from './house.ts';
-import { Id, Instant, Moment, shared, Text, Title } from './row.ts';
+import { nature } from './nature.ts';
+import { Id, Instant, Moment, shared, Title } from './row.ts';
 
-/** `any`: the first to check off completes it. `each`: everyone checks off their own part. */
-export const Policy = z.enum(['any', 'each']);
-export type Policy = z.infer<typeof Policy>;
-
-export const Energy = z.enum(['low', 'middle', 'high']);
-export type Energy = z.infer<typeof Energy>;
-
-/** Minutes; of an `each` item per person. */
-export const Effort = z.int().check(z.gte(1), z.lte(60_000));
-export const Importance = z.int().check(z.gte(0), z.lte(3));
+export * from './nature.ts';
 
 /** How somebody came to have an occurrence of a chore. */
 export const Turn = z.object({
@@ -37,18 +28,11 @@ export const Item = z.object({
   parentId: z.nullable(Id),
   makerId: Id,
   title: Title,
-  notes: Text,
   /** The deadline: RFC 5545 DUE. Without an hour it passes when the next day begins. */
   due: z.nullable(Moment),
   /** Not before: until then the item is in no doing view. */
   start: z.nullable(Moment),
-  importance: Importance,
-  effort: z.nullable(Effort),
-  energy: z.nullable(Energy),
-  tagIds: z.array(Id),
-  /** All of them have to be so. */
-  situationIds: z.array(Id),
-  placeId: z.nullable(Id),
+  ...nature,
   /** The chore it is an occurrence of, and which: the rule's own local time for it. */
   seriesId: z.nullable(Id),
   recurrenceId: z.nullable(Moment),
@@ -57,11 +41,6 @@ export const Item = z.object({
   missedAt: z.nullable(Instant),
   /** Fractional key among its siblings; ties break by id. */
   position: z.string(),
-  policy: Policy,
-  /** Completed parts wait for the giver, who ties them off or sends them back. */
-  confirm: z.boolean(),
-  /** How often people are nudged about it; null: as the house does. */
-  pace: z.nullable(Pace),
   /** The note of the talk it came of. */
   noteId: z.nullable(Id),
   createdAt: Instant,

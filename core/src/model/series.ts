@@ -2,9 +2,8 @@ import { v5 } from 'uuid';
 import * as z from 'zod/mini';
 import { OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
 import { Trigger } from './alarm.ts';
-import { Pace } from './house.ts';
-import { Effort, Energy, Importance, Policy } from './item.ts';
-import { Id, Instant, Moment, shared, Text, Title, WallTime } from './row.ts';
+import { nature } from './nature.ts';
+import { Id, Instant, Moment, shared, Title, WallTime } from './row.ts';
 
 /** An RRULE of RFC 5545 3.3.10, as far as its shape goes. */
 export const RRuleText = z.string().check(z.regex(/^FREQ=[A-Z]+(;[A-Z]+=[A-Z0-9,+-]+)*$/), z.maxLength(300));
@@ -31,16 +30,7 @@ export const Series = z.object({
   sectionId: z.nullable(Id),
   makerId: Id,
   title: Title,
-  notes: Text,
-  importance: Importance,
-  effort: z.nullable(Effort),
-  energy: z.nullable(Energy),
-  tagIds: z.array(Id),
-  situationIds: z.array(Id),
-  placeId: z.nullable(Id),
-  policy: Policy,
-  confirm: z.boolean(),
-  pace: z.nullable(Pace),
+  ...nature,
   /** The steps each one begins with. */
   steps: z.array(Title),
   alarms: z.array(Trigger),

@@ -1,0 +1,52 @@
+import * as z from 'zod/mini';
+import { Pace } from './house.ts';
+import { Id, Text } from './row.ts';
+
+/** `any`: the first to check off completes it. `each`: everyone checks off their own part. */
+export const Policy = z.enum(['any', 'each']);
+export type Policy = z.infer<typeof Policy>;
+
+export const Energy = z.enum(['low', 'middle', 'high']);
+export type Energy = z.infer<typeof Energy>;
+
+/** Minutes; of an `each` item per person. */
+export const Effort = z.int().check(z.gte(1), z.lte(60_000));
+export const Importance = z.int().check(z.gte(0), z.lte(3));
+
+/** What an item and a chore say alike of what is to be done, beside their title: each one of a chore takes it over. */
+export const nature = {
+  notes: Text,
+  importance: Importance,
+  effort: z.nullable(Effort),
+  energy: z.nullable(Energy),
+  tagIds: z.array(Id),
+  /** All of them have to be so. */
+  situationIds: z.array(Id),
+  placeId: z.nullable(Id),
+  policy: Policy,
+  /** Completed parts wait for the giver, who ties them off or sends them back. */
+  confirm: z.boolean(),
+  /** How often people are nudged about it; null: as the house does. */
+  pace: z.nullable(Pace),
+};
+export type Nature = z.infer<z.ZodMiniObject<typeof nature>>;
+
+export const USUAL_NATURE: Nature = {
+  notes: '',
+  importance: 0,
+  effort: null,
+  energy: null,
+  tagIds: [],
+  situationIds: [],
+  placeId: null,
+  policy: 'any',
+  confirm: false,
+  pace: null,
+};
+
+/** Of a row, or of some of its fields, what it says of what is to be done. */
+export function natureOf<R extends Partial<Nature>>(row: R): Pick<R, keyof R & keyof Nature> {
+  const found: Partial<Nature> = {};
+  for (const field of Object.keys(nature) as (keyof Nature)[]) if (field in row) Object.assign(found, { [field]: row[field] });
+  return found as Pick<R, keyof R & keyof Nature>;
+}
