@@ -70,3 +70,4 @@ export * from './recurrence/turns.ts';
 export * from './recurrence/fair.ts';
 export * from './recurrence/chores.ts';
 export * from './recurrence/whose-turn.ts';
+export * from './planning/calendar.ts';

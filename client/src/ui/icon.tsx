@@ -3,6 +3,7 @@ import Arrange from 'lucide-react-native/icons/arrow-down-wide-narrow';
 import Bed from 'lucide-react-native/icons/bed-double';
 import Bell from 'lucide-react-native/icons/bell';
 import Book from 'lucide-react-native/icons/book';
+import Days from 'lucide-react-native/icons/calendar-days';
 import Car from 'lucide-react-native/icons/car';
 import Close from 'lucide-react-native/icons/x';
 import Down from 'lucide-react-native/icons/chevron-down';
@@ -36,6 +37,7 @@ const ICONS = {
   bell: Bell,
   book: Book,
   car: Car,
+  days: Days,
   close: Close,
   down: Down,
   flame: Flame,

@@ -37,7 +37,7 @@ export function daySheet(people: readonly Person[], view: Omit<PlanView, 'person
 }
 
 /** Those it may be for: who has a part of it, and whose list or pile it lies in while nobody has. */
-function whose(item: Item, parts: readonly Part[], rows: PlanRows): string[] {
+export function whose(item: Item, parts: readonly Part[], rows: PlanRows): string[] {
   const found: string[] = [];
   for (const part of parts) {
     if (!counts(part)) continue;

@@ -8,14 +8,14 @@ import { Heading, Sheet, Txt, useKeysEverywhere, useKeysFirst } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { itemOfRow, stepRow, tieRow } from './row-keys.ts';
 
-const PLACES: Record<string, string> = { '1': '/', '2': '/lists', '3': '/follow-up', '4': '/more', '/': '/find' };
+const PLACES: Record<string, string> = { '1': '/', '2': '/lists', '3': '/follow-up', '4': '/calendar', '5': '/more', '/': '/find' };
 const PANELS: Record<string, OpensAt> = { h: 'hand', d: 'due', l: 'plan' };
 
 /** Every key and what it does, as they are shown. */
 const HELP: [string, WordKey][] = [
   ['n', 'keys.capture'],
   ['/', 'keys.find'],
-  ['1 – 4', 'keys.places'],
+  ['1 – 5', 'keys.places'],
   ['j  k', 'keys.rows'],
   ['Space', 'keys.tie'],
   ['Enter', 'keys.open'],

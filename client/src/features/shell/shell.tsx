@@ -18,6 +18,7 @@ const DESTINATIONS: { path: string; words: WordKey; icon: IconName | 'woven' }[]
   { path: '/', words: 'nav.today', icon: 'lines' },
   { path: '/lists', words: 'nav.lists', icon: 'list' },
   { path: '/follow-up', words: 'nav.followUp', icon: 'woven' },
+  { path: '/calendar', words: 'nav.calendar', icon: 'days' },
   { path: '/more', words: 'nav.more', icon: 'menu' },
 ];
 

@@ -1,0 +1,1 @@
+export { CalendarScreen } from './calendar-screen.tsx';
