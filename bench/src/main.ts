@@ -2,6 +2,7 @@ import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
 import { captureParse, fitsNowMs, nudgePlan, today10k } from './planning.ts';
 import { nextAfter20Years, occurrencesPerSecond } from './recurrence.ts';
+import { shareOutMs } from './sharing-out.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
 import { checkoffAck, propagation } from './wire.ts';
@@ -19,6 +20,7 @@ try {
   nudgePlan();
   occurrencesPerSecond();
   nextAfter20Years();
+  await shareOutMs();
   await firstLoad(demo.base);
   await scrollFps(demo.base);
   await weave(demo.base);

@@ -71,3 +71,4 @@ export * from './recurrence/fair.ts';
 export * from './recurrence/chores.ts';
 export * from './recurrence/whose-turn.ts';
 export * from './planning/calendar.ts';
+export * from './planning/share-out.ts';

@@ -43,7 +43,7 @@ export function AheadMenu({ ahead: { series, occurrence } }: { ahead: Ahead }) {
       {open ? (
         <Sheet open onClose={close} title={series.title} closeLabel={t('common.close')} head={<Heading level={2}>{series.title}</Heading>}>
           {open === 'move' ? (
-            <DuePanel due={occurrence.at} onSave={move} onClose={close} verb={t('calendar.moveHere')} />
+            <DuePanel due={occurrence.at} onSave={move} onClose={close} verb={t('calendar.moveHere')} none={null} />
           ) : (
             <GiveTo one={one} title={series.title} onDone={close} />
           )}

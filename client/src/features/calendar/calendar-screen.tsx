@@ -41,7 +41,7 @@ export function CalendarScreen() {
       {wide ? (
         <View className="flex-row gap-6 px-4">
           <View className="min-w-0 grow shrink basis-0">{grid}</View>
-          <View className="w-[360px]">{list}</View>
+          <View className="w-[420px]">{list}</View>
         </View>
       ) : (
         <>

@@ -80,7 +80,7 @@ function Day({ date, entries, isChosen, isToday, onChoose }: DayProps) {
       </View>
       {wide ? <Titles entries={entries} /> : null}
       <View className="mt-auto">
-        {minutes > 0 ? <Band share={capacity === null || capacity === 0 ? 1 : minutes / capacity} width={wide ? 120 : 38} height={6} /> : null}
+        {minutes > 0 ? <Band share={capacity === null || capacity === 0 ? 1 : minutes / capacity} width={wide ? 96 : 38} height={6} /> : null}
       </View>
     </Pressable>
   );

@@ -87,7 +87,8 @@ export function DuePanel({
   onSave: (due: string | null) => void;
   onClose: () => void;
   verb?: string;
-  none?: string;
+  /** Null: it can't be taken away. */
+  none?: string | null;
   children?: React.ReactNode;
 }) {
   const [chosen, setChosen] = useState(due);
@@ -99,7 +100,7 @@ export function DuePanel({
         <Button kind="main" onPress={() => onSave(chosen)}>
           {verb}
         </Button>
-        {due ? <Button onPress={() => onSave(null)}>{none}</Button> : null}
+        {due && none ? <Button onPress={() => onSave(null)}>{none}</Button> : null}
         <Button kind="quiet" onPress={onClose}>
           {t('common.cancel')}
         </Button>
