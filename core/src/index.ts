@@ -72,3 +72,4 @@ export * from './recurrence/chores.ts';
 export * from './recurrence/whose-turn.ts';
 export * from './planning/calendar.ts';
 export * from './planning/share-out.ts';
+export * from './recurrence/keeping.ts';
