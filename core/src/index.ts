@@ -73,3 +73,4 @@ export * from './recurrence/whose-turn.ts';
 export * from './planning/calendar.ts';
 export * from './planning/share-out.ts';
 export * from './recurrence/keeping.ts';
+export * from './planning/load.ts';

@@ -1,10 +1,11 @@
 import { calendarDateOf } from '@kotiva/core';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useCaptureHere } from '@/features/capture';
 import { Screen } from '@/features/shell';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Heading, IconButton, useWide } from '@/ui';
+import { Button, Heading, IconButton, useWide } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, dayMonth, monthAfter } from '@/words/dates.ts';
 import { DayList } from './day-list.tsx';
@@ -16,6 +17,7 @@ export function CalendarScreen() {
   const { house } = usePlace();
   const now = useNow();
   const wide = useWide();
+  const router = useRouter();
   const today = calendarDateOf(now, house.zone);
   const [chosen, setChosen] = useState(today);
   const [month, setMonth] = useState(today.slice(0, 7));
@@ -30,7 +32,15 @@ export function CalendarScreen() {
   const grid = <MonthGrid month={month} days={days} chosen={chosen} today={today} onChoose={setChosen} />;
   const list = <DayList date={chosen} entries={days.get(chosen) ?? []} today={today} />;
   return (
-    <Screen title={t('nav.calendar')} strip>
+    <Screen
+      title={t('nav.calendar')}
+      strip
+      actions={
+        <Button kind="quiet" onPress={() => router.push('/chores')}>
+          {t('chores.title')}
+        </Button>
+      }
+    >
       <View className="flex-row items-center px-2">
         <IconButton icon="left" label={words.previous} onPress={() => turn(-1)} />
         <View className="grow" aria-live="polite">

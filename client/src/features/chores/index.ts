@@ -1,2 +1,2 @@
-export { ChorePanel } from './chore-panel.tsx';
-export { ChoreLines } from './chore-lines.tsx';
+export { ChoresScreen } from './chores-screen.tsx';
+export { ChoreScreen } from './chore-screen.tsx';

@@ -16,7 +16,7 @@ import { Notes } from './notes.tsx';
 import { useOpenedItem, useOpenItem, type OpensAt } from './open-item.ts';
 import { Happened, SaidThread } from './said-thread.tsx';
 import { CopyPanel } from './where-panel.tsx';
-import { ChoreLines } from '@/features/chores';
+import { ChoreLines } from '@/features/rule';
 import { Sentence } from './sentence.tsx';
 import { Steps } from './steps.tsx';
 import { lookup, partToTie, useTie } from './use-check.ts';

@@ -1,7 +1,7 @@
 import { tagKey, type Energy, type Item, type Part, type Policy } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ChorePanel } from '@/features/chores';
+import { ChorePanel } from '@/features/rule';
 import { useGive, type Saying } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Toggles, Txt } from '@/ui';

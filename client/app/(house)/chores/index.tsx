@@ -1,0 +1,1 @@
+export { ChoresScreen as default } from '@/features/chores';

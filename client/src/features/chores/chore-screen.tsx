@@ -1,0 +1,126 @@
+import { addDays, calendarDateOf, choresAhead, doneBy, historyOf, isOver, keptSince, madeOf, type Item, type Series } from '@kotiva/core';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { ItemRow, nameOf, useOpenItem } from '@/features/item';
+import { Screen } from '@/features/shell';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Band, Empty, Fold, GroupHead, Row, Txt } from '@/ui';
+import { t, together } from '@/words';
+import { dayMonth, sayInstant, sayMoment } from '@/words/dates.ts';
+import { sayRule } from '@/words/rules.ts';
+import { sayWhose } from './say-whose.ts';
+
+const WEEKS = 4;
+const AHEAD = 6;
+/** So far ahead the next ones are looked for: of a yearly chore that is one. */
+const AHEAD_DAYS = 400;
+const SHOWN = 20;
+
+/** One chore: how it comes back, how well it was kept, what is open, whose turn it will be, and what was. */
+export function ChoreScreen({ seriesId }: { seriesId: string }) {
+  const { rows } = usePlace();
+  const series = rows.get('series', seriesId);
+  if (typeof series === 'string') {
+    return (
+      <Screen title={t('chores.title')}>
+        <Empty words={t('reason.gone')} />
+      </Screen>
+    );
+  }
+  const open = madeOf(series.id, rows).filter((item) => !isOver(item, rows));
+  const rule = sayRule(series);
+  return (
+    <Screen title={series.title} sub={[rule, sayWhose(series, rows)].filter(Boolean).join(' · ')}>
+      <KeptBand series={series} />
+      {open.length > 0 ? <GroupHead title={t('chores.open')} count={open.length} /> : null}
+      {open.map((item) => (
+        <ItemRow key={item.id} item={item} />
+      ))}
+      <ToCome series={series} />
+      <History series={series} />
+    </Screen>
+  );
+}
+
+function KeptBand({ series }: { series: Series }) {
+  const { rows, house } = usePlace();
+  const today = calendarDateOf(useNow(), house.zone);
+  const { kept, of, run } = useMemo(() => keptSince(addDays(today, 1 - WEEKS * 7), today, series, rows), [rows, series, today]);
+  if (of === 0) return null;
+  return (
+    <View className="flex-row flex-wrap items-center gap-3 px-4 pt-3">
+      <Band share={kept / of} width={160} />
+      <Txt size={15}>{t('chores.kept', { kept, of, weeks: WEEKS })}</Txt>
+      {run > 1 ? (
+        <Txt size={15} tone="muted">
+          {t('chores.run', { count: run })}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function ToCome({ series }: { series: Series }) {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const until = addDays(calendarDateOf(now, house.zone), AHEAD_DAYS);
+  const coming = useMemo(
+    () =>
+      choresAhead(until, rows, house)
+        .filter((one) => one.series.id === series.id)
+        .slice(0, AHEAD),
+    [rows, house, until, series.id],
+  );
+  if (coming.length === 0) return null;
+  return (
+    <>
+      <GroupHead title={t('chores.toCome')} />
+      {coming.map(({ occurrence, assigned }) => (
+        <Row
+          key={occurrence.recurrenceId}
+          title={sayMoment(occurrence.at, now, house.zone)}
+          sub={assigned.personIds.length > 0 ? together(assigned.personIds.map((id) => nameOf(rows, id))) : undefined}
+        />
+      ))}
+    </>
+  );
+}
+
+function History({ series }: { series: Series }) {
+  const { rows } = usePlace();
+  const past = useMemo(
+    () =>
+      historyOf(series, rows)
+        .filter((item) => isOver(item, rows))
+        .reverse(),
+    [rows, series],
+  );
+  if (past.length === 0) return null;
+  return (
+    <View className="pt-2">
+      <Fold words={t('chores.history', { count: past.length })}>
+        {past.slice(0, SHOWN).map((item) => (
+          <PastRow key={item.id} item={item} />
+        ))}
+      </Fold>
+    </View>
+  );
+}
+
+/** One that is over: who did it when, and who ticked which of its steps. */
+function PastRow({ item }: { item: Item }) {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const open = useOpenItem();
+  const said = (one: Item): string | null => {
+    const done = doneBy(one, rows);
+    return done ? t('row.doneBy', { name: nameOf(rows, done.personId), when: sayInstant(done.at, now, house.zone) }) : null;
+  };
+  const steps = rows.by('item', 'parentId', item.id).flatMap((step) => {
+    const words = said(step);
+    return words ? [`${step.title}: ${words}`] : [];
+  });
+  return (
+    <Row title={dayMonth(item.due ?? item.recurrenceId!)} sub={[said(item) ?? t('chores.missed'), ...steps].join(' · ')} wraps onPress={() => open(item.id)} />
+  );
+}

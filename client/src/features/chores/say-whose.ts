@@ -1,0 +1,11 @@
+import type { MemoryRows, Series } from '@kotiva/core';
+import { t, together } from '@/words';
+
+/** "in turns: Petri, Oona and Eetu"; null: nobody in particular. */
+export function sayWhose({ turn, personIds }: Series, rows: MemoryRows): string | null {
+  const names = personIds.flatMap((id) => {
+    const person = rows.get('person', id);
+    return typeof person === 'string' ? [] : [person.name];
+  });
+  return names.length === 0 ? null : t(`chores.whose.${turn}`, { names: together(names) });
+}

@@ -1,0 +1,2 @@
+export { ChorePanel } from './chore-panel.tsx';
+export { ChoreLines } from './chore-lines.tsx';

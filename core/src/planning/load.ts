@@ -1,0 +1,60 @@
+import { isDone, openParts } from '../followup/standing.ts';
+import type { House } from '../model/house.ts';
+import type { Item } from '../model/item.ts';
+import { choresAhead, isAwayOn } from '../recurrence/whose-turn.ts';
+import type { Reader } from '../reader/reader.ts';
+import { addDays, calendarDateOf, daysBetween, weekdayOf } from '../time/clock.ts';
+import { minutesFor } from './day-sheet.ts';
+
+/** Four weeks. */
+export const LOAD_DAYS = 28;
+
+export interface DayLoad {
+  /** Calendar date. */
+  date: string;
+  minutes: number;
+  /** Minutes there are; null: nobody said. */
+  capacity: number | null;
+  away: boolean;
+}
+
+/**
+ * What each of some people has on each of the next four weeks' days, in minutes: by the plan where there is one and it can be seen,
+ * else by the deadline; what is late or carried over counts today. Chores still to come count on their day for whose turn it would be.
+ */
+export function loadAhead(
+  personIds: readonly string[],
+  now: string,
+  house: Pick<House, 'zone'>,
+  rows: Pick<Reader, 'get' | 'by' | 'all'>,
+): Map<string, DayLoad[]> {
+  const today = calendarDateOf(now, house.zone);
+  const last = addDays(today, LOAD_DAYS - 1);
+  const loads = new Map(personIds.map((id) => [id, emptyDays(id, today, rows)]));
+  const add = (personId: string | null, date: string, minutes: number) => {
+    const days = personId === null ? undefined : loads.get(personId);
+    if (days && date <= last) days[Math.max(0, daysBetween(today, date))]!.minutes += minutes;
+  };
+  for (const item of rows.all('item')) if (item.removedAt === null) addItem(item, rows, add);
+  for (const { series, occurrence, assigned } of choresAhead(last, rows, house))
+    for (const id of assigned.personIds) add(id, occurrence.at.slice(0, 10), minutesFor(series));
+  return loads;
+}
+
+function emptyDays(personId: string, today: string, rows: Pick<Reader, 'by'>): DayLoad[] {
+  const known = rows.by('capacity', 'personId', personId)[0];
+  return Array.from({ length: LOAD_DAYS }, (_, nth) => {
+    const date = addDays(today, nth);
+    const away = isAwayOn(personId, date, rows as never);
+    return { date, minutes: 0, capacity: known ? (away ? 0 : known.minutes[weekdayOf(date) - 1]!) : null, away };
+  });
+}
+
+function addItem(item: Item, rows: Pick<Reader, 'by'>, add: (personId: string | null, date: string, minutes: number) => void): void {
+  const parts = rows.by('part', 'itemId', item.id);
+  if (isDone(item, parts)) return;
+  for (const part of openParts(parts)) {
+    const date = (part.plan ?? item.due)?.slice(0, 10);
+    if (date !== undefined && part.shelvedAt === null) add(part.personId, date, (minutesFor(item) * (100 - part.percent)) / 100);
+  }
+}
