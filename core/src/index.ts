@@ -74,3 +74,4 @@ export * from './planning/calendar.ts';
 export * from './planning/share-out.ts';
 export * from './recurrence/keeping.ts';
 export * from './planning/load.ts';
+export * from './planning/week-to-share.ts';

@@ -1,0 +1,87 @@
+import { footingInList } from '../commands/may.ts';
+import { isDone, openParts } from '../followup/standing.ts';
+import type { House } from '../model/house.ts';
+import type { Item } from '../model/item.ts';
+import { isHere, type Person } from '../model/person.ts';
+import { choresAhead, USUAL_CAPACITY, type Ahead } from '../recurrence/whose-turn.ts';
+import type { Reader } from '../reader/reader.ts';
+import { addDays, calendarDateOf } from '../time/clock.ts';
+import { minutesFor } from './day-sheet.ts';
+import { loadAhead } from './load.ts';
+import type { Carrier, Load } from './share-out.ts';
+
+/** So many days from today on are shared out. */
+export const SHARED_DAYS = 7;
+
+/** One thing to be shared out: an item nobody has, or a turn of a chore still to come. */
+export type Shareable = { key: string; title: string; date: string; minutes: number } & ({ kind: 'item'; item: Item } | { kind: 'turn'; ahead: Ahead });
+
+export interface WeekToShare {
+  carriers: Carrier[];
+  loads: Load[];
+  /** By the id of the load. */
+  shareables: Map<string, Shareable>;
+}
+
+type Rows = Pick<Reader, 'get' | 'by' | 'all'>;
+
+/**
+ * The next seven days' work that nobody has, and the turns still to come, among those who may do it and have any time that week; what
+ * they already have counts for them.
+ */
+export function weekToShare(now: string, house: Pick<House, 'zone'>, rows: Rows): WeekToShare {
+  const today = calendarDateOf(now, house.zone);
+  const last = addDays(today, SHARED_DAYS - 1);
+  const people = rows.all('person').filter((person) => isHere(person) && person.role !== 'outside');
+  const turns = choresAhead(last, rows, house).filter(({ series }) => series.turn !== 'fixed');
+  const found = [
+    ...turns.map((ahead) => ({ shareable: asTurn(ahead), able: ahead.series.personIds, turn: ahead.assigned.personIds[0] ?? null })),
+    ...rows.all('item').flatMap((item) => (isNobodys(item, last, rows) ? [{ shareable: asItem(item), able: ableFor(item, people, rows), turn: null }] : [])),
+  ].filter(({ able }) => able.length > 0);
+  const load = loadAhead(
+    people.map(({ id }) => id),
+    now,
+    house,
+    rows,
+  );
+  const carriers = people.flatMap(({ id }) => {
+    const week = load.get(id)!.slice(0, SHARED_DAYS);
+    const capacity = week.reduce((sum, day) => sum + (day.away ? 0 : (day.capacity ?? USUAL_CAPACITY)), 0);
+    const mine = turns.reduce((sum, { assigned, series }) => sum + (assigned.personIds.includes(id) ? minutesFor(series) : 0), 0);
+    const held = week.reduce((sum, day) => sum + day.minutes, 0) - mine;
+    return capacity > 0 ? [{ id, capacity, held }] : [];
+  });
+  return {
+    carriers,
+    loads: found.map(({ shareable, able, turn }) => ({ id: shareable.key, minutes: shareable.minutes, able, turn })),
+    shareables: new Map(found.map(({ shareable }) => [shareable.key, shareable])),
+  };
+}
+
+const asTurn = (ahead: Ahead): Shareable => ({
+  kind: 'turn',
+  key: `${ahead.series.id} ${ahead.occurrence.recurrenceId}`,
+  title: ahead.series.title,
+  date: ahead.occurrence.at,
+  minutes: minutesFor(ahead.series),
+  ahead,
+});
+
+const asItem = (item: Item): Shareable => ({ kind: 'item', key: item.id, title: item.title, date: item.due!, minutes: minutesFor(item), item });
+
+/** In a list, due by then, open, and in nobody's hands. */
+function isNobodys(item: Item, last: string, rows: Rows): boolean {
+  if (item.removedAt !== null || item.listId === null || item.parentId !== null || item.due === null || item.due.slice(0, 10) > last) return false;
+  const parts = rows.by('part', 'itemId', item.id);
+  return !isDone(item, parts) && openParts(parts).every(({ personId }) => personId === null);
+}
+
+/** Those who may check off in its list. */
+function ableFor(item: Item, people: readonly Person[], rows: Rows): string[] {
+  const find = ((noun: 'list', id: string) => {
+    const held = rows.get(noun, id);
+    return typeof held === 'string' ? undefined : held;
+  }) as never;
+  const by = ((noun: 'share', field: 'listId', value: string) => rows.by(noun, field, value)) as never;
+  return people.filter((person) => ['owner', 'edit', 'check'].includes(footingInList(item.listId!, person, { find, by }) ?? '')).map(({ id }) => id);
+}
