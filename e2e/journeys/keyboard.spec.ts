@@ -64,7 +64,7 @@ test('a day by keyboard alone: add, find, go through rows, check off, undo, hand
   await keyboard.press('?');
   await expect(sheet.getByRole('heading', { name: 'Keys' })).toBeVisible();
   await keyboard.press('Escape');
-  await keyboard.press('4');
+  await keyboard.press('5');
   await page.getByRole('checkbox', { name: /^Single keys do things/ }).focus();
   await keyboard.press('Space');
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());

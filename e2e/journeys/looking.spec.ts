@@ -131,6 +131,9 @@ for (const dark of [false, true]) {
       await expect(page.getByRole('dialog').getByText('Put all away')).toBeVisible();
       await expectAccessible(page, 'notices');
       await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: 'Calendar' }).click();
+      await expect(page.getByRole('heading', { name: 'Calendar' })).toBeVisible();
+      await expectAccessible(page, 'calendar');
       await page.getByRole('link', { name: 'More', exact: true }).click();
       await expect(page.getByText('Open invitations')).toBeVisible();
       await expectAccessible(page, 'more');
@@ -168,7 +171,7 @@ test('a new text size of 200 % loses nothing: no sideways scrolling', async ({ d
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');
   await page.evaluate(() => document.documentElement.style.setProperty('font-size', '200%'));
-  for (const name of ['Lists', 'Follow-up', 'More', 'Today']) {
+  for (const name of ['Lists', 'Follow-up', 'Calendar', 'More', 'Today']) {
     await page.getByRole('link', { name, exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
