@@ -92,6 +92,7 @@ function manyItems(count = OPEN_ITEMS): { rows: MemoryRows; items: Item[] } {
       importance: nth % 4,
       effort: 5 + (nth % 55),
       energy: null,
+      dayPart: null,
       tagIds: [],
       situationIds: [],
       placeId: null,

@@ -166,6 +166,8 @@ const othersAlarm = async (s: Situation) =>
   s.house.made('alarm', await s.house.must('Other', 'alarm.set', { item: await othersPile(s), trigger: { kind: 'relative', to: 'due', offset: '-P1D' } })).id;
 const othersMatter = async (s: Situation) =>
   s.house.made('matter', await s.house.must('Other', 'matter.add', { person: s.house.person('Owner'), words: 'The keys' })).id;
+const othersSlot = async (s: Situation) =>
+  s.house.made('slot', await s.house.must('Other', 'slot.book', { items: [await othersPile(s)], start: '2030-01-02T16:00', minutes: 45 })).id;
 const othersNote = async (s: Situation) =>
   s.house.made('meetingNote', await s.house.must('Other', 'note.make', { persons: [s.house.person(s.me)], date: '2026-11-25' })).id;
 const othersWait = async (s: Situation) => s.house.made('wait', await s.house.must('Other', 'wait.set', { item: await othersPile(s), words: 'the van' })).id;
@@ -306,6 +308,7 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'chore.plain': {
     others: async (s) => ({ payload: { item: (await chore(s)).item }, allowed: s.allowsInList('change') }),
   },
+  'house.setHolidays': { anyone: async () => ({ payload: { region: 'FI', until: 2030, days: [] }, allowed: false }) },
   'chore.appear': { anyone: async (s) => ({ payload: { series: (await chore(s)).series, recurrenceId: '2030-01-02' }, allowed: false }) },
   'part.takeBack': { 'from another': async (s) => ({ payload: { item: await s.itemOfOther(), persons: [s.other] }, allowed: s.allows('change') }) },
   'part.excuse': { another: async (s) => ({ payload: { item: await s.itemOfOther(), person: s.other }, allowed: s.allows('change') }) },
@@ -375,6 +378,10 @@ const CASES: Record<CommandName, Record<string, Case>> = {
   'wait.change': { anothers: async (s) => ({ payload: { wait: await othersWait(s), askOn: null }, allowed: false }) },
   'wait.end': { anothers: async (s) => ({ payload: { wait: await othersWait(s) }, allowed: false }) },
   'wait.askAgain': { anyone: async (s) => ({ payload: { wait: await othersWait(s) }, allowed: false }) },
+  'week.shareOut': { turns: onChore(({ series, recurrenceId }, s) => ({ items: [], turns: [{ series, recurrenceId, person: s.house.person('Third') }] })) },
+  'slot.book': { own: onItem('see', (item) => ({ items: [item], start: '2030-01-02T16:00', minutes: 45 })) },
+  'slot.change': { anothers: async (s) => ({ payload: { slot: await othersSlot(s), minutes: 30 }, allowed: false }) },
+  'slot.free': { anothers: async (s) => ({ payload: { slot: await othersSlot(s) }, allowed: false }) },
   'matter.add': {
     'in words': byAll((s) => ({ person: s.other, words: 'The keys' })),
     'an item': onItem('see', (item, s) => ({ person: s.other, item })),

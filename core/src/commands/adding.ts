@@ -57,6 +57,7 @@ function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: N
     importance: fields.importance,
     effort: fields.effort,
     energy: fields.energy,
+    dayPart: fields.dayPart,
     policy: fields.policy,
     confirm: fields.confirm,
     alarms: fields.alarms,

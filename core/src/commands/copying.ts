@@ -45,8 +45,8 @@ const originalOf = (item: Item, d: Deciding): Original => ({
 const sizeOf = ({ steps }: Original): number => 1 + steps.reduce((sum, step) => sum + sizeOf(step), 0);
 
 function copyTo({ item, steps }: Original, spot: Spot, d: Deciding): Item {
-  const { title, notes, due, start, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm } = item;
-  const nature = { title, notes, due, start, importance, effort, energy, tagIds, situationIds, placeId, policy, confirm };
+  const { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm } = item;
+  const nature = { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm };
   const copy = insertItem(d, { ...nature, ...spot, makerId: d.actor.id });
   for (const step of steps) copyTo(step, { ...spot, parentId: copy.id }, d);
   return copy;

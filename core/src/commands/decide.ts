@@ -9,7 +9,7 @@ import { checkOff, uncheck } from './checking.ts';
 import { Deciding, type Context, type Note } from './deciding.ts';
 import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
 import { appearByItself, bringForward, changeChore, endChore, makeChore, makePlain, moveOccurrence, skipOccurrence } from './chores.ts';
-import { changeHouse, makeHouse } from './house.ts';
+import { changeHouse, makeHouse, setHolidays } from './house.ts';
 import { addItem, addItems } from './adding.ts';
 import { bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
 import { copyItem } from './copying.ts';
@@ -44,12 +44,15 @@ import { readNotice, sayComment, setWatch } from './saying.ts';
 import { addMatter, changeNote, endTalk, makeNote, removeMatters, removeNote, setTalk, settleMatters, shareMatter } from './talks.ts';
 import { callLast, chooseNotices } from './telling.ts';
 import { giveTurnTo, swapTurns } from './turns.ts';
+import { shareOutWeek } from './sharing-out.ts';
+import { bookSlot, changeSlot, freeSlot } from './slots.ts';
 import { undo } from './undo.ts';
 import { askAgain, changeWait, endWait, setWait } from './waits.ts';
 
 const KINDS = {
   'house.make': makeHouse,
   'house.change': changeHouse,
+  'house.setHolidays': setHolidays,
   'person.join': join,
   'person.add': addPerson,
   'person.change': changePerson,
@@ -143,6 +146,10 @@ const KINDS = {
   'note.change': changeNote,
   'note.remove': removeNote,
   'away.add': addAway,
+  'week.shareOut': shareOutWeek,
+  'slot.book': bookSlot,
+  'slot.change': changeSlot,
+  'slot.free': freeSlot,
   'away.remove': removeAway,
   'notice.choose': chooseNotices,
   'day.call': callLast,

@@ -1,8 +1,10 @@
 import * as z from 'zod/mini';
-import { Policy } from '../model/item.ts';
+import { Policy, type Item } from '../model/item.ts';
+import type { Person } from '../model/person.ts';
 import { Id, Moment, Text } from '../model/row.ts';
 import { openParts } from '../followup/standing.ts';
 import { tellingOfCompletion, whoWaits } from './completion.ts';
+import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
@@ -33,16 +35,21 @@ export const handOver = commandKind({
       if (policy !== undefined && policy !== item.policy) d.refuseIfChanged('item', itemId, 'policy');
       tellingOfCompletion(item, d, () => {
         d.set('item', itemId, { policy: policy ?? item.policy, due: due === undefined ? item.due : due, confirm: confirm ?? item.confirm });
-        for (const person of fresh) {
-          givePart(itemId, person, d, message.trim(), d.actor.id);
-          d.tell(person.id, 'handed', itemId, { title: item.title, message: message.trim() });
-        }
-        settleNobody(itemId, d);
+        handTo(item, fresh, message.trim(), d);
       });
       d.enter('part.handOver', { itemId }, { to: fresh.map((person) => person.name), policy: policy ?? item.policy, due: due ?? item.due });
     }
   },
 });
+
+/** Gives an item to people who have not got it, and tells them. */
+export function handTo(item: Item, fresh: readonly Person[], message: string, d: Deciding): void {
+  for (const person of fresh) {
+    givePart(item.id, person, d, message, d.actor.id);
+    d.tell(person.id, 'handed', item.id, { title: item.title, message });
+  }
+  settleNobody(item.id, d);
+}
 
 /** Takes something nobody was given. */
 export const take = commandKind({

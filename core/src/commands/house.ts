@@ -1,8 +1,8 @@
 import * as z from 'zod/mini';
-import { DayParts, Pace, USUAL_DAY_PARTS, ZONE } from '../model/house.ts';
+import { DayOff, DayParts, Holidays, Pace, Region, USUAL_DAY_PARTS, ZONE } from '../model/house.ts';
 import { Colour, Mark, Pattern, NO_CONTACT, USUAL_REST } from '../model/person.ts';
 import { Id, Name, Title } from '../model/row.ts';
-import { calendarDateOf, isZone } from '../time/clock.ts';
+import { calendarDateOf, isMoment, isZone } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
 import { insertItem } from './inserting.ts';
 import { refuse } from './reasons.ts';
@@ -31,6 +31,9 @@ export const makeHouse = commandKind({
       createdOn: calendarDateOf(d.now, zone),
       hintsListId: null,
       pace: 'usual',
+      region: null,
+      holidays: null,
+      daysOff: [],
     });
     const personId = d.newId();
     d.insert('person', personId, { ...person, accountId: account.id, role: 'manager', ...NO_CONTACT, rest: USUAL_REST, joinedAt: d.now, endedAt: null });
@@ -57,11 +60,34 @@ export const makeHouse = commandKind({
 
 export const changeHouse = commandKind({
   name: 'house.change',
-  payload: z.object({ name: z.optional(Name), zone: z.optional(ZONE), dayParts: z.optional(DayParts), pace: z.optional(Pace) }),
+  payload: z.object({
+    name: z.optional(Name),
+    zone: z.optional(ZONE),
+    dayParts: z.optional(DayParts),
+    pace: z.optional(Pace),
+    region: z.optional(z.nullable(Region)),
+    daysOff: z.optional(z.array(DayOff).check(z.maxLength(400))),
+  }),
   asks: () => [{ deed: 'manage' }],
   decide(fields, d) {
     if (fields.zone !== undefined && !isZone(fields.zone)) refuse('malformed', {}, 'zone');
-    d.set('house', Id.parse(d.context.houseId), fields);
+    for (const { date } of fields.daysOff ?? []) if (!isMoment(date)) refuse('malformed', { value: date }, 'daysOff');
+    d.set('house', Id.parse(d.context.houseId), fields.daysOff ? { ...fields, daysOff: inOrder(fields.daysOff) } : fields);
     d.enter('house.change', {}, { name: fields.name ?? null });
+  },
+});
+
+/** By date, one a day: the one said last. */
+const inOrder = (days: readonly DayOff[]): DayOff[] =>
+  [...new Map(days.map((day) => [day.date, day])).values()].sort((a, b) => (a.date < b.date ? -1 : 1));
+
+/** The holidays of its region were looked up. If another region was chosen meanwhile they are not its any more. */
+export const setHolidays = commandKind({
+  name: 'house.setHolidays',
+  payload: Holidays,
+  asks: () => [{ deed: 'system' }],
+  decide(holidays, d) {
+    const id = Id.parse(d.context.houseId);
+    if (d.need('house', id).region === holidays.region) d.set('house', id, { holidays });
   },
 });

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Effort, Energy, Importance, type Item } from '../model/item.ts';
+import { Effort, Energy, Importance, PartOfDay, type Item } from '../model/item.ts';
 import { Id, Moment } from '../model/row.ts';
 import { TagName } from '../model/tag.ts';
 import { instantDue, isMoment } from '../time/clock.ts';
@@ -14,6 +14,7 @@ export const NATURE = {
   importance: z.optional(Importance),
   effort: z.optional(z.nullable(Effort)),
   energy: z.optional(z.nullable(Energy)),
+  dayPart: z.optional(z.nullable(PartOfDay)),
   /** By name: words never used are made tags in the same action. */
   tags: z.optional(z.array(TagName).check(z.maxLength(20))),
   situations: z.optional(z.array(Id).check(z.maxLength(20))),

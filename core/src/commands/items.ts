@@ -15,7 +15,7 @@ import { askForSpot, moveStepsAlong, NEIGHBOURS, putBeside, SPOT, spotOf } from 
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
 
-const textChanges = ['title', 'notes', 'start', 'importance', 'effort', 'energy', 'confirm'] as const;
+const textChanges = ['title', 'notes', 'start', 'importance', 'effort', 'energy', 'dayPart', 'confirm'] as const;
 
 /** Changes what the item says of itself. Notes carry the text they were based on and are merged line by line. */
 export const changeItem = commandKind({

@@ -29,6 +29,7 @@ export const TABLE: Record<Footing, Record<Exclude<Deed, 'manage' | 'keep' | 'se
 export const NEEDS = {
   'house.make': ['enter'],
   'house.change': ['manage'],
+  'house.setHolidays': ['system'],
   'person.join': ['enter'],
   'person.add': ['manage'],
   'person.change': ['self', 'manage'],
@@ -123,6 +124,10 @@ export const NEEDS = {
   'note.remove': ['self'],
   'away.add': ['self', 'manage'],
   'away.remove': ['self', 'manage'],
+  'week.shareOut': ['keep', 'change', 'self'],
+  'slot.book': ['keep', 'see'],
+  'slot.change': ['self', 'see'],
+  'slot.free': ['self'],
   'notice.choose': ['self'],
   'day.call': ['system'],
   'notice.undelivered': ['system'],

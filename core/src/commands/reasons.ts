@@ -51,6 +51,7 @@ export const REASON_CODES = [
   'next-touched',
   'was-missed',
   'not-to-come',
+  'no-longer-nobodys',
 ] as const;
 export type ReasonCode = (typeof REASON_CODES)[number];
 

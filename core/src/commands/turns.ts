@@ -15,7 +15,7 @@ import { refuse } from './reasons.ts';
 /** Turns that go otherwise than the chore has it, once. */
 
 /** Of a chore somebody shares in, they give away or swap their own turn without asking who made it. */
-const asksForTurns = (turns: readonly { series: string; recurrenceId: string }[], d: Deciding): Ask[] =>
+export const asksForTurns = (turns: readonly { series: string; recurrenceId: string }[], d: Deciding): Ask[] =>
   turns.some((one) => whoHas(one, d) === d.actorOrNull?.id)
     ? [{ deed: 'self', is: turns.every(({ series }) => d.need('series', series).personIds.includes(d.actorOrNull?.id ?? '')) }]
     : [...new Set(turns.map(({ series }) => series))].map((series) => askToChange(d.need('series', series), d));
@@ -30,7 +30,7 @@ function whoHas({ series: seriesId, recurrenceId }: { series: string; recurrence
 }
 
 /** Somebody else has this one. */
-function setTurn(one: { series: string; recurrenceId: string }, personId: string, countsFor: string | null, d: Deciding): void {
+export function setTurn(one: { series: string; recurrenceId: string }, personId: string, countsFor: string | null, d: Deciding): void {
   const { series, occurrence, item } = needOpen(one, d);
   override(series, one.recurrenceId, { personId, countsFor }, d);
   if (item) reassign(item, assignNow(series, occurrence, d), d);

@@ -27,6 +27,7 @@ const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unk
   matter: (d) => ({ removedAt: d.now }),
   meetingNote: (d) => ({ removedAt: d.now }),
   talk: (d) => ({ endedAt: d.now }),
+  slot: (d) => ({ removedAt: d.now }),
   timeAway: (d) => ({ removedAt: d.now }),
   invitation: (d) => ({ withdrawnAt: d.now }),
 };
@@ -37,6 +38,7 @@ const KEPT: readonly Noun[] = ['activity', 'house', 'person'];
 /** Not to be undone: what let people in or out is changed openly. */
 const FINAL = [
   'house.make',
+  'house.setHolidays',
   'person.join',
   'person.end',
   'person.add',

@@ -11,6 +11,10 @@ export type Energy = z.infer<typeof Energy>;
 
 /** Minutes; of an `each` item per person. */
 export const Effort = z.int().check(z.gte(1), z.lte(60_000));
+/** Of the day it comes up: for what is done at no certain hour, such as a morning's round. */
+export const PartOfDay = z.enum(['morning', 'day', 'evening']);
+export type PartOfDay = z.infer<typeof PartOfDay>;
+
 export const Importance = z.int().check(z.gte(0), z.lte(3));
 
 /** What an item and a chore say alike of what is to be done, beside their title: each one of a chore takes it over. */
@@ -19,6 +23,7 @@ export const nature = {
   importance: Importance,
   effort: z.nullable(Effort),
   energy: z.nullable(Energy),
+  dayPart: z.nullable(PartOfDay),
   tagIds: z.array(Id),
   /** All of them have to be so. */
   situationIds: z.array(Id),
@@ -36,6 +41,7 @@ export const USUAL_NATURE: Nature = {
   importance: 0,
   effort: null,
   energy: null,
+  dayPart: null,
   tagIds: [],
   situationIds: [],
   placeId: null,

@@ -11,6 +11,7 @@ import { Person } from './person.ts';
 import { Place } from './place.ts';
 import { Activity, Comment, Notice, Watch } from './said.ts';
 import { Override, Series } from './series.ts';
+import { Slot } from './slot.ts';
 import { Situation } from './situation.ts';
 import { Matter, MeetingNote, Talk } from './talk.ts';
 import { Tag } from './tag.ts';
@@ -32,6 +33,7 @@ export interface Nouns {
   capacity: Capacity;
   arrangement: Arrangement;
   timeAway: TimeAway;
+  slot: Slot;
   noticeChoices: NoticeChoices;
   series: Series;
   override: Override;
@@ -64,6 +66,7 @@ export const rowSchemas = {
   capacity: Capacity,
   arrangement: Arrangement,
   timeAway: TimeAway,
+  slot: Slot,
   noticeChoices: NoticeChoices,
   series: Series,
   override: Override,
@@ -97,6 +100,7 @@ export const INDEXES = {
   capacity: ['personId'],
   arrangement: ['personId'],
   timeAway: ['personId'],
+  slot: ['personId'],
   noticeChoices: ['personId'],
   series: ['listId'],
   override: ['seriesId'],

@@ -58,9 +58,15 @@ function placed(item: Item, part: Part, where: Where, today: Today): Placed {
     late,
     carriedOver: !late && where !== 'done' && part.plan !== null && part.plan.slice(0, 10) < today.date,
     day: nextDay(item, part),
-    // what is late is for now
-    dayPart: dayPartOf(hourToday(item, part, today.date) ?? (late ? today.hour : null), today.view.house.dayParts),
+    dayPart: partOfDay(item, part, late, today),
   };
+}
+
+/** By the hour it has today, else as it says; what is late is for now. */
+function partOfDay(item: Item, part: Part, late: boolean, { date, hour, view }: Today): DayPart {
+  const at = hourToday(item, part, date);
+  if (at === null && !late && item.dayPart !== null) return item.dayPart;
+  return dayPartOf(at ?? (late ? hour : null), view.house.dayParts);
 }
 
 /** The hour it has today: that of the plan, else that of the deadline. */

@@ -1,16 +1,21 @@
 import { isDone, countingParts } from '../followup/standing.ts';
-import type { House } from '../model/house.ts';
+import type { DayParts, House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
+import type { Slot } from '../model/slot.ts';
 import { partId } from '../commands/parts.ts';
+import type { ChoreHouse } from '../recurrence/chores.ts';
 import { choresAhead, type Ahead } from '../recurrence/whose-turn.ts';
 import type { Reader } from '../reader/reader.ts';
+import { dayPartOf, type DayPart } from './agenda.ts';
 import { minutesFor, whose } from './day-sheet.ts';
 import { isKeptAway, Today } from './whereabouts.ts';
 
-/** What stands on a day: a deadline, a plan of one's own, or an occurrence of a chore that is not an item yet. */
+/** What stands on a day: a deadline, a plan of one's own, time one booked, or an occurrence of a chore that is not an item yet. */
 export type CalendarEntry = { date: string; time: string | null; personIds: string[]; minutes: number } & (
-  { kind: 'due' | 'plan'; item: Item; done: boolean; late: boolean } | { kind: 'ahead'; ahead: Ahead }
+  | { kind: 'due' | 'plan'; item: Item; done: boolean; late: boolean; /** One means to do it on another day. */ elsewhere: boolean }
+  | { kind: 'slot'; slot: Slot; items: Item[]; done: boolean }
+  | { kind: 'ahead'; ahead: Ahead }
 );
 
 export interface CalendarView {
@@ -23,7 +28,7 @@ export interface CalendarView {
   personId: string | null;
   /** UTC instant. */
   now: string;
-  house: Pick<House, 'zone' | 'dayParts'>;
+  house: Pick<House, 'dayParts'> & ChoreHouse;
 }
 
 type Rows = Pick<Reader, 'get' | 'by' | 'all'>;
@@ -39,6 +44,7 @@ export function calendarOf(view: CalendarView, rows: Rows): Map<string, Calendar
   };
   const today = new Today({ personId: view.meId, now: view.now, house: view.house });
   for (const item of rows.all('item')) if (item.removedAt === null) for (const entry of entriesOf(item, view, today, rows)) add(entry);
+  for (const slot of rows.by('slot', 'personId', view.meId)) for (const entry of booked(slot, view, rows)) add(entry);
   if (view.to >= today.date) for (const ahead of choresAhead(view.to, rows, view.house)) if (isWithin(ahead.occurrence.at, view)) add(entryOf(ahead));
   for (const entries of days.values()) entries.sort(compare);
   return days;
@@ -54,9 +60,20 @@ function* entriesOf(item: Item, view: CalendarView, today: Today, rows: Rows): G
   if (isHidden(item, parts, rows)) return;
   const done = isDone(item, parts);
   const about = { item, done, minutes: minutesFor(item), late: !done && today.isLate(item) };
-  if (isWithin(item.due, view)) yield { kind: 'due', ...at(item.due), personIds: whose(item, parts, rows), ...about };
   // on one day it stands once
-  if (isWithin(plan, view) && plan.slice(0, 10) !== item.due?.slice(0, 10)) yield { kind: 'plan', ...at(plan), personIds: [view.meId], ...about };
+  const elsewhere = plan !== null && plan.slice(0, 10) !== item.due?.slice(0, 10);
+  if (isWithin(item.due, view)) yield { kind: 'due', ...at(item.due), personIds: whose(item, parts, rows), ...about, elsewhere };
+  if (isWithin(plan, view) && elsewhere) yield { kind: 'plan', ...at(plan), personIds: [view.meId], ...about, elsewhere: false };
+}
+
+function* booked(slot: Slot, view: CalendarView, rows: Rows): Generator<CalendarEntry> {
+  if (slot.removedAt !== null || !isWithin(slot.start, view)) return;
+  const items = slot.itemIds.flatMap((id) => {
+    const item = rows.get('item', id);
+    return typeof item === 'string' || item.removedAt !== null ? [] : [item];
+  });
+  const done = items.every((item) => isDone(item, rows.by('part', 'itemId', item.id)));
+  if (items.length > 0) yield { kind: 'slot', ...at(slot.start), personIds: [slot.personId], minutes: slot.minutes, slot, items, done };
 }
 
 function planOf(item: Item, { meId }: CalendarView, rows: Rows): string | null {
@@ -80,7 +97,14 @@ const entryOf = (ahead: Ahead): CalendarEntry => ({
 });
 
 export const isEntryDone = (entry: CalendarEntry): boolean => entry.kind !== 'ahead' && entry.done;
-export const titleOfEntry = (entry: CalendarEntry): string => (entry.kind === 'ahead' ? entry.ahead.series.title : entry.item.title);
+export const titleOfEntry = (entry: CalendarEntry): string =>
+  entry.kind === 'ahead' ? entry.ahead.series.title : entry.kind === 'slot' ? entry.items[0]!.title : entry.item.title;
+
+/** The part of the day it stands in: by its hour, else as it says itself. */
+export function partOfEntry(entry: CalendarEntry, dayParts: DayParts): DayPart {
+  if (entry.time !== null) return dayPartOf(entry.time, dayParts);
+  return (entry.kind === 'ahead' ? entry.ahead.series.dayPart : entry.kind === 'slot' ? null : entry.item.dayPart) ?? 'any';
+}
 
 function compare(a: CalendarEntry, b: CalendarEntry): number {
   const done = Number(isEntryDone(a)) - Number(isEntryDone(b));
@@ -91,10 +115,6 @@ function compare(a: CalendarEntry, b: CalendarEntry): number {
   return title < otherTitle ? -1 : title > otherTitle ? 1 : 0;
 }
 
-/** Minutes of a day's open entries. Something that stands with its deadline on one day and its plan on another counts on that of the plan. */
-export function minutesOn(entries: readonly CalendarEntry[], planned: ReadonlySet<string>): number {
-  return entries.reduce((sum, entry) => {
-    if (isEntryDone(entry) || (entry.kind === 'due' && planned.has(entry.item.id))) return sum;
-    return sum + entry.minutes;
-  }, 0);
-}
+/** Minutes of a day's open entries. What one means to do on another day counts there; booked time is that of its items, and counts with them. */
+export const minutesOn = (entries: readonly CalendarEntry[]): number =>
+  entries.reduce((sum, entry) => (isEntryDone(entry) || entry.kind === 'slot' || (entry.kind === 'due' && entry.elsewhere) ? sum : sum + entry.minutes), 0);

@@ -1,6 +1,6 @@
 import { isDone, openParts } from '../followup/standing.ts';
-import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
+import type { ChoreHouse } from '../recurrence/chores.ts';
 import { choresAhead, isAwayOn } from '../recurrence/whose-turn.ts';
 import type { Reader } from '../reader/reader.ts';
 import { addDays, calendarDateOf, daysBetween, weekdayOf } from '../time/clock.ts';
@@ -25,7 +25,7 @@ export interface DayLoad {
 export function loadAhead(
   personIds: readonly string[],
   now: string,
-  house: Pick<House, 'zone'>,
+  house: ChoreHouse,
   rows: Pick<Reader, 'get' | 'by' | 'all'>,
 ): Map<string, DayLoad[]> {
   const today = calendarDateOf(now, house.zone);

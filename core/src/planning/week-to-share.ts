@@ -1,8 +1,8 @@
 import { footingInList } from '../commands/may.ts';
 import { isDone, openParts } from '../followup/standing.ts';
-import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import { isHere, type Person } from '../model/person.ts';
+import type { ChoreHouse } from '../recurrence/chores.ts';
 import { choresAhead, USUAL_CAPACITY, type Ahead } from '../recurrence/whose-turn.ts';
 import type { Reader } from '../reader/reader.ts';
 import { addDays, calendarDateOf } from '../time/clock.ts';
@@ -26,14 +26,14 @@ export interface WeekToShare {
 type Rows = Pick<Reader, 'get' | 'by' | 'all'>;
 
 /**
- * The next seven days' work that nobody has, and the turns still to come, among those who may do it and have any time that week; what
+ * The next seven days' work that nobody has, and the turns still to come that nobody has decided about, among those who may do it and have any time that week; what
  * they already have counts for them.
  */
-export function weekToShare(now: string, house: Pick<House, 'zone'>, rows: Rows): WeekToShare {
+export function weekToShare(now: string, house: ChoreHouse, rows: Rows): WeekToShare {
   const today = calendarDateOf(now, house.zone);
   const last = addDays(today, SHARED_DAYS - 1);
   const people = rows.all('person').filter((person) => isHere(person) && person.role !== 'outside');
-  const turns = choresAhead(last, rows, house).filter(({ series }) => series.turn !== 'fixed');
+  const turns = choresAhead(last, rows, house).filter(({ series, assigned }) => series.turn !== 'fixed' && assigned.turn.kind !== 'given');
   const found = [
     ...turns.map((ahead) => ({ shareable: asTurn(ahead), able: ahead.series.personIds, turn: ahead.assigned.personIds[0] ?? null })),
     ...rows.all('item').flatMap((item) => (isNobodys(item, last, rows) ? [{ shareable: asItem(item), able: ableFor(item, people, rows), turn: null }] : [])),
@@ -56,6 +56,25 @@ export function weekToShare(now: string, house: Pick<House, 'zone'>, rows: Rows)
     loads: found.map(({ shareable, able, turn }) => ({ id: shareable.key, minutes: shareable.minutes, able, turn })),
     shareables: new Map(found.map(({ shareable }) => [shareable.key, shareable])),
   };
+}
+
+/** Why somebody was chosen for something. */
+export type WhyGiven =
+  | { kind: 'only' | 'turn' }
+  /** How much of their hours they then have, of all: between 0 and 1, or more. */
+  | { kind: 'room'; share: number };
+
+export function whyGiven(load: Load, to: string, week: WeekToShare, given: ReadonlyMap<string, string>): WhyGiven {
+  if (load.able.filter((id) => week.carriers.some((one) => one.id === id)).length === 1) return { kind: 'only' };
+  if (load.turn === to) return { kind: 'turn' };
+  return { kind: 'room', share: carriedBy(to, week, given) };
+}
+
+/** Load ÷ capacity of one who carries, with what is given. */
+export function carriedBy(carrierId: string, { carriers, loads }: WeekToShare, given: ReadonlyMap<string, string>): number {
+  const carrier = carriers.find(({ id }) => id === carrierId);
+  if (!carrier) return 0;
+  return loads.reduce((sum, { id, minutes }) => sum + (given.get(id) === carrierId ? minutes : 0), carrier.held) / carrier.capacity;
 }
 
 const asTurn = (ahead: Ahead): Shareable => ({

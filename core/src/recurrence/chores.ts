@@ -6,6 +6,7 @@ import { overrideId, type Series } from '../model/series.ts';
 import type { Reader } from '../reader/reader.ts';
 import { addDays, calendarDateOf, instantAt } from '../time/clock.ts';
 import { existing, formatLocal, parseLocal } from './local.ts';
+import { daysOffOf } from './house-days-off.ts';
 import { LONGEST_OFF } from './off-days.ts';
 import { occurrences, type Occurrence, type Recurrence } from './occurrences.ts';
 import { BadRule, parseRRule } from './rrule.ts';
@@ -15,7 +16,7 @@ import { BadRule, parseRRule } from './rrule.ts';
 /** What it reads: as any reader answers. */
 export type ChoreRows = Pick<Reader, 'get' | 'by' | 'all'>;
 
-export type ChoreHouse = Pick<House, 'zone'>;
+export type ChoreHouse = Pick<House, 'zone' | 'region' | 'holidays' | 'daysOff'>;
 
 /** The rule of a chore as a recurrence set; what is left out of it is left out. */
 export function recurrenceOf(series: Series, house: ChoreHouse, rows: ChoreRows): Recurrence {
@@ -26,6 +27,7 @@ export function recurrenceOf(series: Series, house: ChoreHouse, rows: ChoreRows)
     zone: house.zone,
     exdates: overrides.filter(({ skipped }) => skipped).map(({ recurrenceId }) => recurrenceId),
     offDay: series.offDay,
+    daysOff: daysOffOf(house),
   };
 }
 

@@ -18,7 +18,7 @@ export interface Recurrence {
   moved?: ReadonlyMap<string, string>;
   offDay?: OffDayShift;
   /** Holidays and own days off, as calendar dates. Weekends are known. */
-  daysOff?: ReadonlySet<string>;
+  daysOff?: Pick<ReadonlySet<string>, 'has'>;
 }
 
 export interface Occurrence {

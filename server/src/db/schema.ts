@@ -23,6 +23,9 @@ export const house = sqliteTable(
     createdAt: text().notNull(),
     hintsListId: text(),
     pace: text().notNull().default('usual'),
+    region: text(),
+    holidays: text({ mode: 'json' }),
+    daysOff: json().default(sql`'[]'`),
   },
   (t) => [index('house_seq_ix').on(t.houseId, t.seq)],
 );
@@ -171,6 +174,7 @@ export const series = sqliteTable(
     importance: integer().notNull(),
     effort: integer(),
     energy: text(),
+    dayPart: text(),
     tagIds: json(),
     situationIds: json(),
     placeId: text(),
@@ -225,6 +229,7 @@ export const item = sqliteTable(
     importance: integer().notNull(),
     effort: integer(),
     energy: text(),
+    dayPart: text(),
     tagIds: json(),
     situationIds: json(),
     placeId: text(),
@@ -327,6 +332,12 @@ export const timeAway = sqliteTable(
   'timeAway',
   { ...shared(), personId: text().notNull(), from: text().notNull(), to: text().notNull(), removedAt: text() },
   (t) => [index('time_away_seq_ix').on(t.houseId, t.seq), index('time_away_person_ix').on(t.personId)],
+);
+
+export const slot = sqliteTable(
+  'slot',
+  { ...shared(), personId: text().notNull(), itemIds: json(), start: text().notNull(), minutes: integer().notNull(), removedAt: text() },
+  (t) => [index('slot_seq_ix').on(t.houseId, t.seq), index('slot_person_ix').on(t.personId)],
 );
 
 export const noticeChoices = sqliteTable(
@@ -440,6 +451,7 @@ export const nounTables = {
   capacity,
   arrangement,
   timeAway,
+  slot,
   noticeChoices,
   series,
   override,

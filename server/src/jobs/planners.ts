@@ -6,12 +6,14 @@ import {
   nextAppearance,
   nudgeRounds,
   ringId,
+  stampOf,
   type CommandName,
   type House,
   type NudgeRound,
   type Reader,
 } from '@kotiva/core';
 import { v5 } from 'uuid';
+import { holidaysToLookUp, lookUpHolidays } from './holidays.ts';
 
 /** Something that happens by itself in a house at a moment: a command nobody gives. */
 export interface Due {
@@ -83,8 +85,15 @@ const chores: Planner = (house, rows, now) => {
   return first;
 };
 
+const holidays: Planner = (house, _rows, now) => {
+  const wanted = holidaysToLookUp(house, now);
+  if (!wanted) return null;
+  const { region, until } = wanted;
+  return { houseId: house.id, at: now, id: v5(`holidays:${region}:${until}:${stampOf(house, 'region')?.c}`, house.id), name: 'house.setHolidays', payload: lookUpHolidays(region, until) };
+};
+
 /**
  * Everything a house does by itself. Midnight is not among them: where an item shows follows from the day, on every side, so nothing
  * has to be done for it.
  */
-export const PLANNERS: readonly Planner[] = [chores, reminders, nudges, lastCalls, asksAgain, purges];
+export const PLANNERS: readonly Planner[] = [holidays, chores, reminders, nudges, lastCalls, asksAgain, purges];

@@ -3,6 +3,7 @@ import { Hono, type Context } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
+import { regions } from '../jobs/holidays.ts';
 import { bodyOf, Problem } from '../problem.ts';
 import type { Outcome } from '../sync/apply.ts';
 import { PAGE_ROWS } from '../sync/changes.ts';
@@ -55,6 +56,8 @@ export function houseRoutes(services: Services): Hono<Env> {
       await ended;
     });
   });
+
+  app.get('/regions', onlySignedIn, (c) => c.json({ regions: regions() }));
 
   // a link gives no title away: only the house, who invites and as what
   app.get('/invitations/:token', (c) => {

@@ -80,6 +80,7 @@ export class Sight {
       case 'capacity':
         return this.person.role === 'manager' || (row as Row<'capacity'>).personId === this.person.id;
       case 'arrangement':
+      case 'slot':
       case 'noticeChoices':
       case 'notice':
         return (row as Row<'notice' | 'arrangement'>).personId === this.person.id;

@@ -1,64 +1,141 @@
-import { calendarDateOf } from '@kotiva/core';
+import { addDays, calendarDateOf, weekdayOf } from '@kotiva/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { useCaptureHere } from '@/features/capture';
 import { Screen } from '@/features/shell';
-import { useNow, usePlace } from '@/store/store.ts';
-import { Button, Heading, IconButton, useWide } from '@/ui';
+import { useNarrowed, useNow, usePlace } from '@/store/store.ts';
+import { Button, Choice, Heading, IconButton, Menu, useWide } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, dayMonth, monthAfter } from '@/words/dates.ts';
-import { DayList } from './day-list.tsx';
+import { DayHours } from './day-hours.tsx';
+import { DayList, DaysList } from './day-list.tsx';
+import { marksOf } from './day-marks.ts';
+import { CalendarDrag } from './drag.tsx';
 import { MonthGrid } from './month-grid.tsx';
 import { useDays } from './use-days.ts';
+import { useMove } from './use-move.tsx';
+import { WeekGrid } from './week-grid.tsx';
 
-/** A month at a time: what is done and due, what one means to do, and the chores still to come with whose turn each would be. */
+const VIEWS = ['month', 'week', 'day', 'list'] as const;
+type CalendarViewName = (typeof VIEWS)[number];
+
+/** So many days the list goes on for. */
+const LISTED = 60;
+
+const daysFrom = (date: string, count: number): string[] => Array.from({ length: count }, (_, nth) => addDays(date, nth));
+const mondayOf = (date: string): string => addDays(date, 1 - weekdayOf(date));
+
+function datesOf(view: CalendarViewName, chosen: string): string[] {
+  if (view === 'day') return [chosen];
+  if (view === 'week') return daysFrom(mondayOf(chosen), 7);
+  if (view === 'list') return daysFrom(chosen, LISTED);
+  return daysFrom(`${chosen.slice(0, 7)}-01`, 31).filter((date) => date.startsWith(chosen.slice(0, 7)));
+}
+
+/** The day one comes to by turning over: a month begins with its first day, or today. */
+function turned(view: CalendarViewName, chosen: string, by: number, today: string): string {
+  if (view === 'day') return addDays(chosen, by);
+  if (view === 'week') return addDays(mondayOf(chosen), by * 7);
+  if (view === 'list') return addDays(chosen, by * LISTED);
+  const month = monthAfter(chosen.slice(0, 7), by);
+  return month === today.slice(0, 7) ? today : `${month}-01`;
+}
+
+/** What is done and due, what one means to do, time one booked, and the chores still to come with whose turn each would be. */
 export function CalendarScreen() {
-  const { house } = usePlace();
-  const now = useNow();
+  const { rows, me, house } = usePlace();
+  const narrowed = useNarrowed();
+  const today = calendarDateOf(useNow(), house.zone);
   const wide = useWide();
-  const router = useRouter();
-  const today = calendarDateOf(now, house.zone);
+  const [view, setView] = useState<CalendarViewName>('month');
   const [chosen, setChosen] = useState(today);
-  const [month, setMonth] = useState(today.slice(0, 7));
-  const days = useDays(`${month}-01`, `${month}-31`);
-  useCaptureHere({ plan: chosen, words: t('capture.onDay', { day: dayMonth(chosen) }) });
-  const words = calendarWords();
-  const turn = (months: number) => {
-    const next = monthAfter(month, months);
-    setMonth(next);
-    setChosen(next === today.slice(0, 7) ? today : `${next}-01`);
-  };
-  const grid = <MonthGrid month={month} days={days} chosen={chosen} today={today} onChoose={setChosen} />;
-  const list = <DayList date={chosen} entries={days.get(chosen) ?? []} today={today} />;
+  const [hour, setHour] = useState<string | null>(null);
+  const { move, question } = useMove();
+  const dates = datesOf(view, chosen);
+  const days = useDays(dates[0]!, dates.at(-1)!);
+  const marks = useCallback((date: string) => marksOf(date, narrowed, rows, house), [narrowed, rows, house]);
+  const choose = useCallback((date: string) => setChosen(date), []);
+  const at = view === 'day' && hour ? hour : null;
+  useCaptureHere({ plan: at ? `${chosen}T${at}` : chosen, words: t('capture.onDay', { day: at ? `${dayMonth(chosen)} ${at}` : dayMonth(chosen) }) });
+  const common = { days, marksOf: marks, today };
+  const entries = days.get(chosen) ?? [];
+  const list = <DayList date={chosen} today={today} entries={entries} marks={marks(chosen)} onMove={move} empty={t('calendar.nothing')} />;
   return (
-    <Screen
-      title={t('nav.calendar')}
-      strip
-      actions={
-        <Button kind="quiet" onPress={() => router.push('/chores')}>
-          {t('chores.title')}
-        </Button>
-      }
-    >
-      <View className="flex-row items-center px-2">
-        <IconButton icon="left" label={words.previous} onPress={() => turn(-1)} />
-        <View className="grow" aria-live="polite">
-          <Heading level={2}>{words.month(`${month}-01`)}</Heading>
-        </View>
-        <IconButton icon="right" label={words.next} onPress={() => turn(1)} />
+    <Screen title={t('nav.calendar')} strip actions={<Ways isManager={me.role === 'manager'} />}>
+      <View className="px-4">
+        <Choice label={t('calendar.view')} value={view} options={VIEWS.map((value) => ({ value, words: t(`calendar.view.${value}`) }))} onChange={setView} />
       </View>
-      {wide ? (
-        <View className="flex-row gap-6 px-4">
-          <View className="min-w-0 grow shrink basis-0">{grid}</View>
-          <View className="w-[420px]">{list}</View>
-        </View>
-      ) : (
-        <>
-          <View className="px-2">{grid}</View>
-          {list}
-        </>
-      )}
+      <Turning view={view} dates={dates} onTurn={(by) => setChosen(turned(view, chosen, by, today))} />
+      <CalendarDrag onMove={move}>
+        {view === 'month' ? (
+          <Beside wide={wide} list={list}>
+            <MonthGrid month={chosen.slice(0, 7)} chosen={chosen} onChoose={choose} {...common} />
+          </Beside>
+        ) : view === 'week' && wide ? (
+          <View className="gap-4 px-4">
+            <WeekGrid dates={dates} chosen={chosen} onChoose={choose} {...common} />
+            {list}
+          </View>
+        ) : view === 'day' ? (
+          <DayHours date={chosen} today={today} entries={entries} marks={marks(chosen)} hour={hour} onHour={setHour} onMove={move} />
+        ) : (
+          <DaysList dates={dates} onMove={move} onlyFilled={view === 'list'} {...common} />
+        )}
+      </CalendarDrag>
+      {question}
     </Screen>
+  );
+}
+
+/** The day's list right of the month where there is room, else below it. */
+function Beside({ wide, list, children }: { wide: boolean; list: React.ReactNode; children: React.ReactNode }) {
+  if (!wide)
+    return (
+      <>
+        <View className="px-2">{children}</View>
+        {list}
+      </>
+    );
+  return (
+    <View className="flex-row gap-6 px-4">
+      <View className="min-w-0 grow shrink basis-0">{children}</View>
+      <View className="w-[420px]">{list}</View>
+    </View>
+  );
+}
+
+/** Further screens that belong to it; in a menu where there is no room for their names. */
+function Ways({ isManager }: { isManager: boolean }) {
+  const router = useRouter();
+  const wide = useWide();
+  const ways = [
+    { key: '/chores', words: t('chores.title'), onPress: () => router.push('/chores') },
+    { key: '/load', words: t('load.title'), onPress: () => router.push('/load') },
+    ...(isManager ? [{ key: '/share-out', words: t('shareOut.title'), onPress: () => router.push('/share-out') }] : []),
+  ];
+  if (!wide) return <Menu label={t('calendar.more')} entries={ways} />;
+  return (
+    <View className="flex-row">
+      {ways.map(({ key, words, onPress }) => (
+        <Button key={key} kind="quiet" onPress={onPress}>
+          {words}
+        </Button>
+      ))}
+    </View>
+  );
+}
+
+function Turning({ view, dates, onTurn }: { view: CalendarViewName; dates: readonly string[]; onTurn: (by: number) => void }) {
+  const words = calendarWords();
+  const span = view === 'month' ? words.month(dates[0]!) : view === 'day' ? dayMonth(dates[0]!) : t('away.range', { from: dayMonth(dates[0]!), to: dayMonth(dates.at(-1)!) });
+  return (
+    <View className="flex-row items-center px-2">
+      <IconButton icon="left" label={t(`calendar.before.${view}`)} onPress={() => onTurn(-1)} />
+      <View className="grow" aria-live="polite">
+        <Heading level={2}>{span}</Heading>
+      </View>
+      <IconButton icon="right" label={t(`calendar.after.${view}`)} onPress={() => onTurn(1)} />
+    </View>
   );
 }

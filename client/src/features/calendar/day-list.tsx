@@ -1,40 +1,53 @@
-import { type Ahead, type CalendarEntry } from '@kotiva/core';
+import type { CalendarEntry } from '@kotiva/core';
 import { View } from 'react-native';
-import { ItemRow } from '@/features/item';
-import { usePlace } from '@/store/store.ts';
-import { Empty, GroupHead, Row } from '@/ui';
-import { t, together } from '@/words';
-import { headDay } from '@/words/dates.ts';
-import { sayRuleShort } from '@/words/rules.ts';
-import { AheadMenu } from './ahead-menu.tsx';
+import { Empty } from '@/ui';
+import { t } from '@/words';
+import { DayHead } from './day-head.tsx';
+import type { DayMarks } from './day-marks.ts';
+import { EntryRow } from './entry-row.tsx';
+import { keyOf } from './entry.ts';
+import type { Move } from './use-move.tsx';
 
-/** What stands on a day: checked off in place, opened by a tap. */
-export function DayList({ date, entries, today }: { date: string; entries: readonly CalendarEntry[]; today: string }) {
+interface DayListProps {
+  date: string;
+  today: string;
+  entries: readonly CalendarEntry[];
+  marks: DayMarks;
+  onMove: Move;
+  /** Said where nothing stands on it; left out in a row of days. */
+  empty?: string;
+}
+
+/** A day with all that stands on it, one row each. */
+export function DayList({ date, today, entries, marks, onMove, empty }: DayListProps) {
   return (
     <View>
-      <GroupHead title={headDay(date, today)} count={entries.length} />
-      {entries.length === 0 ? <Empty words={t('calendar.nothing')} /> : null}
-      {entries.map((entry) =>
-        entry.kind === 'ahead' ? (
-          <AheadRow key={`${entry.ahead.series.id} ${entry.ahead.occurrence.recurrenceId}`} ahead={entry.ahead} time={entry.time} />
-        ) : (
-          <ItemRow key={`${entry.kind} ${entry.item.id}`} item={entry.item} sub={entry.kind === 'plan' ? t('calendar.planned') : undefined} />
-        ),
-      )}
+      <DayHead date={date} today={today} entries={entries} marks={marks} />
+      {entries.length === 0 && empty ? <Empty words={empty} /> : null}
+      {entries.map((entry) => (
+        <EntryRow key={keyOf(entry)} entry={entry} day={entries} place={`list ${date}`} onMove={onMove} />
+      ))}
     </View>
   );
 }
 
-/** One that is still to come: whose turn it would be, and what can be done about this one alone. */
-function AheadRow({ ahead, time }: { ahead: Ahead; time: string | null }) {
-  const { rows } = usePlace();
-  const { series, assigned } = ahead;
-  const names = assigned.personIds.flatMap((id) => {
-    const person = rows.get('person', id);
-    return typeof person === 'string' ? [] : [person.name];
-  });
-  const who = names.length > 0 ? together(names) : assigned.turn.kind === 'nobody' ? t('calendar.nobodyCan') : null;
-  return (
-    <Row title={series.title} sub={[who, sayRuleShort(series)].filter(Boolean).join(' · ')} right={time ?? undefined} tools={<AheadMenu ahead={ahead} />} />
-  );
+/** Days one below the other. `onlyFilled`: those on which nothing stands are left out. */
+export function DaysList({
+  dates,
+  days,
+  marksOf,
+  today,
+  onMove,
+  onlyFilled = false,
+}: {
+  dates: readonly string[];
+  days: Map<string, CalendarEntry[]>;
+  marksOf: (date: string) => DayMarks;
+  today: string;
+  onMove: Move;
+  onlyFilled?: boolean;
+}) {
+  const shown = onlyFilled ? dates.filter((date) => days.has(date)) : dates;
+  if (shown.length === 0) return <Empty words={t('calendar.nothingAhead')} />;
+  return shown.map((date) => <DayList key={date} date={date} today={today} entries={days.get(date) ?? []} marks={marksOf(date)} onMove={onMove} />);
 }

@@ -1,15 +1,18 @@
 import { isEntryDone, minutesOn, titleOfEntry, type CalendarEntry } from '@kotiva/core';
+import { memo } from 'react';
 import { Pressable, View } from 'react-native';
-import { useNarrowed, usePlace } from '@/store/store.ts';
-import { Band, Txt, useWide } from '@/ui';
-import { t } from '@/words';
+import { Band, personInk, Txt, useWide } from '@/ui';
+import { t, together } from '@/words';
 import { calendarWords, sayExactly, weeksOf } from '@/words/dates.ts';
-import { capacityOn } from './capacity.ts';
+import type { DayMarks } from './day-marks.ts';
+import { DragEntry, DropMoment } from './drag.tsx';
+import { keyOf } from './entry.ts';
 
 interface MonthGridProps {
   /** `2026-12`. */
   month: string;
   days: Map<string, CalendarEntry[]>;
+  marksOf: (date: string) => DayMarks;
   chosen: string;
   today: string;
   onChoose: (date: string) => void;
@@ -18,10 +21,9 @@ interface MonthGridProps {
 /** So many titles fit in a day of a wide month. */
 const SHOWN = 3;
 const NONE: CalendarEntry[] = [];
-const PLANNED: ReadonlySet<string> = new Set();
 
-/** A month, each day with what stands on it and its load against the hours there are. Weekends lie on another ground. */
-export function MonthGrid({ month, days, chosen, today, onChoose }: MonthGridProps) {
+/** A month, each day with what stands on it and its load against the hours there are. Days off lie on another ground. */
+export function MonthGrid({ month, days, marksOf, chosen, today, onChoose }: MonthGridProps) {
   const words = calendarWords();
   return (
     <View role="group" aria-label={words.month(`${month}-01`)}>
@@ -35,8 +37,17 @@ export function MonthGrid({ month, days, chosen, today, onChoose }: MonthGridPro
       {weeksOf(month).map((week, row) => (
         <View key={row} className="flex-row">
           {week.map((date, column) => (
-            <View key={column} className={`w-0 grow border-t border-line ${column > 4 ? 'bg-sunk' : ''}`}>
-              {date ? <Day date={date} entries={days.get(date) ?? NONE} isChosen={date === chosen} isToday={date === today} onChoose={onChoose} /> : null}
+            <View key={column} className="w-0 grow border-t border-line">
+              {date ? (
+                <Day
+                  date={date}
+                  entries={days.get(date) ?? NONE}
+                  marks={marksOf(date)}
+                  isChosen={date === chosen}
+                  isToday={date === today}
+                  onChoose={onChoose}
+                />
+              ) : null}
             </View>
           ))}
         </View>
@@ -48,58 +59,78 @@ export function MonthGrid({ month, days, chosen, today, onChoose }: MonthGridPro
 interface DayProps {
   date: string;
   entries: CalendarEntry[];
+  marks: DayMarks;
   isChosen: boolean;
   isToday: boolean;
   onChoose: (date: string) => void;
 }
 
-function Day({ date, entries, isChosen, isToday, onChoose }: DayProps) {
-  const { rows } = usePlace();
-  const narrowed = useNarrowed();
+const Day = memo(function Day({ date, entries, marks, isChosen, isToday, onChoose }: DayProps) {
   const wide = useWide();
   const open = entries.filter((entry) => !isEntryDone(entry)).length;
-  const minutes = minutesOn(entries, PLANNED);
-  const capacity = capacityOn(date, narrowed, rows);
+  const minutes = minutesOn(entries);
+  const said = [t('calendar.dayWith', { day: sayExactly(date), count: open }), ...sayMarks(marks)].join(', ');
   return (
-    <Pressable
-      role="button"
-      aria-pressed={isChosen}
-      aria-label={t('calendar.dayWith', { day: sayExactly(date), count: open })}
-      onPress={() => onChoose(date)}
-      className={`h-16 gap-0.5 border-2 p-1 lg:h-28 ${isChosen ? 'border-ink' : 'border-transparent'}`}
-    >
-      <View className="flex-row items-baseline justify-between">
-        <Txt size={15} face={isToday ? 'bold' : 'read'} tone={isToday ? 'pine' : 'ink'}>
-          {Number(date.slice(8))}
-        </Txt>
-        {open > 0 ? (
-          <Txt size={13} tone="muted">
-            {open}
-          </Txt>
-        ) : null}
+    <DropMoment moment={date} className={marks.off ? 'bg-sunk' : ''}>
+      <View className={`h-16 border-2 lg:h-28 ${isChosen ? 'border-ink' : 'border-transparent'}`}>
+        <Pressable role="button" aria-pressed={isChosen} aria-label={said} onPress={() => onChoose(date)} className="grow p-1">
+          <View className="flex-row items-baseline justify-between gap-1">
+            <Txt size={15} face={isToday ? 'bold' : 'read'} tone={isToday ? 'pine' : 'ink'}>
+              {Number(date.slice(8))}
+            </Txt>
+            {wide && marks.holiday ? (
+              <Txt size={13} tone="muted" numberOfLines={1} className="min-w-0 shrink">
+                {marks.holiday}
+              </Txt>
+            ) : null}
+            {open > 0 ? (
+              <Txt size={13} tone="muted">
+                {open}
+              </Txt>
+            ) : null}
+          </View>
+        </Pressable>
+        {wide ? <Titles entries={entries} date={date} /> : null}
+        <View className="gap-1 px-1 pb-1">
+          {marks.away.length > 0 ? <AwayThreads marks={marks} /> : null}
+          {minutes > 0 ? <Band share={marks.capacity === null || marks.capacity === 0 ? 1 : minutes / marks.capacity} width={wide ? 96 : 38} height={6} /> : null}
+        </View>
       </View>
-      {wide ? <Titles entries={entries} /> : null}
-      <View className="mt-auto">
-        {minutes > 0 ? <Band share={capacity === null || capacity === 0 ? 1 : minutes / capacity} width={wide ? 96 : 38} height={6} /> : null}
-      </View>
-    </Pressable>
+    </DropMoment>
   );
-}
+});
 
-function Titles({ entries }: { entries: CalendarEntry[] }) {
+export const sayMarks = ({ holiday, away }: DayMarks): string[] => [
+  ...(holiday === null ? [] : [holiday || t('calendar.dayOff')]),
+  ...(away.length > 0 ? [t('calendar.away', { count: away.length, names: together(away.map(({ name }) => name)) })] : []),
+];
+
+/** Who is away: a broken thread in the colour of each. */
+function AwayThreads({ marks: { away } }: { marks: DayMarks }) {
   return (
-    <View className="min-h-0 shrink overflow-hidden">
-      {entries.slice(0, SHOWN).map((entry, nth) => (
-        <Txt
-          key={nth}
-          size={13}
-          numberOfLines={1}
-          tone={isEntryDone(entry) ? 'muted' : entry.kind === 'ahead' ? 'chore' : entry.kind === 'plan' ? 'plan' : 'ink'}
-          className={isEntryDone(entry) ? 'line-through' : ''}
-        >
-          {titleOfEntry(entry)}
-        </Txt>
+    <View aria-hidden className="flex-row gap-1">
+      {away.slice(0, 3).map(({ id, colour }) => (
+        <View key={id} className="h-0 w-3 border-t-2 border-dashed" style={{ borderColor: personInk(colour) }} />
       ))}
     </View>
   );
 }
+
+/** What can be taken hold of and dragged to another day. */
+function Titles({ entries, date }: { entries: CalendarEntry[]; date: string }) {
+  return (
+    <View className="min-h-0 shrink overflow-hidden px-1">
+      {entries.slice(0, SHOWN).map((entry) => (
+        <DragEntry key={keyOf(entry)} entry={entry} place={`month ${date}`} handle={false}>
+          <Txt size={13} numberOfLines={1} tone={toneOf(entry)} className={`cursor-grab ${isEntryDone(entry) ? 'line-through' : ''}`}>
+            {entry.time ? `${entry.time} ` : ''}
+            {titleOfEntry(entry)}
+          </Txt>
+        </DragEntry>
+      ))}
+    </View>
+  );
+}
+
+export const toneOf = (entry: CalendarEntry) =>
+  isEntryDone(entry) ? 'muted' : entry.kind === 'ahead' ? 'chore' : entry.kind === 'due' ? 'ink' : 'plan';

@@ -1,6 +1,7 @@
 import { calendarDateOf } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { SlotForm } from '@/features/slot';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Field } from '@/ui';
 import { t, together } from '@/words';
@@ -12,10 +13,10 @@ import { PeoplePicker } from './people-picker.tsx';
 import { useWays } from './ways.tsx';
 import { PlaceList } from './where-panel.tsx';
 
-export type Decision = 'today' | 'day' | 'later' | 'shelf' | 'list' | 'person' | 'copy' | 'start' | 'remove';
-const ALL: readonly Decision[] = ['today', 'day', 'later', 'shelf', 'list', 'person', 'start', 'remove'];
+export type Decision = 'today' | 'day' | 'later' | 'shelf' | 'list' | 'person' | 'copy' | 'start' | 'time' | 'remove';
+const ALL: readonly Decision[] = ['today', 'day', 'later', 'shelf', 'list', 'person', 'start', 'time', 'remove'];
 /** With copying: where things lie in lists. */
-export const IN_LISTS: readonly Decision[] = ['today', 'day', 'list', 'copy', 'person', 'later', 'shelf', 'start', 'remove'];
+export const IN_LISTS: readonly Decision[] = ['today', 'day', 'list', 'copy', 'person', 'later', 'shelf', 'start', 'time', 'remove'];
 
 interface DecisionsProps {
   items: readonly string[];
@@ -32,6 +33,8 @@ export function Decisions({ items, only = ALL, onDone, open, onOpen }: Decisions
   const [own, setOwn] = useState<Decision | null>(null);
   const shown = open === undefined ? own : open;
   const setShown = onOpen ?? setOwn;
+  const { house } = usePlace();
+  const now = useNow();
   const decide = useDecide(items, () => {
     setShown(null);
     onDone?.();
@@ -51,6 +54,19 @@ export function Decisions({ items, only = ALL, onDone, open, onOpen }: Decisions
       </View>
       {shown === 'day' ? <DuePanel due={null} verb={t('plan.set')} onSave={(day) => day && decide.onDay(day)} onClose={() => setShown(null)} /> : null}
       {shown === 'start' ? <DuePanel due={null} onSave={(day) => day && decide.notBefore(day)} onClose={() => setShown(null)} /> : null}
+      {shown === 'time' ? (
+        <View className="my-2 rounded-sheet bg-ground p-4">
+          <SlotForm
+            slot={null}
+            itemIds={items}
+            date={calendarDateOf(now, house.zone)}
+            onDone={() => {
+              setShown(null);
+              onDone?.();
+            }}
+          />
+        </View>
+      ) : null}
       {shown === 'list' ? <PlaceList here={null} onChoose={decide.intoList} onClose={() => setShown(null)} /> : null}
       {shown === 'copy' ? <PlaceList here={null} onChoose={decide.copyInto} onClose={() => setShown(null)} /> : null}
       {shown === 'person' ? <ToPerson items={items} onHand={decide.toPersons} onClose={() => setShown(null)} /> : null}
@@ -59,7 +75,7 @@ export function Decisions({ items, only = ALL, onDone, open, onOpen }: Decisions
 }
 
 type Immediate = 'today' | 'later' | 'shelf' | 'remove';
-export const needsMore = (decision: Decision): decision is Exclude<Decision, Immediate> => ['day', 'list', 'copy', 'person', 'start'].includes(decision);
+export const needsMore = (decision: Decision): decision is Exclude<Decision, Immediate> => ['day', 'list', 'copy', 'person', 'start', 'time'].includes(decision);
 
 /** What each decision does. */
 export function useDecide(items: readonly string[], done: () => void) {

@@ -19,3 +19,4 @@ export { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './k
 export { sayItemsNextNudge, sayNextNudge } from './next-nudge.ts';
 export { sayStanding } from './standing-words.ts';
 export { footings, lookup, partToTie, useMyKnot, useTie } from './use-check.ts';
+export { choreOf } from './chore-of.ts';

@@ -1,7 +1,8 @@
-import { tagKey, type Energy, type Item, type Part, type Policy } from '@kotiva/core';
+import { calendarDateOf, DAY_PARTS, tagKey, type Energy, type Item, type Part, type Policy } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ChorePanel } from '@/features/rule';
+import { SlotForm, slotsFor } from '@/features/slot';
 import { useGive, type Saying } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Toggles, Txt } from '@/ui';
@@ -14,7 +15,7 @@ import { WaitingPanel } from './waiting-panel.tsx';
 import { WherePanel } from './where-panel.tsx';
 
 export type Panel =
-  'policy' | 'due' | 'plan' | 'start' | 'rule' | 'effort' | 'energy' | 'importance' | 'tags' | 'place' | 'situations' | 'where' | 'reminders' | 'waiting';
+  'policy' | 'due' | 'plan' | 'start' | 'rule' | 'effort' | 'energy' | 'importance' | 'tags' | 'place' | 'situations' | 'where' | 'reminders' | 'waiting' | 'dayPart' | 'slot';
 
 interface PanelProps {
   item: Item;
@@ -50,6 +51,10 @@ export function SentencePanel({ panel, part, canChange, ...props }: PanelProps &
       return <WherePanel {...props} />;
     case 'reminders':
       return <RemindersPanel {...props} canChange={canChange} />;
+    case 'dayPart':
+      return <InPartOfDay {...props} />;
+    case 'slot':
+      return <BookedTime {...props} part={part} />;
     case 'waiting':
       return <WaitingPanel items={[props.item.id]} onClose={props.onClose} />;
   }
@@ -166,6 +171,31 @@ function EnergyNeeded(props: PanelProps) {
         options={(['none', 'low', 'middle', 'high'] as const).map((value) => ({ value, words: t(`energy.${value}`) }))}
         onChange={(value) => void change({ energy: value === 'none' ? null : value })}
       />
+    </Box>
+  );
+}
+
+function InPartOfDay(props: PanelProps) {
+  const change = useChange(props);
+  return (
+    <Box>
+      <Choice
+        label={t('sentence.panel.dayPart')}
+        value={props.item.dayPart ?? 'any'}
+        options={DAY_PARTS.map((value) => ({ value, words: t(`dayPart.${value}`) }))}
+        onChange={(value) => void change({ dayPart: value === 'any' ? null : value })}
+      />
+    </Box>
+  );
+}
+
+function BookedTime({ item, part, onClose }: PanelProps & { part: Part | null }) {
+  const { rows, me, house } = usePlace();
+  const today = calendarDateOf(useNow(), house.zone);
+  const slot = slotsFor(item.id, me.id, rows)[0] ?? null;
+  return (
+    <Box>
+      <SlotForm slot={slot} itemIds={slot?.itemIds ?? [item.id]} date={(part?.plan ?? item.due ?? today).slice(0, 10)} onDone={onClose} />
     </Box>
   );
 }

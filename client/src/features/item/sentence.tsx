@@ -1,6 +1,7 @@
-import { isLate, partId, type Item, type Part } from '@kotiva/core';
+import { endOf, isLate, partId, type Item, type Part } from '@kotiva/core';
 import { Fragment, useState } from 'react';
 import { View } from 'react-native';
+import { slotsFor } from '@/features/slot';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Tappable, Txt } from '@/ui';
 import { either, t, together } from '@/words';
@@ -89,9 +90,9 @@ export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProp
   );
 }
 
-const ADDABLE: readonly Panel[] = ['due', 'plan', 'start', 'effort', 'energy', 'importance', 'tags', 'place', 'situations', 'where', 'reminders', 'waiting'];
+const ADDABLE: readonly Panel[] = ['due', 'plan', 'start', 'effort', 'energy', 'importance', 'tags', 'place', 'situations', 'where', 'reminders', 'waiting', 'dayPart', 'slot'];
 /** What anyone who sees an item decides for themselves. */
-const OWN: readonly Panel[] = ['plan', 'reminders', 'waiting'];
+const OWN: readonly Panel[] = ['plan', 'reminders', 'waiting', 'slot'];
 
 function usePhrases(item: Item, mine: Part | null): Phrase[] {
   const { rows, me, house } = usePlace();
@@ -102,6 +103,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
   const list = item.listId ? rows.get('list', item.listId) : null;
   const place = item.placeId ? rows.get('place', item.placeId) : null;
   const series = choreOf(item, rows);
+  const slot = slotsFor(item.id, me.id, rows)[0];
   const named = (noun: 'tag' | 'situation', ids: readonly string[]) =>
     ids.map((id) => rows.get(noun, id)).flatMap((row) => (typeof row === 'string' || row.removedAt ? [] : [row.name]));
   const tags = named('tag', item.tagIds).map((name) => `#${name}`);
@@ -148,6 +150,15 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
     situations.length > 0 ? { panel: 'situations', before: t('sentence.when'), words: together(situations), label: t('sentence.panel.situations') } : null,
     item.effort !== null
       ? { panel: 'effort', before: t('sentence.about'), words: t('chip.effort', { minutes: item.effort }), label: t('sentence.panel.effort') }
+      : null,
+    item.dayPart ? { panel: 'dayPart', words: t(`sentence.dayPart.${item.dayPart}`), label: t('sentence.panel.dayPart') } : null,
+    slot
+      ? {
+          panel: 'slot',
+          before: t('sentence.booked'),
+          words: t('sentence.slot', { when: sayMoment(slot.start, now, house.zone), to: endOf({ time: slot.start.slice(11, 16), minutes: slot.minutes }) }),
+          label: t('slot.change'),
+        }
       : null,
     item.energy ? { panel: 'energy', words: t(`energy.${item.energy}`), label: t('sentence.panel.energy') } : null,
     list && typeof list !== 'string' ? { panel: 'where', before: t('sentence.in'), words: list.name, label: t('sentence.changeWhere') } : null,

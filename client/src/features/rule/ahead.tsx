@@ -1,4 +1,4 @@
-import { BadRule, occurrences, type House } from '@kotiva/core';
+import { BadRule, daysOffOf, occurrences, type ChoreHouse } from '@kotiva/core';
 import { View } from 'react-native';
 import { Txt } from '@/ui';
 import { t } from '@/words';
@@ -11,10 +11,10 @@ const SHOWN = 6;
 export type Preview = { days: string[] } | { says: string };
 
 /** The next six of a rule, or what is wrong with it. */
-export function previewOf(said: RuleSaid, offDay: 'keep' | 'before' | 'after', house: Pick<House, 'zone'>): Preview {
+export function previewOf(said: RuleSaid, offDay: 'keep' | 'before' | 'after', house: ChoreHouse): Preview {
   if (said.rrule === null) return { days: [said.dtstart] };
   try {
-    const days = [...occurrences({ ...said, offDay, zone: house.zone }, { limit: SHOWN })].map(({ at }) => at);
+    const days = [...occurrences({ ...said, offDay, zone: house.zone, daysOff: daysOffOf(house) }, { limit: SHOWN })].map(({ at }) => at);
     return days.length > 0 ? { days } : { says: t('reason.never-occurs') };
   } catch (error) {
     if (error instanceof BadRule) return { says: error.message };

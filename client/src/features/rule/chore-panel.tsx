@@ -1,4 +1,4 @@
-import { calendarDateOf, isHere, itemsOf, type Item, type Missed, type Series, type TurnKind } from '@kotiva/core';
+import { calendarDateOf, DAY_PARTS, isHere, itemsOf, type Item, type Missed, type PartOfDay, type Series, type TurnKind } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
@@ -15,6 +15,7 @@ interface Ways {
   missed: Missed;
   whenDone: boolean;
   turn: TurnKind;
+  dayPart: PartOfDay | null;
   persons: string[];
 }
 
@@ -38,6 +39,7 @@ function RuleEditor({ item, series, onClose }: { item: Item; series: Series | nu
   const [form, setForm] = useState<RuleForm>(() => startOf(item, series, calendarDateOf(now, house.zone)));
   const [ways, setWays] = useState<Ways>(() =>
     waysOf(
+      item,
       series,
       rows.by('part', 'itemId', item.id).flatMap((part) => (part.personId && !part.takenBackAt ? [part.personId] : [])),
     ),
@@ -63,6 +65,14 @@ function RuleEditor({ item, series, onClose }: { item: Item; series: Series | nu
   return (
     <>
       <RuleFields form={form} onChange={setForm} />
+      {form.time === '' && form.kind !== 'hours' ? (
+        <LabelledChoice
+          label={t('sentence.panel.dayPart')}
+          value={ways.dayPart ?? 'any'}
+          options={DAY_PARTS.map((value) => ({ value, words: t(`dayPart.${value}`) }))}
+          onChange={(value) => setWays({ ...ways, dayPart: value === 'any' ? null : value })}
+        />
+      ) : null}
       <Whose ways={ways} onChange={setWays} />
       <View className="-mx-4">
         <Fold words={t('rule.more')}>
@@ -100,11 +110,12 @@ function startOf(item: Item, series: Series | null, today: string): RuleForm {
   return formOf({ ...series, dtstart: item.recurrenceId ?? series.dtstart });
 }
 
-const waysOf = (series: Series | null, held: string[]): Ways => ({
+const waysOf = (item: Item, series: Series | null, held: string[]): Ways => ({
   offDay: series?.offDay ?? 'keep',
   missed: series?.missed ?? 'keep',
   whenDone: series?.whenDone ?? false,
   turn: series?.turn ?? 'fixed',
+  dayPart: series?.dayPart ?? item.dayPart,
   persons: series?.personIds ?? held,
 });
 

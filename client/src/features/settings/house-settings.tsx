@@ -6,6 +6,7 @@ import { usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Fold, GroupHead, Labelled, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { DaysOff } from './days-off.tsx';
 
 /** The house's name and time zone. */
 export function HouseSettings() {
@@ -46,6 +47,11 @@ export function HouseSettings() {
           <Button kind="main" onPress={save}>
             {t('common.save')}
           </Button>
+        </View>
+      </Fold>
+      <Fold words={t('daysOff.title')}>
+        <View className="px-4 pb-4">
+          <DaysOff />
         </View>
       </Fold>
     </View>

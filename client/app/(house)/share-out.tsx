@@ -1,0 +1,1 @@
+export { ShareOutScreen as default } from '@/features/share-out';

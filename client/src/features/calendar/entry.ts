@@ -1,0 +1,29 @@
+import type { CalendarEntry, MemoryRows, Series } from '@kotiva/core';
+import { choreOf } from '@/features/item';
+
+/** What tells an entry of a calendar from every other. */
+export const keyOf = (entry: CalendarEntry): string =>
+  entry.kind === 'ahead' ? `${entry.ahead.series.id} ${entry.ahead.occurrence.recurrenceId}` : entry.kind === 'slot' ? entry.slot.id : `${entry.kind} ${entry.item.id}`;
+
+/** One occurrence of a chore, made or still to come. */
+export interface One {
+  series: Series;
+  recurrenceId: string;
+  /** When it is. */
+  at: string;
+  personId: string | null;
+}
+
+/** The occurrence an entry stands for, or null: it is no chore's, or that can't be seen from here. */
+export function oneOf(entry: CalendarEntry, rows: MemoryRows): One | null {
+  if (entry.kind === 'ahead') {
+    const { series, occurrence, assigned } = entry.ahead;
+    return { series, recurrenceId: occurrence.recurrenceId, at: occurrence.at, personId: assigned.personIds[0] ?? null };
+  }
+  if (entry.kind !== 'due' || entry.done) return null;
+  const { item } = entry;
+  const series = choreOf(item, rows);
+  return series && item.recurrenceId !== null && item.due !== null
+    ? { series, recurrenceId: item.recurrenceId, at: item.due, personId: entry.personIds[0] ?? null }
+    : null;
+}

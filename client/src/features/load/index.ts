@@ -1,0 +1,1 @@
+export { LoadScreen } from './load-screen.tsx';

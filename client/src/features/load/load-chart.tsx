@@ -1,0 +1,56 @@
+import type { Colour, DayLoad } from '@kotiva/core';
+import { useId, useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Defs, G, Path, Pattern, Rect } from 'react-native-svg';
+import { ink, personInk } from '@/ui';
+
+interface LoadChartProps {
+  days: readonly DayLoad[];
+  /** Minutes at the top, the same for everyone so that people can be compared. */
+  most: number;
+  colour: Colour;
+  label: string;
+}
+
+const HEIGHT = 88;
+
+/** Woven posts, one a day: as high as the minutes; a bar across each where the hours of the day end; days away hatched. */
+export function LoadChart({ days, most, colour, label }: LoadChartProps) {
+  const id = useId().replace(/[^a-zA-Z0-9]/g, '');
+  const [width, setWidth] = useState(340);
+  const c = personInk(colour);
+  const step = width / days.length;
+  const y = (minutes: number) => HEIGHT - (minutes / most) * (HEIGHT - 4);
+  return (
+    <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+      <Svg width={width} height={HEIGHT} role="img" aria-label={label}>
+        <Defs>
+          <Pattern id={`post${id}`} width={8} height={8} patternUnits="userSpaceOnUse">
+            <Path d="M0 4L4 0L8 4L4 8Z" fill={c} />
+          </Pattern>
+          <Pattern id={`away${id}`} width={6} height={6} patternUnits="userSpaceOnUse">
+            <Path d="M-1 7L7 -1" stroke={ink('line')} strokeWidth={1.5} />
+          </Pattern>
+        </Defs>
+        {days.map(({ date, minutes, capacity, away }, nth) => {
+          const x = nth * step;
+          const over = capacity !== null && minutes > capacity;
+          return (
+            <G key={date}>
+              {nth % 7 === 0 ? <Path d={`M${x + 0.5} 0V${HEIGHT}`} stroke={ink('line')} /> : null}
+              {away ? <Rect x={x + 1} width={step - 2} height={HEIGHT} fill={`url(#away${id})`} /> : null}
+              {minutes > 0 ? (
+                <>
+                  <Rect x={x + 2} width={step - 4} y={y(minutes)} height={HEIGHT - y(minutes)} fill={`url(#post${id})`} />
+                  <Rect x={x + 2} width={step - 4} y={y(minutes)} height={HEIGHT - y(minutes)} fill="none" stroke={over ? ink('cloudberry') : c} strokeWidth={over ? 2 : 1} />
+                </>
+              ) : null}
+              {capacity !== null && capacity > 0 ? <Path d={`M${x + 1} ${y(capacity)}h${step - 2}`} stroke={ink('ink')} strokeWidth={1.5} /> : null}
+            </G>
+          );
+        })}
+        <Path d={`M0 ${HEIGHT - 0.5}H${width}`} stroke={ink('line')} />
+      </Svg>
+    </View>
+  );
+}

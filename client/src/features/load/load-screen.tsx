@@ -1,0 +1,81 @@
+import { isHere, loadAhead, type DayLoad, type Person } from '@kotiva/core';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { Screen } from '@/features/shell';
+import { useNarrowed, useNow, usePlace } from '@/store/store.ts';
+import { Empty, Fold, PersonMark, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayHours } from '@/words/amounts.ts';
+import { dayMonth } from '@/words/dates.ts';
+import { LoadChart } from './load-chart.tsx';
+import { LoadTable } from './load-table.tsx';
+
+/** Four weeks ahead, per person and day: a chart with its figures, and the same as a table. Others' loads are for managers. */
+export function LoadScreen() {
+  const { rows, me, house } = usePlace();
+  const narrowed = useNarrowed();
+  const now = useNow();
+  const manages = me.role === 'manager';
+  const people = useMemo(
+    () =>
+      rows
+        .all('person')
+        .filter((person) => isHere(person) && person.role !== 'outside' && (manages || person.id === me.id) && (narrowed === null || person.id === narrowed)),
+    [rows, manages, me.id, narrowed],
+  );
+  const loads = useMemo(
+    () =>
+      loadAhead(
+        people.map(({ id }) => id),
+        now,
+        house,
+        rows,
+      ),
+    [people, now, house, rows],
+  );
+  const most = Math.max(60, ...[...loads.values()].flatMap((days) => days.map(({ minutes, capacity }) => Math.max(minutes, capacity ?? 0))));
+  return (
+    <Screen title={t('load.title')} sub={t(manages ? 'load.means' : 'load.own')} strip={manages}>
+      {people.length === 0 ? <Empty words={t('load.nobody')} /> : null}
+      <View className="lg:flex-row lg:flex-wrap">
+        {people.map((person) => (
+          <OfPerson key={person.id} person={person} days={loads.get(person.id)!} most={most} />
+        ))}
+      </View>
+      {people.length > 0 ? (
+        <Fold words={t('load.table')}>
+          <LoadTable people={people} loads={loads} />
+        </Fold>
+      ) : null}
+    </Screen>
+  );
+}
+
+const weeksOf = (days: readonly DayLoad[]): DayLoad[][] => [0, 7, 14, 21].map((from) => days.slice(from, from + 7));
+
+function sayWeek(days: readonly DayLoad[]): string {
+  const load = sayHours(days.reduce((sum, { minutes }) => sum + minutes, 0));
+  const from = dayMonth(days[0]!.date);
+  if (days.every(({ capacity }) => capacity === null)) return t('load.weekPlain', { from, load });
+  return t('load.week', { from, load, capacity: sayHours(days.reduce((sum, { capacity }) => sum + (capacity ?? 0), 0)) });
+}
+
+function OfPerson({ person, days, most }: { person: Person; days: readonly DayLoad[]; most: number }) {
+  const weeks = weeksOf(days).map(sayWeek);
+  return (
+    <View className="gap-2 px-4 py-3 lg:w-1/2">
+      <View className="flex-row items-center gap-2">
+        <PersonMark looks={person} />
+        <Txt face="medium">{person.name}</Txt>
+      </View>
+      <LoadChart days={days} most={most} colour={person.colour} label={t('load.chart', { name: person.name, weeks: weeks.join('; ') })} />
+      <View className="flex-row flex-wrap gap-x-4" aria-hidden>
+        {weeks.map((words) => (
+          <Txt key={words} size={13} tone="muted">
+            {words}
+          </Txt>
+        ))}
+      </View>
+    </View>
+  );
+}

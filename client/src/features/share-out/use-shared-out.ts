@@ -1,0 +1,34 @@
+import { shareOut, type Carrier, type Load, type SharedOut } from '@kotiva/core';
+import { useEffect, useState } from 'react';
+
+export interface Asked {
+  carriers: readonly Carrier[];
+  loads: readonly Load[];
+}
+
+/** Beside the application, in a worker: the screen stays awake meanwhile. Null until it is known. */
+export function useSharedOut({ carriers, loads }: Asked): SharedOut | null {
+  const [answer, setAnswer] = useState<SharedOut | null>(null);
+  // a change elsewhere brings new rows every time; only another question is worked out anew
+  const question = JSON.stringify({ carriers, loads });
+  useEffect(() => {
+    setAnswer(null);
+    const asked = JSON.parse(question) as Asked;
+    return work(asked, setAnswer);
+  }, [question]);
+  return answer;
+}
+
+/** Returns how to give up. Where there is no worker to be had it is worked out here. */
+function work(asked: Asked, onAnswer: (answer: SharedOut) => void): () => void {
+  const here = () => onAnswer(shareOut(asked.carriers, asked.loads));
+  if (typeof Worker === 'undefined') {
+    here();
+    return () => undefined;
+  }
+  const worker = new Worker('/share-out-worker.js', { type: 'module' });
+  worker.onmessage = ({ data }: MessageEvent<SharedOut>) => onAnswer(data);
+  worker.onerror = here;
+  worker.postMessage(asked);
+  return () => worker.terminate();
+}

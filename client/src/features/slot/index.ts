@@ -1,0 +1,2 @@
+export { SlotForm } from './slot-form.tsx';
+export { slotsFor } from './slots-for.ts';

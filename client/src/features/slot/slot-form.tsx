@@ -1,0 +1,90 @@
+import { calendarOf, endOf, minutesFor, overlapsOf, type Slot } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, Field, MomentInput, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+
+interface SlotFormProps {
+  /** The one that is changed; null: a new one. */
+  slot: Slot | null;
+  itemIds: readonly string[];
+  /** The day to begin with. */
+  date: string;
+  onDone: () => void;
+}
+
+const SHORTEST = 5;
+const LONGEST = 1_440;
+const USUAL_HOUR = '17:00';
+
+/** Books time of one's own for an item or several: the day, from when, how long. What else lies in it is said while choosing. */
+export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
+  const { rows } = usePlace();
+  const give = useGive();
+  const items = itemIds.flatMap((id) => {
+    const item = rows.get('item', id);
+    return typeof item === 'string' ? [] : [item];
+  });
+  const [day, setDay] = useState(slot?.start.slice(0, 10) ?? date);
+  const [from, setFrom] = useState(slot?.start.slice(11, 16) ?? USUAL_HOUR);
+  const [length, setLength] = useState(String(slot?.minutes ?? Math.min(LONGEST, Math.max(SHORTEST, items.reduce((sum, item) => sum + minutesFor(item), 0)))));
+  const [error, setError] = useState<{ field: 'length' | 'day'; words: string } | null>(null);
+  const minutes = /^\d{1,4}$/.test(length.trim()) ? Number(length) : NaN;
+  const isLength = minutes >= SHORTEST && minutes <= LONGEST;
+  const save = () => {
+    if (!day || !from) return setError({ field: 'day', words: t('slot.needsHour') });
+    if (!isLength) return setError({ field: 'length', words: t('slot.badLength') });
+    const start = `${day}T${from}`;
+    const words = { words: t('said.slotBooked', { from, to: endOf({ time: from, minutes }) }), undo: true, ownRefusal: true };
+    const reason = slot ? give('slot.change', { slot: slot.id, start, minutes }, words) : give('slot.book', { items: [...itemIds], start, minutes }, words);
+    if (reason) setError({ field: 'day', words: sayReason(reason) });
+    else onDone();
+  };
+  return (
+    <View className="gap-4 pt-2">
+      {items.length > 1 ? <Txt tone="muted">{t('slot.for', { count: items.length })}</Txt> : null}
+      <View className="flex-row flex-wrap gap-3">
+        <MomentInput label={t('slot.day')} kind="date" value={day} onChange={setDay} />
+        <MomentInput label={t('slot.from')} kind="time" value={from} onChange={setFrom} />
+        <Field
+          label={t('slot.length')}
+          value={length}
+          onChangeText={setLength}
+          inputMode="numeric"
+          maxLength={4}
+          className="w-[110px]"
+          error={error?.field === 'length' ? error.words : null}
+        />
+      </View>
+      {error?.field === 'day' ? (
+        <Txt role="alert" size={15} tone="late">
+          {error.words}
+        </Txt>
+      ) : null}
+      {day && from && isLength ? <Overlaps day={day} time={from} minutes={minutes} itemIds={itemIds} /> : null}
+      <View className="flex-row flex-wrap gap-2">
+        <Button kind="main" onPress={save}>
+          {t(slot ? 'slot.save' : 'slot.bookIt')}
+        </Button>
+        <Button kind="quiet" onPress={onDone}>
+          {t('common.cancel')}
+        </Button>
+      </View>
+    </View>
+  );
+}
+
+function Overlaps({ day, time, minutes, itemIds }: { day: string; time: string; minutes: number; itemIds: readonly string[] }) {
+  const { rows, me, house } = usePlace();
+  const now = useNow();
+  const entries = calendarOf({ meId: me.id, from: day, to: day, personId: me.id, now, house }, rows).get(day) ?? [];
+  const overlaps = overlapsOf({ time, minutes, itemIds }, entries, me.id);
+  return (
+    <Txt size={15} tone={overlaps.length > 0 ? 'waits' : 'muted'} aria-live="polite">
+      {[t('slot.until', { time: endOf({ time, minutes }) }), ...overlaps.map((one) => t('slot.overlaps', { ...one }))].join(' ')}
+    </Txt>
+  );
+}

@@ -1,0 +1,3 @@
+ALTER TABLE `house` ADD `region` text;--> statement-breakpoint
+ALTER TABLE `house` ADD `holidays` text;--> statement-breakpoint
+ALTER TABLE `house` ADD `daysOff` text DEFAULT '[]' NOT NULL;
