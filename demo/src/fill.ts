@@ -3,7 +3,9 @@ import { v7 } from 'uuid';
 import { Accounts } from '../../server/src/auth/accounts.ts';
 import type { Storage } from '../../server/src/db/open.ts';
 import { Timers } from '../../server/src/jobs/timers.ts';
+import { holidaysToLookUp, lookUpHolidays } from '../../server/src/jobs/holidays.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
+import { keepChores, type Giving } from './chores-kept.ts';
 import type { DemoHouse, DemoItem, DemoList, DemoOutsider, DemoTalk, Did } from './scenario/index.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
 
@@ -49,20 +51,53 @@ class HouseFiller {
   }
 
   fill(storage: Storage): void {
-    this.at(30, 8);
+    this.at(95, 8);
     this.people();
-    this.at(29, 9);
+    this.at(94, 9);
+    this.give(this.scenario.people[0]!.name, 'house.change', { region: this.scenario.region });
+    this.holidays();
     const [first] = this.scenario.people;
     for (const name of this.scenario.places) this.give(first!.name, 'place.make', { name });
     for (const [name, kind] of Object.entries(this.scenario.situations)) this.give(first!.name, 'situation.make', { name, kind });
     for (const [name, { owner, ...looks }] of Object.entries(this.scenario.bundles)) this.give(owner, 'bundle.make', { name, ...looks });
     for (const list of this.scenario.lists) this.list(list);
+    keepChores(this.scenario.chores, this.today, ZONE, this.giving());
     for (const { list, section, item } of this.inOrder()) this.item(item, list, section);
     for (const [owner, items] of Object.entries(this.scenario.own)) for (const item of items) this.own(owner, item);
     for (const outsider of this.scenario.outsiders ?? []) this.outsider(first!.name, outsider);
     for (const talk of this.scenario.talks ?? []) this.talk(talk);
     this.marks();
     this.pastNudges(storage);
+  }
+
+  private holidays(): void {
+    const wanted = holidaysToLookUp(this.house(), this.now);
+    if (wanted) this.system('house.setHolidays', lookUpHolidays(wanted.region, wanted.until));
+  }
+
+  private giving(): Giving {
+    return {
+      rows: () => this.ledger.rows(this.houseId),
+      house: () => this.house(),
+      at: (instant) => {
+        this.clock = instant;
+      },
+      give: (by, name, payload) => this.give(by, name, payload),
+      system: (name, payload) => this.system(name, payload),
+      person: (name) => this.person(name),
+      nameOf: (id) => (this.ledger.rows(this.houseId).get('person', id) as Row<'person'>).name,
+      list: (name) => this.find('list', (row) => row.name === name),
+    };
+  }
+
+  private house(): Row<'house'> {
+    return this.ledger.rows(this.houseId).get('house', this.houseId) as Row<'house'>;
+  }
+
+  /** What the clock does, nobody being signed in. */
+  private system<N extends CommandName>(name: N, payload: Payload<N>): void {
+    const outcome = this.ledger.apply({ id: v7(), houseId: this.houseId, name, payload, at: this.clock, seen: 0 }, null);
+    if (outcome.outcome === 'refused') throw new Error(`${name} in ${this.scenario.name}: ${outcome.reason.code}`);
   }
 
   /** Somebody without an account, and what they were asked. */

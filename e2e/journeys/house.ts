@@ -1,6 +1,6 @@
 import { test as base, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../../demo/src/free-port.ts';
@@ -21,8 +21,10 @@ export class RunningKotiva {
     readonly port: number,
   ) {}
 
-  static async start(script: 'main' | 'demo'): Promise<RunningKotiva> {
+  /** With data of its own: nothing, or a copy of what lies in a folder. */
+  static async start(script: 'main' | 'demo', from?: string): Promise<RunningKotiva> {
     const running = new RunningKotiva(script, await freePort());
+    if (from) cpSync(from, running.data, { recursive: true });
     await running.up();
     return running;
   }
@@ -122,14 +124,31 @@ export interface Devices {
   open(size: typeof WIDE, options?: DeviceOptions): Promise<Page>;
 }
 
-export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; devices: Devices }>({
+export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; devices: Devices }, { filled: () => Promise<string> }>({
+  // the houses are filled once and copied for every journey; they tell of days before the one they were filled on, so not past its end
+  filled: [
+    async ({}, use) => {
+      const made: { day: string; running: RunningKotiva }[] = [];
+      await use(async () => {
+        const day = new Date().toDateString();
+        const known = made.find((one) => one.day === day);
+        if (known) return known.running.data;
+        const running = await RunningKotiva.start('demo');
+        await running.kill();
+        made.push({ day, running });
+        return running.data;
+      });
+      for (const { running } of made) rmSync(running.data, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
   empty: async ({}, use) => {
     const running = await RunningKotiva.start('main');
     await use(running);
     await running.stop();
   },
-  demo: async ({}, use) => {
-    const running = await RunningKotiva.start('demo');
+  demo: async ({ filled }, use) => {
+    const running = await RunningKotiva.start('demo', await filled());
     await use(running);
     await running.stop();
   },

@@ -129,11 +129,17 @@ const DOINGS: [number, Doing][] = [
     1,
     (e, r, rows) => withOne(r.pick(people(rows)), (person) => e.give('away.add', { person: person.id, from: '2026-12-01', to: `2026-12-${10 + r.below(9)}` })),
   ],
-  [1, (e, r, rows) => withOne(r.pick(openItems(rows)), (item) => e.give('slot.book', { items: [item.id], start: `2026-12-0${1 + r.below(9)}T16:00`, minutes: 30 }))],
   [
     1,
     (e, r, rows) =>
-      withOne(r.pick(rows.all('slot')), (slot) => (r.chance(0.5) ? e.give('slot.change', { slot: slot.id, minutes: 60 }) : e.give('slot.free', { slot: slot.id }))),
+      withOne(r.pick(openItems(rows)), (item) => e.give('slot.book', { items: [item.id], start: `2026-12-0${1 + r.below(9)}T16:00`, minutes: 30 })),
+  ],
+  [
+    1,
+    (e, r, rows) =>
+      withOne(r.pick(rows.all('slot')), (slot) =>
+        r.chance(0.5) ? e.give('slot.change', { slot: slot.id, minutes: 60 }) : e.give('slot.free', { slot: slot.id }),
+      ),
   ],
   [2, (e, r, rows) => withOne(r.pick(people(rows)), (person) => e.give('matter.add', { person: person.id, words: 'The keys', shared: r.chance(0.5) }))],
   [

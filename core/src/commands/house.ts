@@ -78,8 +78,7 @@ export const changeHouse = commandKind({
 });
 
 /** By date, one a day: the one said last. */
-const inOrder = (days: readonly DayOff[]): DayOff[] =>
-  [...new Map(days.map((day) => [day.date, day])).values()].sort((a, b) => (a.date < b.date ? -1 : 1));
+const inOrder = (days: readonly DayOff[]): DayOff[] => [...new Map(days.map((day) => [day.date, day])).values()].sort((a, b) => (a.date < b.date ? -1 : 1));
 
 /** The holidays of its region were looked up. If another region was chosen meanwhile they are not its any more. */
 export const setHolidays = commandKind({

@@ -17,13 +17,18 @@ export const shareOutWeek = commandKind({
     items: z.array(z.object({ item: Id, person: Id })).check(z.maxLength(MOST)),
     turns: z.array(z.object({ ...ONE.shape, person: Id })).check(z.maxLength(MOST)),
   }),
-  asks: ({ items, turns }, d) => [{ deed: 'keep' }, ...items.map(({ item }) => ({ deed: 'change', item }) as const), ...turns.flatMap((turn) => asksForTurns([turn], d))],
+  asks: ({ items, turns }, d) => [
+    { deed: 'keep' },
+    ...items.map(({ item }) => ({ deed: 'change', item }) as const),
+    ...turns.flatMap((turn) => asksForTurns([turn], d)),
+  ],
   decide({ items, turns }, d) {
     for (const { item: itemId, person } of items) {
       const item = d.need('item', itemId);
       const parts = d.by('part', 'itemId', itemId);
       // somebody took it, or it is done, since it was proposed
-      if (item.removedAt !== null || isDone(item, parts) || openParts(parts).some(({ personId }) => personId !== null)) refuse('no-longer-nobodys', { title: item.title });
+      if (item.removedAt !== null || isDone(item, parts) || openParts(parts).some(({ personId }) => personId !== null))
+        refuse('no-longer-nobodys', { title: item.title });
       const to = needPerson(person, d, 'person');
       handTo(item, [to], '', d);
       d.enter('part.handOver', { itemId }, { to: [to.name], policy: item.policy, due: item.due });

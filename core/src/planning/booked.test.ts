@@ -13,7 +13,9 @@ test.each([
 });
 
 test('what two stretches share is the same from either side and never more than the shorter', () => {
-  const hour = fc.tuple(fc.integer({ min: 0, max: 23 }), fc.integer({ min: 0, max: 59 })).map((parts) => parts.map((n) => String(n).padStart(2, '0')).join(':'));
+  const hour = fc
+    .tuple(fc.integer({ min: 0, max: 23 }), fc.integer({ min: 0, max: 59 }))
+    .map((parts) => parts.map((n) => String(n).padStart(2, '0')).join(':'));
   const stretch = fc.record({ time: hour, minutes: fc.integer({ min: 5, max: 600 }) });
   fc.assert(
     fc.property(stretch, stretch, (one, other) => {
@@ -33,7 +35,9 @@ function house() {
   w.join('Petri');
   w.join('Oona');
   const day = (of: string) =>
-    calendarOf({ meId: w.person(of), from: '2026-12-04', to: '2026-12-04', personId: null, now: w.now, house: w.rows.all('house')[0]! }, w.rows).get('2026-12-04') ?? [];
+    calendarOf({ meId: w.person(of), from: '2026-12-04', to: '2026-12-04', personId: null, now: w.now, house: w.rows.all('house')[0]! }, w.rows).get(
+      '2026-12-04',
+    ) ?? [];
   const overlaps = (of: string, itemIds: string[], time = '16:00') =>
     overlapsOf({ time, minutes: 60, itemIds }, day(of), w.person(of)).map(({ title, minutes }) => `${title} ${minutes}`);
   return { w, day, overlaps };
@@ -55,7 +59,9 @@ test('booked time stands in the calendar of who booked it, with what it is for, 
   const [form, nets] = ['Form', 'Nets'].map((title) => w.item('Petri', title, { due: '2026-12-10' }));
   const slot = w.must('Petri', 'slot.book', { items: [form!, nets!], start: '2026-12-04T09:00', minutes: 90 });
   expect(slot).toBeDefined();
-  expect(day('Petri')).toMatchObject([{ kind: 'slot', time: '09:00', minutes: 90, done: false, items: [{ title: 'Form', due: '2026-12-10' }, { title: 'Nets' }] }]);
+  expect(day('Petri')).toMatchObject([
+    { kind: 'slot', time: '09:00', minutes: 90, done: false, items: [{ title: 'Form', due: '2026-12-10' }, { title: 'Nets' }] },
+  ]);
   expect(day('Aino')).toEqual([]);
   for (const item of [form!, nets!]) w.must('Petri', 'part.checkOff', { item, person: null });
   expect(day('Petri')).toMatchObject([{ kind: 'slot', done: true }]);

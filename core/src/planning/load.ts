@@ -22,12 +22,7 @@ export interface DayLoad {
  * What each of some people has on each of the next four weeks' days, in minutes: by the plan where there is one and it can be seen,
  * else by the deadline; what is late or carried over counts today. Chores still to come count on their day for whose turn it would be.
  */
-export function loadAhead(
-  personIds: readonly string[],
-  now: string,
-  house: ChoreHouse,
-  rows: Pick<Reader, 'get' | 'by' | 'all'>,
-): Map<string, DayLoad[]> {
+export function loadAhead(personIds: readonly string[], now: string, house: ChoreHouse, rows: Pick<Reader, 'get' | 'by' | 'all'>): Map<string, DayLoad[]> {
   const today = calendarDateOf(now, house.zone);
   const last = addDays(today, LOAD_DAYS - 1);
   const loads = new Map(personIds.map((id) => [id, emptyDays(id, today, rows)]));

@@ -32,7 +32,10 @@ type Rows = Pick<Reader, 'get' | 'by' | 'all'>;
 export function weekToShare(now: string, house: ChoreHouse, rows: Rows): WeekToShare {
   const today = calendarDateOf(now, house.zone);
   const last = addDays(today, SHARED_DAYS - 1);
-  const people = rows.all('person').filter((person) => isHere(person) && person.role !== 'outside');
+  const people = rows
+    .all('person')
+    .filter((person) => isHere(person) && person.role !== 'outside')
+    .sort((a, b) => (a.name < b.name ? -1 : 1));
   const turns = choresAhead(last, rows, house).filter(({ series, assigned }) => series.turn !== 'fixed' && assigned.turn.kind !== 'given');
   const found = [
     ...turns.map((ahead) => ({ shareable: asTurn(ahead), able: ahead.series.personIds, turn: ahead.assigned.personIds[0] ?? null })),

@@ -35,7 +35,16 @@ test('holidays of a region the house has left count no more, and late ones are n
 
 test('a day named twice is named as it was said last', () => {
   const { w } = house();
-  w.must('Aino', 'house.change', { daysOff: [{ date: '2027-01-05', name: 'Inventory' }, { date: '2026-12-24', name: '' }, { date: '2027-01-05', name: 'Stocktaking' }] });
-  expect([...daysOffOf(w.rows.all('house')[0]!)]).toEqual([['2026-12-24', ''], ['2027-01-05', 'Stocktaking']]);
+  w.must('Aino', 'house.change', {
+    daysOff: [
+      { date: '2027-01-05', name: 'Inventory' },
+      { date: '2026-12-24', name: '' },
+      { date: '2027-01-05', name: 'Stocktaking' },
+    ],
+  });
+  expect([...daysOffOf(w.rows.all('house')[0]!)]).toEqual([
+    ['2026-12-24', ''],
+    ['2027-01-05', 'Stocktaking'],
+  ]);
   expect(w.refused('Aino', 'house.change', { daysOff: [{ date: '2027-02-30', name: '' }] }).code).toBe('malformed');
 });

@@ -34,7 +34,8 @@ test('begun on the day it was moved to, a weekly rule comes there and on every o
       fc.pre(one !== other);
       const rule = `FREQ=WEEKLY;BYDAY=${days.join(',')}`;
       const shifted = shiftedRule(rule, from, to);
-      const dates = (rrule: string) => [...occurrences({ rrule, dtstart: '2026-11-30', zone: 'Europe/Helsinki' }, { before: '2026-12-07' })].map(({ at }) => at);
+      const dates = (rrule: string) =>
+        [...occurrences({ rrule, dtstart: '2026-11-30', zone: 'Europe/Helsinki' }, { before: '2026-12-07' })].map(({ at }) => at);
       if (shifted === null) expect(dates(rule)).not.toContain(from);
       else expect(new Set(dates(shifted))).toEqual(new Set([...dates(rule).filter((date) => date !== from), to]));
     }),

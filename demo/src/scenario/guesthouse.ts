@@ -1,8 +1,11 @@
+import { GUESTHOUSE_CHORES } from './chores.ts';
 import { FAMILY, STAFF } from './people.ts';
 import { open, past, t, type DemoHouse } from './shapes.ts';
 
 export const GUESTHOUSE: DemoHouse = {
   name: 'Kaislaranta',
+  region: 'FI',
+  chores: GUESTHOUSE_CHORES,
   people: [
     ...FAMILY,
     { name: 'Marek', mark: 'Ma', colour: 'moss', pattern: 'dashes', role: 'helper', minutes: [0, 360, 360, 360, 360, 420, 240] },

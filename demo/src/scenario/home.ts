@@ -1,8 +1,11 @@
+import { HOME_CHORES } from './chores.ts';
 import { FAMILY } from './people.ts';
 import { t, type DemoHouse } from './shapes.ts';
 
 export const HOME: DemoHouse = {
   name: 'Upstairs',
+  region: 'FI',
+  chores: HOME_CHORES,
   people: FAMILY,
   bundles: { Everyday: { owner: 'Aino', purpose: 'What comes round again', colour: 'moss', icon: 'heart' } },
   lists: [

@@ -1,4 +1,4 @@
-import type { Colour, Energy, ListIcon, ListKind, Pattern, Role, SituationKind } from '@kotiva/core';
+import type { Colour, Energy, ListIcon, ListKind, Pattern, Payload, Role, SituationKind } from '@kotiva/core';
 
 /** The made-up guesthouse Kaislaranta by a lake, and the family above it. Nobody and nothing in it is real. */
 
@@ -54,6 +54,23 @@ export interface DemoItem {
   done?: boolean;
   by?: string;
   notes?: string;
+}
+
+/** What comes back, with how well it was kept so far. */
+export interface DemoChore extends Partial<
+  Pick<Payload<'chore.make'>, 'rrule' | 'afterDone' | 'offDay' | 'missed' | 'whenDone' | 'turn' | 'dayPart' | 'effort' | 'steps'>
+> {
+  title: string;
+  by: string;
+  list?: string;
+  /** Wall-clock hour. */
+  time?: string;
+  to: string[];
+  each?: boolean;
+  /** Share of its occurrences that were done on their day. */
+  kept: number;
+  /** Days ago it began; three months where nothing is said. */
+  since?: number;
 }
 
 export interface DemoList {
@@ -115,6 +132,9 @@ export interface DemoHouse {
   situations: Record<string, SituationKind>;
   outsiders?: DemoOutsider[];
   talks?: DemoTalk[];
+  chores: DemoChore[];
+  /** Whose public holidays it keeps. */
+  region: string;
   /** By the title of the item: who is reminded, and so long before its deadline. */
   reminders?: Record<string, { who: string; before: string }>;
   /** By the title of the item or step: who marked it, for what, and in how many days to ask again. */

@@ -19,7 +19,8 @@ export function lookUpHolidays(region: string, until: number): Known {
   const [country, state, within] = region.split('-') as [string, string?, string?];
   const tables = new Holidays(country, state ?? '', within ?? '', { languages: [LANGUAGE], types: ['public'] });
   const days = new Map<string, string>();
-  for (let year = until - YEARS - 1; year <= until; year++) for (const { date, name } of tables.getHolidays(year)) days.set(date.slice(0, 10), name.slice(0, 80));
+  for (let year = until - YEARS - 1; year <= until; year++)
+    for (const { date, name } of tables.getHolidays(year)) days.set(date.slice(0, 10), name.slice(0, 80));
   return { region, until, days: [...days].map(([date, name]) => ({ date, name })) };
 }
 

@@ -89,7 +89,13 @@ const holidays: Planner = (house, _rows, now) => {
   const wanted = holidaysToLookUp(house, now);
   if (!wanted) return null;
   const { region, until } = wanted;
-  return { houseId: house.id, at: now, id: v5(`holidays:${region}:${until}:${stampOf(house, 'region')?.c}`, house.id), name: 'house.setHolidays', payload: lookUpHolidays(region, until) };
+  return {
+    houseId: house.id,
+    at: now,
+    id: v5(`holidays:${region}:${until}:${stampOf(house, 'region')?.c}`, house.id),
+    name: 'house.setHolidays',
+    payload: lookUpHolidays(region, until),
+  };
 };
 
 /**

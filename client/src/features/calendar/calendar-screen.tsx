@@ -128,7 +128,12 @@ function Ways({ isManager }: { isManager: boolean }) {
 
 function Turning({ view, dates, onTurn }: { view: CalendarViewName; dates: readonly string[]; onTurn: (by: number) => void }) {
   const words = calendarWords();
-  const span = view === 'month' ? words.month(dates[0]!) : view === 'day' ? dayMonth(dates[0]!) : t('away.range', { from: dayMonth(dates[0]!), to: dayMonth(dates.at(-1)!) });
+  const span =
+    view === 'month'
+      ? words.month(dates[0]!)
+      : view === 'day'
+        ? dayMonth(dates[0]!)
+        : t('away.range', { from: dayMonth(dates[0]!), to: dayMonth(dates.at(-1)!) });
   return (
     <View className="flex-row items-center px-2">
       <IconButton icon="left" label={t(`calendar.before.${view}`)} onPress={() => onTurn(-1)} />

@@ -90,7 +90,7 @@ export function DragEntry({ entry, place, handle = true, children }: { entry: Ca
       {handle && isMovable(entry)
         ? createElement(
             'button',
-            { type: 'button', ...attributes, onKeyDown, className: 'segment-handle', 'aria-label': t('calendar.drag', { title: titleOfEntry(entry) }) },
+            { type: 'button', ...attributes, onKeyDown, className: 'entry-handle', 'aria-label': t('calendar.drag', { title: titleOfEntry(entry) }) },
             <Icon name="grip" size={16} />,
           )
         : null}

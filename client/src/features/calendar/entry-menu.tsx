@@ -126,7 +126,8 @@ function SwapWith({ one, onDone }: { one: One; onDone: () => void }) {
           key={other.recurrenceId}
           onPress={() => {
             const names = { name: nameOf(rows, one.personId), other: nameOf(rows, other.personId), title: series.title };
-            if (!give('chore.swap', { series: series.id, one: recurrenceId, other: other.recurrenceId }, { words: t('said.swapped', names), undo: true })) onDone();
+            if (!give('chore.swap', { series: series.id, one: recurrenceId, other: other.recurrenceId }, { words: t('said.swapped', names), undo: true }))
+              onDone();
           }}
         >
           {t('calendar.swapWith', { name: nameOf(rows, other.personId), when: sayMoment(other.at, now, house.zone) })}

@@ -26,7 +26,12 @@ export function EntryRow({ entry, day, place, onMove }: EntryRowProps) {
       ) : entry.kind === 'slot' ? (
         <SlotRow entry={entry} day={day} tools={tools} />
       ) : (
-        <ItemRow item={entry.item} sub={entry.kind === 'plan' ? t('calendar.planned') : undefined} right={entry.done ? undefined : (entry.time ?? '')} tools={tools} />
+        <ItemRow
+          item={entry.item}
+          sub={entry.kind === 'plan' ? t('calendar.planned') : undefined}
+          right={entry.done ? undefined : (entry.time ?? '')}
+          tools={tools}
+        />
       )}
     </DragEntry>
   );

@@ -3,7 +3,11 @@ import { choreOf } from '@/features/item';
 
 /** What tells an entry of a calendar from every other. */
 export const keyOf = (entry: CalendarEntry): string =>
-  entry.kind === 'ahead' ? `${entry.ahead.series.id} ${entry.ahead.occurrence.recurrenceId}` : entry.kind === 'slot' ? entry.slot.id : `${entry.kind} ${entry.item.id}`;
+  entry.kind === 'ahead'
+    ? `${entry.ahead.series.id} ${entry.ahead.occurrence.recurrenceId}`
+    : entry.kind === 'slot'
+      ? entry.slot.id
+      : `${entry.kind} ${entry.item.id}`;
 
 /** One occurrence of a chore, made or still to come. */
 export interface One {

@@ -83,9 +83,9 @@ const Day = memo(function Day({ date, entries, marks, isChosen, isToday, onChoos
                 {marks.holiday}
               </Txt>
             ) : null}
-            {open > 0 ? (
+            {entries.length > 0 ? (
               <Txt size={13} tone="muted">
-                {open}
+                {open > 0 ? open : '✓'}
               </Txt>
             ) : null}
           </View>
@@ -93,7 +93,9 @@ const Day = memo(function Day({ date, entries, marks, isChosen, isToday, onChoos
         {wide ? <Titles entries={entries} date={date} /> : null}
         <View className="gap-1 px-1 pb-1">
           {marks.away.length > 0 ? <AwayThreads marks={marks} /> : null}
-          {minutes > 0 ? <Band share={marks.capacity === null || marks.capacity === 0 ? 1 : minutes / marks.capacity} width={wide ? 96 : 38} height={6} /> : null}
+          {minutes > 0 ? (
+            <Band share={marks.capacity === null || marks.capacity === 0 ? 1 : minutes / marks.capacity} width={wide ? 96 : 38} height={6} />
+          ) : null}
         </View>
       </View>
     </DropMoment>
@@ -132,5 +134,4 @@ function Titles({ entries, date }: { entries: CalendarEntry[]; date: string }) {
   );
 }
 
-export const toneOf = (entry: CalendarEntry) =>
-  isEntryDone(entry) ? 'muted' : entry.kind === 'ahead' ? 'chore' : entry.kind === 'due' ? 'ink' : 'plan';
+export const toneOf = (entry: CalendarEntry) => (isEntryDone(entry) ? 'muted' : entry.kind === 'ahead' ? 'chore' : entry.kind === 'due' ? 'ink' : 'plan');

@@ -44,7 +44,11 @@ export function WeekGrid({ dates, days, marksOf, chosen, today, onChoose }: Week
             {t(`dayPart.${part}`)}
           </Txt>
           {dates.map((date) => (
-            <DropMoment key={date} moment={part === 'any' ? date : `${date} ${part}`} className={`w-0 grow border-l border-line p-1 ${marksOf(date).off ? 'bg-sunk' : ''}`}>
+            <DropMoment
+              key={date}
+              moment={part === 'any' ? date : `${date} ${part}`}
+              className={`w-0 grow border-l border-line p-1 ${marksOf(date).off ? 'bg-sunk' : ''}`}
+            >
               {cell(date, part).map((entry) => (
                 <DragEntry key={keyOf(entry)} entry={entry} place={`week ${date}`}>
                   <WeekEntry entry={entry} onChoose={() => onChoose(date)} />
@@ -64,7 +68,11 @@ function WeekEntry({ entry, onChoose }: { entry: CalendarEntry; onChoose: () => 
   const names = entry.personIds.map((id) => nameOf(rows, id));
   const done = isEntryDone(entry);
   return (
-    <Pressable role="button" onPress={() => (entry.kind === 'ahead' ? onChoose() : open(entry.kind === 'slot' ? entry.items[0]!.id : entry.item.id))} className="py-1">
+    <Pressable
+      role="button"
+      onPress={() => (entry.kind === 'ahead' ? onChoose() : open(entry.kind === 'slot' ? entry.items[0]!.id : entry.item.id))}
+      className="py-1"
+    >
       <Txt size={15} tone={toneOf(entry)} numberOfLines={2} className={done ? 'line-through' : ''}>
         {entry.time ? `${entry.time} ` : ''}
         {titleOfEntry(entry)}

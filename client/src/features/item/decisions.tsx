@@ -75,7 +75,8 @@ export function Decisions({ items, only = ALL, onDone, open, onOpen }: Decisions
 }
 
 type Immediate = 'today' | 'later' | 'shelf' | 'remove';
-export const needsMore = (decision: Decision): decision is Exclude<Decision, Immediate> => ['day', 'list', 'copy', 'person', 'start', 'time'].includes(decision);
+export const needsMore = (decision: Decision): decision is Exclude<Decision, Immediate> =>
+  ['day', 'list', 'copy', 'person', 'start', 'time'].includes(decision);
 
 /** What each decision does. */
 export function useDecide(items: readonly string[], done: () => void) {

@@ -15,7 +15,22 @@ import { WaitingPanel } from './waiting-panel.tsx';
 import { WherePanel } from './where-panel.tsx';
 
 export type Panel =
-  'policy' | 'due' | 'plan' | 'start' | 'rule' | 'effort' | 'energy' | 'importance' | 'tags' | 'place' | 'situations' | 'where' | 'reminders' | 'waiting' | 'dayPart' | 'slot';
+  | 'policy'
+  | 'due'
+  | 'plan'
+  | 'start'
+  | 'rule'
+  | 'effort'
+  | 'energy'
+  | 'importance'
+  | 'tags'
+  | 'place'
+  | 'situations'
+  | 'where'
+  | 'reminders'
+  | 'waiting'
+  | 'dayPart'
+  | 'slot';
 
 interface PanelProps {
   item: Item;

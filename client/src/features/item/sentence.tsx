@@ -90,7 +90,22 @@ export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProp
   );
 }
 
-const ADDABLE: readonly Panel[] = ['due', 'plan', 'start', 'effort', 'energy', 'importance', 'tags', 'place', 'situations', 'where', 'reminders', 'waiting', 'dayPart', 'slot'];
+const ADDABLE: readonly Panel[] = [
+  'due',
+  'plan',
+  'start',
+  'effort',
+  'energy',
+  'importance',
+  'tags',
+  'place',
+  'situations',
+  'where',
+  'reminders',
+  'waiting',
+  'dayPart',
+  'slot',
+];
 /** What anyone who sees an item decides for themselves. */
 const OWN: readonly Panel[] = ['plan', 'reminders', 'waiting', 'slot'];
 

@@ -6,20 +6,21 @@ import { ink, personInk } from '@/ui';
 
 interface LoadChartProps {
   days: readonly DayLoad[];
-  /** Minutes at the top, the same for everyone so that people can be compared. */
-  most: number;
   colour: Colour;
   label: string;
 }
 
-const HEIGHT = 88;
+const HEIGHT = 72;
+/** Minutes: so much at least stands at the top. */
+const LEAST_TOP = 60;
 
-/** Woven posts, one a day: as high as the minutes; a bar across each where the hours of the day end; days away hatched. */
-export function LoadChart({ days, most, colour, label }: LoadChartProps) {
+/** Woven posts, one a day, as high as the minutes; a line over them where the hours of each day end; days away hatched. */
+export function LoadChart({ days, colour, label }: LoadChartProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const [width, setWidth] = useState(340);
   const c = personInk(colour);
   const step = width / days.length;
+  const most = Math.max(LEAST_TOP, ...days.map(({ minutes, capacity }) => Math.max(minutes, capacity ?? 0)));
   const y = (minutes: number) => HEIGHT - (minutes / most) * (HEIGHT - 4);
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
@@ -42,15 +43,34 @@ export function LoadChart({ days, most, colour, label }: LoadChartProps) {
               {minutes > 0 ? (
                 <>
                   <Rect x={x + 2} width={step - 4} y={y(minutes)} height={HEIGHT - y(minutes)} fill={`url(#post${id})`} />
-                  <Rect x={x + 2} width={step - 4} y={y(minutes)} height={HEIGHT - y(minutes)} fill="none" stroke={over ? ink('cloudberry') : c} strokeWidth={over ? 2 : 1} />
+                  <Rect
+                    x={x + 2}
+                    width={step - 4}
+                    y={y(minutes)}
+                    height={HEIGHT - y(minutes)}
+                    fill="none"
+                    stroke={over ? ink('cloudberry') : c}
+                    strokeWidth={over ? 2 : 1}
+                  />
                 </>
               ) : null}
-              {capacity !== null && capacity > 0 ? <Path d={`M${x + 1} ${y(capacity)}h${step - 2}`} stroke={ink('ink')} strokeWidth={1.5} /> : null}
             </G>
           );
         })}
+        <Path d={hoursLine(days, step, y)} fill="none" stroke={ink('muted')} strokeWidth={1.5} />
         <Path d={`M0 ${HEIGHT - 0.5}H${width}`} stroke={ink('line')} />
       </Svg>
     </View>
   );
+}
+
+/** Steps from day to day; where nobody said how many hours there are the line breaks off. */
+function hoursLine(days: readonly DayLoad[], step: number, y: (minutes: number) => number): string {
+  return days
+    .map(({ capacity }, nth) => {
+      if (capacity === null) return '';
+      const begins = nth === 0 || days[nth - 1]!.capacity === null;
+      return `${begins ? 'M' : 'L'}${nth * step} ${y(capacity)}H${(nth + 1) * step}`;
+    })
+    .join('');
 }

@@ -20,6 +20,7 @@ export function LoadScreen() {
     () =>
       rows
         .all('person')
+        .sort((a, b) => a.name.localeCompare(b.name))
         .filter((person) => isHere(person) && person.role !== 'outside' && (manages || person.id === me.id) && (narrowed === null || person.id === narrowed)),
     [rows, manages, me.id, narrowed],
   );
@@ -33,13 +34,15 @@ export function LoadScreen() {
       ),
     [people, now, house, rows],
   );
-  const most = Math.max(60, ...[...loads.values()].flatMap((days) => days.map(({ minutes, capacity }) => Math.max(minutes, capacity ?? 0))));
   return (
-    <Screen title={t('load.title')} sub={t(manages ? 'load.means' : 'load.own')} strip={manages}>
+    <Screen title={t('load.title')} sub={t('load.sub')} strip={manages}>
+      <Txt size={15} tone="muted" className="px-4 pt-3">
+        {t('load.means')}
+      </Txt>
       {people.length === 0 ? <Empty words={t('load.nobody')} /> : null}
       <View className="lg:flex-row lg:flex-wrap">
         {people.map((person) => (
-          <OfPerson key={person.id} person={person} days={loads.get(person.id)!} most={most} />
+          <OfPerson key={person.id} person={person} days={loads.get(person.id)!} />
         ))}
       </View>
       {people.length > 0 ? (
@@ -60,7 +63,7 @@ function sayWeek(days: readonly DayLoad[]): string {
   return t('load.week', { from, load, capacity: sayHours(days.reduce((sum, { capacity }) => sum + (capacity ?? 0), 0)) });
 }
 
-function OfPerson({ person, days, most }: { person: Person; days: readonly DayLoad[]; most: number }) {
+function OfPerson({ person, days }: { person: Person; days: readonly DayLoad[] }) {
   const weeks = weeksOf(days).map(sayWeek);
   return (
     <View className="gap-2 px-4 py-3 lg:w-1/2">
@@ -68,7 +71,7 @@ function OfPerson({ person, days, most }: { person: Person; days: readonly DayLo
         <PersonMark looks={person} />
         <Txt face="medium">{person.name}</Txt>
       </View>
-      <LoadChart days={days} most={most} colour={person.colour} label={t('load.chart', { name: person.name, weeks: weeks.join('; ') })} />
+      <LoadChart days={days} colour={person.colour} label={t('load.chart', { name: person.name, weeks: weeks.join('; ') })} />
       <View className="flex-row flex-wrap gap-x-4" aria-hidden>
         {weeks.map((words) => (
           <Txt key={words} size={13} tone="muted">

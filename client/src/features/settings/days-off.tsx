@@ -27,7 +27,12 @@ export function DaysOff() {
       <RegionChoice />
       {next.length > 0 ? (
         <Txt size={15} tone="muted">
-          {t('daysOff.next', { days: next.slice(0, NEXT).map(([date, name]) => (name ? `${sayDay(date, today)} (${name})` : sayDay(date, today))).join(', ') })}
+          {t('daysOff.next', {
+            days: next
+              .slice(0, NEXT)
+              .map(([date, name]) => (name ? `${sayDay(date, today)} (${name})` : sayDay(date, today)))
+              .join(', '),
+          })}
         </Txt>
       ) : null}
       <OwnDaysOff today={today} />
@@ -114,7 +119,11 @@ function OwnDaysOff({ today }: { today: string }) {
               title={day.name || dayMonth(day.date)}
               sub={day.name ? dayMonth(day.date) : undefined}
               trail={
-                <Button kind="quiet" label={t('daysOff.removeNamed', { when: dayMonth(day.date) })} onPress={() => keep(house.daysOff.filter((one) => one !== day))}>
+                <Button
+                  kind="quiet"
+                  label={t('daysOff.removeNamed', { when: dayMonth(day.date) })}
+                  onPress={() => keep(house.daysOff.filter((one) => one !== day))}
+                >
                   {t('away.remove')}
                 </Button>
               }

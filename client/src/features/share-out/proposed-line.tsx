@@ -17,7 +17,9 @@ export interface Line {
 export function linesOf(week: WeekToShare, shared: SharedOut): Line[] {
   const lines = week.loads.flatMap((load): Line[] => {
     const to = shared.given.get(load.id);
-    return to === undefined ? [] : [{ key: load.id, shareable: week.shareables.get(load.id)!, from: load.turn, to, why: whyGiven(load, to, week, shared.given) }];
+    return to === undefined
+      ? []
+      : [{ key: load.id, shareable: week.shareables.get(load.id)!, from: load.turn, to, why: whyGiven(load, to, week, shared.given) }];
   });
   const rank = ({ from, to, shareable }: Line) => `${from === to ? 1 : 0}${shareable.date}`;
   return lines.sort((a, b) => (rank(a) < rank(b) ? -1 : 1));

@@ -74,7 +74,13 @@ function Proposal({ week, shared }: { week: WeekToShare; shared: SharedOut }) {
         </Txt>
       ) : null}
       {lines.map((line) => (
-        <ProposedLine key={line.key} line={line} nameOf={(id) => nameOf(rows, id)} taken={line.from === line.to ? null : !left.has(line.key)} onToggle={() => toggle(line.key)} />
+        <ProposedLine
+          key={line.key}
+          line={line}
+          nameOf={(id) => nameOf(rows, id)}
+          taken={line.from === line.to ? null : !left.has(line.key)}
+          onToggle={() => toggle(line.key)}
+        />
       ))}
       {changing.length > 0 ? (
         <View className="gap-2 px-4 pt-4">

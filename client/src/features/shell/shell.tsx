@@ -65,7 +65,16 @@ function OnItsWay() {
 }
 
 /** Screens that are reached from a destination and belong to it. */
-const BELONGS: Record<string, string> = { '/whole': '/lists', '/removed': '/lists', '/fits': '/', '/sort': '/', '/activity': '/more', '/chores': '/calendar', '/load': '/calendar', '/share-out': '/calendar' };
+const BELONGS: Record<string, string> = {
+  '/whole': '/lists',
+  '/removed': '/lists',
+  '/fits': '/',
+  '/sort': '/',
+  '/activity': '/more',
+  '/chores': '/calendar',
+  '/load': '/calendar',
+  '/share-out': '/calendar',
+};
 
 const isAt = (path: string, at: string): boolean => {
   const here = BELONGS[at] ?? at;

@@ -30,7 +30,18 @@ export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
   });
   const [day, setDay] = useState(slot?.start.slice(0, 10) ?? date);
   const [from, setFrom] = useState(slot?.start.slice(11, 16) ?? USUAL_HOUR);
-  const [length, setLength] = useState(String(slot?.minutes ?? Math.min(LONGEST, Math.max(SHORTEST, items.reduce((sum, item) => sum + minutesFor(item), 0)))));
+  const [length, setLength] = useState(
+    String(
+      slot?.minutes ??
+        Math.min(
+          LONGEST,
+          Math.max(
+            SHORTEST,
+            items.reduce((sum, item) => sum + minutesFor(item), 0),
+          ),
+        ),
+    ),
+  );
   const [error, setError] = useState<{ field: 'length' | 'day'; words: string } | null>(null);
   const minutes = /^\d{1,4}$/.test(length.trim()) ? Number(length) : NaN;
   const isLength = minutes >= SHORTEST && minutes <= LONGEST;
