@@ -2,6 +2,7 @@ import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
 import { captureParse, fitsNowMs, nudgePlan, today10k } from './planning.ts';
 import { nextAfter20Years, occurrencesPerSecond } from './recurrence.ts';
+import { calendarMonth } from './calendar.ts';
 import { shareOutMs } from './sharing-out.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
@@ -20,6 +21,7 @@ try {
   nudgePlan();
   occurrencesPerSecond();
   nextAfter20Years();
+  calendarMonth();
   await shareOutMs();
   await firstLoad(demo.base);
   await scrollFps(demo.base);

@@ -12,7 +12,7 @@ const END = '2027-12-04T16:00';
 const DAYS = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
 
 /** A household's rules, mixed as households have them: mostly weekly and monthly. */
-function mixed(nth: number): string {
+export function mixed(nth: number): string {
   const interval = 1 + (nth % 3);
   const day = DAYS[nth % 7]!;
   const kinds = [

@@ -72,6 +72,7 @@ export * from './model/series.ts';
 export * from './recurrence/turns.ts';
 export * from './recurrence/shifted-rule.ts';
 export * from './recurrence/fair.ts';
+export * from './recurrence/presence.ts';
 export * from './recurrence/chores.ts';
 export * from './recurrence/whose-turn.ts';
 export * from './planning/calendar.ts';

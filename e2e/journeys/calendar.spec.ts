@@ -1,5 +1,5 @@
-import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { expect, type Locator, type Page } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE, type RunningKotiva } from './house.ts';
 
 async function add(page: Page, words: string): Promise<void> {
   const line = page.getByRole('textbox', { name: 'What needs doing?' });
@@ -8,32 +8,61 @@ async function add(page: Page, words: string): Promise<void> {
   await expect(line).toHaveValue('');
 }
 
-const day = (page: Page, name: RegExp) => page.getByRole('button', { name });
+const plus = (date: string, days: number): string => new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+const say = (date: string, options: Intl.DateTimeFormatOptions): string =>
+  new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options }).format(new Date(`${date}T00:00:00Z`));
 
-test('chores to come stand in the calendar; one of them alone is moved, given away, left out', async ({ demo, devices }) => {
+/** A Friday of next month that has a Friday two weeks later and a Monday three days later within it. */
+async function fridayOfNextMonth(demo: RunningKotiva): Promise<string> {
+  const now = new Date(await demo.now());
+  const first = new Date(Date.UTC(now.getUTCFullYear(), now.getUTCMonth() + 1, 1));
+  return plus(first.toISOString().slice(0, 10), (5 - first.getUTCDay() + 7) % 7);
+}
+
+/** The day of a month on the screen, by its whole date. */
+const dayOf = (page: Page, date: string): Locator =>
+  page.getByRole('button', { name: new RegExp(`^${say(date, { weekday: 'long' })},? ${say(date, { day: 'numeric', month: 'long', year: 'numeric' })},`) });
+
+async function openNextMonth(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Calendar' }).click();
+  await page.getByRole('button', { name: 'The next month' }).click();
+}
+
+async function drag(page: Page, what: Locator, to: Locator): Promise<void> {
+  const [from, over] = [(await what.boundingBox())!, (await to.boundingBox())!];
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2 + 10, from.y + from.height / 2 + 4, { steps: 3 });
+  await page.mouse.move(over.x + over.width / 2, over.y + over.height / 2, { steps: 8 });
+  await page.mouse.up();
+}
+
+test('chores to come stand in the calendar; one of them alone is given away, moved, left out', async ({ demo, devices }) => {
+  const friday = await fridayOfNextMonth(demo);
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  await add(aino, 'Wash the boat covers every other Friday from 4 Dec 2026');
-  await aino.getByRole('link', { name: 'Calendar' }).click();
-  while (await aino.getByRole('heading', { name: 'December 2026' }).isHidden()) await aino.getByRole('button', { name: 'The next month' }).click();
-  await day(aino, /^Friday,? 18 December 2026/).click();
+  await add(aino, `Wash the boat covers every other Friday from ${say(friday, { day: 'numeric', month: 'short', year: 'numeric' })}`);
+  await openNextMonth(aino);
+  await dayOf(aino, plus(friday, 14)).click();
   const menu = aino.getByRole('button', { name: 'More on “Wash the boat covers”' });
-  await expect(aino.getByText('every 2 weeks on Friday')).toBeVisible();
+  const eetus = aino.getByText('Eetu · every 2 weeks on Friday');
+  await expect(menu).toBeVisible();
 
   await menu.click();
   await aino.getByRole('menuitem', { name: 'Give it to somebody, this once' }).click();
   await aino.getByRole('dialog').getByRole('button', { name: 'Eetu', exact: true }).click();
-  await expect(aino.getByText('Eetu · every 2 weeks on Friday')).toBeVisible();
+  await expect(eetus).toBeVisible();
 
   await menu.click();
-  await aino.getByRole('menuitem', { name: 'Move only this one' }).click();
+  await aino.getByRole('menuitem', { name: 'Move it' }).click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByLabel(/words/i).fill('21 Dec 2026');
+  await sheet.getByLabel(/words/i).fill(say(plus(friday, 12), { day: 'numeric', month: 'short', year: 'numeric' }));
   await sheet.getByLabel(/words/i).press('Enter');
   await sheet.getByRole('button', { name: 'Move it there' }).click();
+  await sheet.getByRole('button', { name: 'Only this one' }).click();
   await expect(menu).toHaveCount(0);
-  await day(aino, /^Monday,? 21 December 2026/).click();
-  await expect(aino.getByText('Eetu · every 2 weeks on Friday')).toBeVisible();
+  await dayOf(aino, plus(friday, 12)).click();
+  await expect(eetus).toBeVisible();
 
   await menu.click();
   await aino.getByRole('menuitem', { name: 'Leave this one out' }).click();
@@ -42,7 +71,129 @@ test('chores to come stand in the calendar; one of them alone is moved, given aw
   await expect(menu).toBeVisible();
 });
 
-test('what is typed on a day is planned for it, and is checked off there', async ({ demo, devices }) => {
+test('one Friday is dragged to Monday, the others stay; then this and all that follow get another hour, what was stays', async ({ demo, devices }) => {
+  const friday = await fridayOfNextMonth(demo);
+  const aino = await devices.open(WIDE);
+  const petri = await devices.open(WIDE);
+  await enterDemo(aino, demo, 'Aino');
+  await add(aino, `Wash the boat covers every Friday at 09:00 from ${say(friday, { day: 'numeric', month: 'short', year: 'numeric' })} for Petri`);
+  await openNextMonth(aino);
+  const inMonth = aino.getByRole('group', { name: say(friday, { month: 'long', year: 'numeric' }) });
+  await drag(aino, inMonth.getByText('09:00 Wash the boat covers').nth(1), dayOf(aino, plus(friday, 10)));
+  await aino.getByRole('dialog').getByRole('button', { name: 'Only this one' }).click();
+  await dayOf(aino, plus(friday, 10)).click();
+  const menu = aino.getByRole('button', { name: 'More on “Wash the boat covers”' });
+  await expect(menu).toBeVisible();
+  await dayOf(aino, plus(friday, 7)).click();
+  await expect(menu).toHaveCount(0);
+
+  await dayOf(aino, plus(friday, 14)).click();
+  await menu.click();
+  await aino.getByRole('menuitem', { name: 'Move it' }).click();
+  const sheet = aino.getByRole('dialog');
+  await sheet.getByLabel('Hour', { exact: false }).fill('18:30');
+  await sheet.getByRole('button', { name: 'Move it there' }).click();
+  await sheet.getByRole('button', { name: 'This and all that follow' }).click();
+  await expect(inMonth.getByText('18:30 Wash the boat covers')).not.toHaveCount(0);
+  // the first, and the one that was dragged
+  await expect(inMonth.getByText('09:00 Wash the boat covers')).toHaveCount(2);
+
+  await enterDemo(petri, demo, 'Petri');
+  await openNextMonth(petri);
+  const seen = petri.getByRole('group', { name: say(friday, { month: 'long', year: 'numeric' }) });
+  await expect(seen.getByText('09:00 Wash the boat covers')).toHaveCount(2);
+  await expect(seen.getByText('18:30 Wash the boat covers')).not.toHaveCount(0);
+});
+
+test('by keyboard an entry goes from day to day, and says so', async ({ demo, devices }) => {
+  await demo.toNoon();
+  const aino = await devices.open(WIDE);
+  await enterDemo(aino, demo, 'Aino');
+  await openNextMonth(aino);
+  await aino.getByRole('radio', { name: 'Week' }).click();
+  await add(aino, 'Count the towels');
+  await expect(aino.getByText('you planned it for this day')).toBeVisible();
+  const handle = aino.getByRole('button', { name: 'Drag “Count the towels”' }).first();
+  await handle.focus();
+  await aino.keyboard.press('Space');
+  await expect(aino.getByText('Picked up.').first()).toBeAttached();
+  await aino.keyboard.press('ArrowRight');
+  await aino.keyboard.press('Space');
+  await expect(aino.getByText(/“Count the towels” is .* now/)).toBeVisible();
+});
+
+test('Petri and Eetu change turns once; the other sees it at once, and the queue goes on as if they had not', async ({ demo, devices }) => {
+  const petri = await devices.open(PHONE);
+  const oona = await devices.open(PHONE);
+  await enterDemo(petri, demo, 'Petri');
+  await enterDemo(oona, demo, 'Oona');
+  const turns = async (page: Page) => (await page.getByRole('button', { name: /^Heat the shore sauna/ }).allInnerTexts()).length;
+  for (const page of [petri, oona]) {
+    await page.getByRole('link', { name: 'Calendar' }).click();
+    await page.getByRole('radio', { name: 'By date' }).click();
+    await expect.poll(() => turns(page)).toBeGreaterThan(0);
+  }
+  // the next one of Petri's that is still to come
+  const mine = petri.getByText('Petri · every Wed and Sat').first();
+  await mine.scrollIntoViewIfNeeded();
+  const before = await oona.getByText(/^(Petri|Oona|Eetu) · every Wed and Sat$/).allInnerTexts();
+  const row = petri.locator('.row', { has: petri.locator('.row', { has: mine }) }).last();
+  await row.getByRole('button', { name: /^More on/ }).click();
+  await petri.getByRole('menuitem', { name: 'Swap turns' }).click();
+  await petri.getByRole('dialog').getByRole('button', { name: /^Eetu/ }).first().click();
+  await expect(petri.getByText('Petri and Eetu changed turns of “Heat the shore sauna”')).toBeVisible();
+  await expect.poll(async () => (await oona.getByText(/^(Petri|Oona|Eetu) · every Wed and Sat$/).allInnerTexts()).join() !== before.join()).toBe(true);
+  await petri.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await oona.getByText(/^(Petri|Oona|Eetu) · every Wed and Sat$/).allInnerTexts()).join()).toBe(before.join());
+});
+
+test('time is booked for one thing and for several; what overlaps is said in minutes, and nobody else sees it', async ({ demo, devices }) => {
+  await demo.toNoon();
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await openNextMonth(aino);
+  for (const title of ['Count the towels', 'Mend the lamp']) await add(aino, title);
+  const sheet = aino.getByRole('dialog');
+  const book = async (title: string, from: string, minutes: string) => {
+    await aino
+      .getByRole('button', { name: `More on “${title}”` })
+      .first()
+      .click();
+    await aino.getByRole('menuitem', { name: 'Book time for it' }).click();
+    await sheet.getByLabel('From').fill(from);
+    await sheet.getByLabel('Minutes').fill(minutes);
+  };
+  await book('Count the towels', '09:00', '3');
+  await sheet.getByRole('button', { name: 'Book it' }).click();
+  await expect(sheet.getByText('Write minutes from 5 to 1440.')).toBeVisible();
+  await sheet.getByLabel('Minutes').fill('60');
+  await sheet.getByRole('button', { name: 'Book it' }).click();
+  await expect(aino.getByText('booked 09:00–10:00')).toBeVisible();
+  await book('Mend the lamp', '09:45', '30');
+  await expect(sheet.getByText('15 min overlap with “Count the towels”')).toBeVisible();
+  await sheet.getByRole('button', { name: 'Book it' }).click();
+  await expect(aino.getByText(/booked 09:45–10:15 · 15 min overlap with “Count the towels”/)).toBeVisible();
+
+  await aino.getByRole('radio', { name: 'Day', exact: true }).click();
+  await expect(aino.getByText('booked 09:00–10:00', { exact: false }).first()).toBeVisible();
+  const slot = aino.locator('.row', { hasText: 'booked 09:00–10:00' }).last();
+  await slot.getByRole('button', { name: /^More on/ }).click();
+  await aino.getByRole('menuitem', { name: 'Free the time' }).click();
+  await expect(aino.getByText('booked 09:00–10:00')).toHaveCount(0);
+
+  await aino.goto(`${demo.base}/lists`);
+  await aino.getByRole('button', { name: /^Boathouse/ }).click();
+  await aino.getByRole('button', { name: /Arrange/ }).click();
+  await aino.getByRole('button', { name: 'Select several' }).click();
+  for (const title of ['Patch the inflatable', 'Drain the rain barrel']) await aino.getByRole('checkbox', { name: new RegExp(`^${title}`) }).click();
+  await aino.getByRole('button', { name: 'Book time' }).click();
+  await expect(aino.getByText('For 2 things in one go.')).toBeVisible();
+  await aino.getByRole('button', { name: 'Book it' }).click();
+  await aino.getByRole('link', { name: 'Calendar' }).click();
+  await expect(aino.getByText('Patch the inflatable and Drain the rain barrel')).toBeVisible();
+});
+
+test('what is typed on a day is planned for it, at an hour where one is chosen, and is checked off there', async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
   await aino.keyboard.press('4');
@@ -53,4 +204,33 @@ test('what is typed on a day is planned for it, and is checked off there', async
   await expect(aino.getByText('you planned it for this day')).toBeVisible();
   await aino.getByRole('checkbox', { name: 'Check off “Count the towels”' }).click();
   await expect(aino.getByText('Checked off “Count the towels”')).toBeVisible();
+  await aino.getByRole('radio', { name: 'Day', exact: true }).click();
+  await aino.getByRole('button', { name: 'Plan what you type for 14:00' }).click();
+  await add(aino, 'Ring the dairy');
+  await expect(aino.locator('.row', { hasText: 'Ring the dairy' }).last()).toContainText('14:00');
+});
+
+test('holidays of a country and own days off are the house’s, on every device', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  const oona = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(oona, demo, 'Oona');
+  const friday = await fridayOfNextMonth(demo);
+  await aino.getByRole('link', { name: 'More', exact: true }).click();
+  await aino.getByRole('button', { name: 'Holidays and days off' }).click();
+  await expect(aino.getByText('Public holidays of Finland.')).toBeVisible();
+  await aino.getByLabel('Country, or part of one').fill('swed');
+  await aino.getByRole('button', { name: 'Sweden', exact: true }).click();
+  await expect(aino.getByText('Public holidays of Sweden.')).toBeVisible();
+  await aino.getByLabel('Country, or part of one').fill('Nowhere');
+  await expect(aino.getByText('There is none of this name.', { exact: false })).toBeVisible();
+  await aino.getByRole('button', { name: 'Add the day off' }).click();
+  await expect(aino.getByText('Choose the day.')).toBeVisible();
+  await aino.getByLabel('Day', { exact: true }).fill(friday);
+  await aino.getByLabel('What it is called').fill('Stocktaking');
+  await aino.getByRole('button', { name: 'Add the day off' }).click();
+  await expect(aino.getByText('Stocktaking', { exact: true })).toBeVisible();
+
+  await openNextMonth(oona);
+  await expect(dayOf(oona, friday)).toHaveAccessibleName(/Stocktaking/);
 });

@@ -6,6 +6,8 @@ import { occurrenceItemId, overrideId, type Override, type Series } from '../mod
 import { isWithdrawn, itemsOf, madeOf, nextAppearance, occurrenceAfter } from '../recurrence/chores.ts';
 import { neverOccurs, type Occurrence } from '../recurrence/occurrences.ts';
 import { BadRule } from '../recurrence/rrule.ts';
+import { CarriedMinutes } from '../recurrence/fair.ts';
+import { Presence } from '../recurrence/presence.ts';
 import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whose-turn.ts';
 import { addAlarm } from './alarms.ts';
 import type { Deciding } from './deciding.ts';
@@ -75,7 +77,14 @@ export function appear(series: Series, occurrence: Occurrence, d: Deciding): Ite
 }
 
 export const assignNow = (series: Series, occurrence: Occurrence, d: Deciding): Assigned =>
-  assign(series, occurrence, queueOf(series, d, occurrence.recurrenceId), series.turn === 'fair' ? carriedSoFar(d) : [], d, houseOf(d));
+  assign(
+    series,
+    occurrence,
+    queueOf(series, d, occurrence.recurrenceId),
+    series.turn === 'fair' ? carriedSoFar(d) : new CarriedMinutes(),
+    new Presence(d, houseOf(d)),
+    d.by('override', 'seriesId', series.id),
+  );
 
 function layOut(series: Series, { recurrenceId, at }: Occurrence, turn: Turn, withdrawn: Item | undefined, d: Deciding): Item {
   const { id: seriesId, listId, sectionId, makerId, title } = series;

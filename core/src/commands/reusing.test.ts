@@ -1,5 +1,6 @@
 import { isDone } from '../followup/standing.ts';
 import { progressOfList } from '../planning/progress.ts';
+import { contentsOf } from '../views/list-contents.ts';
 import { World } from '../testing/world.ts';
 
 function openingList() {
@@ -50,6 +51,20 @@ describe('a list used again', () => {
     const { id } = w.must('Aino', 'list.useAgain', { list });
     w.must('Aino', 'undo', { command: id });
     expect(done()).toEqual([true, true, true, true]);
+  });
+  test('what was of a chore stays history, with its steps, and counts in how far the list has come only while open', () => {
+    const { w, list, doAll } = openingList();
+    w.must('Aino', 'chore.make', { title: 'Air the rooms', list, rrule: 'FREQ=DAILY', dtstart: '2026-11-24', steps: ['Upstairs'] });
+    const first = w.rows.all('item').find((item) => item.seriesId !== null)!;
+    const step = w.rows.by('item', 'parentId', first.id)[0]!;
+    doAll();
+    for (const item of [step.id, first.id]) w.must('Aino', 'part.checkOff', { item, person: null });
+    const house = w.rows.get('list', list) as never;
+    // the three others are done; the next to air the rooms is open
+    expect(progressOfList(house, w.rows)).toMatchObject({ done: 3, of: 4 });
+    expect(contentsOf(house, w.rows).done.map(({ title }) => title)).not.toContain('Air the rooms');
+    w.must('Aino', 'list.useAgain', { list });
+    for (const item of [step, first]) expect(isDone(w.row(item.id), w.parts(item.id))).toBe(true);
   });
   test('with nothing done there is nothing to begin again', () => {
     const { w, list } = openingList();

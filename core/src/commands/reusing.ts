@@ -25,7 +25,7 @@ export const useAgain = commandKind({
   payload: z.object({ list: Id }),
   asks: ({ list }) => [{ deed: 'change', list }],
   decide({ list: listId }, d) {
-    const done = d.by('item', 'listId', listId).filter((item) => !item.removedAt && wasTicked(item, d));
+    const done = d.by('item', 'listId', listId).filter((item) => !item.removedAt && wasTicked(item, d) && !isOfChore(item, d));
     if (done.length === 0) refuse('nothing-done', { name: d.need('list', listId).name });
     const today = calendarDateOf(d.now, d.need('house', d.context.houseId).zone);
     const handed = new Map<string, Item>();
@@ -48,6 +48,12 @@ const wasTicked = (item: Item, d: Deciding): boolean => {
   const parts = d.by('part', 'itemId', item.id);
   return isDone(item, parts) || countingParts(parts).some((part) => part.standing === 'completed');
 };
+
+/** What was of a chore is history; it comes again by its own rule. */
+function isOfChore(item: Item, d: Deciding): boolean {
+  const above = item.parentId === null ? undefined : d.find('item', item.parentId);
+  return item.seriesId !== null || (above !== undefined && isOfChore(above, d));
+}
 
 const ahead = (moment: string | null, today: string): string | null => (moment !== null && moment.slice(0, 10) >= today ? moment : null);
 

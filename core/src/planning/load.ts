@@ -1,7 +1,8 @@
 import { isDone, openParts } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { ChoreHouse } from '../recurrence/chores.ts';
-import { choresAhead, isAwayOn } from '../recurrence/whose-turn.ts';
+import { isAwayOn } from '../recurrence/presence.ts';
+import { choresAhead } from '../recurrence/whose-turn.ts';
 import type { Reader } from '../reader/reader.ts';
 import { addDays, calendarDateOf, daysBetween, weekdayOf } from '../time/clock.ts';
 import { minutesFor } from './day-sheet.ts';
@@ -40,7 +41,7 @@ function emptyDays(personId: string, today: string, rows: Pick<Reader, 'by'>): D
   const known = rows.by('capacity', 'personId', personId)[0];
   return Array.from({ length: LOAD_DAYS }, (_, nth) => {
     const date = addDays(today, nth);
-    const away = isAwayOn(personId, date, rows as never);
+    const away = isAwayOn(personId, date, rows);
     return { date, minutes: 0, capacity: known ? (away ? 0 : known.minutes[weekdayOf(date) - 1]!) : null, away };
   });
 }

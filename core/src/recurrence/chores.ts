@@ -2,7 +2,7 @@ import { Temporal } from 'temporal-polyfill';
 import { firstCompleted, isDone } from '../followup/standing.ts';
 import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
-import { overrideId, type Series } from '../model/series.ts';
+import { overrideId, type Override, type Series } from '../model/series.ts';
 import type { Reader } from '../reader/reader.ts';
 import { addDays, calendarDateOf, instantAt } from '../time/clock.ts';
 import { existing, formatLocal, parseLocal } from './local.ts';
@@ -39,16 +39,17 @@ export function occurrenceAfter(series: Series, recurrenceId: string | null, hou
 
 /** All of them from there on, in the order of the rule; lazy. Of those after it was done only the first can be known. */
 export function* occurrencesAfter(series: Series, recurrenceId: string | null, house: ChoreHouse, rows: ChoreRows): Generator<Occurrence> {
+  const overrides = rows.by('override', 'seriesId', series.id);
   if (series.rrule === null) {
     const found = recurrenceId === null ? series.dtstart : afterDone(series, recurrenceId, house, rows);
-    if (found !== null && !isPast(series, found)) yield asOverridden(series, { recurrenceId: found, at: found }, rows);
+    if (found !== null && !isPast(series, found)) yield asOverridden({ recurrenceId: found, at: found }, overrides);
     return;
   }
   if (!isReadable(series.rrule)) return;
   const after = recurrenceId === null ? null : addDays(recurrenceId, -LONGEST_OFF - 1);
   for (const found of occurrences(recurrenceOf(series, house, rows), { after })) {
     if (isPast(series, found.recurrenceId)) return;
-    if (recurrenceId === null || found.recurrenceId > recurrenceId) yield asOverridden(series, found, rows);
+    if (recurrenceId === null || found.recurrenceId > recurrenceId) yield asOverridden(found, overrides);
   }
 }
 
@@ -65,9 +66,9 @@ function isReadable(rrule: string): boolean {
 
 const isPast = ({ endsBefore }: Series, recurrenceId: string): boolean => endsBefore !== null && recurrenceId >= endsBefore;
 
-function asOverridden(series: Series, found: Occurrence, rows: ChoreRows): Occurrence {
-  const override = rows.get('override', overrideId(series.id, found.recurrenceId));
-  return typeof override === 'string' || override.at === null ? found : { ...found, at: override.at };
+function asOverridden(found: Occurrence, overrides: readonly Override[]): Occurrence {
+  const at = overrides.find(({ recurrenceId }) => recurrenceId === found.recurrenceId)?.at ?? null;
+  return at === null ? found : { ...found, at };
 }
 
 /** So long after the day it was done, at the hour of the first. */

@@ -3,6 +3,9 @@
 /** So many days back, the day itself included. */
 export const FAIR_DAYS = 28;
 
+/** Days in which every weekday comes equally often: four of each. */
+const WEEKS = FAIR_DAYS / 7;
+
 export interface Carried {
   personId: string;
   /** Days since the epoch. */
@@ -10,11 +13,31 @@ export interface Carried {
   minutes: number;
 }
 
+/** What everyone carried, looked up by person and day. */
+export class CarriedMinutes {
+  private readonly days = new Map<string, Map<number, number>>();
+  private readonly lasts = new Map<string, number>();
+
+  constructor(carried: Iterable<Carried> = []) {
+    for (const one of carried) this.add(one);
+  }
+
+  add({ personId, day, minutes }: Carried): void {
+    const days = this.days.get(personId) ?? new Map<number, number>();
+    this.days.set(personId, days.set(day, (days.get(day) ?? 0) + minutes));
+    this.lasts.set(personId, Math.max(day, this.lastOf(personId)));
+  }
+
+  on = (personId: string, day: number): number => this.days.get(personId)?.get(day) ?? 0;
+
+  lastOf = (personId: string): number => this.lasts.get(personId) ?? Number.NEGATIVE_INFINITY;
+}
+
 export interface Able {
   id: string;
   name: string;
-  /** Minutes they have on a day; 0 on every day: they are not able. */
-  capacityOn: (day: number) => number;
+  /** Minutes they have in a week; 0: they are not able. */
+  weekly: number;
   /** In the house already, and not away. */
   isPresentOn: (day: number) => boolean;
 }
@@ -30,50 +53,27 @@ export interface FairTurn {
  * days. A day on which somebody was not present counts for them as it went for the others who were, on the mean, so that who comes, or
  * comes back, is neither flooded nor spared. Ties: longest since the last, then name. Null: nobody is able.
  */
-export function fairTurn(day: number, people: readonly Able[], carried: readonly Carried[]): FairTurn | null {
-  const tallies = people.map((person) => tallyOf(person, day, carried)).filter(({ capacity }) => capacity > 0);
-  const able = tallies.filter(({ person }) => person.isPresentOn(day));
-  const loads = able.map((tally) => ({ tally, load: loadOf(tally, tallies, day), last: lastOf(tally.person.id, carried) }));
-  loads.sort((a, b) => a.load - b.load || a.last - b.last || (a.tally.person.name < b.tally.person.name ? -1 : 1));
-  const first = loads[0]?.tally;
-  return first ? { personId: first.person.id, minutes: sum(first.minutes.values()) } : null;
-}
-
-interface Tally {
-  person: Able;
-  /** By day since the epoch. */
-  minutes: Map<number, number>;
-  /** Of all the days. */
-  capacity: number;
-}
-
-const daysUpTo = (day: number): number[] => Array.from({ length: FAIR_DAYS }, (_, nth) => day - nth);
-
-function tallyOf(person: Able, day: number, carried: readonly Carried[]): Tally {
-  const minutes = new Map<number, number>();
-  for (const one of carried) {
-    if (one.personId !== person.id || one.day > day || one.day <= day - FAIR_DAYS) continue;
-    minutes.set(one.day, (minutes.get(one.day) ?? 0) + one.minutes);
-  }
-  return { person, minutes, capacity: sum(daysUpTo(day).map((one) => person.capacityOn(one))) };
+export function fairTurn(day: number, people: readonly Able[], carried: CarriedMinutes): FairTurn | null {
+  const able = people.filter(({ weekly }) => weekly > 0);
+  const tallies = able.map((person) => ({ person, load: loadOf(person, able, day, carried), last: carried.lastOf(person.id) }));
+  const present = tallies.filter(({ person }) => person.isPresentOn(day));
+  present.sort((a, b) => a.load - b.load || a.last - b.last || (a.person.name < b.person.name ? -1 : 1));
+  const first = present[0]?.person;
+  return first ? { personId: first.id, minutes: sumOver(day, (one) => carried.on(first.id, one)) } : null;
 }
 
 /** Minutes ÷ capacity of the 28 days. */
-function loadOf({ person, minutes, capacity }: Tally, all: readonly Tally[], day: number): number {
-  let load = sum(minutes.values()) / capacity;
-  for (const one of daysUpTo(day)) {
-    if (person.isPresentOn(one)) continue;
-    const others = all.filter((other) => other.person.id !== person.id && other.person.isPresentOn(one));
-    if (others.length > 0) load += sum(others.map((other) => (other.minutes.get(one) ?? 0) / other.capacity)) / others.length;
-  }
-  return load;
+function loadOf(person: Able, all: readonly Able[], day: number, carried: CarriedMinutes): number {
+  const share = (one: Able, on: number) => carried.on(one.id, on) / (one.weekly * WEEKS);
+  const meanOfOthers = (on: number) => {
+    const others = all.filter((other) => other.id !== person.id && other.isPresentOn(on));
+    return others.length === 0 ? 0 : others.reduce((total, other) => total + share(other, on), 0) / others.length;
+  };
+  return sumOver(day, (on) => share(person, on) + (person.isPresentOn(on) ? 0 : meanOfOthers(on)));
 }
 
-const sum = (values: Iterable<number>): number => {
+function sumOver(day: number, of: (on: number) => number): number {
   let total = 0;
-  for (const value of values) total += value;
+  for (let on = day - FAIR_DAYS + 1; on <= day; on++) total += of(on);
   return total;
-};
-
-const lastOf = (personId: string, carried: readonly Carried[]): number =>
-  carried.reduce((last, one) => (one.personId === personId && one.day > last ? one.day : last), Number.NEGATIVE_INFINITY);
+}

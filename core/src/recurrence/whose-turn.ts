@@ -1,13 +1,12 @@
 import { countingParts } from '../followup/standing.ts';
 import type { Item, Turn } from '../model/item.ts';
-import { isHere, type Person } from '../model/person.ts';
-import { overrideId, type Override, type Series } from '../model/series.ts';
+import type { Override, Series } from '../model/series.ts';
 import { GUESSED_MINUTES } from '../planning/fits-now.ts';
-import { calendarDateOf, daysOf } from '../time/clock.ts';
-import { civilFromDays, weekdayOfDay } from '../time/epoch.ts';
+import { daysOf } from '../time/clock.ts';
 import { madeOf, occurrencesAfter, type ChoreHouse, type ChoreRows } from './chores.ts';
-import { fairTurn, type Able, type Carried } from './fair.ts';
+import { CarriedMinutes, fairTurn } from './fair.ts';
 import type { Occurrence } from './occurrences.ts';
+import { Presence } from './presence.ts';
 import { among, firstOf, queueAfter } from './turns.ts';
 
 /** Who has an occurrence, and how they came to it. */
@@ -16,14 +15,8 @@ export interface Assigned {
   turn: Turn;
 }
 
-/** Minutes a day where nobody said. */
-export const USUAL_CAPACITY = 60;
-
 /** Whoever holds an item of a chore: of several, the first. */
 export const holderOf = (item: Item, rows: ChoreRows): string | null => countingParts(rows.by('part', 'itemId', item.id))[0]?.personId ?? null;
-
-export const isAwayOn = (personId: string, date: string, rows: ChoreRows): boolean =>
-  rows.by('timeAway', 'personId', personId).some(({ from, to, removedAt }) => removedAt === null && from <= date && date <= to);
 
 /** The queue as the last occurrence left it. `before`: of those earlier than this one. */
 export function queueOf(series: Series, rows: ChoreRows, before?: string): string[] {
@@ -37,61 +30,33 @@ export function assign(
   series: Series,
   { recurrenceId, at }: Occurrence,
   queue: readonly string[],
-  carried: readonly Carried[],
-  rows: ChoreRows,
-  house: ChoreHouse,
+  carried: CarriedMinutes,
+  presence: Presence,
+  overrides: readonly Override[],
 ): Assigned {
-  const date = at.slice(0, 10);
+  const day = daysOf(at);
   const turn = (kind: Turn['kind'], more: Partial<Turn> = {}): Turn => ({ kind, queue: [...queue], countsFor: null, minutes: null, skipped: [], ...more });
-  const isThere = (id: string) => isInHouse(id, rows) && !isAwayOn(id, date, rows);
-  const given = givenTo(series.id, recurrenceId, rows);
-  if (given && isThere(given.personId!)) return { personIds: [given.personId!], turn: turn('given', { countsFor: given.countsFor }) };
-  if (series.turn === 'fixed') return { personIds: series.personIds.filter((id) => isInHouse(id, rows)), turn: turn('fixed') };
+  const given = overrides.find((one) => one.recurrenceId === recurrenceId && one.personId !== null);
+  if (given && presence.isThere(given.personId!, day)) return { personIds: [given.personId!], turn: turn('given', { countsFor: given.countsFor }) };
+  if (series.turn === 'fixed') return { personIds: series.personIds.filter((id) => presence.isInHouse(id)), turn: turn('fixed') };
   if (series.turn === 'turns') {
-    const { personId, skipped } = firstOf(queue, isThere);
+    const { personId, skipped } = firstOf(queue, (id) => presence.isThere(id, day));
     return personId === null ? { personIds: [], turn: turn('nobody') } : { personIds: [personId], turn: turn('turns', { skipped }) };
   }
-  const found = fairTurn(daysOf(date), ableOf(series, rows, house), carried);
+  const able = series.personIds.flatMap((id) => presence.of(id) ?? []);
+  const found = fairTurn(day, able, carried);
   return found ? { personIds: [found.personId], turn: turn('fair', { minutes: found.minutes }) } : { personIds: [], turn: turn('nobody') };
 }
 
-function givenTo(seriesId: string, recurrenceId: string, rows: ChoreRows): Override | null {
-  const override = rows.get('override', overrideId(seriesId, recurrenceId));
-  return typeof override === 'string' || override.personId === null ? null : override;
-}
-
-function isInHouse(personId: string, rows: ChoreRows): boolean {
-  const person = rows.get('person', personId);
-  return typeof person !== 'string' && isHere(person);
-}
-
-function ableOf(series: Series, rows: ChoreRows, house: ChoreHouse): Able[] {
-  return series.personIds.flatMap((id) => {
-    const person = rows.get('person', id);
-    return typeof person === 'string' || !isHere(person) ? [] : [ableAs(person, rows, house)];
-  });
-}
-
-function ableAs(person: Person, rows: ChoreRows, house: ChoreHouse): Able {
-  const known = rows.by('capacity', 'personId', person.id)[0];
-  const joined = daysOf(calendarDateOf(person.joinedAt, house.zone));
-  return {
-    id: person.id,
-    name: person.name,
-    capacityOn: (day) => known?.minutes[weekdayOfDay(day) - 1] ?? USUAL_CAPACITY,
-    isPresentOn: (day) => day >= joined && !isAwayOn(person.id, civilFromDays(day), rows),
-  };
-}
-
 /** Minutes of fair chores, done or open, by who has them and the day. */
-export function carriedSoFar(rows: ChoreRows): Carried[] {
-  const carried: Carried[] = [];
+export function carriedSoFar(rows: ChoreRows): CarriedMinutes {
+  const carried = new CarriedMinutes();
   for (const series of rows.all('series')) {
     if (series.turn !== 'fair') continue;
     for (const item of rows.by('item', 'seriesId', series.id)) {
       if (item.removedAt !== null || item.due === null) continue;
       for (const { personId } of countingParts(rows.by('part', 'itemId', item.id)))
-        if (personId !== null) carried.push({ personId, day: daysOf(item.due), minutes: item.effort ?? GUESSED_MINUTES });
+        if (personId !== null) carried.add({ personId, day: daysOf(item.due), minutes: item.effort ?? GUESSED_MINUTES });
     }
   }
   return carried;
@@ -111,14 +76,15 @@ export interface Ahead {
 export function choresAhead(until: string, rows: ChoreRows, house: ChoreHouse): Ahead[] {
   const found = rows.all('series').flatMap((series) => comingOf(series, until, rows, house).map((occurrence) => ({ series, occurrence })));
   found.sort((a, b) => (a.occurrence.at < b.occurrence.at ? -1 : a.occurrence.at > b.occurrence.at ? 1 : a.series.id < b.series.id ? -1 : 1));
-  const carried = found.some(({ series }) => series.turn === 'fair') ? carriedSoFar(rows) : [];
+  const carried = found.some(({ series }) => series.turn === 'fair') ? carriedSoFar(rows) : new CarriedMinutes();
+  const presence = new Presence(rows, house);
   const queues = new Map<string, string[]>();
   return found.map(({ series, occurrence }) => {
     const queue = queues.get(series.id) ?? queueOf(series, rows);
-    const assigned = assign(series, occurrence, queue, carried, rows, house);
+    const assigned = assign(series, occurrence, queue, carried, presence, rows.by('override', 'seriesId', series.id));
     queues.set(series.id, queueAfter(assigned.turn, assigned.personIds[0] ?? null));
     if (series.turn === 'fair')
-      for (const personId of assigned.personIds) carried.push({ personId, day: daysOf(occurrence.at), minutes: series.effort ?? GUESSED_MINUTES });
+      for (const personId of assigned.personIds) carried.add({ personId, day: daysOf(occurrence.at), minutes: series.effort ?? GUESSED_MINUTES });
     return { series, occurrence, assigned };
   });
 }

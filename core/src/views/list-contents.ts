@@ -5,7 +5,7 @@ import type { List } from '../model/list.ts';
 import type { Part } from '../model/part.ts';
 import type { PlanRows } from '../planning/rows.ts';
 
-/** What a list holds at its top, each in its order. */
+/** What a list holds at its top, each in its order. Of a chore only what is open: what was stands on the chore's own page. */
 export interface ListContents {
   open: Item[];
   done: Item[];
@@ -19,6 +19,7 @@ export function contentsOf(list: Pick<List, 'id' | 'clearedAt'>, rows: PlanRows)
     if (item.removedAt || item.parentId !== null) continue;
     const parts = rows.by('part', 'itemId', item.id);
     if (!isDone(item, parts)) contents.open.push(item);
+    else if (item.seriesId !== null) continue;
     else if (list.clearedAt && lastCompleted(parts) <= list.clearedAt) contents.cleared.push(item);
     else contents.done.push(item);
   }

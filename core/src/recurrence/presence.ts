@@ -1,0 +1,67 @@
+import { isHere } from '../model/person.ts';
+import { calendarDateOf, daysOf } from '../time/clock.ts';
+import type { ChoreHouse, ChoreRows } from './chores.ts';
+import type { Able } from './fair.ts';
+
+/** Minutes a day where nobody said. */
+export const USUAL_CAPACITY = 60;
+
+/** Away on a calendar date. */
+export const isAwayOn = (personId: string, date: string, rows: Pick<ChoreRows, 'by'>): boolean =>
+  rows.by('timeAway', 'personId', personId).some(({ from, to, removedAt }) => removedAt === null && from <= date && date <= to);
+
+interface Known extends Able {
+  isAwayOn: (day: number) => boolean;
+}
+
+/** Who is in the house, and there on a day: of each read once, however many turns are asked for. */
+export class Presence {
+  private readonly known = new Map<string, Known | null>();
+
+  constructor(
+    private readonly rows: ChoreRows,
+    private readonly house: ChoreHouse,
+  ) {}
+
+  /** Null: not in the house, or no longer. */
+  of(personId: string): Able | null {
+    return this.read(personId);
+  }
+
+  isInHouse(personId: string): boolean {
+    return this.read(personId) !== null;
+  }
+
+  /** In the house, and not away that day. Days are counted since the epoch. */
+  isThere(personId: string, day: number): boolean {
+    const known = this.read(personId);
+    return known !== null && !known.isAwayOn(day);
+  }
+
+  private read(personId: string): Known | null {
+    const held = this.known.get(personId);
+    if (held !== undefined) return held;
+    const known = this.look(personId);
+    this.known.set(personId, known);
+    return known;
+  }
+
+  private look(personId: string): Known | null {
+    const person = this.rows.get('person', personId);
+    if (typeof person === 'string' || !isHere(person)) return null;
+    const aways = this.rows
+      .by('timeAway', 'personId', personId)
+      .filter(({ removedAt }) => removedAt === null)
+      .map(({ from, to }) => [daysOf(from), daysOf(to)] as const);
+    const joined = daysOf(calendarDateOf(person.joinedAt, this.house.zone));
+    const isAway = (day: number) => aways.some(([from, to]) => from <= day && day <= to);
+    const minutes = this.rows.by('capacity', 'personId', personId)[0]?.minutes;
+    return {
+      id: personId,
+      name: person.name,
+      weekly: minutes?.reduce((sum, one) => sum + one, 0) ?? USUAL_CAPACITY * 7,
+      isAwayOn: isAway,
+      isPresentOn: (day) => day >= joined && !isAway(day),
+    };
+  }
+}

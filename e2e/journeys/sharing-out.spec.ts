@@ -1,0 +1,62 @@
+import { expect } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
+
+test('the coming week is shared out: the load of each before and after, taken but for one line, and back again', async ({ demo, devices }) => {
+  await demo.toNoon();
+  const aino = await devices.open(WIDE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.getByRole('link', { name: 'Calendar' }).click();
+  await aino.getByRole('button', { name: 'Share out' }).click();
+  await expect(aino.getByRole('img', { name: /^before / })).not.toHaveCount(0);
+  const lines = aino.getByRole('checkbox');
+  await expect(lines).not.toHaveCount(0);
+  const many = await lines.count();
+  const left = (await lines.first().innerText()).split('\n')[0]!;
+  await lines.first().click();
+  await expect(lines.first()).not.toBeChecked();
+  await aino.getByRole('button', { name: `Take these ${many - 1}` }).click();
+  await expect(aino.getByText(`${many - 1} things of the week are given out`)).toBeVisible();
+  // what was left is still nobody's, and is proposed again
+  await expect(aino.getByRole('checkbox', { name: new RegExp(`^${left.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`) })).toBeChecked();
+  await expect(aino.getByRole('button', { name: 'Take this one' })).toBeVisible();
+
+  await aino.getByRole('button', { name: 'Undo' }).click();
+  await expect(lines).toHaveCount(many);
+});
+
+test('what was given out stands with whoever got it', async ({ demo, devices }) => {
+  await demo.toNoon();
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.goto(`${demo.base}/share-out`);
+  const line = aino
+    .getByRole('checkbox')
+    .filter({ hasText: /^[^\n]+\nMarek, / })
+    .first();
+  await expect(line).toBeVisible();
+  const title = (await line.innerText()).split('\n')[0]!;
+  const marek = await devices.open(PHONE);
+  await enterDemo(marek, demo, 'Marek');
+  await aino.getByRole('button', { name: /^Take (these|this)/ }).click();
+  await marek.getByRole('link', { name: 'Calendar' }).click();
+  await marek.getByRole('radio', { name: 'By date' }).click();
+  await expect(marek.getByText(title, { exact: true }).first()).toBeVisible();
+});
+
+test('load: managers see everyone’s four weeks as a chart and a table, a member their own', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.goto(`${demo.base}/load`);
+  await expect(aino.getByRole('img', { name: /^Load of Marek, four weeks: / })).toBeVisible();
+  await aino.getByRole('button', { name: 'As a table, day by day' }).click();
+  await expect(aino.getByRole('row')).toHaveCount(29);
+  await expect(aino.getByRole('columnheader', { name: 'Marek' })).toBeVisible();
+  // Oona's days away
+  await expect(aino.getByRole('cell', { name: /^away/ })).not.toHaveCount(0);
+
+  const oona = await devices.open(PHONE);
+  await enterDemo(oona, demo, 'Oona');
+  await oona.goto(`${demo.base}/load`);
+  await expect(oona.getByRole('img', { name: /^Load of Oona/ })).toBeVisible();
+  await expect(oona.getByRole('img', { name: /^Load of/ })).toHaveCount(1);
+});
