@@ -103,12 +103,14 @@ const under: CollisionDetection = (args) => (args.pointerCoordinates ? pointerWi
 const WAYS: Record<string, readonly [number, number]> = { ArrowDown: [0, 1], ArrowUp: [0, -1], ArrowRight: [1, 0], ArrowLeft: [-1, 0] };
 
 /** An arrow goes to the middle of the nearest day or hour that way. */
-const toTheNext: KeyboardCoordinateGetter = (event, { currentCoordinates, context: { droppableRects, collisionRect } }) => {
+const toTheNext: KeyboardCoordinateGetter = (event, { currentCoordinates, context: { droppableRects, collisionRect, over } }) => {
   const way = WAYS[event.code];
   if (!way || !collisionRect) return undefined;
   event.preventDefault();
   const [x, y] = [collisionRect.left + collisionRect.width / 2, collisionRect.top + collisionRect.height / 2];
-  const found = [...droppableRects.values()].flatMap((rect) => {
+  const found = [...droppableRects].flatMap(([id, rect]) => {
+    // it need not be in the middle of where it is
+    if (id === over?.id) return [];
     const [right, down] = [rect.left + rect.width / 2 - x, rect.top + rect.height / 2 - y];
     const along = right * way[0] + down * way[1];
     const aside = Math.abs(right * way[1]) + Math.abs(down * way[0]);

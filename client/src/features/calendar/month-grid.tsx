@@ -73,25 +73,24 @@ const Day = memo(function Day({ date, entries, marks, isChosen, isToday, onChoos
   return (
     <DropMoment moment={date} className={marks.off ? 'bg-sunk' : ''}>
       <View className={`h-16 border-2 lg:h-28 ${isChosen ? 'border-ink' : 'border-transparent'}`}>
-        <Pressable role="button" aria-pressed={isChosen} aria-label={said} onPress={() => onChoose(date)} className="grow p-1">
-          <View className="flex-row items-baseline justify-between gap-1">
-            <Txt size={15} face={isToday ? 'bold' : 'read'} tone={isToday ? 'pine' : 'ink'}>
-              {Number(date.slice(8))}
+        <Pressable role="button" aria-pressed={isChosen} aria-label={said} onPress={() => onChoose(date)} className="absolute inset-0" />
+        <View aria-hidden className="pointer-events-none flex-row items-baseline justify-between gap-1 px-1 pt-1">
+          <Txt size={15} face={isToday ? 'bold' : 'read'} tone={isToday ? 'pine' : 'ink'}>
+            {Number(date.slice(8))}
+          </Txt>
+          {wide && marks.holiday ? (
+            <Txt size={13} tone="muted" numberOfLines={1} className="min-w-0 shrink">
+              {marks.holiday}
             </Txt>
-            {wide && marks.holiday ? (
-              <Txt size={13} tone="muted" numberOfLines={1} className="min-w-0 shrink">
-                {marks.holiday}
-              </Txt>
-            ) : null}
-            {entries.length > 0 ? (
-              <Txt size={13} tone="muted">
-                {open > 0 ? open : '✓'}
-              </Txt>
-            ) : null}
-          </View>
-        </Pressable>
-        {wide ? <Titles entries={entries} date={date} /> : null}
-        <View className="gap-1 px-1 pb-1">
+          ) : null}
+          {entries.length > 0 ? (
+            <Txt size={13} tone="muted">
+              {open > 0 ? open : '✓'}
+            </Txt>
+          ) : null}
+        </View>
+        {wide ? <Titles entries={entries} date={date} onChoose={onChoose} /> : null}
+        <View className="pointer-events-none mt-auto gap-1 px-1 pb-1">
           {marks.away.length > 0 ? <AwayThreads marks={marks} /> : null}
           {minutes > 0 ? (
             <Band share={marks.capacity === null || marks.capacity === 0 ? 1 : minutes / marks.capacity} width={wide ? 96 : 38} height={6} />
@@ -118,10 +117,10 @@ function AwayThreads({ marks: { away } }: { marks: DayMarks }) {
   );
 }
 
-/** What can be taken hold of and dragged to another day. */
-function Titles({ entries, date }: { entries: CalendarEntry[]; date: string }) {
+/** What can be taken hold of and dragged to another day; a tap is one on the day. */
+function Titles({ entries, date, onChoose }: { entries: CalendarEntry[]; date: string; onChoose: (date: string) => void }) {
   return (
-    <View className="min-h-0 shrink overflow-hidden px-1">
+    <Pressable tabIndex={-1} onPress={() => onChoose(date)} className="min-h-0 shrink overflow-hidden px-1">
       {entries.slice(0, SHOWN).map((entry) => (
         <DragEntry key={keyOf(entry)} entry={entry} place={`month ${date}`} handle={false}>
           <Txt size={13} numberOfLines={1} tone={toneOf(entry)} className={`cursor-grab ${isEntryDone(entry) ? 'line-through' : ''}`}>
@@ -130,7 +129,7 @@ function Titles({ entries, date }: { entries: CalendarEntry[]; date: string }) {
           </Txt>
         </DragEntry>
       ))}
-    </View>
+    </Pressable>
   );
 }
 
