@@ -281,6 +281,19 @@ test('parts of the day follow from the hour of today', () => {
   expect(dayPartOf('03:00', HOUSE.dayParts)).toBe('morning');
 });
 
+test('a round stands in its part of the day without an hour; an hour goes before it, and what is late is for now', () => {
+  const { w, list, agenda } = house();
+  w.must('Aino', 'chore.make', { title: 'Closing', list, rrule: 'FREQ=DAILY', dtstart: '2026-11-24', dayPart: 'evening', steps: ['Windows'] });
+  w.item('Aino', 'Letters', { list, due: '2026-11-24', dayPart: 'morning' });
+  w.item('Aino', 'Fish', { list, due: '2026-11-24T14:00', dayPart: 'morning' });
+  w.item('Aino', 'Late', { list, due: '2026-11-20', dayPart: 'evening' });
+  expect(byDayPart(agenda('Aino')).map(({ part, entries }) => [part, entries.map(({ item }) => item.title)])).toEqual([
+    ['morning', ['Letters']],
+    ['day', ['Late', 'Fish']],
+    ['evening', ['Closing']],
+  ]);
+});
+
 test('the coming days, each under its date; what was taken off today is tomorrow’s', () => {
   const { w, list, agenda } = house();
   const off = w.item('Aino', 'Off', { list, due: '2026-11-24' });

@@ -92,6 +92,13 @@ test('own piles, plans and the shelf are one’s own', () => {
   expect([planOf('Leila'), planOf('Aino')]).toEqual(['2026-12-01', null]);
 });
 
+test('booked time is one’s own, managers included', () => {
+  const { w, sees } = guesthouse();
+  const item = w.item('Aino', 'Towels', { persons: [w.person('Leila')] });
+  w.must('Leila', 'slot.book', { items: [item], start: '2026-12-01T09:00', minutes: 45 });
+  expect(['Aino', 'Leila', 'Petri', 'Noor'].map((name) => sees(name, 'slot').length)).toEqual([0, 1, 0, 0]);
+});
+
 test('a reason is read by giver and person, a notice by whom it is for, an invitation by managers', () => {
   const { w, sees } = guesthouse();
   const list = w.list('Aino', 'Rooms', [['Eetu', 'edit']]);

@@ -45,9 +45,17 @@ export function RuleFields({ form, onChange }: RuleFieldsProps) {
           onChange={(unit) => set({ unit })}
         />
       ) : null}
+      {form.kind === 'hours' ? (
+        <View className="flex-row flex-wrap gap-3">
+          <MomentInput label={t('rule.hoursFrom')} kind="time" value={form.hoursFrom} onChange={(hoursFrom) => set({ hoursFrom })} />
+          <MomentInput label={t('rule.hoursTo')} kind="time" value={form.hoursTo} onChange={(hoursTo) => set({ hoursTo })} />
+        </View>
+      ) : null}
       <View className="flex-row flex-wrap gap-3">
         <MomentInput label={t('rule.first')} kind="date" value={form.date} onChange={(date) => set({ date })} />
-        <MomentInput label={t('due.hour')} kind="time" value={form.time} onChange={(time) => set({ time })} />
+        {form.kind === 'hours' && form.hoursFrom !== '' ? null : (
+          <MomentInput label={t('due.hour')} kind="time" value={form.time} onChange={(time) => set({ time })} />
+        )}
       </View>
     </View>
   );

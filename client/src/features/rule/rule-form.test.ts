@@ -10,6 +10,7 @@ test.each<[string, Partial<RuleForm>, string]>([
   ['the last Friday', { kind: 'months', on: 'weekday', date: '2026-12-25' }, 'FREQ=MONTHLY;BYDAY=-1FR'],
   ['the 31st or the last', { kind: 'months', on: 'dayOrLast', date: '2026-12-31' }, 'FREQ=MONTHLY;BYMONTHDAY=28,29,30,31;BYSETPOS=-1'],
   ['the last workday, ten times', { kind: 'months', on: 'workday', end: 'times' }, 'FREQ=MONTHLY;COUNT=10;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=-1'],
+  ['every two hours of the day', { kind: 'hours', every: '2', hoursFrom: '08:00', hoursTo: '13:00' }, 'FREQ=DAILY;BYMINUTE=0;BYHOUR=8,10,12'],
   ['every year until', { kind: 'years', end: 'on', until: '2030-12-04' }, 'FREQ=YEARLY;UNTIL=20301204'],
 ])('%s, and the same choices again from the rule', (_name, fields, rrule) => {
   const said = ruleOf(form(fields));
@@ -31,6 +32,8 @@ test.each<[Partial<RuleForm>, string]>([
   [{ every: 'two' }, 'rule.badEvery'],
   [{ weekdays: [] }, 'rule.noWeekday'],
   [{ date: '' }, 'rule.noDate'],
+  [{ kind: 'hours', hoursFrom: '18:00', hoursTo: '08:00' }, 'rule.badHours'],
+  [{ kind: 'hours', hoursFrom: '', hoursTo: '08:00' }, 'rule.badHours'],
   [{ end: 'on', until: '2026-12-01' }, 'rule.endsBefore'],
   [{ end: 'times', times: '0' }, 'rule.badTimes'],
   [{ kind: 'typed' }, 'rule.nothingTyped'],

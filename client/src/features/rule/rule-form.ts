@@ -13,6 +13,9 @@ export interface RuleForm {
   weekdays: Weekday[];
   /** Of months: the day of the first, that day or the last, the last day, the nth weekday, or the last workday. */
   on: 'day' | 'dayOrLast' | 'last' | 'weekday' | 'workday';
+  /** Of `hours`: the first and the last of a day, `08:00`; both empty: round the clock. */
+  hoursFrom: string;
+  hoursTo: string;
   /** Of `after`. */
   unit: 'D' | 'W' | 'M';
   typed: string;
@@ -30,6 +33,8 @@ export const newForm = (date: string, time: string): RuleForm => ({
   every: '1',
   weekdays: [WEEKDAYS[weekdayOf(date) - 1]!],
   on: 'day',
+  hoursFrom: '',
+  hoursTo: '',
   unit: 'W',
   typed: '',
   date,
@@ -42,11 +47,15 @@ export const newForm = (date: string, time: string): RuleForm => ({
 const weekdayOf = (date: string): number => new Date(`${date}T00:00:00Z`).getUTCDay() || 7;
 
 /** What is wrong with a form, as a key of the catalogue; null: it says a rule. */
-export function faultOf(form: RuleForm): 'rule.badEvery' | 'rule.noWeekday' | 'rule.noDate' | 'rule.badTimes' | 'rule.endsBefore' | 'rule.nothingTyped' | null {
+export function faultOf(
+  form: RuleForm,
+): 'rule.badEvery' | 'rule.noWeekday' | 'rule.noDate' | 'rule.badHours' | 'rule.badTimes' | 'rule.endsBefore' | 'rule.nothingTyped' | null {
   if (!/^\d{4}-\d\d-\d\d$/.test(form.date)) return 'rule.noDate';
   if (form.kind === 'typed') return form.typed.trim() === '' ? 'rule.nothingTyped' : null;
   if (!/^[1-9]\d{0,2}$/.test(form.every.trim())) return 'rule.badEvery';
   if (form.kind === 'weeks' && form.weekdays.length === 0) return 'rule.noWeekday';
+  if (form.kind === 'hours' && (form.hoursFrom !== '' || form.hoursTo !== '') && (form.hoursFrom === '' || form.hoursTo <= form.hoursFrom))
+    return 'rule.badHours';
   if (form.kind === 'after' || form.end === 'never') return null;
   if (form.end === 'times') return /^[1-9]\d{0,3}$/.test(form.times.trim()) ? null : 'rule.badTimes';
   return form.until >= form.date ? null : 'rule.endsBefore';
@@ -67,8 +76,19 @@ export function ruleOf(form: RuleForm): RuleSaid {
     };
   if (form.kind === 'after') return { rrule: null, afterDone: `P${every}${form.unit}`, dtstart };
   const ends = { until: form.end === 'on' ? form.until.replaceAll('-', '') : null, count: form.end === 'times' ? Number(form.times) : null };
+  if (isWithinDay(form))
+    return { rrule: formatRRule({ ...NO_RULE, ...ends, ...withinDay(form, every) }), afterDone: null, dtstart: `${form.date}T${form.hoursFrom}` };
   const rule = { ...NO_RULE, ...ends, freq: FREQ[form.kind], interval: every, ...partsOf(form) };
   return { rrule: formatRRule(rule), afterDone: null, dtstart: form.kind === 'hours' && !form.time ? `${form.date}T08:00` : dtstart };
+}
+
+const isWithinDay = ({ kind, hoursFrom, hoursTo }: RuleForm): boolean => kind === 'hours' && hoursFrom !== '' && hoursTo !== '';
+
+/** The same hours of every day, so that they do not wander where a day has no whole number of them. */
+function withinDay({ hoursFrom, hoursTo }: RuleForm, every: number): Pick<typeof NO_RULE, 'byHour' | 'byMinute'> & { freq: 'DAILY' } {
+  const [from, to] = [hoursFrom, hoursTo].map((time) => Number(time.slice(0, 2))) as [number, number];
+  const byHour = Array.from({ length: Math.floor((to - from) / every) + 1 }, (_, nth) => from + nth * every);
+  return { freq: 'DAILY', byHour, byMinute: [Number(hoursFrom.slice(3, 5))] };
 }
 
 const FREQ = { days: 'DAILY', weeks: 'WEEKLY', months: 'MONTHLY', years: 'YEARLY', hours: 'HOURLY' } as const;
@@ -101,6 +121,8 @@ export function formOf({ rrule, afterDone, dtstart }: RuleSaid): RuleForm {
         ? ({ end: 'on', until: dateOf(rule.until) } as const)
         : {};
   const typed: RuleForm = { ...form, kind: 'typed', typed: rrule! };
+  const hours = { ...form, ...end, ...hoursOf(rule) };
+  if (hours.kind === 'hours' && ruleOf(hours).rrule === formatRRule(rule)) return hours;
   if (!kind) return typed;
   for (const on of kind === 'months' ? (['day', 'last', 'dayOrLast', 'weekday', 'workday'] as const) : (['day'] as const)) {
     const weekdays = rule.byDay.map(({ weekday }) => WEEKDAYS[weekday - 1]!);
@@ -108,6 +130,13 @@ export function formOf({ rrule, afterDone, dtstart }: RuleSaid): RuleForm {
     if ((on !== 'dayOrLast' || Number(form.date.slice(8)) > 28) && sameRule(ruleOf(tried).rrule!, rrule!, dtstart)) return tried;
   }
   return typed;
+}
+
+/** The first and last hour of a rule of hours of a day, and how far apart they are. */
+function hoursOf({ freq, byHour, byMinute }: ReturnType<typeof parseRRule>): Partial<RuleForm> {
+  if (freq !== 'DAILY' || byHour.length < 2) return {};
+  const clock = (hour: number) => `${String(hour).padStart(2, '0')}:${String(byMinute[0] ?? 0).padStart(2, '0')}`;
+  return { kind: 'hours', every: String(byHour[1]! - byHour[0]!), hoursFrom: clock(byHour[0]!), hoursTo: clock(byHour.at(-1)!) };
 }
 
 const dateOf = (until: string): string => `${until.slice(0, 4)}-${until.slice(4, 6)}-${until.slice(6, 8)}`;

@@ -8,6 +8,7 @@ import { Button, Choice, Field, Fold, Heading, Sheet, Txt, type Looks } from '@/
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { AwayForm } from './away-form.tsx';
+import { RestForm } from './rest-form.tsx';
 import { OutsideLink } from './outside-link.tsx';
 import { WeekHours } from './week-hours.tsx';
 import { LooksFields } from './looks-fields.tsx';
@@ -107,6 +108,11 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
             <Fold words={t('capacity.of', { name: person.name })}>
               <WeekHours person={person} />
             </Fold>
+            {person.accountId === null ? null : (
+              <Fold words={t('rest.of', { name: person.name })}>
+                <RestForm person={person} />
+              </Fold>
+            )}
             <Fold words={t('away.of', { name: person.name })}>
               <AwayForm person={person} />
             </Fold>

@@ -8,15 +8,11 @@ export interface Asked {
 
 /** Beside the application, in a worker: the screen stays awake meanwhile. Null until it is known. */
 export function useSharedOut({ carriers, loads }: Asked): SharedOut | null {
-  const [answer, setAnswer] = useState<SharedOut | null>(null);
+  const [answer, setAnswer] = useState<{ question: string; shared: SharedOut } | null>(null);
   // a change elsewhere brings new rows every time; only another question is worked out anew
   const question = JSON.stringify({ carriers, loads });
-  useEffect(() => {
-    setAnswer(null);
-    const asked = JSON.parse(question) as Asked;
-    return work(asked, setAnswer);
-  }, [question]);
-  return answer;
+  useEffect(() => work(JSON.parse(question) as Asked, (shared) => setAnswer({ question, shared })), [question]);
+  return answer?.question === question ? answer.shared : null;
 }
 
 /** Returns how to give up. Where there is no worker to be had it is worked out here. */
