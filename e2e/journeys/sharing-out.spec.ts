@@ -29,10 +29,7 @@ test('what was given out stands with whoever got it', async ({ demo, devices }) 
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await aino.goto(`${demo.base}/share-out`);
-  const line = aino
-    .getByRole('checkbox')
-    .filter({ hasText: 'Marek, ' })
-    .first();
+  const line = aino.getByRole('checkbox').filter({ hasText: 'Marek, ' }).first();
   await expect(line).toBeVisible();
   const title = (await line.innerText()).split('\n')[0]!;
   const marek = await devices.open(PHONE);
