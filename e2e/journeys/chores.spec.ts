@@ -97,3 +97,31 @@ test('by the clock the next comes when its day begins, on devices that are open'
   await demo.advance('P1D');
   await expect(row(aino)).toHaveCount(2);
 });
+
+test('the page of a chore: how well it was kept, who did which step, another rule, and no more of it', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.getByRole('link', { name: 'Calendar' }).click();
+  await aino.getByRole('button', { name: 'More on the calendar' }).click();
+  await aino.getByRole('menuitem', { name: 'Chores' }).click();
+  await aino.getByRole('button', { name: /^Opening round/ }).click();
+  await expect(aino.getByText(/^\d+ of \d+ in 4 weeks$/)).toBeVisible();
+  await aino.getByRole('radio', { name: '13 weeks' }).click();
+  await expect(aino.getByText(/^\d+ of \d+ in 13 weeks$/)).toBeVisible();
+  await aino.getByRole('button', { name: /^What was/ }).click();
+  await expect(aino.getByText(/Coffee on: (Marek|Noor)/).first()).toBeVisible();
+
+  await aino.getByRole('button', { name: 'More on “Opening round”' }).click();
+  await aino.getByRole('menuitem', { name: 'Change how it comes back' }).click();
+  const sheet = aino.getByRole('dialog');
+  await sheet.getByLabel('Every so many days').fill('2');
+  await expect(sheet.getByText('Every 2 days', { exact: true })).toBeVisible();
+  await aino.keyboard.press('Escape');
+
+  await aino.getByRole('button', { name: 'More on “Opening round”' }).click();
+  await aino.getByRole('menuitem', { name: 'No more of it from now on' }).click();
+  await expect(aino.getByText('No more of “Opening round” from here on')).toBeVisible();
+  await expect(aino.getByText('To come')).toHaveCount(0);
+  await aino.getByRole('button', { name: 'Undo' }).click();
+  await expect(aino.getByText('To come')).toBeVisible();
+});

@@ -110,6 +110,10 @@ export const en = {
   'chores.open': 'Open',
   'chores.toCome': 'To come',
   'chores.kept': '{kept} of {of} in {weeks} weeks',
+  'chores.span': 'Looking back',
+  'chores.weeks': '{weeks} weeks',
+  'chores.change': 'Change how it comes back',
+  'chores.end': 'No more of it from now on',
   'chores.run': '{count} in a row',
   'chores.history': 'What was, {count}',
   'chores.missed': 'not done',
@@ -222,6 +226,7 @@ export const en = {
   'due.calendar': 'From the calendar',
   'due.hour': 'Hour, if it matters',
   'due.exactly': '{when}',
+  'due.dayOff': '{when}: {name}',
   'due.set': 'Set',
   'due.none': 'No deadline',
 

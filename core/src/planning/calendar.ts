@@ -3,7 +3,6 @@ import type { DayParts, House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import type { Slot } from '../model/slot.ts';
-import { partId } from '../commands/parts.ts';
 import type { ChoreHouse } from '../recurrence/chores.ts';
 import { choresAhead, type Ahead } from '../recurrence/whose-turn.ts';
 import type { Reader } from '../reader/reader.ts';
@@ -54,9 +53,9 @@ const isWithin = (moment: string | null, { from, to }: CalendarView): moment is 
   moment !== null && moment.slice(0, 10) >= from && moment.slice(0, 10) <= to;
 
 function* entriesOf(item: Item, view: CalendarView, today: Today, rows: Rows): Generator<CalendarEntry> {
-  const plan = planOf(item, view, rows);
-  if (!isWithin(item.due, view) && !isWithin(plan, view)) return;
   const parts = rows.by('part', 'itemId', item.id);
+  const plan = parts.find(({ personId, takenBackAt }) => personId === view.meId && takenBackAt === null)?.plan ?? null;
+  if (!isWithin(item.due, view) && !isWithin(plan, view)) return;
   if (isHidden(item, parts, rows)) return;
   const done = isDone(item, parts);
   const about = { item, done, minutes: minutesFor(item), late: !done && today.isLate(item) };
@@ -74,11 +73,6 @@ function* booked(slot: Slot, view: CalendarView, rows: Rows): Generator<Calendar
   });
   const done = items.every((item) => isDone(item, rows.by('part', 'itemId', item.id)));
   if (items.length > 0) yield { kind: 'slot', ...at(slot.start), personIds: [slot.personId], minutes: slot.minutes, slot, items, done };
-}
-
-function planOf(item: Item, { meId }: CalendarView, rows: Rows): string | null {
-  const part = rows.get('part', partId(item.id, meId));
-  return typeof part === 'string' || part.takenBackAt !== null ? null : part.plan;
 }
 
 function isHidden(item: Item, parts: readonly Part[], rows: Rows): boolean {

@@ -1,12 +1,11 @@
 import fc from 'fast-check';
-import { CarriedMinutes, fairTurn, type Able, type Carried } from './fair.ts';
+import { CarriedMinutes, fairTurn, type Able, type Carried, type Days } from './fair.ts';
 
-const always = () => true;
-const person = (name: string, capacity = 60, isPresentOn: (day: number) => boolean = always): Able => ({
+const person = (name: string, capacity = 60, absences: Days[] = []): Able => ({
   id: name,
   name,
   weekly: capacity * 7,
-  isPresentOn,
+  absences,
 });
 const carried = (personId: string, day: number, minutes: number): Carried => ({ personId, day, minutes });
 
@@ -28,7 +27,7 @@ test('of equals who had it longest ago, then by name; what is older than four we
 test('who joins stands at the mean of the others, and so does who comes back after four weeks', () => {
   const week = (name: string, minutes: number) => [80, 85, 90, 95].map((day) => carried(name, day, minutes));
   const so = [...week('Eetu', 20), ...week('Oona', 40)];
-  const newcomer = person('Petri', 60, (day) => day >= 100);
+  const newcomer = person('Petri', 60, [{ from: 0, to: 99 }]);
   // 80, 160 and their mean 120 of 1680
   expect(fairTurn(100, [person('Eetu'), person('Oona'), newcomer], new CarriedMinutes(so))!.personId).toBe('Eetu');
   // equal to the only other: who never had it is first
@@ -36,7 +35,7 @@ test('who joins stands at the mean of the others, and so does who comes back aft
 });
 
 test('nobody able: capacity 0, or away', () => {
-  expect(fairTurn(100, [person('Eetu', 0), person('Oona', 60, () => false)], new CarriedMinutes())).toBeNull();
+  expect(fairTurn(100, [person('Eetu', 0), person('Oona', 60, [{ from: 0, to: 200 }])], new CarriedMinutes())).toBeNull();
 });
 
 test('given one after the other, nobody carries more than one chore above another of the same capacity', () => {

@@ -38,9 +38,17 @@ export interface Able {
   name: string;
   /** Minutes they have in a week; 0: they are not able. */
   weekly: number;
-  /** In the house already, and not away. */
-  isPresentOn: (day: number) => boolean;
+  /** Away, or not in the house yet. */
+  absences: readonly Days[];
 }
+
+/** Days since the epoch, both included. */
+export interface Days {
+  from: number;
+  to: number;
+}
+
+const isPresentOn = ({ absences }: Able, day: number): boolean => absences.every(({ from, to }) => day < from || day > to);
 
 export interface FairTurn {
   personId: string;
@@ -56,24 +64,39 @@ export interface FairTurn {
 export function fairTurn(day: number, people: readonly Able[], carried: CarriedMinutes): FairTurn | null {
   const able = people.filter(({ weekly }) => weekly > 0);
   const tallies = able.map((person) => ({ person, load: loadOf(person, able, day, carried), last: carried.lastOf(person.id) }));
-  const present = tallies.filter(({ person }) => person.isPresentOn(day));
+  const present = tallies.filter(({ person }) => isPresentOn(person, day));
   present.sort((a, b) => a.load - b.load || a.last - b.last || (a.person.name < b.person.name ? -1 : 1));
   const first = present[0]?.person;
-  return first ? { personId: first.id, minutes: sumOver(day, (one) => carried.on(first.id, one)) } : null;
+  return first ? { personId: first.id, minutes: carriedIn4Weeks(first.id, day, carried) } : null;
 }
 
 /** Minutes ÷ capacity of the 28 days. */
 function loadOf(person: Able, all: readonly Able[], day: number, carried: CarriedMinutes): number {
-  const share = (one: Able, on: number) => carried.on(one.id, on) / (one.weekly * WEEKS);
-  const meanOfOthers = (on: number) => {
-    const others = all.filter((other) => other.id !== person.id && other.isPresentOn(on));
-    return others.length === 0 ? 0 : others.reduce((total, other) => total + share(other, on), 0) / others.length;
-  };
-  return sumOver(day, (on) => share(person, on) + (person.isPresentOn(on) ? 0 : meanOfOthers(on)));
+  let load = carriedIn4Weeks(person.id, day, carried) / (person.weekly * WEEKS);
+  for (const { from, to } of apart(person.absences))
+    for (let on = Math.max(from, day - FAIR_DAYS + 1); on <= Math.min(to, day); on++) load += meanOfOthers(person, all, on, carried);
+  return load;
 }
 
-function sumOver(day: number, of: (on: number) => number): number {
+/** Absences without their overlaps, so that a day counts once. */
+function apart(absences: readonly Days[]): Days[] {
+  if (absences.length < 2) return [...absences];
+  const found: Days[] = [];
+  for (const one of [...absences].sort((a, b) => a.from - b.from)) {
+    const from = Math.max(one.from, (found.at(-1)?.to ?? Number.NEGATIVE_INFINITY) + 1);
+    if (from <= one.to) found.push({ from, to: one.to });
+  }
+  return found;
+}
+
+/** How a day went for the others who were there. */
+function meanOfOthers(person: Able, all: readonly Able[], on: number, carried: CarriedMinutes): number {
+  const others = all.filter((other) => other.id !== person.id && isPresentOn(other, on));
+  return others.length === 0 ? 0 : others.reduce((total, other) => total + carried.on(other.id, on) / (other.weekly * WEEKS), 0) / others.length;
+}
+
+function carriedIn4Weeks(personId: string, day: number, carried: CarriedMinutes): number {
   let total = 0;
-  for (let on = day - FAIR_DAYS + 1; on <= day; on++) total += of(on);
+  for (let on = day - FAIR_DAYS + 1; on <= day; on++) total += carried.on(personId, on);
   return total;
 }

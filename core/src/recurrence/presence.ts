@@ -1,7 +1,7 @@
 import { isHere } from '../model/person.ts';
 import { calendarDateOf, daysOf } from '../time/clock.ts';
 import type { ChoreHouse, ChoreRows } from './chores.ts';
-import type { Able } from './fair.ts';
+import type { Able, Days } from './fair.ts';
 
 /** Minutes a day where nobody said. */
 export const USUAL_CAPACITY = 60;
@@ -52,16 +52,15 @@ export class Presence {
     const aways = this.rows
       .by('timeAway', 'personId', personId)
       .filter(({ removedAt }) => removedAt === null)
-      .map(({ from, to }) => [daysOf(from), daysOf(to)] as const);
+      .map(({ from, to }): Days => ({ from: daysOf(from), to: daysOf(to) }));
     const joined = daysOf(calendarDateOf(person.joinedAt, this.house.zone));
-    const isAway = (day: number) => aways.some(([from, to]) => from <= day && day <= to);
     const minutes = this.rows.by('capacity', 'personId', personId)[0]?.minutes;
     return {
       id: personId,
       name: person.name,
       weekly: minutes?.reduce((sum, one) => sum + one, 0) ?? USUAL_CAPACITY * 7,
-      isAwayOn: isAway,
-      isPresentOn: (day) => day >= joined && !isAway(day),
+      absences: [{ from: Number.NEGATIVE_INFINITY, to: joined - 1 }, ...aways],
+      isAwayOn: (day) => aways.some(({ from, to }) => from <= day && day <= to),
     };
   }
 }

@@ -1,16 +1,18 @@
-import { addDays, calendarDateOf, choresAhead, doneBy, historyOf, isOver, keptSince, madeOf, type Item, type Series } from '@kotiva/core';
-import { useMemo } from 'react';
+import { addDays, calendarDateOf, choresAhead, doneBy, historyOf, isOver, keptSince, madeOf, occurrenceAfter, type Item, type Series } from '@kotiva/core';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
+import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Band, Empty, Fold, GroupHead, Row, Txt } from '@/ui';
+import { Band, Choice, Empty, Fold, GroupHead, Menu, Row, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { dayMonth, sayInstant, sayMoment } from '@/words/dates.ts';
 import { sayRule } from '@/words/rules.ts';
 import { sayWhose } from './say-whose.ts';
 
-const WEEKS = 4;
+/** Weeks back one looks at how it was kept. */
+const SPANS = ['4', '13', '52'] as const;
 const AHEAD = 6;
 /** So far ahead the next ones are looked for: of a yearly chore that is one. */
 const AHEAD_DAYS = 400;
@@ -30,7 +32,11 @@ export function ChoreScreen({ seriesId }: { seriesId: string }) {
   const open = madeOf(series.id, rows).filter((item) => !isOver(item, rows));
   const rule = sayRule(series);
   return (
-    <Screen title={series.title} sub={[rule, sayWhose(series, rows)].filter(Boolean).join(' · ')}>
+    <Screen
+      title={series.title}
+      sub={[rule, sayWhose(series, rows)].filter(Boolean).join(' · ')}
+      actions={<ChoreMenu series={series} open={open.at(-1) ?? null} />}
+    >
       <KeptBand series={series} />
       {open.length > 0 ? <GroupHead title={t('chores.open')} count={open.length} /> : null}
       {open.map((item) => (
@@ -42,20 +48,45 @@ export function ChoreScreen({ seriesId }: { seriesId: string }) {
   );
 }
 
+/** The chore as a whole: another rule from the open one on, or no more of it. */
+function ChoreMenu({ series, open }: { series: Series; open: Item | null }) {
+  const { rows, house } = usePlace();
+  const give = useGive();
+  const openItem = useOpenItem();
+  const from = open?.recurrenceId ?? occurrenceAfter(series, madeOf(series.id, rows).at(-1)?.recurrenceId ?? null, house, rows)?.recurrenceId;
+  if (!from) return null;
+  const end = () => void give('chore.end', { series: series.id, recurrenceId: from }, { words: t('said.choreEnded', { title: series.title }), undo: true });
+  return (
+    <Menu
+      label={t('row.more', { title: series.title })}
+      entries={[
+        ...(open ? [{ key: 'rule', words: t('chores.change'), onPress: () => openItem(open.id, 'rule') }] : []),
+        { key: 'end', words: t('chores.end'), late: true, onPress: end },
+      ]}
+    />
+  );
+}
+
 function KeptBand({ series }: { series: Series }) {
   const { rows, house } = usePlace();
   const today = calendarDateOf(useNow(), house.zone);
-  const { kept, of, run } = useMemo(() => keptSince(addDays(today, 1 - WEEKS * 7), today, series, rows), [rows, series, today]);
-  if (of === 0) return null;
+  const [weeks, setWeeks] = useState<(typeof SPANS)[number]>('4');
+  const { kept, of, run } = useMemo(() => keptSince(addDays(today, 1 - Number(weeks) * 7), today, series, rows), [rows, series, today, weeks]);
   return (
     <View className="flex-row flex-wrap items-center gap-3 px-4 pt-3">
-      <Band share={kept / of} width={160} />
-      <Txt size={15}>{t('chores.kept', { kept, of, weeks: WEEKS })}</Txt>
+      <Band share={of === 0 ? 0 : kept / of} width={160} />
+      <Txt size={15}>{t('chores.kept', { kept, of, weeks })}</Txt>
       {run > 1 ? (
         <Txt size={15} tone="muted">
           {t('chores.run', { count: run })}
         </Txt>
       ) : null}
+      <Choice
+        label={t('chores.span')}
+        value={weeks}
+        options={SPANS.map((value) => ({ value, words: t('chores.weeks', { weeks: value }) }))}
+        onChange={setWeeks}
+      />
     </View>
   );
 }

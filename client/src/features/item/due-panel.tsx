@@ -1,4 +1,4 @@
-import { calendarDateOf } from '@kotiva/core';
+import { calendarDateOf, daysOffOf, weekdayOf } from '@kotiva/core';
 import { readLine } from '@kotiva/core/capture';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -16,6 +16,9 @@ export function DueChoice({ due, onChange }: { due: string | null; onChange: (du
   const date = due?.slice(0, 10) ?? null;
   const time = due?.slice(11, 16) ?? '';
   const set = (day: string | null, hour: string) => onChange(day ? (hour ? `${day}T${hour}` : day) : null);
+  // a date that falls on a day off is seen before it is set
+  const holiday = date === null ? undefined : daysOffOf(house).get(date);
+  const isOff = date !== null && (holiday !== undefined || weekdayOf(date) > 5);
   const usual = usualMoments(now, house.zone);
   return (
     <View className="gap-3">
@@ -37,8 +40,8 @@ export function DueChoice({ due, onChange }: { due: string | null; onChange: (du
         <MomentInput label={t('due.hour')} kind="time" value={time} onChange={(hour) => set(date ?? today, hour)} />
       </View>
       {due ? (
-        <Txt size={15} tone="muted">
-          {t('due.exactly', { when: sayExactly(due) })}
+        <Txt size={15} tone={isOff ? 'waits' : 'muted'}>
+          {holiday ? t('due.dayOff', { when: sayExactly(due), name: holiday }) : t('due.exactly', { when: sayExactly(due) })}
         </Txt>
       ) : null}
     </View>

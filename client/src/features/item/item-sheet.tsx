@@ -66,7 +66,7 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
       {addressesIn(item.title).map((url) => (
         <Address key={url} url={url} words={t('item.openAddress', { host: new URL(url).host })} />
       ))}
-      <Sentence item={item} startsAt={at === 'due' || at === 'plan' ? at : null} canChange={canChange} onHandOver={() => setHanding(true)} />
+      <Sentence item={item} startsAt={at === 'hand' ? null : at} canChange={canChange} onHandOver={() => setHanding(true)} />
       <ChoreLines item={item} />
       <FromNote item={item} />
       <WaitLines item={item} mayMark={canChange || own !== undefined} />
