@@ -37,13 +37,7 @@ export function Calendar({ value, today, words, weeksOf, monthAfter, onChange }:
         </Txt>
         <IconButton icon="right" label={words.next} onPress={() => setMonth(monthAfter(month, 1))} />
       </View>
-      <View className="flex-row" aria-hidden>
-        {words.weekdays.map((weekday, nth) => (
-          <Txt key={nth} size={13} tone="muted" className="w-0 grow text-center">
-            {weekday}
-          </Txt>
-        ))}
-      </View>
+      <WeekdayHeads weekdays={words.weekdays} />
       {weeksOf(month).map((week, row) => (
         <View key={row} className="flex-row">
           {week.map((date, column) => (
@@ -66,6 +60,19 @@ export function Calendar({ value, today, words, weeksOf, monthAfter, onChange }:
             </View>
           ))}
         </View>
+      ))}
+    </View>
+  );
+}
+
+/** The letters over the days of a week. */
+export function WeekdayHeads({ weekdays }: { weekdays: readonly string[] }) {
+  return (
+    <View className="flex-row" aria-hidden>
+      {weekdays.map((weekday, nth) => (
+        <Txt key={nth} size={13} tone="muted" className="w-0 grow py-1 text-center">
+          {weekday}
+        </Txt>
       ))}
     </View>
   );

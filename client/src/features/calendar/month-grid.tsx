@@ -1,7 +1,7 @@
 import { isEntryDone, minutesOn, titleOfEntry, type CalendarEntry } from '@kotiva/core';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
-import { Band, personInk, Txt, useWide } from '@/ui';
+import { Band, personInk, Txt, useWide, WeekdayHeads } from '@/ui';
 import { t, together } from '@/words';
 import { calendarWords, sayExactly, weeksOf } from '@/words/dates.ts';
 import type { DayMarks } from './day-marks.ts';
@@ -27,13 +27,7 @@ export function MonthGrid({ month, days, marksOf, chosen, today, onChoose }: Mon
   const words = calendarWords();
   return (
     <View role="group" aria-label={words.month(`${month}-01`)}>
-      <View className="flex-row" aria-hidden>
-        {words.weekdays.map((weekday, nth) => (
-          <Txt key={nth} size={13} tone="muted" className="w-0 grow py-1 text-center">
-            {weekday}
-          </Txt>
-        ))}
-      </View>
+      <WeekdayHeads weekdays={words.weekdays} />
       {weeksOf(month).map((week, row) => (
         <View key={row} className="flex-row">
           {week.map((date, column) => (
