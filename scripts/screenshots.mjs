@@ -1,0 +1,134 @@
+// Takes the pictures of the main views anew, from the demo data: `node scripts/screenshots.mjs [name …]`.
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { build, root } from './lib.mjs';
+
+const PORT = 27_431;
+const base = `http://127.0.0.1:${PORT}`;
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+const link = (page, name) => page.getByRole('link', { name, exact: true }).click();
+const press = (page, name) => page.getByRole('button', { name }).first().click();
+const type = async (page, words) => page.getByRole('textbox', { name: 'What needs doing?' }).fill(words);
+const go = (page, path) => page.goto(base + path);
+const list = async (page, name) => {
+  await link(page, 'Lists');
+  await press(page, new RegExp(`^${name}`));
+};
+const item = async (page, name, title) => {
+  await list(page, name);
+  await page.getByText(title).first().click();
+  await page.getByRole('dialog').waitFor();
+};
+const withSteps = async (page) => {
+  await press(page, /Arrange/);
+  await page.getByRole('radio', { name: 'And its steps' }).click();
+  await page.keyboard.press('Escape');
+};
+
+/** What is done before each picture; on a phone, in the light, as Aino, where nothing else is said. */
+const PICTURES = {
+  'today-phone': async () => undefined,
+  'today-wide': { size: WIDE, steps: async () => undefined },
+  'capture-phone': async (page) => {
+    await list(page, 'Groceries');
+    await type(page, 'Ask Leila to order 40 candles by Friday 15 min #shop');
+  },
+  'to-sort-phone': async (page) => press(page, 'Sort'),
+  'fits-now-phone': async (page) => {
+    await go(page, '/fits');
+    await page.getByRole('radio', { name: '20 min', exact: true }).click();
+    await page.getByRole('radio', { name: 'little energy' }).click();
+  },
+  'list-phone': async (page) => {
+    await list(page, 'Boathouse');
+    await withSteps(page);
+  },
+  'list-wide': { size: WIDE, steps: async (page) => list(page, 'Boathouse') },
+  'lists-phone': async (page) => link(page, 'Lists'),
+  'whole-wide': {
+    size: WIDE,
+    steps: async (page) => {
+      await go(page, '/whole');
+      await page.getByText('Boathouse').first().waitFor();
+    },
+  },
+  'item-phone': async (page) => item(page, 'Boathouse', 'Count the life jackets'),
+  'reminders-phone': async (page) => {
+    await item(page, 'Boathouse', 'Winter storage for the boats');
+    await page.getByRole('dialog').getByRole('button', { name: 'Add to it' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Remind me' }).first().click();
+  },
+  'chore-phone': async (page) => {
+    await item(page, 'Sauna and shore', 'Heat the shore sauna');
+    await page.getByRole('dialog').getByRole('button', { name: 'Change how it comes back' }).click();
+  },
+  'calendar-wide': {
+    size: WIDE,
+    steps: async (page) => {
+      await link(page, 'Calendar');
+      await press(page, 'The next month');
+    },
+  },
+  'share-out-phone': async (page) => {
+    await go(page, '/share-out');
+    await page.getByText('Who would have what').waitFor();
+  },
+  'follow-up-phone-dark': { dark: true, steps: async (page) => link(page, 'Follow-up') },
+  'weave-wide': { size: WIDE, steps: async (page) => link(page, 'Follow-up') },
+  'person-phone': async (page) => {
+    await link(page, 'More');
+    await press(page, /^Tapio/);
+  },
+  'notices-phone': async (page) => press(page, /^Notices/),
+  'outside-phone': async (page) => {
+    await link(page, 'More');
+    await press(page, 'Change Engine workshop');
+    await page.getByRole('dialog').getByRole('button', { name: 'Personal link' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Show the link' }).click();
+    const address = await page.getByRole('dialog').getByLabel('Link', { exact: true }).inputValue();
+    await page.goto(address);
+  },
+};
+
+const only = process.argv.slice(2);
+build();
+const data = mkdtempSync(join(tmpdir(), 'kotiva-pictures-'));
+const server = spawn(process.execPath, [join(root, 'server/out/demo.mjs'), '--port', String(PORT), '--data', data], { stdio: ['ignore', 'pipe', 'inherit'] });
+await new Promise((resolve) => server.stdout.on('data', (said) => String(said).includes('listens') && resolve()));
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu'] });
+try {
+  for (const [name, picture] of Object.entries(PICTURES)) if (only.length === 0 || only.includes(name)) await take(name, picture);
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(data, { recursive: true, force: true });
+}
+
+async function take(name, picture) {
+  const { size = PHONE, dark = false, steps } = typeof picture === 'function' ? { steps: picture } : picture;
+  const context = await browser.newContext({
+    viewport: size,
+    hasTouch: size === PHONE,
+    colorScheme: dark ? 'dark' : 'light',
+    timezoneId: 'Europe/Helsinki',
+    reducedMotion: 'reduce',
+    serviceWorkers: 'block',
+  });
+  const page = await context.newPage();
+  page.setDefaultTimeout(15_000);
+  await page.goto(base);
+  await press(page, 'Aino');
+  await page.getByRole('navigation').waitFor();
+  await page.getByText('to sort').first().waitFor();
+  await steps(page);
+  // what is on its way has come to rest
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
+  await context.close();
+  console.log(name);
+}
