@@ -224,6 +224,17 @@ describe('one, or this and the following', () => {
     expect(made()[0]).toMatchObject({ due: '2026-11-25T16:00', seriesId: old.id });
   });
 
+  test('an earlier day of its week from one on: this week’s is there too, and what is past is not touched', () => {
+    const { w, ahead, series } = house({ rrule: 'FREQ=WEEKLY;BYDAY=FR', dtstart: '2026-11-27', turn: 'fixed', persons: [] });
+    const days = (until: string) => ahead(until).map((one) => one.slice(0, 5));
+    expect(days('2026-12-18')).toEqual(['12-04', '12-11', '12-18']);
+    w.must('Aino', 'chore.change', { series: series().id, from: '2026-12-11', rrule: 'FREQ=WEEKLY;BYDAY=WE', dtstart: '2026-12-09' });
+    expect(days('2026-12-18')).toEqual(['12-04', '12-09', '12-16']);
+    // not before the one that went before it
+    w.must('Aino', 'chore.change', { series: series().id, from: '2026-12-16', rrule: 'FREQ=WEEKLY;BYDAY=MO', dtstart: '2026-12-07' });
+    expect(days('2026-12-21')).toEqual(['12-04', '12-09', '12-21']);
+  });
+
   test('all that are not over: the open one goes along, with what was done to it', () => {
     const { w, series, open } = house();
     const item = open()[0]!;

@@ -4,7 +4,7 @@ import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
 import { natureOf, Policy, type Item } from '../model/item.ts';
 import { Id, Moment, Text, Title } from '../model/row.ts';
 import { AfterDone, Missed, RRuleText, TurnKind, type Series } from '../model/series.ts';
-import { itemsOf, madeOf, nextAppearance, occurrenceAfter, occurrencesAfter } from '../recurrence/chores.ts';
+import { itemsOf, madeOf, nextAppearance, occurrenceAfter, occurrencesAfter, recurrenceOf } from '../recurrence/chores.ts';
 import { occurrences, type Occurrence } from '../recurrence/occurrences.ts';
 import { OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
 import { formatRRule, parseRRule } from '../recurrence/rrule.ts';
@@ -140,7 +140,7 @@ function goOn(series: Series, from: string, fields: Partial<Series>, d: Deciding
     createdAt: d.now,
     ...given,
     ...rule,
-    dtstart: startAt(from, given.dtstart ?? from),
+    dtstart: startAt(from, given.dtstart ?? from, series, d),
     followsId: id,
   });
   const open = madeOf(id, d).filter((item) => item.recurrenceId! >= from && isOpen(item, d));
@@ -150,7 +150,20 @@ function goOn(series: Series, from: string, fields: Partial<Series>, d: Deciding
   if (item) d.enter('chore.change', { itemId: item.id }, { from: from.slice(0, 10) });
 }
 
-const startAt = (from: string, said: string): string => `${said.slice(0, 10) < from.slice(0, 10) ? from.slice(0, 10) : said.slice(0, 10)}${said.slice(10)}`;
+/** From the day said on: also an earlier one than that of the occurrence it begins with, but after the one before that, which is past. */
+function startAt(from: string, said: string, series: Series, d: Deciding): string {
+  const day = said.slice(0, 10);
+  const isEarlier = day < from.slice(0, 10) && !(series.rrule !== null && day > dayBefore(from, series, d));
+  return `${isEarlier ? from.slice(0, 10) : day}${said.slice(10)}`;
+}
+
+/** The day of the last occurrence before one; where there is none for a year, a year before. */
+function dayBefore(recurrenceId: string, series: Series, d: Deciding): string {
+  const yearBefore = addDays(recurrenceId.slice(0, 10), -366);
+  let last = yearBefore;
+  for (const found of occurrences(recurrenceOf(series, houseOf(d), d), { after: yearBefore, before: recurrenceId })) last = found.at.slice(0, 10);
+  return last;
+}
 
 /** Of a rule that ends after so many, those that are left. */
 function restOf(series: Series, from: string, d: Deciding): string | null {
