@@ -33,7 +33,7 @@ const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unk
 };
 
 /** What history and telling leave behind is not restored. */
-const KEPT: readonly Noun[] = ['activity', 'house', 'person'];
+const KEPT: readonly Noun[] = ['activity', 'person'];
 
 /** Not to be undone: what let people in or out is changed openly. */
 const FINAL = [
@@ -69,6 +69,8 @@ export const undo = commandKind({
   decide({ command }, d) {
     const recorded = d.command(command);
     if (!isUndoable(recorded.name)) refuse('nothing-to-undo');
+    // whoever changed the house may since have become somebody who must not
+    if (recorded.changes.some(({ noun }) => noun === 'house') && d.actor.role !== 'manager') refuse('not-allowed');
     const items = touchedItems(recorded, d);
     restoreTelling(items, d, () => {
       for (const change of recorded.changes) if (!KEPT.includes(change.noun)) restore(change, recorded, d);

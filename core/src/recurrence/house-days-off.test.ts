@@ -1,5 +1,5 @@
 import { World } from '../testing/world.ts';
-import { occurrencesAfter } from './chores.ts';
+import { occurrenceAfter } from './chores.ts';
 import { daysOffOf } from './house-days-off.ts';
 
 function house() {
@@ -11,7 +11,10 @@ function house() {
     offDay: 'before',
   });
   const chore = w.rows.all('series')[0]!;
-  const first = () => [...occurrencesAfter(chore, null, w.rows.all('house')[0]!, w.rows)].slice(0, 1).map(({ at, recurrenceId }) => [at, recurrenceId])[0];
+  const first = () => {
+    const { at, recurrenceId } = occurrenceAfter(chore, null, w.rows.all('house')[0]!, w.rows)!;
+    return [at, recurrenceId];
+  };
   return { w, first };
 }
 
@@ -47,4 +50,16 @@ test('a day named twice is named as it was said last', () => {
     ['2027-01-05', 'Stocktaking'],
   ]);
   expect(w.refused('Aino', 'house.change', { daysOff: [{ date: '2027-02-30', name: '' }] }).code).toBe('malformed');
+});
+
+test('another region or day off is taken back like any change', () => {
+  const { w } = house();
+  w.must('Aino', 'house.change', { region: 'FI', daysOff: [{ date: '2026-12-30', name: 'Stocktaking' }] });
+  const { id } = w.must('Aino', 'house.change', { region: null, daysOff: [] });
+  w.must('Aino', 'undo', { command: id });
+  expect(w.rows.all('house')[0]).toMatchObject({ region: 'FI', daysOff: [{ date: '2026-12-30', name: 'Stocktaking' }] });
+  w.join('Petri', 'manager');
+  const { id: petris } = w.must('Petri', 'house.change', { region: 'SE' });
+  w.must('Aino', 'person.setRole', { person: w.person('Petri'), role: 'member' });
+  expect(w.refused('Petri', 'undo', { command: petris }).code).toBe('not-allowed');
 });

@@ -89,7 +89,7 @@ class RecurrenceSet {
   /** Each time once, in order: the rule's, with those added and moved between them. */
   *within(bounds: Bounds): Generator<Found, void, undefined> {
     let last = Number.NEGATIVE_INFINITY;
-    for (const found of merged(this.ofRule(bounds), this.extra)) {
+    for (const found of this.extra.length === 0 ? this.ofRule(bounds) : merged(this.ofRule(bounds), this.extra)) {
       if (found.at >= bounds.before) return;
       if (found.at <= last) continue;
       last = found.at;

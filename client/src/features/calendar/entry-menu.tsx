@@ -1,4 +1,4 @@
-import { choresAhead, isDone, isHere, isOver, madeOf, holderOf, addDays, titleOfEntry, type CalendarEntry } from '@kotiva/core';
+import { addDays, choresAhead, holderOf, isHere, isOver, madeOf, titleOfEntry, type CalendarEntry } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { DuePanel, nameOf } from '@/features/item';
@@ -140,7 +140,7 @@ function SwapWith({ one, onDone }: { one: One; onDone: () => void }) {
 function useOthersTurns({ series, recurrenceId, personId }: One): Omit<One, 'series'>[] {
   const { rows, house } = usePlace();
   const made = madeOf(series.id, rows)
-    .filter((item) => !isOver(item, rows) && !isDone(item, rows.by('part', 'itemId', item.id)))
+    .filter((item) => !isOver(item, rows))
     .map((item) => ({ recurrenceId: item.recurrenceId!, at: item.due ?? item.recurrenceId!, personId: holderOf(item, rows) }));
   const ahead = choresAhead(addDays(recurrenceId.slice(0, 10), SWAP_DAYS), rows, house)
     .filter((one) => one.series.id === series.id)
