@@ -62,10 +62,10 @@ for (const [size, dark] of [
   });
 }
 
-for (const dark of [false, true]) {
-  test.setTimeout(300_000);
-  test(`every screen can be read and used by everyone, ${dark ? 'dark' : 'light'}`, async ({ demo, devices }) => {
-    for (const size of [PHONE, WIDE]) {
+for (const dark of [false, true])
+  for (const size of [PHONE, WIDE]) {
+    test.setTimeout(300_000);
+    test(`every screen can be read and used by everyone, ${dark ? 'dark' : 'light'}, ${size.width} wide`, async ({ demo, devices }) => {
       const page = await devices.open(size, { dark });
       await page.goto(demo.base);
       await expect(page.getByText('Look around as')).toBeVisible();
@@ -177,9 +177,8 @@ for (const dark of [false, true]) {
       await guest.goto(demo.base);
       await expect(guest.getByLabel('Name of the house')).toBeVisible();
       await expectAccessible(guest, 'first house');
-    }
-  });
-}
+    });
+  }
 
 test('a new text size of 200 % loses nothing: no sideways scrolling', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
