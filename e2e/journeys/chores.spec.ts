@@ -125,3 +125,25 @@ test('the page of a chore: how well it was kept, who did which step, another rul
   await aino.getByRole('button', { name: 'Undo' }).click();
   await expect(aino.getByText('To come')).toBeVisible();
 });
+
+test('a plain item comes back from its sheet: the last workday of each quarter, clear of days off, seen before it is saved', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  const year = Number((await demo.now()).slice(0, 4)) + 1;
+  await add(aino, 'Count the keys');
+  await aino.getByText('Count the keys', { exact: true }).first().click();
+  const sheet = aino.getByRole('dialog');
+  await sheet.getByRole('button', { name: 'Add to it' }).click();
+  await sheet.getByRole('button', { name: 'It comes back', exact: true }).click();
+  await sheet.getByRole('radio', { name: 'By months' }).click();
+  await sheet.getByLabel('Every so many months').fill('3');
+  await sheet.getByRole('radio', { name: 'The last workday' }).click();
+  await sheet.getByLabel('From', { exact: true }).fill(`${year}-03-01`);
+  await sheet.getByRole('button', { name: 'Days off, missed ones, when it stops' }).click();
+  await sheet.getByRole('radio', { name: 'The workday before' }).click();
+  await expect(sheet.getByText('Every 3 months on the last workday, moved before a day off')).toBeVisible();
+  await expect(sheet.getByText(/^Then: /)).toHaveText(/(Mar|Jun|Sept|Dec).* · .*(Mar|Jun|Sept|Dec)/);
+  await sheet.getByRole('button', { name: 'Let it come back' }).click();
+  await expect(aino.getByText('“Count the keys” comes back from now on')).toBeVisible();
+  await expect(sheet.getByRole('button', { name: /Change how it comes back/ })).toBeVisible();
+});

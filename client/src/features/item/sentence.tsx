@@ -39,7 +39,9 @@ export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProp
   const said = new Set(phrases.map(({ panel }) => panel));
   const missing = ADDABLE.filter((panel) => !said.has(panel) && isOffered(panel));
   function isOffered(panel: Panel): boolean {
-    if (panel === 'reminders') return true;
+    if (panel === 'reminders' || panel === 'slot') return true;
+    // a step comes again with what it is a step of
+    if (panel === 'rule' && item.parentId !== null) return false;
     return panel === 'plan' || panel === 'waiting' ? mine !== null : canChange;
   }
 
@@ -92,6 +94,7 @@ export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProp
 
 const ADDABLE: readonly Panel[] = [
   'due',
+  'rule',
   'plan',
   'start',
   'effort',
