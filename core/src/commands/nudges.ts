@@ -17,6 +17,9 @@ import { refuse } from './reasons.ts';
 /** By hand, once an hour for each part. */
 const HOUR_MS = 3_600_000;
 
+/** The clocks of a device and the server differ by less: what was asked that little later was asked just now. */
+const CLOCKS_MS = 60_000;
+
 /** Asks people kindly how it is going, with a word if wanted. In their quiet hours it waits for the end of them, and that is said. */
 export const nudge = commandKind({
   name: 'part.nudge',
@@ -29,13 +32,14 @@ export const nudge = commandKind({
       const person = needPerson(personId, d);
       const part = open.find((one) => one.personId === personId);
       if (!part || personId === d.actor.id) refuse('nothing-to-nudge', { name: person.name }, 'persons');
+      const asked = part.nudgedByHandAt;
+      const ago = asked === null ? HOUR_MS : epochOf(d.now) - epochOf(asked);
       // asked already, and waiting for the person's quiet to end: it waits on
-      if (part.nudgedByHandAt !== null && part.nudgedByHandAt > d.now) {
-        d.note('nudge-waits', { name: person.name, until: part.nudgedByHandAt });
+      if (asked !== null && ago < -CLOCKS_MS) {
+        d.note('nudge-waits', { name: person.name, until: asked });
         continue;
       }
-      const left = part.nudgedByHandAt === null ? 0 : HOUR_MS - (epochOf(d.now) - epochOf(part.nudgedByHandAt));
-      if (left > 0) refuse('nudged-already', { name: person.name, minutes: Math.ceil(left / 60_000) }, 'persons');
+      if (ago < HOUR_MS) refuse('nudged-already', { name: person.name, minutes: Math.ceil((HOUR_MS - Math.max(0, ago)) / 60_000) }, 'persons');
       const at = afterQuiet(d.now, quietOf(person, d.by('timeAway', 'personId', personId)), d.need('house', d.context.houseId).zone) ?? d.now;
       d.set('part', part.id, { nudgedByHandAt: at });
       if (words.trim()) say(item, part, words.trim(), 'comment', 'pair', d);

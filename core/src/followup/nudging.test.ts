@@ -157,6 +157,14 @@ describe('by hand', () => {
     w.later(1);
     expect(nudge().outcome).toBe('accepted');
   });
+  test('once an hour on a device whose clock is a little behind as well', () => {
+    const { hand, w } = house();
+    const item = hand('Fire plan');
+    const asked = { item, persons: [w.person('Leila')] };
+    w.must('Aino', 'part.nudge', asked);
+    w.later(-0.05);
+    expect(w.refused('Aino', 'part.nudge', asked)).toMatchObject({ code: 'nudged-already', params: { minutes: 60 } });
+  });
   test('at night it waits for the morning, and says so', () => {
     const { hand, next, until, w } = house();
     const item = hand('Fire plan');
