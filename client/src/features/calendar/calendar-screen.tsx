@@ -63,7 +63,7 @@ export function CalendarScreen() {
   const list = <DayList date={chosen} today={today} entries={entries} marks={marks(chosen)} onMove={move} empty={t('calendar.nothing')} />;
   return (
     <Screen title={t('nav.calendar')} strip actions={<Ways isManager={me.role === 'manager'} />}>
-      <View className="px-4">
+      <View className="px-4 pt-3">
         <Choice label={t('calendar.view')} value={view} options={VIEWS.map((value) => ({ value, words: t(`calendar.view.${value}`) }))} onChange={setView} />
       </View>
       <Turning view={view} dates={dates} onTurn={(by) => setChosen(turned(view, chosen, by, today))} />

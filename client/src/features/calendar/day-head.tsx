@@ -3,8 +3,7 @@ import { View } from 'react-native';
 import { Band, GroupHead, Txt } from '@/ui';
 import { t } from '@/words';
 import { headDay } from '@/words/dates.ts';
-import type { DayMarks } from './day-marks.ts';
-import { sayMarks } from './month-grid.tsx';
+import { sayMarks, type DayMarks } from './day-marks.ts';
 
 /** A day's name, what makes it other than the rest, and its load: the band with its figures. */
 export function DayHead({ date, today, entries, marks }: { date: string; today: string; entries: readonly CalendarEntry[]; marks: DayMarks }) {

@@ -1,4 +1,5 @@
 import { daysOffOf, isAwayOn, isHere, weekdayOf, type House, type MemoryRows, type Person } from '@kotiva/core';
+import { t, together } from '@/words';
 
 /** What makes a day other than the rest. */
 export interface DayMarks {
@@ -20,3 +21,9 @@ export function marksOf(date: string, personId: string | null, rows: MemoryRows,
   const capacity = known.length === 0 ? null : present.reduce((sum, one) => sum + one.minutes[weekdayOf(date) - 1]!, 0);
   return { off: weekdayOf(date) > 5 || holiday !== null, holiday, away, capacity };
 }
+
+/** Its holiday and who is away, in words. */
+export const sayMarks = ({ holiday, away }: DayMarks): string[] => [
+  ...(holiday === null ? [] : [holiday || t('calendar.dayOff')]),
+  ...(away.length > 0 ? [t('calendar.away', { count: away.length, names: together(away.map(({ name }) => name)) })] : []),
+];

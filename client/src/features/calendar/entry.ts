@@ -1,4 +1,4 @@
-import type { CalendarEntry, MemoryRows, Series } from '@kotiva/core';
+import { isEntryDone, type CalendarEntry, type MemoryRows, type Series } from '@kotiva/core';
 import { choreOf } from '@/features/item';
 
 /** What tells an entry of a calendar from every other. */
@@ -31,3 +31,6 @@ export function oneOf(entry: CalendarEntry, rows: MemoryRows): One | null {
     ? { series, recurrenceId: item.recurrenceId, at: item.due, personId: entry.personIds[0] ?? null }
     : null;
 }
+
+/** The colour of its title: done, still to come, a deadline, or one's own intention. */
+export const toneOf = (entry: CalendarEntry) => (isEntryDone(entry) ? 'muted' : entry.kind === 'ahead' ? 'chore' : entry.kind === 'due' ? 'ink' : 'plan');

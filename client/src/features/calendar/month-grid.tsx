@@ -2,11 +2,11 @@ import { isEntryDone, minutesOn, titleOfEntry, type CalendarEntry } from '@kotiv
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { Band, personInk, Txt, useWide, WeekdayHeads } from '@/ui';
-import { t, together } from '@/words';
+import { t } from '@/words';
 import { calendarWords, sayExactly, weeksOf } from '@/words/dates.ts';
-import type { DayMarks } from './day-marks.ts';
+import { sayMarks, type DayMarks } from './day-marks.ts';
 import { DragEntry, DropMoment } from './drag.tsx';
-import { keyOf } from './entry.ts';
+import { keyOf, toneOf } from './entry.ts';
 
 interface MonthGridProps {
   /** `2026-12`. */
@@ -95,11 +95,6 @@ const Day = memo(function Day({ date, entries, marks, isChosen, isToday, onChoos
   );
 });
 
-export const sayMarks = ({ holiday, away }: DayMarks): string[] => [
-  ...(holiday === null ? [] : [holiday || t('calendar.dayOff')]),
-  ...(away.length > 0 ? [t('calendar.away', { count: away.length, names: together(away.map(({ name }) => name)) })] : []),
-];
-
 /** Who is away: a broken thread in the colour of each. */
 function AwayThreads({ marks: { away } }: { marks: DayMarks }) {
   return (
@@ -126,5 +121,3 @@ function Titles({ entries, date, onChoose }: { entries: CalendarEntry[]; date: s
     </Pressable>
   );
 }
-
-export const toneOf = (entry: CalendarEntry) => (isEntryDone(entry) ? 'muted' : entry.kind === 'ahead' ? 'chore' : entry.kind === 'due' ? 'ink' : 'plan');

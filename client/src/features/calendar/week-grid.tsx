@@ -7,8 +7,7 @@ import { t, together } from '@/words';
 import { DayHead } from './day-head.tsx';
 import type { DayMarks } from './day-marks.ts';
 import { DragEntry, DropMoment } from './drag.tsx';
-import { keyOf } from './entry.ts';
-import { toneOf } from './month-grid.tsx';
+import { keyOf, toneOf } from './entry.ts';
 
 interface WeekGridProps {
   dates: readonly string[];
