@@ -48,14 +48,26 @@ const PICTURES = {
     await list(page, 'Boathouse');
     await withSteps(page);
   },
-  'list-wide': { size: WIDE, steps: async (page) => list(page, 'Boathouse') },
-  'lists-phone': async (page) => link(page, 'Lists'),
-  'whole-wide': {
+  'places-wide': {
     size: WIDE,
     steps: async (page) => {
-      await go(page, '/whole');
-      await page.getByText('Boathouse').first().waitFor();
+      await go(page, '/places');
+      await page.locator('.land-water').first().waitFor();
+      await page
+        .getByText(/open (until|today)|closed/)
+        .first()
+        .waitFor();
     },
+  },
+  'lists-phone': async (page) => link(page, 'Lists'),
+  'round-phone': async (page) => {
+    await go(page, '/round');
+    await page.getByRole('button', { name: /^From / }).click();
+    await page.getByLabel('When it begins').fill('13:30');
+    await page.getByText('Done at').waitFor();
+    await page.locator('.land-water').first().waitFor();
+    await page.getByText('In this order').scrollIntoViewIfNeeded();
+    await page.getByText('Done at').scrollIntoViewIfNeeded();
   },
   'item-phone': async (page) => item(page, 'Boathouse', 'Count the life jackets'),
   'reminders-phone': async (page) => {

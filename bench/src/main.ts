@@ -1,5 +1,6 @@
 import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
+import { errandRoundMs, geofenceFixesPerSecond } from './places.ts';
 import { captureParse, fitsNowMs, nudgePlan, today10k } from './planning.ts';
 import { nextAfter20Years, occurrencesPerSecond } from './recurrence.ts';
 import { calendarMonth } from './calendar.ts';
@@ -23,6 +24,8 @@ try {
   nextAfter20Years();
   calendarMonth();
   await shareOutMs();
+  geofenceFixesPerSecond();
+  errandRoundMs();
   await firstLoad(demo.base);
   await scrollFps(demo.base);
   await weave(demo.base);

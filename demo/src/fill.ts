@@ -1,4 +1,4 @@
-import { addDays, calendarDateOf, epochOf, instantAt, instantOf, type CommandName, type Noun, type Payload, type Row } from '@kotiva/core';
+import { addDays, calendarDateOf, epochOf, instantAt, instantOf, onArriving, type CommandName, type Noun, type Payload, type Row } from '@kotiva/core';
 import { v7 } from 'uuid';
 import { Accounts } from '../../server/src/auth/accounts.ts';
 import type { Storage } from '../../server/src/db/open.ts';
@@ -6,7 +6,9 @@ import { Timers } from '../../server/src/jobs/timers.ts';
 import { holidaysToLookUp, lookUpHolidays } from '../../server/src/jobs/holidays.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
 import { keepChores, type Giving } from './chores-kept.ts';
-import type { DemoHouse, DemoItem, DemoList, DemoOutsider, DemoTalk, Did } from './scenario/index.ts';
+import { positionOf } from './region/frame.ts';
+import { KNOWN } from './region/places.ts';
+import type { DemoHouse, DemoItem, DemoList, DemoOutsider, DemoPlace, DemoPlaceReminder, DemoTalk, Did } from './scenario/index.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
 
 const ZONE = 'Europe/Helsinki';
@@ -57,7 +59,7 @@ class HouseFiller {
     this.give(this.scenario.people[0]!.name, 'house.change', { region: this.scenario.region });
     this.holidays();
     const [first] = this.scenario.people;
-    for (const name of this.scenario.places) this.give(first!.name, 'place.make', { name });
+    for (const [name, place] of Object.entries(this.scenario.places)) this.place(first!.name, name, place);
     for (const [name, kind] of Object.entries(this.scenario.situations)) this.give(first!.name, 'situation.make', { name, kind });
     for (const [name, { owner, ...looks }] of Object.entries(this.scenario.bundles)) this.give(owner, 'bundle.make', { name, ...looks });
     for (const list of this.scenario.lists) this.list(list);
@@ -68,6 +70,17 @@ class HouseFiller {
     for (const talk of this.scenario.talks ?? []) this.talk(talk);
     this.marks();
     this.pastNudges(storage);
+  }
+
+  private place(by: string, name: string, { radius, hours, unmapped }: DemoPlace): void {
+    const known = unmapped ? null : KNOWN[name]!;
+    this.give(by, 'place.make', {
+      name,
+      radius,
+      openingHours: hours,
+      position: known && positionOf(known.at),
+      address: known?.address,
+    });
   }
 
   private holidays(): void {
@@ -124,14 +137,24 @@ class HouseFiller {
 
   /** Reminders, waits and days away. */
   private marks(): void {
-    const { reminders = {}, waits = {}, away = {} } = this.scenario;
+    const { reminders = {}, placeReminders = {}, waits = {}, away = {} } = this.scenario;
     this.at(1, 12);
     for (const [title, { who, before }] of Object.entries(reminders))
       this.give(who, 'alarm.set', { item: this.titled(title), trigger: { kind: 'relative', to: 'due', offset: `-${before}` } });
+    for (const [title, reminder] of Object.entries(placeReminders)) this.placeReminder(title, reminder);
     for (const [title, { by, words, askIn }] of Object.entries(waits))
       this.give(by, 'wait.set', { item: this.titled(title), words, askOn: askIn === undefined ? null : addDays(this.today, askIn) });
     for (const [who, [from, to]] of Object.entries(away))
       this.give(who, 'away.add', { person: this.person(who), from: addDays(this.today, from), to: addDays(this.today, to) });
+  }
+
+  private placeReminder(title: string, { by, at, ...whom }: DemoPlaceReminder): void {
+    const item = this.titled(title);
+    const arriving = onArriving(this.find('place', (row) => row.name === at));
+    if ('first' in whom) {
+      const among = whom.first.map((name) => this.person(name));
+      this.give(by, 'alarm.set', { item, trigger: { ...arriving, who: 'first', among } });
+    } else for (const name of whom.for) this.give(by, 'alarm.set', { item, person: this.person(name), trigger: arriving });
   }
 
   private titled(title: string): string {

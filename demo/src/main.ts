@@ -1,8 +1,9 @@
-import { rmSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { SimulatedClock } from '../../server/src/clock.ts';
 import { Outbox, type Ways } from '../../server/src/notify/outbox.ts';
+import { Gazetteer, spotsOf } from '../../server/src/places/geocoder.ts';
 import { portOf, root, startServer, stop, writable } from '../../server/src/serve.ts';
 import { DEMO_PASSWORD, fillDemo, type Attach } from './fill.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
@@ -44,6 +45,8 @@ const mailbox = new Mailbox(join(data, 'mailbox'));
 const phones = new Phones(join(data, 'phones.json'), `http://${values.host}:${port}`);
 const mailInPort = values['mail-port'] ? portOf(values['mail-port']) : await freePort();
 
+const region = (file: string): string => readFileSync(join(root, 'demo/region', file), 'utf8');
+
 await startServer({
   port,
   host: values.host,
@@ -53,6 +56,8 @@ await startServer({
   smtpUrl: process.env.KOTIVA_SMTP_URL ?? (await mailbox.listen()),
   smtpInPort: mailInPort,
   mailDomain: 'kaislaranta.example',
+  geocoder: new Gazetteer(spotsOf(JSON.parse(region('gazetteer.geojson')))),
+  map: region('map.geojson'),
   standIns: (app, services) => mountStandIns(app, services, { mailbox, phones, mailInPort }),
   async fill(storage) {
     if (state === 'filled' && !values.fresh) return;

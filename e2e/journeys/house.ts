@@ -83,6 +83,12 @@ export class RunningKotiva {
     await this.moveClock({ now: now < today ? today : new Date(Date.parse(today) + 86_400_000).toISOString() });
   }
 
+  /** To noon of the next Tuesday, when shops are open. */
+  async toTuesdayNoon(): Promise<void> {
+    await this.toNoon();
+    for (let now = await this.now(); new Date(now).getUTCDay() !== 2; now = await this.now()) await this.advance('P1D');
+  }
+
   /** To a minute before the next midnight in the house's zone: two hours ahead of UTC while it is winter. */
   async toLastMinuteOfDay(): Promise<void> {
     const now = await this.now();
@@ -117,6 +123,8 @@ interface DeviceOptions {
   installed?: boolean;
   /** The browser lets it show notifications. */
   notifications?: boolean;
+  /** Where it is, and that it may say so. */
+  at?: { latitude: number; longitude: number; accuracy?: number };
 }
 
 export interface Devices {
@@ -163,7 +171,7 @@ async function openDevice(
   browser: Browser,
   contexts: BrowserContext[],
   size: typeof WIDE,
-  { dark = false, installed = false, notifications = false }: DeviceOptions = {},
+  { dark = false, installed = false, notifications = false, at }: DeviceOptions = {},
 ): Promise<Page> {
   const context = await browser.newContext({
     viewport: size,
@@ -172,7 +180,8 @@ async function openDevice(
     timezoneId: 'Europe/Helsinki',
     reducedMotion: 'reduce',
     serviceWorkers: installed ? 'allow' : 'block',
-    permissions: ['clipboard-read', 'clipboard-write', ...(notifications ? ['notifications'] : [])],
+    permissions: ['clipboard-read', 'clipboard-write', ...(notifications ? ['notifications'] : []), ...(at ? ['geolocation'] : [])],
+    geolocation: at,
   });
   contexts.push(context);
   return context.newPage();

@@ -1,14 +1,12 @@
-import { isHere, isOwnPart, type Item, type List, type MemoryRows, type Person } from '@kotiva/core';
+import { isHere, isOwnPart, type List, type MemoryRows, type Person } from '@kotiva/core';
+import { given, openItems, withOne, type Doing } from './doing.ts';
 import type { Editor } from './editor.ts';
+import { PLACE_DOINGS } from './places-doings.ts';
 import type { Random } from './random.ts';
 
-type Doing = (editor: Editor, random: Random, rows: MemoryRows, me: Person) => string | null | undefined;
-
-const openItems = (rows: MemoryRows): Item[] => rows.all('item').filter((item) => !item.removedAt);
 const lists = (rows: MemoryRows): List[] => rows.all('list').filter((list) => !list.removedAt);
 const people = (rows: MemoryRows): Person[] => rows.all('person').filter(isHere);
 const mine = (rows: MemoryRows, me: Person) => rows.all('part').filter((part) => isOwnPart(part, me));
-const given = (result: { id: string | null }) => result.id;
 
 /** An occurrence of a chore that has become an item. */
 const occurrencesSeen = (rows: MemoryRows) =>
@@ -177,6 +175,7 @@ const DOINGS: [number, Doing][] = [
     (e, r, rows) =>
       withOne(r.pick(people(rows)), (person) => e.give('person.setRole', { person: person.id, role: r.pick(['manager', 'member', 'helper'] as const)! })),
   ],
+  ...PLACE_DOINGS,
 ];
 const TOTAL = DOINGS.reduce((sum, [weight]) => sum + weight, 0);
 
@@ -190,8 +189,4 @@ export function doSomething(editor: Editor, random: Random): string | null {
     at -= weight;
   }
   return null;
-}
-
-function withOne<T>(one: T | undefined, give: (one: T) => { id: string | null }): string | null {
-  return one === undefined ? null : give(one).id;
 }

@@ -14,6 +14,7 @@ import { answerProblem, Problem } from './problem.ts';
 import { Timers } from './jobs/timers.ts';
 import { MailIn } from './mail-in/mail-in.ts';
 import { Outbox, type Ways } from './notify/outbox.ts';
+import type { Geocoder } from './places/geocoder.ts';
 import { Smtp } from './notify/smtp.ts';
 import { vapidKeys, WebPush } from './notify/web-push.ts';
 import { OutsideDesk } from './outside/desk.ts';
@@ -23,6 +24,7 @@ import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
 import { houseRoutes } from './routes/house.ts';
 import { noticeRoutes } from './routes/notices.ts';
+import { placeRoutes } from './routes/places.ts';
 import { linkRoutes, outsidePages } from './routes/outside.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { Ledger } from './sync/apply.ts';
@@ -41,6 +43,10 @@ export interface AppOptions {
   mailIn?: boolean;
   /** Behind the @ of what is sent and received; else the host of the public address. */
   mailDomain?: string;
+  /** From words to spots; without it places are put on the map by hand. */
+  geocoder?: Geocoder;
+  /** The drawing of the region behind the places: GeoJSON as text. */
+  map?: string;
   /** Stand-ins for what is outside: mounted beside the routes, with `simulatedPush` devices subscribe at one of them. */
   standIns?: (app: Hono<Env>, services: Services) => void;
   /** The exported client; without it only the API answers. */
@@ -87,6 +93,8 @@ export function createApp(options: AppOptions) {
     mailIn: options.mailIn ? new MailIn(ledger, accounts, links, desk, clock, () => housesIn(storage)) : null,
     mailDomain,
     simulatedPush: standIns !== undefined,
+    geocoder: options.geocoder ?? null,
+    map: options.map ?? null,
     perAccount: new AttemptLimit(5, 15),
     perAddress: new AttemptLimit(30, 15),
     demo,
@@ -125,6 +133,7 @@ export function createApp(options: AppOptions) {
   app.route('/api', activityRoutes(services));
   app.route('/api', noticeRoutes(services));
   app.route('/api', linkRoutes(services));
+  app.route('/api', placeRoutes(services));
   if (simulated) app.route('/api', clockRoutes(simulated, services));
   app.use('/o/*', bodyLimit({ maxSize: MOST_BYTES }));
   app.use('/o/*', async (c, next) => {

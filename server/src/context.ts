@@ -12,6 +12,7 @@ import type { OutsideLinks } from './outside/links.ts';
 import type { Ledger } from './sync/apply.ts';
 import type { ChangeFeed } from './sync/changes.ts';
 import type { LiveHub } from './sync/live.ts';
+import type { Geocoder } from './places/geocoder.ts';
 
 /** What the routes work with: made once by `createApp`. */
 export interface Services {
@@ -35,6 +36,10 @@ export interface Services {
   mailDomain: string;
   /** Devices may subscribe at the stand-in of this server. */
   simulatedPush: boolean;
+  /** Null: addresses can't be looked up. */
+  geocoder: Geocoder | null;
+  /** The drawing of the region, GeoJSON (RFC 7946) as text; null: there is none. */
+  map: string | null;
   perAccount: AttemptLimit;
   perAddress: AttemptLimit;
   /** Sign in as anyone with one tap: demo mode. */

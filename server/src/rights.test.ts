@@ -168,6 +168,16 @@ const othersMatter = async (s: Situation) =>
   s.house.made('matter', await s.house.must('Other', 'matter.add', { person: s.house.person('Owner'), words: 'The keys' })).id;
 const othersSlot = async (s: Situation) =>
   s.house.made('slot', await s.house.must('Other', 'slot.book', { items: [await othersPile(s)], start: '2030-01-02T16:00', minutes: 45 })).id;
+const othersPlace = async ({ house }: Situation) => house.made('place', await house.must('Other', 'place.make', { name: freshWord() })).id;
+const roundOver = (place: string, item: string) => ({
+  date: '2030-01-02',
+  means: 'car' as const,
+  startId: null,
+  endId: null,
+  stops: [{ place, items: [item] }],
+});
+const othersRound = async (s: Situation) =>
+  s.house.made('errandRound', await s.house.must('Other', 'round.start', roundOver(await othersPlace(s), await othersPile(s)))).id;
 const othersNote = async (s: Situation) =>
   s.house.made('meetingNote', await s.house.must('Other', 'note.make', { persons: [s.house.person(s.me)], date: '2026-11-25' })).id;
 const othersWait = async (s: Situation) => s.house.made('wait', await s.house.must('Other', 'wait.set', { item: await othersPile(s), words: 'the van' })).id;
@@ -252,7 +262,21 @@ const CASES: Record<CommandName, Record<string, Case>> = {
       place: house.made('place', await house.must('Other', 'place.make', { name: freshWord() })).id,
       name: freshWord(),
     })),
+    'one’s own': byAll(async ({ house, me }) => ({
+      place: house.made('place', await house.must(me, 'place.make', { name: freshWord() })).id,
+      radius: 80,
+    })),
+    'another’s, seen by them alone': async ({ house }) => ({
+      payload: { place: house.made('place', await house.must('Other', 'place.make', { name: freshWord(), seenBy: [] })).id, radius: 80 },
+      allowed: false,
+    }),
   },
+  'visit.report': { own: byAll(async (s) => ({ place: await othersPlace(s), on: 'enter', at: '2026-11-24T10:00:00.000Z' })) },
+  'visit.forget': { anyone: async (s) => ({ payload: { visit: s.other }, allowed: false }) },
+  'occasion.begin': { own: byAll((s) => ({ kind: 'device', device: s.other })) },
+  'round.start': { with: async (s) => ({ payload: roundOver(await othersPlace(s), await s.item()), allowed: s.allows('see') }) },
+  'round.change': { anothers: async (s) => ({ payload: { round: await othersRound(s), ended: true }, allowed: false }) },
+  'round.handOver': { anothers: async (s) => ({ payload: { round: await othersRound(s), person: s.house.person('Third') }, allowed: false }) },
   'situation.make': { one: byAll(() => ({ name: freshWord(), kind: 'tool' })) },
   'situation.change': {
     one: byManagers(async ({ house }) => ({

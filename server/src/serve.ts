@@ -24,6 +24,8 @@ export interface ServeOptions {
   /** Where mail comes in; without it none does. */
   smtpInPort?: number;
   mailDomain?: string;
+  geocoder?: AppOptions['geocoder'];
+  map?: string;
   standIns?: AppOptions['standIns'];
   /** Runs before the first request is answered. */
   fill?: (storage: Storage) => Promise<void>;

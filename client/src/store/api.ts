@@ -48,6 +48,8 @@ export interface Me {
   houses: HouseOfMine[];
   now: string;
   simulated: boolean;
+  /** There are simulated phones. */
+  demo?: boolean;
 }
 
 export type CommandAnswer = { outcome: 'accepted'; seq: number } | { outcome: 'refused'; reason: Reason };

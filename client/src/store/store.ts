@@ -2,6 +2,7 @@ import { combineReducers, configureStore, createSlice, type PayloadAction } from
 import { epochOf, instantOf, isHere, type CommandName, type House, type MemoryRows, type Person, type PlanView } from '@kotiva/core';
 import { useSelector } from 'react-redux';
 import { houseSlice, type HouseState } from './house.ts';
+import { lookingSlice } from './looking.ts';
 import { selectRows } from './rows.ts';
 import { soNowSlice } from './so-now.ts';
 
@@ -59,6 +60,7 @@ const reducer = combineReducers({
   said: saidSlice.reducer,
   narrow: narrowSlice.reducer,
   soNow: soNowSlice.reducer,
+  looking: lookingSlice.reducer,
 });
 export type State = ReturnType<typeof reducer>;
 

@@ -4,6 +4,7 @@ export * from './calendar.tsx';
 export * from './chip.tsx';
 export * from './choice.tsx';
 export * from './empty.tsx';
+export * from './error-line.tsx';
 export * from './field.tsx';
 export * from './fold.tsx';
 export * from './icon.tsx';

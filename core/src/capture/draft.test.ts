@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { onArriving } from '../model/alarm.ts';
 import type { CaptureContext } from './context.ts';
 import { batchesOf, draftOf, settled, type Draft } from './draft.ts';
 import { readLine } from './read-line.ts';
@@ -24,6 +25,8 @@ test.each<[string, Partial<Draft>]>([
     'Covers every other Friday',
     { title: 'Covers', rule: { rrule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=FR', afterDone: null, time: null, words: 'every other Friday' } },
   ],
+  ['Tie the boat when I get to Quay', { title: 'Tie the boat', place: 'quay', alarms: [onArriving('quay')] }],
+  ['Close the damper when I leave the Quay', { title: 'Close the damper', alarms: [onArriving('quay', 'leave')] }],
   ['Milk to Groceries', { title: 'Milk to Groceries', persons: [] }],
   ['Pay by 1 Dec remind me 2 days before', { title: 'Pay', due: '2026-12-01', alarms: [{ kind: 'relative', to: 'due', offset: '-P2D' }] }],
   // it hangs on the date there is

@@ -1,14 +1,11 @@
-import type { Trigger } from '../model/alarm.ts';
+import { onArriving, type Trigger } from '../model/alarm.ts';
 import { titleOf, type ReadLine } from './read-line.ts';
 import { countOf, type PastedLine } from './read-lines.ts';
-import { spanName, type Span, type SpanValue } from './span.ts';
+import { spanName, type SpanValue } from './span.ts';
 
-/** What comes alive now. Reminders at places are understood already, and stay in the title until there are any. */
-const ALIVE: readonly Span['kind'][] = ['due', 'plan', 'start', 'rule', 'effort', 'importance', 'person', 'everyone', 'tag', 'place', 'list', 'alarm'];
-
-/** A reading with what was offered and taken up, without what does not come alive yet. */
+/** A reading with what was offered and taken up. */
 export function settled(typed: string, read: ReadLine, taken: ReadonlySet<string>): ReadLine {
-  const spans = read.spans.filter((span) => ALIVE.includes(span.kind)).map((span) => (taken.has(spanName(span)) ? { ...span, chosen: true } : span));
+  const spans = read.spans.map((span) => (taken.has(spanName(span)) ? { ...span, chosen: true } : span));
   return { ...read, spans, title: titleOf(typed, spans) };
 }
 
@@ -38,6 +35,7 @@ export function draftOf({ title, spans }: ReadLine, everyone: readonly string[])
     else if (span.kind === 'effort') draft.effort = span.value;
     else if (span.kind === 'importance') draft.importance = span.value;
     else if (span.kind === 'alarm') draft.alarms = [...(draft.alarms ?? []), triggerOf(span.value)];
+    else if (span.kind === 'place-reminder') remindAt(span.value, draft);
     else if (span.kind === 'tag') draft.tags = [...(draft.tags ?? []), span.value];
     else if (span.kind === 'place') draft.place = span.value;
     else if (span.kind === 'rule') draft.rule = { ...span.value, words: span.text.trim() };
@@ -52,6 +50,12 @@ export function draftOf({ title, spans }: ReadLine, everyone: readonly string[])
   hangAlarms(draft);
   if (draft.persons.length > 1) draft.policy ??= 'each';
   return draft;
+}
+
+/** What reminds on coming to a place is done there; on leaving it, anywhere. */
+function remindAt({ place, when }: SpanValue['place-reminder'], draft: Draft): void {
+  draft.alarms = [...(draft.alarms ?? []), onArriving(place, when)];
+  if (when === 'enter') draft.place ??= place;
 }
 
 /** "2 days before" hangs on the date the line gives: its deadline, else its plan. With none the wish waits for a deadline. */

@@ -1,8 +1,13 @@
 import * as z from 'zod/mini';
 import { footingsOnItem } from './may.ts';
-import { MOST_ALARMS, Trigger, type Alarm, type Anchor } from '../model/alarm.ts';
+import { MOST_ALARMS, onArriving, Trigger, type Alarm, type Anchor, type PlaceTrigger } from '../model/alarm.ts';
+import type { Item } from '../model/item.ts';
+import type { Person } from '../model/person.ts';
+import { seesPlace } from '../model/place.ts';
 import { Id, Instant } from '../model/row.ts';
-import { momentOf, nextRing } from '../reminders/ringing.ts';
+import { isPlaceAlarm, ringsFor } from '../reminders/place-alarm.ts';
+import { fallbackFor } from '../reminders/place-rings.ts';
+import { isStillToDo, momentOf, nextRing } from '../reminders/ringing.ts';
 import { epochOf, isMoment, wallClockOf } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
@@ -17,13 +22,27 @@ const isMine = (alarmId: string, d: Deciding): boolean => {
   return alarm !== undefined && d.actorOrNull !== null && (alarm.personId === d.actorOrNull.id || alarm.makerId === d.actorOrNull.id);
 };
 
+/** Of a chore: each time it comes, for whoever has it then. */
+const EVERY_TIME = z._default(z.boolean(), false);
+
+const isSame = (a: Trigger, b: Trigger): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+function ofItsChore(itemId: string, change: (alarms: Trigger[]) => Trigger[], d: Deciding): void {
+  const { seriesId } = d.need('item', itemId);
+  if (seriesId !== null) d.set('series', seriesId, { alarms: change(d.need('series', seriesId).alarms).slice(-MOST_ALARMS) });
+}
+
 /** Sets a reminder, for oneself or for somebody it is handed to. Where its date is not set yet the wish is kept. */
 export const setAlarm = commandKind({
   name: 'alarm.set',
-  payload: z.object({ item: Id, person: z.optional(Id), trigger: Trigger }),
-  asks: ({ item, person }, d) => [{ deed: person === undefined || person === d.actorOrNull?.id ? 'see' : 'change', item }],
-  decide({ item, person, trigger }, d) {
+  payload: z.object({ item: Id, person: z.optional(Id), trigger: Trigger, everyTime: EVERY_TIME }),
+  asks: ({ item, person, everyTime }, d) => [
+    { deed: person === undefined || person === d.actorOrNull?.id ? 'see' : 'change', item },
+    ...(everyTime ? [{ deed: 'change', item } as const] : []),
+  ],
+  decide({ item, person, trigger, everyTime }, d) {
     addAlarm(item, person ?? d.actor.id, trigger, d);
+    if (everyTime) ofItsChore(item, (alarms) => (alarms.some((one) => isSame(one, trigger)) ? alarms : [...alarms, trigger]), d);
   },
 });
 
@@ -32,8 +51,13 @@ export function addAlarm(itemId: string, personId: string, trigger: Trigger, d: 
   const person = needPerson(personId, d, 'person');
   if (footingsOnItem(item, person, d).length === 0) refuse('cannot-open-list', { name: person.name }, 'person');
   if (trigger.kind === 'absolute' && !isMoment(trigger.at)) refuse('malformed', { value: trigger.at }, 'trigger');
-  const known = d.by('alarm', 'itemId', itemId).filter((alarm) => alarm.personId === personId && alarm.removedAt === null);
-  if (known.some((alarm) => JSON.stringify(alarm.trigger) === JSON.stringify(trigger))) return;
+  if (trigger.kind === 'situation') d.need('situation', trigger.situation);
+  if (trigger.kind === 'place') refuseUnseen(trigger, item, person, d);
+  const all = d.by('alarm', 'itemId', itemId).filter((alarm) => alarm.removedAt === null);
+  const known = all.filter((alarm) => alarm.personId === personId);
+  // one for several is there once, whoever set it
+  const same = trigger.kind === 'place' && trigger.who !== 'own' ? all : known;
+  if (same.some((alarm) => isSame(alarm.trigger, trigger))) return;
   if (known.length >= MOST_ALARMS) refuse('too-many', { max: MOST_ALARMS }, 'trigger');
   const alarm = d.insert('alarm', d.newId(), {
     itemId,
@@ -42,6 +66,7 @@ export function addAlarm(itemId: string, personId: string, trigger: Trigger, d: 
     trigger,
     armedAt: d.now,
     rungFor: null,
+    rungById: null,
     snoozedUntil: null,
     removedAt: null,
   });
@@ -53,25 +78,51 @@ export function addAlarm(itemId: string, personId: string, trigger: Trigger, d: 
   if (moment === null && trigger.kind === 'relative') d.note('alarm-needs-date', { to: trigger.to });
 }
 
+/** Whom it is to ring for sees the place, and the item. */
+function refuseUnseen(trigger: PlaceTrigger, item: Item, person: Person, d: Deciding): void {
+  const place = d.need('place', trigger.place);
+  if (place.removedAt !== null) refuse('gone', { noun: 'place' });
+  for (const one of trigger.who === 'own' ? [person] : trigger.among.map((id) => needPerson(id, d, 'trigger'))) {
+    if (!seesPlace(place, one.id)) refuse('place-unseen', { name: one.name, place: place.name }, 'trigger');
+    if (footingsOnItem(item, one, d).length === 0) refuse('cannot-open-list', { name: one.name }, 'trigger');
+  }
+}
+
 export const removeAlarms = commandKind({
   name: 'alarm.remove',
-  payload: z.object({ alarms: z.array(Id).check(z.minLength(1), z.maxLength(60)) }),
-  asks: ({ alarms }, d) => alarms.map((alarm) => ({ deed: 'self', is: isMine(alarm, d) }) as const),
-  decide({ alarms }, d) {
-    for (const alarm of alarms) if (d.need('alarm', alarm).removedAt === null) d.set('alarm', alarm, { removedAt: d.now });
+  payload: z.object({ alarms: z.array(Id).check(z.minLength(1), z.maxLength(60)), everyTime: EVERY_TIME }),
+  asks: ({ alarms, everyTime }, d) =>
+    alarms.flatMap((id) => {
+      const alarm = d.find('alarm', id);
+      const ask = { deed: 'self', is: isMine(id, d) } as const;
+      return everyTime && alarm ? [ask, { deed: 'change', item: alarm.itemId } as const] : [ask];
+    }),
+  decide({ alarms, everyTime }, d) {
+    for (const id of alarms) {
+      const { removedAt, itemId, trigger } = d.need('alarm', id);
+      if (removedAt === null) d.set('alarm', id, { removedAt: d.now });
+      if (everyTime) ofItsChore(itemId, (all) => all.filter((one) => !isSame(one, trigger)), d);
+    }
   },
 });
 
-/** Rings again at that moment. What was told of it is read. */
+/** Rings again at that moment, or when one gets to a place. What was told of it is read. */
 export const snoozeAlarm = commandKind({
   name: 'alarm.snooze',
-  payload: z.object({ alarm: Id, until: Instant }),
-  asks: ({ alarm }, d) => [{ deed: 'self', is: d.find('alarm', alarm)?.personId === d.actorOrNull?.id }],
-  decide({ alarm: alarmId, until }, d) {
+  payload: z.object({ alarm: Id, until: z.optional(Instant), place: z.optional(Id) }),
+  asks({ alarm: id }, d) {
+    const alarm = d.find('alarm', id);
+    return [{ deed: 'self', is: alarm !== undefined && d.actorOrNull !== null && ringsFor(alarm).includes(d.actorOrNull.id) }];
+  },
+  decide({ alarm: alarmId, until, place }, d) {
     const alarm = d.need('alarm', alarmId);
     if (alarm.removedAt !== null) refuse('gone', { noun: 'alarm' });
-    if (until <= d.now) refuse('alarm-past', { at: wallClockOf(until, houseOf(d).zone) }, 'until');
-    d.set('alarm', alarmId, { snoozedUntil: until });
+    if ((until === undefined) === (place === undefined)) refuse('malformed', { field: 'until' }, 'until');
+    if (place !== undefined) addAlarm(alarm.itemId, d.actor.id, onArriving(place), d);
+    else if (until! <= d.now) refuse('alarm-past', { at: wallClockOf(until!, houseOf(d).zone) }, 'until');
+    // of one for several it is put off for oneself alone
+    else if (alarm.personId !== d.actor.id) addAlarm(alarm.itemId, d.actor.id, { kind: 'absolute', at: wallClockOf(until!, houseOf(d).zone) }, d);
+    else d.set('alarm', alarmId, { snoozedUntil: until });
     for (const notice of d.by('notice', 'personId', d.actor.id))
       if (notice.kind === 'reminder' && notice.itemId === alarm.itemId && notice.readAt === null) d.set('notice', notice.id, { readAt: d.now });
   },
@@ -90,13 +141,15 @@ export const ringAlarm = commandKind({
     const ring = alarm ? nextRing(alarm, houseOf(d), d) : null;
     if (!alarm || !ring || ring.at > d.now) return;
     const item = d.need('item', alarm.itemId);
-    const person = d.need('person', alarm.personId);
+    const people = isPlaceAlarm(alarm) && !alarm.snoozedUntil ? fallbackFor(alarm, d) : [alarm.personId];
     d.set('alarm', alarmId, {
       rungFor: latestUpToNow(alarm, d),
       snoozedUntil: alarm.snoozedUntil !== null && alarm.snoozedUntil > d.now ? alarm.snoozedUntil : null,
     });
-    if (footingsOnItem(item, person, d).length === 0) return;
-    d.tell(alarm.personId, 'reminder', item.id, { title: item.title, due: item.due, alarm: alarmId, late: epochOf(d.now) - epochOf(at) > LATE_MS });
+    for (const person of people.map((id) => d.need('person', id))) {
+      if (footingsOnItem(item, person, d).length === 0 || !isStillToDo(alarm, person.id, d)) continue;
+      d.tell(person.id, 'reminder', item.id, { title: item.title, due: item.due, alarm: alarmId, late: epochOf(d.now) - epochOf(at) > LATE_MS });
+    }
   },
 });
 

@@ -1,7 +1,9 @@
 import { v5 } from 'uuid';
 import { isDone } from '../followup/standing.ts';
+import type { Trigger } from '../model/alarm.ts';
 import { natureOf, USUAL_NATURE, type Item, type Turn } from '../model/item.ts';
-import { isHere } from '../model/person.ts';
+import { isHere, type Person } from '../model/person.ts';
+import { seesPlace } from '../model/place.ts';
 import { occurrenceItemId, overrideId, type Override, type Series } from '../model/series.ts';
 import { isWithdrawn, itemsOf, madeOf, nextAppearance, occurrenceAfter } from '../recurrence/chores.ts';
 import { neverOccurs, type Occurrence } from '../recurrence/occurrences.ts';
@@ -122,12 +124,32 @@ function layOutSteps(item: Item, series: Series, d: Deciding): void {
   }
 }
 
-/** Reminders before its date, for who has it, else for who made the chore. What was said of one moment does not come back. */
+/** Its reminders, for who has it, else for who made the chore. What was said of one moment, or one device, does not come back. */
 function setAlarms(item: Item, personIds: readonly string[], series: Series, d: Deciding): void {
   const people = (personIds.length > 0 ? personIds : [series.makerId]).map((id) => d.need('person', id));
   // who made it may have left, or may no longer open its list
   const reached = people.filter((person) => isHere(person) && footingsOnItem(item, person, d).length > 0);
-  for (const trigger of series.alarms) if (trigger.kind === 'relative') for (const { id } of reached) addAlarm(item.id, id, trigger, d, series.makerId);
+  for (const trigger of series.alarms) {
+    for (const person of reached) {
+      const today = asItIsNow(trigger, item, person, d);
+      if (today) addAlarm(item.id, person.id, today, d, series.makerId);
+    }
+  }
+}
+
+/** What can still ring: people leave, places are no longer seen. */
+function asItIsNow(trigger: Trigger, item: Item, person: Person, d: Deciding): Trigger | null {
+  if (trigger.kind === 'relative') return trigger;
+  if (trigger.kind === 'situation') return d.find('situation', trigger.situation)?.removedAt === null ? trigger : null;
+  if (trigger.kind !== 'place') return null;
+  const place = d.find('place', trigger.place);
+  if (!place || place.removedAt !== null) return null;
+  if (trigger.who === 'own') return seesPlace(place, person.id) ? trigger : null;
+  const among = trigger.among.filter((id) => {
+    const one = d.find('person', id);
+    return one !== undefined && isHere(one) && seesPlace(place, id) && footingsOnItem(item, one, d).length > 0;
+  });
+  return among.length > 0 ? { ...trigger, among } : null;
 }
 
 /** Only the newest stays open. */

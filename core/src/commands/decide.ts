@@ -30,7 +30,8 @@ import {
   shareList,
 } from './lists.ts';
 import { isAllowed, NEEDS, type CommandName } from './may.ts';
-import { changePlace, changeSituation, makePlace, makeSituation } from './contexts.ts';
+import { changePlace, makePlace } from './places.ts';
+import { changeSituation, makeSituation } from './situations.ts';
 import { nudge, sendNudges, setRest } from './nudges.ts';
 import { leaveParts, orderParts, planParts, pullParts, shelveParts, takePartsOff } from './planning.ts';
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
@@ -38,6 +39,7 @@ import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, with
 import { purgeItem } from './purging.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
 import { reportUndelivered } from './reporting.ts';
+import { changeRound, handRound, startRound } from './rounds.ts';
 import { clearDone, useAgain } from './reusing.ts';
 import { arrangeView, setCapacity } from './views.ts';
 import { readNotice, sayComment, setWatch } from './saying.ts';
@@ -47,6 +49,7 @@ import { giveTurnTo, swapTurns } from './turns.ts';
 import { shareOutWeek } from './sharing-out.ts';
 import { bookSlot, changeSlot, freeSlot } from './slots.ts';
 import { undo } from './undo.ts';
+import { beginOccasion, forgetVisit, reportVisit } from './visits.ts';
 import { askAgain, changeWait, endWait, setWait } from './waits.ts';
 
 const KINDS = {
@@ -82,6 +85,12 @@ const KINDS = {
   'tag.remove': removeTag,
   'place.make': makePlace,
   'place.change': changePlace,
+  'visit.report': reportVisit,
+  'visit.forget': forgetVisit,
+  'occasion.begin': beginOccasion,
+  'round.start': startRound,
+  'round.change': changeRound,
+  'round.handOver': handRound,
   'situation.make': makeSituation,
   'situation.change': changeSituation,
   'item.add': addItem,
@@ -194,7 +203,7 @@ export type Decision =
 export function decide(
   command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown },
   reader: Reader,
-  context: Pick<Context, 'now' | 'account'>,
+  context: Pick<Context, 'now' | 'account' | 'readsHours'>,
 ): Decision {
   const d = new Deciding(reader, { commandId: command.id, houseId: command.houseId, at: command.at, seen: command.seen, ...context });
   try {

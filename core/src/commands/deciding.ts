@@ -27,6 +27,8 @@ export interface Context {
   seen: number;
   /** Who acts: an account, or null for the system. */
   account: Actor | null;
+  /** Whether opening hours can be read; where nothing is given they are not looked at. */
+  readsHours?: (hours: string) => boolean;
 }
 
 /** Something the one who acts should know though the command is accepted. */
@@ -42,7 +44,8 @@ export interface Note {
     | 'merged-beside'
     | 'nudge-waits'
     | 'alarm-past'
-    | 'alarm-needs-date';
+    | 'alarm-needs-date'
+    | 'someone-there';
   params: Params;
 }
 
@@ -168,8 +171,13 @@ export class Deciding {
 
   /** One notice per person and event, none about one's own doing, none to who can't be reached or has left. */
   tell(personId: string | null, kind: NoticeKind, itemId: string | null, params: Params = {}): void {
+    if (personId !== this.actorOrNull?.id) this.remind(personId, kind, itemId, params);
+  }
+
+  /** The same, also about one's own doing: one came to a place, and asked to be told there. */
+  remind(personId: string | null, kind: NoticeKind, itemId: string | null, params: Params = {}): void {
     const person = personId ? this.find('person', personId) : undefined;
-    if (!person || !isHere(person) || !(person.accountId || person.email) || person.id === this.actorOrNull?.id) return;
+    if (!person || !isHere(person) || !(person.accountId || person.email)) return;
     const id = noticeId(kind, itemId, person.id, this.context.commandId);
     if (this.written.has(key('notice', id))) return;
     this.insert('notice', id, { personId: person.id, itemId, kind, byId: this.actorOrNull?.id ?? null, at: this.now, params, readAt: null, withdrawnAt: null });

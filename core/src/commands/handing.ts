@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { Policy, type Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
 import type { Person } from '../model/person.ts';
 import { Id, Moment, Text } from '../model/row.ts';
 import { openParts } from '../followup/standing.ts';
@@ -115,17 +116,37 @@ export const passOn = commandKind({
     if (part.takenBackAt || part.passedTo) refuse('not-yours');
     if (part.standing === 'completed') refuse('not-yours');
     if (to === from || hasCountingPart(itemId, to, d)) refuse('already-has-it', { names: [person.name] }, 'to');
-    const own = from === d.actor.id;
-    tellingOfCompletion(item, d, () => {
-      d.set('part', part.id, {
-        passedTo: to,
-        standing: part.standing === 'declined' ? 'declined' : 'delegated',
-        ...(own ? { lastSignAt: d.now, unanswered: 0 } : {}),
-      });
-      givePart(itemId, person, d, message.trim() || part.message, own ? (part.originId ?? d.actor.id) : d.actor.id);
-    });
+    passPart(item, part, person, message.trim() || part.message, d);
     d.tell(to, 'handed', itemId, { title: item.title, message: message.trim() || part.message });
-    if (own) for (const waiting of whoWaits(item, d)) if (waiting !== to) d.tell(waiting, 'passed', itemId, { title: item.title, to: person.name });
+    if (from === d.actor.id)
+      for (const waiting of whoWaits(item, d)) if (waiting !== to) d.tell(waiting, 'passed', itemId, { title: item.title, to: person.name });
     d.enter('part.passOn', { itemId }, { from: d.find('person', from)?.name ?? '', to: person.name });
   },
 });
+
+function passPart(item: Item, part: Part, person: Person, message: string, d: Deciding): void {
+  const own = part.personId === d.actor.id;
+  tellingOfCompletion(item, d, () => {
+    d.set('part', part.id, {
+      passedTo: person.id,
+      standing: part.standing === 'declined' ? 'declined' : 'delegated',
+      ...(own ? { lastSignAt: d.now, unanswered: 0 } : {}),
+    });
+    givePart(item.id, person, d, message, own ? (part.originId ?? d.actor.id) : d.actor.id);
+  });
+}
+
+/** What somebody has is passed on to another; what they have not is handed over. Told together with what else goes with it. */
+export function giveOrPassOn(item: Item, fromId: string, person: Person, d: Deciding): void {
+  const part = d.find('part', partId(item.id, fromId));
+  if (part && openParts([part]).length > 0) {
+    passPart(item, part, person, part.message, d);
+    d.enter('part.passOn', { itemId: item.id }, { from: d.find('person', fromId)?.name ?? '', to: person.name });
+    return;
+  }
+  tellingOfCompletion(item, d, () => {
+    givePart(item.id, person, d, '', d.actor.id);
+    settleNobody(item.id, d);
+  });
+  d.enter('part.handOver', { itemId: item.id }, { to: [person.name], policy: item.policy, due: item.due });
+}

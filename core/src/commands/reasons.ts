@@ -52,6 +52,8 @@ export const REASON_CODES = [
   'was-missed',
   'not-to-come',
   'no-longer-nobodys',
+  'bad-hours',
+  'place-unseen',
 ] as const;
 export type ReasonCode = (typeof REASON_CODES)[number];
 

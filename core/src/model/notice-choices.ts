@@ -15,6 +15,7 @@ export type Topic = z.infer<typeof Topic>;
 
 const TOPIC_OF: Record<NoticeKind, Topic> = {
   handed: 'handovers',
+  round: 'handovers',
   'taken-back': 'handovers',
   excused: 'handovers',
   'sent-back': 'handovers',

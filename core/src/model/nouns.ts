@@ -1,6 +1,7 @@
 import { Alarm } from './alarm.ts';
 import { Arrangement } from './arrangement.ts';
 import { Capacity } from './capacity.ts';
+import { ErrandRound } from './errand-round.ts';
 import { House } from './house.ts';
 import { Invitation } from './invitation.ts';
 import { Item } from './item.ts';
@@ -16,6 +17,7 @@ import { Situation } from './situation.ts';
 import { Matter, MeetingNote, Talk } from './talk.ts';
 import { Tag } from './tag.ts';
 import { TimeAway } from './time-away.ts';
+import { Visit } from './visit.ts';
 import { Wait } from './wait.ts';
 
 /** Every kind of row that is shared between devices. */
@@ -30,6 +32,8 @@ export interface Nouns {
   tag: Tag;
   situation: Situation;
   place: Place;
+  visit: Visit;
+  errandRound: ErrandRound;
   capacity: Capacity;
   arrangement: Arrangement;
   timeAway: TimeAway;
@@ -63,6 +67,8 @@ export const rowSchemas = {
   tag: Tag,
   situation: Situation,
   place: Place,
+  visit: Visit,
+  errandRound: ErrandRound,
   capacity: Capacity,
   arrangement: Arrangement,
   timeAway: TimeAway,
@@ -97,6 +103,8 @@ export const INDEXES = {
   tag: [],
   situation: [],
   place: [],
+  visit: ['personId', 'placeId'],
+  errandRound: ['personId'],
   capacity: ['personId'],
   arrangement: ['personId'],
   timeAway: ['personId'],

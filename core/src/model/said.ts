@@ -31,6 +31,7 @@ export type Watch = z.infer<typeof Watch>;
 
 export const NoticeKind = z.enum([
   'handed',
+  'round',
   'question',
   'answer',
   'declined',

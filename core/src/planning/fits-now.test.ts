@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { World } from '../testing/world.ts';
-import { bestWithin, candidatesOf, fitsNow, whyNot, type Candidate, type Circumstances } from './fits-now.ts';
+import { bestWithin, candidatesOf, fitsNow, pressingFirst, whyNot, type Candidate, type Circumstances } from './fits-now.ts';
 
 const OPEN: Circumstances = { minutes: null, energy: null, situations: null, place: null };
 
@@ -108,4 +108,18 @@ test('candidates are mine and nobody’s that I may check off; undated count, la
     ['Nobody’s', 10, true],
     ['Mine', 10, true],
   ]);
+});
+
+test('at a place what presses most stands first: late, soon due, the nearer deadline, the more important, then by title', () => {
+  const dated = (one: Candidate, due: string): Candidate => ({ ...one, item: { ...one.item, due } });
+  const all = [
+    candidate('Buns', 5),
+    candidate('Apples', 5),
+    candidate('Candles', 5, { importance: 2 }),
+    dated(candidate('Fuel', 5), '2026-11-30'),
+    dated(candidate('Soap', 5), '2026-11-27'),
+    dated(candidate('Milk', 5, { soon: true }), '2026-11-24T18:00'),
+    dated(candidate('Salt', 5, { late: true }), '2026-11-20'),
+  ];
+  expect(names([...all].sort(pressingFirst))).toEqual(['Salt', 'Milk', 'Soap', 'Fuel', 'Candles', 'Apples', 'Buns']);
 });

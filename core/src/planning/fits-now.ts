@@ -69,6 +69,18 @@ function candidate(item: Item, part: Part, today: Today): Candidate {
   };
 }
 
+/** What presses most first: late, due within a day, the nearer deadline, the more important, then by title. */
+export function pressingFirst(a: Candidate, b: Candidate): number {
+  const due = ({ item }: Candidate) => item.due ?? '9';
+  return (
+    Number(b.late) - Number(a.late) ||
+    Number(b.dueWithinADay) - Number(a.dueWithinADay) ||
+    due(a).localeCompare(due(b)) ||
+    b.item.importance - a.item.importance ||
+    a.item.title.localeCompare(b.item.title)
+  );
+}
+
 /** Why something does not fit, or null if it does. */
 export function whyNot({ item, minutes }: Candidate, given: Circumstances): Condition | null {
   if (given.minutes !== null && minutes > given.minutes) return 'minutes';

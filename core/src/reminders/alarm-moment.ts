@@ -15,12 +15,13 @@ export const anchorDates = (item: Pick<Item, 'due' | 'start'>, part: Pick<Part, 
 });
 
 /**
- * The instant a trigger stands for, or null where the date it hangs on is not set. Days and weeks are calendar days at the same
+ * The instant a trigger stands for, or null where the date it hangs on is not set, or no clock decides it. Days and weeks are calendar days at the same
  * wall-clock time, hours and minutes are exact (RFC 5545 3.3.6); of a duration with both, the days come first. A date without an hour
  * counts from the house's morning.
  */
 export function alarmMoment(trigger: Trigger, dates: AnchorDates, { zone, dayParts }: Pick<House, 'zone' | 'dayParts'>): string | null {
   if (trigger.kind === 'absolute') return instantAt(trigger.at, zone);
+  if (trigger.kind !== 'relative') return null;
   const date = dates[trigger.to];
   if (date === null) return null;
   const { weeks, days, hours, minutes } = Temporal.Duration.from(trigger.offset);

@@ -5,6 +5,7 @@ import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { alarmMoment, anchorDates } from './alarm-moment.ts';
+import { fallbackMoment, isPlaceAlarm, ringsFor } from './place-alarm.ts';
 
 /** What ringing reads: a part of `Reader` that every side has. */
 export interface RingRows {
@@ -24,12 +25,14 @@ export interface Ring {
 /** The moment a reminder hangs on now, whether or not it will ring; null where its date is not set. */
 export function momentOf(alarm: Alarm, house: Pick<House, 'zone' | 'dayParts'>, rows: RingRows): string | null {
   const item = rows.get('item', alarm.itemId);
-  return typeof item === 'string' ? null : alarmMoment(alarm.trigger, anchorDates(item, partOf(alarm, rows)), house);
+  if (typeof item === 'string') return null;
+  if (isPlaceAlarm(alarm)) return fallbackMoment(alarm, item.due, house.zone);
+  return alarmMoment(alarm.trigger, anchorDates(item, partOf(item.id, alarm.personId, rows)), house);
 }
 
 /** When a reminder rings next, or null: it has rung, its date is not set or past when it was set, or there is nothing left to do. */
 export function nextRing(alarm: Alarm, house: Pick<House, 'zone' | 'dayParts'>, rows: RingRows): Ring | null {
-  if (alarm.removedAt !== null || !isStillToDo(alarm, rows)) return null;
+  if (alarm.removedAt !== null || !ringsFor(alarm).some((id) => isStillToDo(alarm, id, rows))) return null;
   const own = momentOf(alarm, house, rows);
   const moments = [own !== null && own > alarm.armedAt ? own : null, alarm.snoozedUntil].filter(
     (at): at is string => at !== null && (alarm.rungFor === null || at > alarm.rungFor),
@@ -48,14 +51,14 @@ export function firstRing(house: Pick<House, 'zone' | 'dayParts'>, rows: RingRow
 }
 
 /** None after it is done: for who has a part, their own; for who only looks on, the whole. */
-function isStillToDo(alarm: Alarm, rows: RingRows): boolean {
-  const item = rows.get('item', alarm.itemId);
-  const person = rows.get('person', alarm.personId);
+export function isStillToDo({ itemId }: Pick<Alarm, 'itemId'>, personId: string, rows: RingRows): boolean {
+  const item = rows.get('item', itemId);
+  const person = rows.get('person', personId);
   if (typeof item === 'string' || item.removedAt !== null || typeof person === 'string' || !isHere(person)) return false;
-  const part = partOf(alarm, rows);
+  const part = partOf(itemId, personId, rows);
   if (part && (!counts(part) || part.standing === 'completed' || part.standing === 'declined')) return false;
   return !isDone(item, rows.by('part', 'itemId', item.id));
 }
 
-const partOf = ({ itemId, personId }: Alarm, rows: RingRows): Part | null =>
+const partOf = (itemId: string, personId: string, rows: RingRows): Part | null =>
   rows.by('part', 'itemId', itemId).find((part) => part.personId === personId) ?? null;

@@ -13,6 +13,7 @@ export const NOTICE_WORDS = {
   'notice.ask-again': 'Ask again about “{title}”: it waits for {words}',
   'notice.undelivered': '“{title}” could not be sent to {who}: {why}',
   'notice.handed': '{name} handed you “{title}”',
+  'notice.round': '{name} handed you a round of errands: {count} stops',
   'notice.question': '{name} asks about “{title}”',
   'notice.answer': '{name} answered about “{title}”',
   'notice.declined': '{name} can’t: “{title}”',

@@ -1,5 +1,6 @@
 import { GUESTHOUSE_CHORES } from './chores.ts';
 import { FAMILY, STAFF } from './people.ts';
+import { ERRANDS, GUESTHOUSE_PLACES, PLACE_REMINDERS } from './places.ts';
 import { open, past, t, type DemoHouse } from './shapes.ts';
 
 export const GUESTHOUSE: DemoHouse = {
@@ -54,7 +55,13 @@ export const GUESTHOUSE: DemoHouse = {
             stepsDone: 1,
             did: { Aino: { take: true } },
           }),
-          t('Collect the outboard from the workshop', { to: ['Tapio'], due: '+1 15:00', message: 'Ask for the old spark plugs back.', ago: 1 }),
+          t('Collect the outboard from the workshop', {
+            place: 'Engine workshop',
+            to: ['Tapio'],
+            due: '+1 15:00',
+            message: 'Ask for the old spark plugs back.',
+            ago: 1,
+          }),
           t('Take in the swimming ladder', { to: ['Eetu'], due: '+2', ago: 1, did: { Eetu: { take: true } } }),
           t('Drain the rain barrel', { due: '+6' }),
           t('Cover the rowing boats', { to: ['Petri', 'Eetu'], due: '+4', ago: 2, did: { Petri: { seen: true } } }),
@@ -96,7 +103,7 @@ export const GUESTHOUSE: DemoHouse = {
       sections: {
         'This week': [
           t('Heat the sauna for the group', { effort: 45, energy: 'low' as const, to: ['Aino'], due: '0 16:00', ago: 2, did: { Aino: { take: true } } }),
-          t('Stove door gasket', { effort: 40, to: ['Tapio'], ago: 4, message: 'It smokes at the lower hinge.' }),
+          t('Stove door gasket', { place: 'Engine workshop', effort: 40, to: ['Tapio'], ago: 4, message: 'It smokes at the lower hinge.' }),
           t('Wash the sauna benches', { effort: 45, to: ['Leila'], due: '+1 11:00', ago: 1, did: { Leila: { take: true } } }),
           t('Bring wood to the porch', { effort: 30, to: ['Eetu', 'Oona'], due: '+1', ago: 1, did: { Oona: { take: true } } }),
           t('Sand the steps to the shore', { effort: 15, to: ['Tapio'], due: '0 10:00', ago: 1, did: { Tapio: { take: true } } }),
@@ -508,12 +515,14 @@ export const GUESTHOUSE: DemoHouse = {
           t('First-aid kit checked', { by: 'Tapio', done: true, ago: 4 }),
           t('Tow rope', { by: 'Tapio' }),
           t('Washer fluid', { by: 'Tapio', due: '+1' }),
-          t('Book the inspection', { by: 'Tapio', to: ['Tapio'], due: '+11', ago: 2 }),
+          t('Book the inspection', { place: 'Engine workshop', by: 'Tapio', to: ['Tapio'], due: '+11', ago: 2 }),
         ],
       },
     },
+    ERRANDS,
   ],
-  places: ['Quay', 'Village shop', 'Dairy', 'Engine workshop', 'Kitchen'],
+  places: GUESTHOUSE_PLACES,
+  placeReminders: PLACE_REMINDERS,
   situations: { 'phone in hand': 'tool', ladder: 'tool', 'guests out': 'event', 'quiet hour': 'moment', 'with Petri': 'person' },
   outsiders: [
     {

@@ -1,5 +1,6 @@
 import { HOME_CHORES } from './chores.ts';
 import { FAMILY } from './people.ts';
+import { HOME_PLACES } from './places.ts';
 import { t, type DemoHouse } from './shapes.ts';
 
 export const HOME: DemoHouse = {
@@ -41,9 +42,9 @@ export const HOME: DemoHouse = {
       edit: ['Petri', 'Oona', 'Eetu'],
       sections: {
         Forms: [
-          t('Sign the trip form', { to: ['Petri'], due: '+1', ago: 2, did: { Petri: { seen: true } } }),
+          t('Sign the trip form', { place: 'School', to: ['Petri'], due: '+1', ago: 2, did: { Petri: { seen: true } } }),
           t('Pay the choir', { due: '+7' }),
-          t('Skates sharpened', { to: ['Eetu'], due: '+2', ago: 1 }),
+          t('Skates sharpened', { place: 'Ice rink', to: ['Eetu'], due: '+2', ago: 1 }),
         ],
         Rides: [
           t('Floorball, there', { to: ['Aino'], due: '+1 17:30', ago: 1, did: { Aino: { take: true } } }),
@@ -74,12 +75,12 @@ export const HOME: DemoHouse = {
         Now: [
           t('Worming tablet', { by: 'Oona', to: ['Helmi'], due: '+2', ago: 1 }),
           t('New collar', { by: 'Oona' }),
-          t('Book the vet', { by: 'Oona', to: ['Aino'], due: '+3', ago: 1, message: 'The yearly jab.' }),
+          t('Book the vet', { place: 'Vet', by: 'Oona', to: ['Aino'], due: '+3', ago: 1, message: 'The yearly jab.' }),
         ],
       },
     },
   ],
-  places: ['School', 'Ice rink'],
+  places: HOME_PLACES,
   situations: { 'car at hand': 'tool' },
   own: { Oona: [t('Ask about the summer job')], Eetu: [t('Return the library book', { due: '-1' })] },
 };

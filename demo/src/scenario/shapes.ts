@@ -121,6 +121,19 @@ export interface DemoTalk {
   notes: Record<number, string>;
 }
 
+/** Where it is stands in the region's list, under its name. */
+export interface DemoPlace {
+  /** Metres. */
+  radius?: number;
+  /** As OpenStreetMap writes them. */
+  hours?: string;
+  /** Known by its name alone. */
+  unmapped?: boolean;
+}
+
+/** For some people each, or for whoever of them gets there first. */
+export type DemoPlaceReminder = { by: string; at: string } & ({ for: string[] } | { first: string[] });
+
 export interface DemoHouse {
   name: string;
   people: DemoPerson[];
@@ -128,7 +141,7 @@ export interface DemoHouse {
   bundles: Record<string, DemoBundle>;
   lists: DemoList[];
   own: Record<string, DemoItem[]>;
-  places: string[];
+  places: Record<string, DemoPlace>;
   situations: Record<string, SituationKind>;
   outsiders?: DemoOutsider[];
   talks?: DemoTalk[];
@@ -137,6 +150,7 @@ export interface DemoHouse {
   region: string;
   /** By the title of the item: who is reminded, and so long before its deadline. */
   reminders?: Record<string, { who: string; before: string }>;
+  placeReminders?: Record<string, DemoPlaceReminder>;
   /** By the title of the item or step: who marked it, for what, and in how many days to ask again. */
   waits?: Record<string, { by: string; words: string; askIn?: number }>;
   /** By name: days away, from and to, counted from today. */

@@ -7,6 +7,7 @@ import type { Env, Services } from '../../../server/src/context.ts';
 import { actOn } from '../../../server/src/routes/notices.ts';
 import { signedIn } from '../../../server/src/routes/session.ts';
 import type { KeptMail, Mailbox } from './mailbox.ts';
+import { walkingPhones } from './walking-phones.ts';
 import { mailboxPage, mailPage, phonesPage, startPage } from './pages.ts';
 import type { Phones } from './phones.ts';
 
@@ -57,6 +58,7 @@ export function mountStandIns(
     const body = Buffer.from(await c.req.arrayBuffer());
     return c.body(null, phones.receive(c.req.param('id'), body, { authorization: c.req.header('authorization'), encoding: c.req.header('content-encoding') }));
   });
+  app.route('/api', walkingPhones(services));
   app.get('/simulate/phones', (c) => c.html(phonesPage(phones)));
   app.post('/simulate/phones/:phone/:tag', async (c) => {
     const { act, text } = (await c.req.parseBody()) as { act: string; text?: string };

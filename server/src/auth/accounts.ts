@@ -113,6 +113,15 @@ export class Accounts {
       .sort((a, b) => (a.lastSeenAt < b.lastSeenAt ? 1 : -1));
   }
 
+  /** Calls a browser as its person does: "kitchen tablet". Of another account it does nothing. */
+  nameDevice(accountId: string, deviceId: string, label: string): void {
+    this.db
+      .update(device)
+      .set({ label })
+      .where(and(eq(device.accountId, accountId), eq(device.id, deviceId)))
+      .run();
+  }
+
   /** Signs out one browser, or with null all of them. */
   signOut(accountId: string, deviceId: string | null): void {
     const own = eq(device.accountId, accountId);

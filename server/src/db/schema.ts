@@ -141,7 +141,45 @@ export const situation = sqliteTable('situation', { ...shared(), name: text().no
   index('situation_seq_ix').on(t.houseId, t.seq),
 ]);
 
-export const place = sqliteTable('place', { ...shared(), name: text().notNull(), removedAt: text() }, (t) => [index('place_seq_ix').on(t.houseId, t.seq)]);
+export const place = sqliteTable(
+  'place',
+  {
+    ...shared(),
+    name: text().notNull(),
+    makerId: text(),
+    position: text({ mode: 'json' }),
+    radius: integer().notNull().default(100),
+    address: text().notNull().default(''),
+    openingHours: text().notNull().default(''),
+    seenBy: text({ mode: 'json' }),
+    removedAt: text(),
+  },
+  (t) => [index('place_seq_ix').on(t.houseId, t.seq)],
+);
+
+export const visit = sqliteTable('visit', { ...shared(), personId: text().notNull(), placeId: text().notNull(), enteredAt: text(), leftAt: text() }, (t) => [
+  index('visit_seq_ix').on(t.houseId, t.seq),
+  index('visit_person_ix').on(t.personId),
+  index('visit_place_ix').on(t.placeId),
+]);
+
+export const errandRound = sqliteTable(
+  'errandRound',
+  {
+    ...shared(),
+    makerId: text().notNull(),
+    personId: text().notNull(),
+    date: text().notNull(),
+    means: text().notNull(),
+    startId: text(),
+    endId: text(),
+    stops: json(),
+    passed: json(),
+    startedAt: text().notNull(),
+    endedAt: text(),
+  },
+  (t) => [index('errand_round_seq_ix').on(t.houseId, t.seq), index('errand_round_person_ix').on(t.personId)],
+);
 
 export const capacity = sqliteTable('capacity', { ...shared(), personId: text().notNull(), minutes: json() }, (t) => [
   index('capacity_seq_ix').on(t.houseId, t.seq),
@@ -304,6 +342,7 @@ export const alarm = sqliteTable(
     trigger: json(),
     armedAt: text().notNull(),
     rungFor: text(),
+    rungById: text(),
     snoozedUntil: text(),
     removedAt: text(),
   },
@@ -448,6 +487,8 @@ export const nounTables = {
   tag,
   situation,
   place,
+  visit,
+  errandRound,
   capacity,
   arrangement,
   timeAway,
@@ -487,7 +528,12 @@ export const command = sqliteTable(
     at: text().notNull(),
   },
   // by id first: whether any account has used it is asked of every command
-  (t) => [primaryKey({ columns: [t.id, t.accountId] })],
+  (t) => [
+    primaryKey({ columns: [t.id, t.accountId] }),
+    index('command_visits_ix')
+      .on(t.at)
+      .where(sql`name IN ('visit.report', 'visit.forget')`),
+  ],
 );
 
 /** Rows that came into or went out of a person's sight at a sequence number, without having changed themselves. */

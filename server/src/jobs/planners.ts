@@ -1,5 +1,6 @@
 import {
   firstAskAgain,
+  firstForgotten,
   firstLastCall,
   firstPurge,
   firstRing,
@@ -73,6 +74,11 @@ const purges: Planner = (house, rows) => {
   return purge && { houseId: house.id, at: purge.at, id: v5(`purge:${purge.at}`, purge.itemId), name: 'item.purge', payload: { item: purge.itemId } };
 };
 
+const forgetting: Planner = (house, rows) => {
+  const next = firstForgotten(as(rows));
+  return next && { houseId: house.id, at: next.at, id: v5(`forget:${next.at}`, next.visitId), name: 'visit.forget', payload: { visit: next.visitId } };
+};
+
 /** The first occurrence of a chore to come: when its day begins, or now where the last is over. */
 const chores: Planner = (house, rows, now) => {
   let first: Due | null = null;
@@ -102,4 +108,4 @@ const holidays: Planner = (house, _rows, now) => {
  * Everything a house does by itself. Midnight is not among them: where an item shows follows from the day, on every side, so nothing
  * has to be done for it.
  */
-export const PLANNERS: readonly Planner[] = [holidays, chores, reminders, nudges, lastCalls, asksAgain, purges];
+export const PLANNERS: readonly Planner[] = [holidays, chores, reminders, nudges, lastCalls, asksAgain, purges, forgetting];

@@ -1,4 +1,4 @@
-import { reminderNoticeId } from '@kotiva/core';
+import { onArriving, reminderNoticeId } from '@kotiva/core';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { Timers } from './timers.ts';
 
@@ -53,4 +53,23 @@ test('thirty days after it was removed a thing is gone for good: emptied, seen b
   expect(at.row('item', ({ id }) => id === item)).toMatchObject({ notes: '', purgedAt: at.clock.now() });
   expect(at.row('comment', ({ itemId }) => itemId === item).text).toBe('');
   expect(() => at.give('Aino', 'item.bringBack', { items: [item] })).toThrow('gone');
+});
+
+test('where somebody was is gone after thirty days, what they told of it too; the reminder that rang stays', () => {
+  const { at, timers, reminders } = house();
+  at.give('Aino', 'place.make', { name: 'Shop' });
+  const place = at.ledger.rows(at.houseId).all('place')[0]!.id;
+  at.item('Aino', 'Candles', { alarms: [onArriving(place)] });
+  at.later(5);
+  at.give('Aino', 'visit.report', { place, on: 'enter', at: at.clock.now() });
+  expect(reminders()).toHaveLength(1);
+  const told = () => (at.storage.raw.prepare("SELECT COUNT(*) AS many FROM command WHERE name LIKE 'visit.%'").get() as { many: number }).many;
+  expect(told()).toBe(1);
+  at.later(31 * 24 * 60);
+  timers.run();
+  at.later(61);
+  timers.run();
+  expect(told()).toBe(0);
+  expect(at.ledger.rows(at.houseId).all('visit')).toEqual([expect.objectContaining({ enteredAt: null, leftAt: null })]);
+  expect(reminders()).toHaveLength(1);
 });

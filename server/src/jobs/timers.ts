@@ -2,6 +2,7 @@ import { epochOf, instantOf, isHere, WINDOW_MS, type Reader } from '@kotiva/core
 import type { Clock } from '../clock.ts';
 import type { Raw } from '../db/open.ts';
 import type { Ledger } from '../sync/apply.ts';
+import { VisitReports } from './visit-reports.ts';
 import { PLANNERS, roundOf, type Due } from './planners.ts';
 
 /**
@@ -13,14 +14,19 @@ export class Timers {
   /** What comes next in each house, as long as nothing in it has changed. */
   private readonly known = new Map<string, { seq: number; next: Due | null }>();
 
+  private readonly reports: VisitReports;
+
   constructor(
     private readonly raw: Raw,
     private readonly ledger: Ledger,
     private readonly clock: Clock,
-  ) {}
+  ) {
+    this.reports = new VisitReports(raw);
+  }
 
   /** Does everything whose time has come, earliest first; what is overdue happens once. Returns how many. */
   run(): number {
+    this.reports.forget(this.clock.now());
     let done = 0;
     let before = '';
     for (let due = this.next(); due !== null && due.at <= this.clock.now(); due = this.next()) {

@@ -1,3 +1,4 @@
+import { onArriving } from '@kotiva/core';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { SENT, type Mail, type PushMessage, type Sent } from './messenger.ts';
 import { Outbox } from './outbox.ts';
@@ -152,4 +153,18 @@ test('somebody without an account is told by mail, with their link and an addres
   expect(post.mailed).toMatchObject([
     { to: 'workshop@engines.example', replyTo: 'reply@kaislaranta.example', text: expect.stringContaining('your link') as string },
   ]);
+});
+
+test('what rang on the device that found its person at a place is not sent to it as well; what the hour brings up is', async () => {
+  const post = new Post();
+  post.device('Leila');
+  const { house } = post;
+  house.give('Aino', 'place.make', { name: 'Shop' });
+  const place = house.ledger.rows(house.houseId).all('place')[0]!.id;
+  house.item('Leila', 'Candles', { alarms: [onArriving(place)] });
+  house.later(1);
+  house.give('Leila', 'visit.report', { place, on: 'enter', at: house.clock.now() });
+  await post.after(5);
+  expect(house.notices('Leila').filter(({ kind }) => kind === 'reminder')).toHaveLength(1);
+  expect(post.pushed).toEqual([]);
 });

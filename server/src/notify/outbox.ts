@@ -115,7 +115,8 @@ export class Outbox {
       if (change.noun !== 'notice' || !change.made) continue;
       const notice = change.fields as Notice;
       const person = rows.get('person', notice.personId);
-      if (typeof person === 'string') continue;
+      // a device that found its own person somewhere has rung already
+      if (typeof person === 'string' || notice.byId === notice.personId) continue;
       const at = account === null ? now : instantOf(epochOf(now) + UNDO_MS);
       for (const [channel, target] of this.targetsOf(notice, person, rows))
         this.statements.add.run(v5(`${channel}:${target}`, change.id), houseId, change.id, person.id, channel, target, at);

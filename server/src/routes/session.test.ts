@@ -88,6 +88,18 @@ describe('accounts and sessions', () => {
     expect((await ask('GET', '/me', undefined, aino)).status).toBe(200);
   });
 
+  test('a device is called as its person calls it, by nobody else', async () => {
+    const aino = await signUp();
+    const petri = cookieOf(await ask('POST', '/accounts', { email: 'petri@example.org', password: 'long enough', name: 'Petri' }));
+    const { deviceId } = (await (await ask('GET', '/me', undefined, aino)).json()) as { deviceId: string };
+    const labels = async () =>
+      ((await (await ask('GET', '/me/devices', undefined, aino)).json()) as { devices: { label: string }[] }).devices.map(({ label }) => label);
+    expect((await ask('PATCH', `/me/devices/${deviceId}`, { label: ' Kitchen tablet ' }, aino)).status).toBe(204);
+    await ask('PATCH', `/me/devices/${deviceId}`, { label: 'Mine' }, petri);
+    expect(await labels()).toEqual(['Kitchen tablet']);
+    expect((await ask('PATCH', `/me/devices/${deviceId}`, { label: '  ' }, aino)).status).toBe(422);
+  });
+
   test('a request from another site is refused whatever cookie it brings', async () => {
     const cookie = await signUp();
     const response = await ask('POST', '/commands', { commands: [] }, cookie, { origin: 'https://elsewhere.example' });

@@ -74,7 +74,14 @@ export function sessionRoutes(services: Services): Hono<Env> {
 
   app.get('/me', onlySignedIn, (c) => {
     const { account, deviceId } = c.get('signedIn');
-    return c.json({ account, deviceId, houses: housesOf(services, account.id), now: services.clock.now(), simulated: services.simulated !== null });
+    return c.json({
+      account,
+      deviceId,
+      houses: housesOf(services, account.id),
+      now: services.clock.now(),
+      simulated: services.simulated !== null,
+      demo: services.demo,
+    });
   });
 
   app.patch('/me', onlySignedIn, async (c) => {
@@ -100,6 +107,12 @@ export function sessionRoutes(services: Services): Hono<Env> {
   app.get('/me/devices', onlySignedIn, (c) => {
     const { account, deviceId } = c.get('signedIn');
     return c.json({ devices: accounts.devices(account.id).map((device) => ({ ...device, here: device.id === deviceId })) });
+  });
+
+  app.patch('/me/devices/:id', onlySignedIn, async (c) => {
+    const { label } = await bodyOf(c, z.object({ label: z.string().trim().min(1).max(80) }));
+    accounts.nameDevice(c.get('signedIn').account.id, c.req.param('id'), label);
+    return c.body(null, 204);
   });
 
   app.delete('/me/devices/:id', onlySignedIn, (c) => {

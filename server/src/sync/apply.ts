@@ -2,6 +2,7 @@ import { decide, isHere, type Actor, type Change, type Command, type Note, type 
 import type { Clock } from '../clock.ts';
 import type { Raw } from '../db/open.ts';
 import { SqliteRows } from '../db/sqlite-rows.ts';
+import { readsHours } from '../places/opening-hours.ts';
 import { differences, reachesNothing, reachOf, seenInReach } from './reach.ts';
 
 /** What becomes of a command: its place in the house's sequence, or the reason it does not apply. */
@@ -108,7 +109,7 @@ export class Ledger {
   private decideAndWrite(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {
     const rows = this.rows(command.houseId);
     const now = this.clock.now();
-    const decision = decide(command, rows, { now, account });
+    const decision = decide(command, rows, { now, account, readsHours });
     if (decision.outcome === 'unknown') throw new Error(`the server did not hold what ${command.name} needs`);
     if (decision.outcome === 'refused') {
       const outcome: Outcome = { id: command.id, outcome: 'refused', reason: decision.reason };

@@ -5,12 +5,17 @@ import { Sight } from './visibility.ts';
  * The rows whose readers a command may change without changing the rows themselves: by sharing, handing over, moving or a new role.
  * Most commands reach nothing.
  */
+/** Who reads them follows from themselves alone. */
+const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound'] as const;
+type Single = (typeof SINGLES)[number];
+const isSingle = (noun: Noun): noun is Single => (SINGLES as readonly Noun[]).includes(noun);
+
 export interface Reach {
   lists: Set<string>;
   items: Set<string>;
   series: Set<string>;
-  /** Agenda lines and notes that are shared or no longer. */
-  talks: Set<`${'matter' | 'meetingNote'}:${string}`>;
+  /** Agenda lines, notes and places that are shared or no longer. */
+  singles: Set<`${Single}:${string}`>;
   everything: boolean;
 }
 
@@ -23,16 +28,18 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   person: ['role', 'endedAt'],
   matter: ['shared'],
   meetingNote: ['shared', 'personIds'],
+  place: ['seenBy'],
+  errandRound: ['personId'],
 };
 
 export function reachOf(changes: readonly Change[], reader: Reader): Reach {
-  const reach: Reach = { lists: new Set(), items: new Set(), series: new Set(), talks: new Set(), everything: false };
+  const reach: Reach = { lists: new Set(), items: new Set(), series: new Set(), singles: new Set(), everything: false };
   const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
   for (const { noun, id, made, fields } of changes) {
     if (!TOUCHING[noun]?.some((field) => field in fields)) continue;
     // who comes new has seen nothing before: their devices begin at the beginning
     if (noun === 'person') reach.everything ||= !made;
-    if ((noun === 'matter' || noun === 'meetingNote') && !made) reach.talks.add(`${noun}:${id}`);
+    if (isSingle(noun) && !made) reach.singles.add(`${noun}:${id}`);
     if (noun === 'series' && !made) reach.series.add(id);
     if (noun === 'list') reach.lists.add(id);
     if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
@@ -56,8 +63,8 @@ const itemOf = (id: string, reader: Reader): string => {
   return typeof part === 'string' ? '' : part.itemId;
 };
 
-export const reachesNothing = ({ lists, items, series, talks, everything }: Reach): boolean =>
-  !everything && [lists, items, series, talks].every(({ size }) => size === 0);
+export const reachesNothing = ({ lists, items, series, singles, everything }: Reach): boolean =>
+  !everything && [lists, items, series, singles].every(({ size }) => size === 0);
 
 type Key = `${Noun}:${string}`;
 
@@ -90,8 +97,8 @@ function* rowsInReach(reach: Reach, reader: Reader): Generator<readonly [Noun, R
     for (const noun of NOUNS) for (const row of reader.all(noun)) yield [noun, row];
     return;
   }
-  for (const key of reach.talks) {
-    const [noun, id] = key.split(':') as ['matter' | 'meetingNote', string];
+  for (const key of reach.singles) {
+    const [noun, id] = key.split(':') as [Single, string];
     const row = reader.get(noun, id);
     if (typeof row !== 'string') yield [noun, row];
   }

@@ -1,4 +1,4 @@
-import { NOUNS, type Noun } from '@kotiva/core';
+import { NOUNS, onArriving, type Noun, type Row } from '@kotiva/core';
 import { World } from '@kotiva/core/testing/world';
 import { visible } from './visibility.ts';
 
@@ -123,4 +123,59 @@ test('who has left sees nothing any more', () => {
   w.list('Aino', 'Rooms', [['Leila', 'check']]);
   w.must('Aino', 'person.end', { person: w.person('Leila') });
   expect(NOUNS.flatMap((noun) => sees('Leila', noun))).toEqual([]);
+});
+
+test('where anybody was is known to them alone; a place of chosen people to those; a reminder for several to each of them', () => {
+  const { w, sees } = guesthouse();
+  w.must('Aino', 'place.make', { name: 'Quay' });
+  w.must('Eetu', 'place.make', { name: 'Doctor', seenBy: [w.person('Leila')] });
+  const [quay, doctor] = ['Quay', 'Doctor'].map((name) => w.rows.all('place').find((place) => place.name === name)!.id) as [string, string];
+  expect([sees('Eetu', 'place'), sees('Leila', 'place'), sees('Aino', 'place')]).toEqual([['Doctor', 'Quay'], ['Doctor', 'Quay'], ['Quay']]);
+  for (const name of ['Eetu', 'Leila']) w.must(name, 'visit.report', { place: quay, on: 'enter', at: w.now });
+  for (const name of ['Eetu', 'Leila', 'Aino', 'Petri']) expect(sees(name, 'visit')).toHaveLength(name === 'Eetu' || name === 'Leila' ? 1 : 0);
+  w.must('Eetu', 'place.change', { place: doctor, seenBy: [] });
+  expect(sees('Leila', 'place')).toEqual(['Quay']);
+
+  const list = w.list('Aino', 'Quay', [
+    ['Eetu', 'edit'],
+    ['Leila', 'check'],
+    ['Noor', 'check'],
+  ]);
+  const item = w.item('Aino', 'Tie the boat', { list });
+  const among = ['Eetu', 'Leila'].map((name) => w.person(name));
+  w.must('Aino', 'alarm.set', { item, trigger: { ...onArriving(quay), who: 'first', among } });
+  for (const name of ['Aino', 'Eetu', 'Leila']) expect(sees(name, 'alarm')).toHaveLength(1);
+  expect(sees('Noor', 'alarm')).toEqual([]);
+
+  // that it rang, when and for whom, tells nobody who was there
+  w.must('Aino', 'alarm.set', { item, person: w.person('Leila'), trigger: onArriving(quay) });
+  w.later(60);
+  for (const on of ['leave', 'enter'] as const) {
+    w.later(1);
+    w.must('Leila', 'visit.report', { place: quay, on, at: w.now });
+  }
+  expect(w.rows.all('alarm').every(({ rungFor }) => rungFor === w.now)).toBe(true);
+  for (const name of ['Aino', 'Eetu', 'Leila']) {
+    const person = w.rows.all('person').find((one) => one.name === name)!;
+    for (const [noun, row] of visible(w.rows, person, ['alarm'])) {
+      const { rungFor, rungById, stamps, personId, trigger } = row as Row<'alarm'>;
+      const own = personId === person.id && trigger.kind === 'place' && trigger.who === 'own';
+      expect([noun, rungFor, rungById, stamps['rungFor'] === undefined]).toEqual(own ? ['alarm', w.now, person.id, false] : ['alarm', null, null, true]);
+    }
+  }
+});
+
+test('a round is seen by who makes it and who planned it', () => {
+  const { w, sees } = guesthouse();
+  w.must('Aino', 'place.make', { name: 'Shop', position: { lat: 62, lon: 27 } });
+  const place = w.rows.all('place')[0]!.id;
+  const list = w.list('Aino', 'To buy', [['Eetu', 'edit']]);
+  const items = [w.item('Aino', 'Milk', { list, place })];
+  w.must('Aino', 'round.start', { date: '2026-11-24', means: 'bike', startId: null, endId: null, stops: [{ place, items }] });
+  const round = w.rows.all('errandRound')[0]!.id;
+  expect([sees('Aino', 'errandRound').length, sees('Petri', 'errandRound').length]).toEqual([1, 0]);
+  w.must('Aino', 'round.handOver', { round, person: w.person('Eetu') });
+  expect([sees('Aino', 'errandRound').length, sees('Eetu', 'errandRound').length, sees('Petri', 'errandRound').length]).toEqual([1, 1, 0]);
+  expect(w.told('Eetu')).toContain('round');
+  expect(w.part(items[0]!, 'Eetu').standing).toBe('needs-action');
 });

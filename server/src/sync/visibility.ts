@@ -3,7 +3,9 @@ import {
   footingsOnItem,
   isHere,
   isOwnPart,
+  PRIVATE_ALARM_FIELDS,
   PRIVATE_PART_FIELDS,
+  seesPlace,
   tagsInSight,
   type Comment,
   type Footing,
@@ -45,9 +47,10 @@ export class Sight {
       case 'house':
       case 'person':
       case 'situation':
-      case 'place':
       case 'timeAway':
         return true;
+      case 'place':
+        return seesPlace(row as Row<'place'>, this.person.id);
       case 'tag':
         return (row as Row<'tag'>).makerId === this.person.id || this.seesTag(row.id);
       case 'invitation':
@@ -72,14 +75,16 @@ export class Sight {
       case 'wait':
         return this.seesItem((row as Part).itemId);
       case 'alarm': {
-        const { personId, makerId, itemId } = row as Row<'alarm'>;
-        return (personId === this.person.id || makerId === this.person.id) && this.seesItem(itemId);
+        const { personId, makerId, itemId, trigger } = row as Row<'alarm'>;
+        const people = [personId, makerId, ...(trigger.kind === 'place' ? trigger.among : [])];
+        return people.includes(this.person.id) && this.seesItem(itemId);
       }
       case 'comment':
         return this.seesComment(row as Comment);
       case 'capacity':
         return this.person.role === 'manager' || (row as Row<'capacity'>).personId === this.person.id;
       case 'arrangement':
+      case 'visit':
       case 'slot':
       case 'noticeChoices':
       case 'notice':
@@ -90,6 +95,10 @@ export class Sight {
       }
       case 'talk':
         return (row as Row<'talk'>).makerId === this.person.id || (row as Row<'talk'>).personId === this.person.id;
+      case 'errandRound': {
+        const { makerId, personId } = row as Row<'errandRound'>;
+        return [makerId, personId].includes(this.person.id);
+      }
       case 'meetingNote': {
         const { makerId, personIds, shared } = row as Row<'meetingNote'>;
         return makerId === this.person.id || (shared && personIds.includes(this.person.id));
@@ -101,10 +110,13 @@ export class Sight {
 
   /** The row as this person may read it: what is private to another is emptied. */
   shown<N extends Noun>(noun: N, row: Row<N>): Row<N> {
-    if (noun !== 'part' || (row as Part).personId === this.person.id) return row;
-    const emptied: Record<string, unknown> = { ...row };
-    for (const field of PRIVATE_PART_FIELDS) emptied[field] = null;
-    return emptied as unknown as Row<N>;
+    if (noun === 'part' && (row as Part).personId !== this.person.id) return emptied(row, PRIVATE_PART_FIELDS);
+    if (noun === 'alarm' && this.tellsOfOthers(row as Row<'alarm'>)) return emptied(row, PRIVATE_ALARM_FIELDS);
+    return row;
+  }
+
+  private tellsOfOthers({ trigger, personId }: Row<'alarm'>): boolean {
+    return trigger.kind === 'place' && (trigger.who !== 'own' || personId !== this.person.id);
   }
 
   private seesList(listId: string): boolean {
@@ -166,6 +178,16 @@ export class Sight {
     }
     return null;
   }
+}
+
+/** Without these fields, and without who wrote them when. */
+function emptied<N extends Noun>(row: Row<N>, fields: readonly string[]): Row<N> {
+  const copy: Record<string, unknown> = { ...row, stamps: { ...row.stamps } };
+  for (const field of fields) {
+    copy[field] = null;
+    delete (copy['stamps'] as Record<string, unknown>)[field];
+  }
+  return copy as unknown as Row<N>;
 }
 
 /** Everything a person sees of their house, as they may read it. */

@@ -1,6 +1,8 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import { useDispatch } from 'react-redux';
 import { forgetAll } from '@/sync/idb-cache.ts';
 import { ask, type Me } from '@/store/api.ts';
+import { forgetVisits, lookingSwitched } from '@/store/looking.ts';
 
 type Standing = { state: 'asking' } | { state: 'out'; why: 'fresh' | 'signed-out' } | { state: 'in'; me: Me; houseId: string | null };
 
@@ -23,17 +25,23 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
   // what was kept is shown at once; the answer corrects it
   const [standing, setStanding] = useState<Standing>(keptStanding);
 
+  const dispatch = useDispatch();
   const enter = useCallback((me: Me) => {
     localStorage.setItem(KEPT, JSON.stringify(me));
     setStanding({ state: 'in', me, houseId: chosenHouse(me) });
   }, []);
 
-  const leave = useCallback(async (why: 'fresh' | 'signed-out') => {
-    localStorage.removeItem(KEPT);
-    localStorage.removeItem(CHOSEN);
-    setStanding({ state: 'out', why });
-    await forgetAll(null).catch(() => undefined);
-  }, []);
+  const leave = useCallback(
+    async (why: 'fresh' | 'signed-out') => {
+      localStorage.removeItem(KEPT);
+      localStorage.removeItem(CHOSEN);
+      dispatch(lookingSwitched(false));
+      forgetVisits();
+      setStanding({ state: 'out', why });
+      await forgetAll(null).catch(() => undefined);
+    },
+    [dispatch],
+  );
 
   const refresh = useCallback(async () => {
     const answer = await ask<Me>('GET', '/me');

@@ -30,8 +30,9 @@ export function sayChip(span: Span, context: ReadingContext): string {
       const list = context.lists.find(({ id }) => id === span.value.list);
       return t('chip.list', { name: list?.sections.find(({ id }) => id === span.value.section)?.name ?? list?.name ?? '' });
     }
-    case 'alarm':
     case 'place-reminder':
+      return t(`alarm.${span.value.when}.own`, { place: context.places.find(({ id }) => id === span.value.place)?.name ?? '' });
+    case 'alarm':
       return span.text;
   }
 }

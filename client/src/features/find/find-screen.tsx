@@ -1,10 +1,11 @@
-import { findItems, isDone } from '@kotiva/core';
+import { findItems, findPlaces, isDone } from '@kotiva/core';
+import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ItemRow } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { usePlace } from '@/store/store.ts';
-import { Empty, Field, Switch, Txt } from '@/ui';
+import { Empty, Field, Row, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 
 const KEPT = 'kotiva/find-done';
@@ -13,6 +14,7 @@ const MOST = 100;
 /** Words over titles, notes and steps of what this device holds, at once while typing. */
 export function FindScreen() {
   const { rows } = usePlace();
+  const router = useRouter();
   const [typed, setTyped] = useState('');
   const [withDone, setWithDone] = useState(() => localStorage.getItem(KEPT) === 'yes');
   const words = useDeferredValue(typed);
@@ -20,6 +22,7 @@ export function FindScreen() {
     const all = findItems(words, rows.all('item'));
     return withDone ? all : all.filter((item) => !isDone(item, rows.by('part', 'itemId', item.id)));
   }, [words, rows, withDone]);
+  const places = findPlaces(words, rows.all('place'));
   const remember = (on: boolean) => {
     localStorage.setItem(KEPT, on ? 'yes' : 'no');
     setWithDone(on);
@@ -34,8 +37,16 @@ export function FindScreen() {
         <Field label={t('find.words')} hideLabel placeholder={t('find.words')} value={typed} onChangeText={setTyped} autoFocus />
         <Switch words={t('find.done')} on={withDone} onChange={remember} />
       </View>
-      {words.trim() && found.length === 0 ? <Empty words={t(withDone ? 'find.nothing' : 'find.nothingOpen', { words: words.trim() })} /> : null}
+      {words.trim() && found.length + places.length === 0 ? <Empty words={t(withDone ? 'find.nothing' : 'find.nothingOpen', { words: words.trim() })} /> : null}
       {!words.trim() ? <Empty words={t('find.hint')} /> : null}
+      {places.map((place) => (
+        <Row
+          key={place.id}
+          title={place.name}
+          sub={[t('find.place'), place.address].filter(Boolean).join(' · ')}
+          onPress={() => router.push(`/places/${place.id}`)}
+        />
+      ))}
       {found.slice(0, MOST).map((item) => (
         <ItemRow key={item.id} item={item} sub={whereIs(item.listId, item.parentId) || undefined} />
       ))}

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { footings, ItemRow } from '@/features/item';
 import { Screen } from '@/features/shell';
+import { placesOf, usePlacesHere } from '@/store/here.ts';
 import { switched, usePlace, usePlanView, useSoNow } from '@/store/store.ts';
 import { Button, Choice, Empty, Field, Fold, GroupHead, Labelled, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
@@ -17,7 +18,8 @@ export function FitsScreen() {
   const view = usePlanView();
   const dispatch = useDispatch();
   const soNow = useSoNow();
-  const [asked, setGiven] = useState<Omit<Circumstances, 'situations'>>({ minutes: 20, energy: null, place: null });
+  const [here] = usePlacesHere();
+  const [asked, setGiven] = useState<Omit<Circumstances, 'situations'>>({ minutes: 20, energy: null, place: here?.id ?? null });
   const situations = soNow.join(' ');
   const given = useMemo((): Circumstances => ({ ...asked, situations: situations ? situations.split(' ') : null }), [asked, situations]);
   const [working, setWorking] = useState<readonly string[] | null>(null);
@@ -103,7 +105,7 @@ function Conditions({ given, onChange }: { given: Circumstances; onChange: (some
   const { rows } = usePlace();
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
-  const places = rows.all('place').filter((place) => !place.removedAt);
+  const places = placesOf(rows);
   const situations = rows.all('situation').filter((situation) => !situation.removedAt);
   const setMinutes = () => {
     if (!typed.trim()) return;

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { nameOf } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Button, Field, Toggles, Txt } from '@/ui';
+import { Button, ErrorLine, Field, Toggles, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -46,11 +46,7 @@ export function NudgeSheet({ item, parts, askedToday, onClose }: { item: Item; p
           />
         ) : null}
         <Field label={t('nudge.words')} placeholder={t('nudge.wordsHint')} value={words} onChangeText={setWords} maxLength={20_000} onSubmitEditing={send} />
-        {error ? (
-          <Txt role="alert" size={15} tone="late">
-            {error}
-          </Txt>
-        ) : null}
+        <ErrorLine says={error} />
         <View className="flex-row gap-2">
           <Button kind="main" onPress={send}>
             {t(askedToday ? 'nudge.again' : 'nudge.nudge')}

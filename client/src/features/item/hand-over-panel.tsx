@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Choice, Field, Heading, Switch, Txt } from '@/ui';
+import { Button, Choice, ErrorLine, Field, Heading, Switch, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { DueChoice } from './due-panel.tsx';
@@ -74,11 +74,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
           </View>
         ) : null}
         {ways.asks}
-        {error ? (
-          <Txt role="alert" size={15} tone="late">
-            {error}
-          </Txt>
-        ) : null}
+        <ErrorLine says={error} />
       </View>
       {several ? (
         <View className="gap-2">

@@ -4,7 +4,7 @@ export { SelectButton, Selecting, SelectionBar, useSelection } from './selection
 export { WaitingPanel } from './waiting-panel.tsx';
 export { sayEntry } from './activity-words.ts';
 export { DuePanel } from './due-panel.tsx';
-export { sayTrigger } from './say-alarm.ts';
+export { sayTrigger, sayTriggerFor } from './say-alarm.ts';
 export { PassOnPanel } from './pass-on-panel.tsx';
 export { useWays } from './ways.tsx';
 export { PlaceList } from './where-panel.tsx';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Field, Txt } from '@/ui';
+import { Button, ErrorLine, Field } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { givenParts, nameOf } from './knot-of.ts';
@@ -47,11 +47,7 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
         noteOn={(person) => (footings(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
       />
       {ways.asks}
-      {error ? (
-        <Txt role="alert" size={15} tone="late">
-          {error}
-        </Txt>
-      ) : null}
+      <ErrorLine says={error} />
       <Field label={t('hand.message')} value={message} onChangeText={setMessage} maxLength={20_000} />
       <View className="flex-row gap-2">
         <Button kind="main" onPress={pass}>

@@ -3,12 +3,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Button, Choice, Field, Fold, MomentInput, Txt } from '@/ui';
+import { Button, Choice, ErrorLine, Field, Fold, MomentInput, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { givenParts, nameOf } from './knot-of.ts';
-import { alarmsOf, sayRing, sayTrigger } from './say-alarm.ts';
+import { OccasionReminders } from './occasion-reminders.tsx';
+import { PlaceReminderForm } from './place-reminder-form.tsx';
+import { alarmsOf, sayRing, sayTrigger, sayTriggerFor } from './say-alarm.ts';
 
 const BEFORE = ['PT0M', '-PT15M', '-PT1H', '-P1D', '-P2D', '-P1W'] as const;
 
@@ -18,10 +20,13 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
   const now = useNow();
   const give = useGive();
   const [whose, setWhose] = useState(me.id);
+  const [everyTime, setEveryTime] = useState(false);
+  const comesBack = item.seriesId !== null && canChange;
   const [error, setError] = useState<string | null>(null);
   const part = rows.get('part', partId(item.id, whose));
   const dates = anchorDates(item, typeof part === 'string' ? null : part);
   const alarms = alarmsOf(rows, item.id, whose);
+  const saying = { rows, now, zone: house.zone };
   const others = canChange ? givenParts(rows, item.id).filter((one) => one.personId !== me.id && !one.passedTo && isStillHere(one.personId)) : [];
 
   function isStillHere(id: string | null): boolean {
@@ -29,8 +34,8 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
     return typeof person !== 'string' && isHere(person);
   }
   function set(trigger: Trigger): boolean {
-    const words = t('said.reminder', { when: sayTrigger(trigger, now, house.zone) });
-    const reason = give('alarm.set', { item: item.id, person: whose, trigger }, { words, undo: true, ownRefusal: true });
+    const words = t('said.reminder', { when: sayTrigger(trigger, saying) });
+    const reason = give('alarm.set', { item: item.id, person: whose, trigger, everyTime: comesBack && everyTime }, { words, undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     return !reason;
   }
@@ -43,7 +48,7 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
     (trigger) => {
       if (alarms.some((alarm) => JSON.stringify(alarm.trigger) === JSON.stringify(plain(trigger)))) return [];
       const when = resulting(trigger);
-      const words = trigger.kind === 'absolute' ? trigger.words : sayTrigger(trigger, now, house.zone);
+      const words = trigger.kind === 'absolute' ? trigger.words : sayTrigger(trigger, saying);
       // without a date the wish can be kept; what has passed is not offered
       if (when === null && (trigger.kind === 'absolute' || dates[to] !== null)) return [];
       return [{ trigger: plain(trigger), words: when ? t('alarm.offer', { words, when }) : words }];
@@ -63,20 +68,23 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
       {alarms.map((alarm) => (
         <View key={alarm.id} className="min-h-11 flex-row items-center gap-2">
           <View className="min-w-0 grow shrink basis-0">
-            <Txt face="medium">{sayTrigger(alarm.trigger, now, house.zone)}</Txt>
+            <Txt face="medium">{sayTriggerFor(alarm, { ...saying, me })}</Txt>
             <Txt size={15} tone="muted">
               {sayRing(alarm, house, rows, now)}
             </Txt>
           </View>
-          <Button
-            kind="quiet"
-            label={t('alarm.removeNamed', { what: sayTrigger(alarm.trigger, now, house.zone) })}
-            onPress={() => give('alarm.remove', { alarms: [alarm.id] }, { words: t('said.noReminder'), undo: true })}
-          >
-            {t('alarm.remove')}
-          </Button>
+          {alarm.personId === me.id || alarm.makerId === me.id ? (
+            <Button
+              kind="quiet"
+              label={t('alarm.removeNamed', { what: sayTrigger(alarm.trigger, saying) })}
+              onPress={() => give('alarm.remove', { alarms: [alarm.id], everyTime: comesBack && everyTime }, { words: t('said.noReminder'), undo: true })}
+            >
+              {t('alarm.remove')}
+            </Button>
+          ) : null}
         </View>
       ))}
+      {comesBack ? <Switch words={t('alarm.everyTime')} on={everyTime} onChange={setEveryTime} /> : null}
       {dates[to] === null ? (
         <Txt size={15} tone="waits">
           {t('alarm.noDate')}
@@ -90,6 +98,16 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
         ))}
       </View>
       <View className="-mx-4">
+        <Fold words={t('alarm.atPlace')}>
+          <View className="px-4 pb-3">
+            <PlaceReminderForm item={item} onSet={set} />
+          </View>
+        </Fold>
+        <Fold words={t('alarm.occasion')}>
+          <View className="px-4 pb-3">
+            <OccasionReminders onSet={set} own={whose === me.id} />
+          </View>
+        </Fold>
         <Fold words={t('alarm.own')}>
           <View className="gap-4 px-4 pb-2">
             <OwnOffset onSet={set} sayMoment={resulting} to={to} />
@@ -97,11 +115,7 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
           </View>
         </Fold>
       </View>
-      {error ? (
-        <Txt role="alert" size={15} tone="late">
-          {error}
-        </Txt>
-      ) : null}
+      <ErrorLine says={error} />
       <View className="flex-row">
         <Button kind="quiet" onPress={onClose}>
           {t('common.close')}
@@ -111,7 +125,9 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
   );
 }
 
-const plain = (trigger: Trigger & { words?: string }): Trigger =>
+type Timed = Extract<Trigger, { kind: 'absolute' | 'relative' }>;
+
+const plain = (trigger: Timed & { words?: string }): Timed =>
   trigger.kind === 'absolute' ? { kind: 'absolute', at: trigger.at } : { kind: 'relative', to: trigger.to, offset: trigger.offset };
 
 /** Moments people mean often, whatever the dates: this evening, tomorrow morning, next week. */

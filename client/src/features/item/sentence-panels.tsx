@@ -1,5 +1,6 @@
 import { calendarDateOf, DAY_PARTS, tagKey, type Energy, type Item, type Part, type Policy } from '@kotiva/core';
 import { useState } from 'react';
+import { placesOf } from '@/store/here.ts';
 import { View } from 'react-native';
 import { ChorePanel } from '@/features/rule';
 import { SlotForm, slotsFor } from '@/features/slot';
@@ -268,7 +269,7 @@ function AtPlace(props: PanelProps) {
   const change = useChange(props);
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
-  const places = rows.all('place').filter((place) => !place.removedAt);
+  const places = placesOf(rows);
   const make = () => {
     const known = places.find((place) => tagKey(place.name) === tagKey(typed));
     if (known) return void change({ place: known.id });

@@ -160,7 +160,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
       ? {
           panel: 'reminders',
           before: t('sentence.reminds'),
-          words: together(alarms.map((alarm) => sayTrigger(alarm.trigger, now, house.zone))),
+          words: together(alarms.map((alarm) => sayTrigger(alarm.trigger, { rows, now, zone: house.zone }))),
           label: t('sentence.panel.reminders'),
         }
       : null,

@@ -2,6 +2,7 @@ import { partId, snoozes, type Notice } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { partToTie, useTie } from '@/features/item';
+import { placesOf } from '@/store/here.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Field } from '@/ui';
@@ -33,11 +34,15 @@ function ReminderActions({ notice }: { notice: Notice }) {
   const give = useGive();
   const tie = useTie();
   const [later, setLater] = useState(false);
+  const [atPlace, setAtPlace] = useState(false);
+  const places = placesOf(rows);
   const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
   if (typeof item === 'string') return null;
   const part = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
   const snooze = (until: string) =>
     void give('alarm.snooze', { alarm: String(notice.params.alarm), until }, { words: t('said.snoozed', { when: sayInstant(until, now, house.zone) }) });
+  const snoozeTo = (place: string, name: string) =>
+    void give('alarm.snooze', { alarm: String(notice.params.alarm), place }, { words: t('said.snoozedTo', { place: name }) });
   if (later)
     return (
       <Actions>
@@ -46,6 +51,18 @@ function ReminderActions({ notice }: { notice: Notice }) {
             {t(`alarm.snooze.${key}`)}
           </Button>
         ))}
+        {places.length > 0 ? (
+          <Button expanded={atPlace} onPress={() => setAtPlace(!atPlace)}>
+            {t('alarm.snooze.place')}
+          </Button>
+        ) : null}
+        {atPlace
+          ? places.map(({ id, name }) => (
+              <Button key={id} label={t('alarm.snoozeTo', { place: name })} onPress={() => snoozeTo(id, name)}>
+                {name}
+              </Button>
+            ))
+          : null}
       </Actions>
     );
   return (

@@ -1,14 +1,15 @@
 import type { Notice } from '@kotiva/core';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf, personOf, useOpenItem } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Empty, Heading, IconButton, PersonMark, Row, Sheet } from '@/ui';
-import { t, type WordKey } from '@/words';
-import { slotsOf } from '@/words/problems.ts';
+import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { NoticeActions } from './notice-actions.tsx';
+import { sayTold } from './say-told.ts';
 
 const MOST = 60;
 
@@ -37,6 +38,7 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
   const now = useNow();
   const give = useGive();
   const openItem = useOpenItem();
+  const router = useRouter();
   const notices = useNotices().slice(0, MOST);
   const unread = notices.filter((notice) => !notice.readAt).map((notice) => notice.id);
   const isGone = ({ itemId, kind }: Notice): boolean => {
@@ -47,6 +49,7 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
     if (!notice.readAt) give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
     onClose();
     if (notice.itemId) openItem(notice.itemId);
+    if (notice.kind === 'round') router.push('/round');
   };
   return (
     <Sheet open onClose={onClose} title={t('notices.title')} closeLabel={t('common.close')} head={<Heading level={2}>{t('notices.title')}</Heading>}>
@@ -60,12 +63,13 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
       {notices.length === 0 ? <Empty words={t('notices.none')} /> : null}
       <View className="-mx-5">
         {notices.map((notice) => {
-          const by = personOf(rows, notice.byId);
+          // what one's own coming and going brought up is from nobody
+          const by = notice.byId === notice.personId ? null : personOf(rows, notice.byId);
           return (
             <View key={notice.id}>
               <Row
                 lead={by ? <PersonMark looks={by} size={30} /> : undefined}
-                title={t(`notice.${notice.kind}` as WordKey, { name: nameOf(rows, notice.byId), ...slotsOf(notice.params) })}
+                title={sayTold(notice, nameOf(rows, notice.byId))}
                 sub={[
                   sayInstant(notice.at, now, house.zone),
                   notice.params.late === true ? t('notice.late') : null,

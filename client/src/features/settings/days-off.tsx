@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { ask } from '@/store/api.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Button, Field, MomentInput, Row, Txt } from '@/ui';
+import { Button, ErrorLine, Field, MomentInput, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth, sayDay } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -135,11 +135,7 @@ function OwnDaysOff({ today }: { today: string }) {
         <MomentInput label={t('daysOff.day')} kind="date" value={date} onChange={setDate} />
         <Field label={t('daysOff.name')} value={name} onChangeText={setName} maxLength={80} className="grow" />
       </View>
-      {error ? (
-        <Txt role="alert" size={15} tone="late">
-          {error}
-        </Txt>
-      ) : null}
+      <ErrorLine says={error} />
       <View className="items-start">
         <Button label={t('daysOff.add')} onPress={add}>
           {t('away.add')}

@@ -1,5 +1,7 @@
+import { NAME_MAX, type Reason } from '@kotiva/core';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
+import { NameSheet } from '@/features/lists';
 import { ask } from '@/store/api.ts';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Fold, Row } from '@/ui';
@@ -20,6 +22,13 @@ export function Devices() {
   const [devices, setDevices] = useState<DeviceRow[]>([]);
   const load = () => void ask<{ devices: DeviceRow[] }>('GET', '/me/devices').then((answer) => answer.ok && setDevices(answer.value.devices));
   useEffect(load, []);
+  const [naming, setNaming] = useState<Pick<DeviceRow, 'id' | 'label'> | null>(null);
+  const name = (id: string, label: string): Reason | null => {
+    if (label.length === 0) return { code: 'title-empty', params: {} };
+    if (label.length > NAME_MAX) return { code: 'too-long', params: { max: NAME_MAX } };
+    void ask('PATCH', `/me/devices/${id}`, { label }).then(load);
+    return null;
+  };
   const signOut = async (id: string) => {
     await ask('DELETE', `/me/devices/${id}`);
     load();
@@ -33,15 +42,30 @@ export function Devices() {
             title={label}
             sub={here ? t('devices.here') : t('devices.seen', { when: sayInstant(lastSeenAt, now, house.zone) })}
             trail={
-              here ? null : (
-                <Button kind="quiet" onPress={() => void signOut(id)}>
-                  {t('account.signOut')}
+              <>
+                <Button kind="quiet" label={t('devices.nameNamed', { device: label })} onPress={() => setNaming({ id, label })}>
+                  {t('devices.name')}
                 </Button>
-              )
+                {here ? null : (
+                  <Button kind="quiet" onPress={() => void signOut(id)}>
+                    {t('account.signOut')}
+                  </Button>
+                )}
+              </>
             }
           />
         ))}
       </Fold>
+      {naming ? (
+        <NameSheet
+          title={naming.label}
+          label={t('devices.called')}
+          verb={t('common.save')}
+          startsAs={naming.label}
+          onName={(label) => name(naming.id, label.trim())}
+          onClose={() => setNaming(null)}
+        />
+      ) : null}
     </View>
   );
 }

@@ -1,7 +1,9 @@
-import { type Place, type SituationKind, type Situation, type Tag } from '@kotiva/core';
+import { type SituationKind, type Situation, type Tag } from '@kotiva/core';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { NameSheet } from '@/features/lists';
+import { placesOf } from '@/store/here.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Choice, Fold, GroupHead, Row, TagDot, Txt } from '@/ui';
@@ -53,52 +55,14 @@ function Tags() {
 }
 
 function Places() {
-  const { rows, me } = usePlace();
-  const give = useGive();
-  const [naming, setNaming] = useState<Place | 'new' | null>(null);
-  const places = rows
-    .all('place')
-    .filter((place) => !place.removedAt)
-    .sort(byName);
-  const count = (place: Place) => rows.all('item').filter((item) => item.placeId === place.id && !item.removedAt).length;
+  const router = useRouter();
+  const places = placesOf(usePlace().rows);
   return (
-    <Fold words={t('labels.places', { count: places.length })}>
-      {places.map((place) => (
-        <Row
-          key={place.id}
-          title={place.name}
-          sub={t('labels.count', { count: count(place) })}
-          onPress={me.role === 'manager' ? () => setNaming(place) : undefined}
-          trail={
-            me.role === 'manager' ? (
-              <Button
-                kind="quiet"
-                tone="muted"
-                label={t('labels.removeNamed', { name: place.name })}
-                onPress={() => give('place.change', { place: place.id, removed: true }, { words: t('said.removed', { title: place.name }), undo: true })}
-              >
-                {t('item.remove')}
-              </Button>
-            ) : null
-          }
-        />
-      ))}
-      <View className="items-start px-4 py-2">
-        <Button onPress={() => setNaming('new')}>{t('place.make')}</Button>
-      </View>
-      {naming ? (
-        <NameSheet
-          title={naming === 'new' ? t('place.make') : naming.name}
-          verb={t('common.save')}
-          label={t('place.name')}
-          startsAs={naming === 'new' ? '' : naming.name}
-          onClose={() => setNaming(null)}
-          onName={(name) =>
-            naming === 'new' ? give('place.make', { name }, { ownRefusal: true }) : give('place.change', { place: naming.id, name }, { ownRefusal: true })
-          }
-        />
-      ) : null}
-    </Fold>
+    <View className="items-start px-2">
+      <Button kind="quiet" onPress={() => router.push('/places')}>
+        {t('labels.places', { count: places.length })}
+      </Button>
+    </View>
   );
 }
 

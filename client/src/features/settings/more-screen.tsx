@@ -22,7 +22,7 @@ import { ThemeChoice } from './theme-choice.tsx';
 /** People, invitations, the house, oneself. */
 export function MoreScreen() {
   const { rows, me, house } = usePlace();
-  const { houses } = useMe();
+  const { houses, demo } = useMe();
   const { choose, signOut } = useSession();
   const router = useRouter();
   const [sheet, setSheet] = useState<string | 'new' | null>(null);
@@ -69,6 +69,14 @@ export function MoreScreen() {
             <Button kind="quiet" onPress={() => router.push('/activity')}>
               {t('activity.open')}
             </Button>
+            <Button kind="quiet" onPress={() => router.push('/places')}>
+              {t('places.open')}
+            </Button>
+            {demo ? (
+              <Button kind="quiet" onPress={() => router.push('/phones')}>
+                {t('phones.open')}
+              </Button>
+            ) : null}
           </View>
           <Profile />
           <ThemeChoice />

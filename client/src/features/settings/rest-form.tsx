@@ -2,7 +2,7 @@ import type { Person } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
-import { Button, Labelled, MomentInput, Switch, Toggles, Txt } from '@/ui';
+import { Button, ErrorLine, Labelled, MomentInput, Switch, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayWeekday } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -38,11 +38,7 @@ export function RestForm({ person }: { person: Person }) {
       <Labelled words={t('rest.daysOff')}>
         <Toggles label={t('rest.daysOff')} on={days} options={WEEK.map((day) => ({ value: day, words: sayWeekday(Number(day)) }))} onChange={setDays} />
       </Labelled>
-      {error ? (
-        <Txt role="alert" tone="late" size={15}>
-          {error}
-        </Txt>
-      ) : null}
+      <ErrorLine says={error} />
       <View className="items-start">
         <Button onPress={save}>{t('common.save')}</Button>
       </View>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Field, Txt } from '@/ui';
+import { Button, ErrorLine, Field, Txt } from '@/ui';
 import { t } from '@/words';
 import { readHours, sayHours } from '@/words/amounts.ts';
 import { sayWeekday } from '@/words/dates.ts';
@@ -46,11 +46,7 @@ export function WeekHours({ person }: { person: Person }) {
           />
         ))}
       </View>
-      {error ? (
-        <Txt role="alert" tone="late" size={15}>
-          {error}
-        </Txt>
-      ) : null}
+      <ErrorLine says={error} />
       <View className="items-start">
         <Button onPress={save}>{t('common.save')}</Button>
       </View>

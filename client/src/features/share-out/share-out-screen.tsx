@@ -5,7 +5,7 @@ import { nameOf } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Button, Empty, GroupHead, Txt } from '@/ui';
+import { Button, Empty, ErrorLine, GroupHead, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { LoadBands } from './load-bands.tsx';
@@ -84,11 +84,7 @@ function Proposal({ week, shared }: { week: WeekToShare; shared: SharedOut }) {
       ))}
       {changing.length > 0 ? (
         <View className="gap-2 px-4 pt-4">
-          {error ? (
-            <Txt role="alert" size={15} tone="late">
-              {error}
-            </Txt>
-          ) : null}
+          <ErrorLine says={error} />
           <Button kind="main" onPress={take}>
             {t('shareOut.take', { count: taken.length })}
           </Button>

@@ -5,12 +5,14 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
 import { ItemSheet } from '@/features/item';
 import { NoticesButton } from '@/features/notices';
+import { usePlaceRings, VisitsProvider } from '@/features/visits';
 import { useGive } from '@/store/live-house.tsx';
 import { quiet, useHouseState, usePlace, usePlaceOrNull, useSaid } from '@/store/store.ts';
 import { elementOf, Heading, Icon, IconButton, NoticeBar, PersonMark, ScrollRoot, Txt, useKeysEverywhere, useWide, WovenSign, type IconName } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { Keyboard } from './keyboard.tsx';
 import { NotApplied } from './not-applied.tsx';
+import { useOccasions } from './occasions.ts';
 import { useOfflineRings } from './offline-rings.ts';
 import { PeopleStrip } from './people-strip.tsx';
 
@@ -29,29 +31,33 @@ export function Shell({ children }: { children: React.ReactNode }) {
   if (!place) return <OnItsWay />;
   return (
     <CaptureProvider>
-      <View className="h-full bg-ground">
-        {wide ? <TopBar /> : null}
-        <LineState />
-        <View className="min-h-0 grow shrink" role="main">
-          {children}
+      <VisitsProvider>
+        <View className="h-full bg-ground">
+          {wide ? <TopBar /> : null}
+          <LineState />
+          <View className="min-h-0 grow shrink" role="main">
+            {children}
+          </View>
+          <SaidBar />
+          {wide ? null : (
+            <>
+              <CaptureLine />
+              <BottomBar />
+            </>
+          )}
+          <ItemSheet />
+          <Keyboard />
+          <Rings />
         </View>
-        <SaidBar />
-        {wide ? null : (
-          <>
-            <CaptureLine />
-            <BottomBar />
-          </>
-        )}
-        <ItemSheet />
-        <Keyboard />
-        <OfflineRings />
-      </View>
+      </VisitsProvider>
     </CaptureProvider>
   );
 }
 
-function OfflineRings(): null {
+function Rings(): null {
   useOfflineRings();
+  usePlaceRings();
+  useOccasions();
   return null;
 }
 
@@ -71,13 +77,16 @@ const BELONGS: Record<string, string> = {
   '/fits': '/',
   '/sort': '/',
   '/activity': '/more',
+  '/privacy': '/more',
+  '/phones': '/more',
+  '/round': '/',
   '/chores': '/calendar',
   '/load': '/calendar',
   '/share-out': '/calendar',
 };
 
 const isAt = (path: string, at: string): boolean => {
-  const here = BELONGS[at] ?? at;
+  const here = at.startsWith('/places') ? '/more' : (BELONGS[at] ?? at);
   return path === '/' ? here === '/' : here.startsWith(path);
 };
 

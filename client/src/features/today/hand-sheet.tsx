@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useWays } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
-import { Button, Field, Heading, Sheet, Txt } from '@/ui';
+import { Button, ErrorLine, Field, Heading, Sheet } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import type { Moved } from './bands.tsx';
@@ -33,11 +33,7 @@ export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Move
       <View className="gap-4 pt-2">
         <Field label={t('sheet.message')} value={message} onChangeText={setMessage} onSubmitEditing={hand} maxLength={20_000} autoFocus />
         {ways.asks}
-        {error ? (
-          <Txt role="alert" size={15} tone="late">
-            {error}
-          </Txt>
-        ) : null}
+        <ErrorLine says={error} />
         <View className="flex-row gap-2">
           <Button kind="main" onPress={hand}>
             {t('hand.over')}

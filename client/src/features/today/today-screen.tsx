@@ -3,10 +3,12 @@ import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { useCaptureHere } from '@/features/capture';
 import { nameOf, Selecting } from '@/features/item';
+import { RoundOnToday } from '@/features/on-round';
 import { Screen } from '@/features/shell';
 import { SortBar } from '@/features/sort';
 import { useAgenda } from '@/store/agenda.ts';
 import { useArrangement } from '@/store/arrangement.ts';
+import { HereOnToday } from '@/features/here';
 import { narrowed, useNarrowed, useNow, usePlace } from '@/store/store.ts';
 import { Button, GroupHead, useWide } from '@/ui';
 import { t } from '@/words';
@@ -43,6 +45,8 @@ function Everyone() {
   const done = entries.filter(({ where }) => where === 'done').length;
   return (
     <Screen title={sayToday(calendarDateOf(useNow(), house.zone), false)} sub={t('sheet.counts', { todo: entries.length - done, done })}>
+      <RoundOnToday />
+      <HereOnToday />
       <SortBar agenda={agenda} />
       <DaySheet bands={bands} />
       <GroupHead title={t('sheet.mine')} />
@@ -70,6 +74,8 @@ function Mine() {
         {wide ? (
           <View className="flex-row">
             <View className="grow basis-0">
+              <RoundOnToday />
+              <HereOnToday />
               <TodayGroups agenda={agenda} day={day} />
             </View>
             <View className="grow basis-0 border-l border-line">
@@ -79,6 +85,8 @@ function Mine() {
           </View>
         ) : (
           <>
+            <RoundOnToday />
+            <HereOnToday />
             <SortBar agenda={agenda} />
             <TodayGroups agenda={agenda} day={day} />
             <Later agenda={later} />

@@ -1,0 +1,1 @@
+export { PlacesScreen as default } from '@/features/places';

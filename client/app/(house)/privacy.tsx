@@ -1,0 +1,1 @@
+export { PrivacyScreen as default } from '@/features/privacy';

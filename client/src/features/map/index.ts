@@ -1,0 +1,2 @@
+export { Map } from './map.tsx';
+export type { MapMark } from './marks.ts';

@@ -1,0 +1,25 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { usePlace } from '@/store/store.ts';
+import { Button, Txt } from '@/ui';
+import { t } from '@/words';
+import { useMyRound } from './use-round.ts';
+
+/** On a round, the day says where one goes next. */
+export function RoundOnToday() {
+  const { rows } = usePlace();
+  const router = useRouter();
+  const mine = useMyRound();
+  if (!mine) return null;
+  const place = mine.next ? rows.get('place', mine.next.place) : 'absent';
+  return (
+    <View className="flex-row items-center gap-2 border-b border-line px-4 py-1">
+      <Txt face="medium" className="min-w-0 grow shrink basis-0">
+        {typeof place === 'string' ? t('round.allDone') : t('round.next', { place: place.name, count: mine.next!.items.length })}
+      </Txt>
+      <Button kind="quiet" onPress={() => router.push('/round')}>
+        {t('round.open')}
+      </Button>
+    </View>
+  );
+}

@@ -1,0 +1,19 @@
+import { isDone, nextStop, type ErrandRound, type MemoryRows, type RoundStop } from '@kotiva/core';
+import { usePlace } from '@/store/store.ts';
+
+/** The round one is on, with where one goes next; null: on none. */
+export function useMyRound(): { round: ErrandRound; next: RoundStop | null } | null {
+  const { rows, me } = usePlace();
+  const round = rows.by('errandRound', 'personId', me.id).find(({ endedAt }) => endedAt === null);
+  return round ? { round, next: nextStop(round, (id) => isOpen(id, rows)) } : null;
+}
+
+function isOpen(itemId: string, rows: MemoryRows): boolean {
+  const item = rows.get('item', itemId);
+  return typeof item !== 'string' && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', itemId));
+}
+
+/** What is still ahead of one, the next first. */
+export function stopsAhead({ stops, passed }: ErrandRound, rows: MemoryRows): RoundStop[] {
+  return stops.filter(({ place, items }) => !passed.includes(place) && items.some((id) => isOpen(id, rows)));
+}

@@ -1,0 +1,1 @@
+export { PhonesScreen } from './phones-screen.tsx';

@@ -1,0 +1,24 @@
+import { isThere, type MemoryRows, type Place } from '@kotiva/core';
+import { useSelector } from 'react-redux';
+import type { Looking } from './looking.ts';
+import { usePlace, type State } from './store.ts';
+
+export const useLooking = (): Looking => useSelector((state: State) => state.looking);
+
+export const placesOf = (rows: MemoryRows): Place[] =>
+  rows
+    .all('place')
+    .filter((place) => !place.removedAt)
+    .sort((a, b) => a.name.localeCompare(b.name));
+
+/** Where one is, as far as is known: found by a device of one's own, or said by hand. */
+export function usePlacesHere(): Place[] {
+  const { rows, me } = usePlace();
+  const there = new Set(
+    rows
+      .by('visit', 'personId', me.id)
+      .filter(isThere)
+      .map(({ placeId }) => placeId),
+  );
+  return placesOf(rows).filter(({ id }) => there.has(id));
+}
