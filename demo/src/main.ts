@@ -1,6 +1,7 @@
 import { readFileSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
+import * as z from 'zod';
 import { SimulatedClock } from '../../server/src/clock.ts';
 import { Outbox, type Ways } from '../../server/src/notify/outbox.ts';
 import { Gazetteer, spotsOf } from '../../server/src/places/geocoder.ts';
@@ -28,6 +29,7 @@ const { values } = parseArgs({
     data: { type: 'string', default: join(root, '.data/demo') },
     fresh: { type: 'boolean', default: false },
     simulate: { type: 'boolean', default: true },
+    begin: { type: 'string' },
     host: { type: 'string', default: '127.0.0.1' },
     'mail-port': { type: 'string', default: process.env.KOTIVA_SMTP_IN_PORT },
   },
@@ -39,11 +41,24 @@ const state = demoStateOf(join(data, 'kotiva.sqlite'));
 if (state === 'own') stop(`The data in ${data} was not made by the demo, which would let anyone in. Choose another folder with --data.`);
 if (values.fresh || state === 'cut-off') for (const end of ['', '-wal', '-shm']) rmSync(join(data, `kotiva.sqlite${end}`), { force: true });
 
+if (values.begin !== undefined && state === 'filled' && !values.fresh) stop('The demo houses are filled already: --begin needs --fresh.');
+
 const port = portOf(values.port);
 if (values.fresh) for (const name of ['mailbox', 'phones.json']) rmSync(join(data, name), { recursive: true, force: true });
 const mailbox = new Mailbox(join(data, 'mailbox'));
 const phones = new Phones(join(data, 'phones.json'), `http://${values.host}:${port}`);
 const mailInPort = values['mail-port'] ? portOf(values['mail-port']) : await freePort();
+
+/** The instant the houses are filled for: now, or the one given, to which the simulated clock is set. */
+function beginningOf(clock: SimulatedClock): string {
+  const { begin } = values;
+  if (begin === undefined) return clock.now();
+  if (!values.simulate) stop('--begin sets the simulated clock, so it can’t be had with --no-simulate.');
+  const instant = z.iso.datetime({ offset: true }).safeParse(begin);
+  if (!instant.success) stop(`'${begin}' is not an instant. Give one such as 2027-02-02T12:00:00+02:00.`);
+  if (!clock.moveTo(new Date(instant.data).toISOString())) stop(`${begin} lies in the past. Give --begin an instant still to come.`);
+  return clock.now();
+}
 
 const region = (file: string): string => readFileSync(join(root, 'demo/region', file), 'utf8');
 
@@ -65,7 +80,7 @@ await startServer({
     markDemo(storage, 'filling');
     // what was told meanwhile is on its way once the server runs
     const attach: Attach = (ledger, clock) => void new Outbox(storage.raw, ledger, clock, WAITING);
-    await fillDemo(storage, new SimulatedClock(storage.db).now(), attach);
+    await fillDemo(storage, beginningOf(new SimulatedClock(storage.db)), attach);
     markDemo(storage, 'filled');
   },
 });

@@ -112,7 +112,6 @@ test('one Friday is dragged to Monday, the others stay; then this and all that f
 });
 
 test('by keyboard an entry goes from day to day, and says so', async ({ demo, devices }) => {
-  await demo.toNoon();
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
   await openNextMonth(aino);
@@ -157,7 +156,6 @@ test('Petri and Eetu change turns once; the other sees it at once, and the queue
 });
 
 test('time is booked for one thing and for several; what overlaps is said in minutes, and nobody else sees it', async ({ demo, devices }) => {
-  await demo.toNoon();
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await openNextMonth(aino);

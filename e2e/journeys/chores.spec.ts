@@ -18,7 +18,6 @@ async function unfoldAhead(page: Page): Promise<void> {
 }
 
 test('a chore in turns: checked off, the next stands there at once with who is next; undone, it goes again', async ({ demo, devices }) => {
-  await demo.toNoon();
   const [aino, petri, oona] = [await devices.open(PHONE), await devices.open(PHONE), await devices.open(PHONE)];
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(petri, demo, 'Petri');
@@ -65,7 +64,6 @@ test('a chore in turns: checked off, the next stands there at once with who is n
 });
 
 test('this one is left out, and then the rule goes: what is there stays as a plain item', async ({ demo, devices }) => {
-  await demo.toNoon();
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await unfoldAhead(aino);
@@ -89,7 +87,6 @@ test('this one is left out, and then the rule goes: what is there stays as a pla
 });
 
 test('by the clock the next comes when its day begins, on devices that are open', async ({ demo, devices }) => {
-  await demo.toNoon();
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await add(aino, `${SEEDLINGS} every day`);

@@ -58,7 +58,6 @@ test('a talk on Wednesday: put on the agenda from Follow-up, gone through, decid
 });
 
 test('the weave narrowed and sorted; more time, a nudge that was sent today already, and dropped with its way back', async ({ demo, devices }) => {
-  await demo.toNoon();
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
   // one nobody was asked about yet, whatever the hour
@@ -154,7 +153,6 @@ test('what happened in the house, by person and kind, page after page', async ({
 test('checked off in time without a network, it counts from the tap: both times are shown, and it is not late', async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   const tapio = await devices.open(PHONE);
-  await demo.toNoon();
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(tapio, demo, 'Tapio');
   const line = aino.getByRole('textbox', { name: 'What needs doing?' });

@@ -21,11 +21,13 @@ export class RunningKotiva {
     readonly port: number,
   ) {}
 
-  /** With data of its own: nothing, or a copy of what lies in a folder. */
+  /** With data of its own, nothing or a copy of what lies in a folder; it begins shortly after noon of a Tuesday. */
   static async start(script: 'main' | 'demo', from?: string): Promise<RunningKotiva> {
     const running = new RunningKotiva(script, await freePort());
     if (from) cpSync(from, running.data, { recursive: true });
-    await running.up();
+    if (script === 'demo' && !from) await running.up(['--simulate', '--begin', tuesdayNoon()]);
+    else await running.up();
+    if (script === 'main') await running.moveTo(tuesdayNoon());
     return running;
   }
 
@@ -76,19 +78,6 @@ export class RunningKotiva {
     return this.moveClock({ now });
   }
 
-  /** To the next noon in the house's zone, when nobody is left in peace. */
-  async toNoon(): Promise<void> {
-    const now = await this.now();
-    const today = `${now.slice(0, 10)}T10:00:00.000Z`;
-    await this.moveClock({ now: now < today ? today : new Date(Date.parse(today) + 86_400_000).toISOString() });
-  }
-
-  /** To noon of the next Tuesday, when shops are open. */
-  async toTuesdayNoon(): Promise<void> {
-    await this.toNoon();
-    for (let now = await this.now(); new Date(now).getUTCDay() !== 2; now = await this.now()) await this.advance('P1D');
-  }
-
   /** To a minute before the next midnight in the house's zone: two hours ahead of UTC while it is winter. */
   async toLastMinuteOfDay(): Promise<void> {
     const now = await this.now();
@@ -105,6 +94,13 @@ export class RunningKotiva {
     });
     if (!response.ok) throw new Error(await response.text());
   }
+}
+
+/** So that journeys hold on every day and at every hour, they begin when shops are open and nobody is left in peace. */
+function tuesdayNoon(): string {
+  const day = new Date(Date.now() + 86_400_000);
+  while (day.getUTCDay() !== 2) day.setUTCDate(day.getUTCDate() + 1);
+  return `${day.toISOString().slice(0, 10)}T10:05:00.000Z`;
 }
 
 /** Starts the application and waits for it to end by itself: what it says, and its exit code. */
@@ -132,21 +128,14 @@ export interface Devices {
   open(size: typeof WIDE, options?: DeviceOptions): Promise<Page>;
 }
 
-export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; devices: Devices }, { filled: () => Promise<string> }>({
-  // the houses are filled once and copied for every journey; they tell of days before the one they were filled on, so not past its end
+export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; devices: Devices }, { filled: string }>({
+  // the houses are filled once and copied for every journey
   filled: [
     async ({}, use) => {
-      const made: { day: string; running: RunningKotiva }[] = [];
-      await use(async () => {
-        const day = new Date().toDateString();
-        const known = made.find((one) => one.day === day);
-        if (known) return known.running.data;
-        const running = await RunningKotiva.start('demo');
-        await running.kill();
-        made.push({ day, running });
-        return running.data;
-      });
-      for (const { running } of made) rmSync(running.data, { recursive: true, force: true });
+      const running = await RunningKotiva.start('demo');
+      await running.kill();
+      await use(running.data);
+      rmSync(running.data, { recursive: true, force: true });
     },
     { scope: 'worker' },
   ],
@@ -156,7 +145,7 @@ export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; dev
     await running.stop();
   },
   demo: async ({ filled }, use) => {
-    const running = await RunningKotiva.start('demo', await filled());
+    const running = await RunningKotiva.start('demo', filled);
     await use(running);
     await running.stop();
   },

@@ -41,7 +41,8 @@ test('a nudge by hand on a day off waits for the end of it, and that is said', a
   await tapio.getByRole('link', { name: 'More', exact: true }).click();
   await tapio.getByRole('button', { name: 'When you are left in peace' }).click();
   const dayOf = (ms: number) => new Date(ms).toLocaleDateString('en-GB', { weekday: 'short', timeZone: 'Europe/Helsinki' });
-  for (const ahead of [0, 1]) await tapio.getByRole('checkbox', { name: dayOf(Date.now() + ahead * 86_400_000), exact: true }).click();
+  const now = Date.parse(await demo.now());
+  for (const ahead of [0, 1]) await tapio.getByRole('checkbox', { name: dayOf(now + ahead * 86_400_000), exact: true }).click();
   await tapio.getByRole('button', { name: 'Save' }).first().click();
   await expect(tapio.getByText('Saved.')).toBeVisible();
   await aino.getByRole('link', { name: 'Follow-up' }).click();

@@ -161,7 +161,6 @@ test('whoever gets there first has it; the others are told that somebody is ther
 });
 
 test('whoever leaves last is reminded, and reads of whom nothing is known', async ({ demo, devices }) => {
-  await demo.toNoon();
   const [aino, petri] = [await devices.open(WIDE), await devices.open(PHONE)];
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(petri, demo, 'Petri');
@@ -252,7 +251,6 @@ test('a place that is removed: how much hangs on it is said before, and what lay
 });
 
 test('a round: the shortest way while places are open, an order of one’s own with what it costs, handed to somebody else', async ({ demo, devices }) => {
-  await demo.toTuesdayNoon();
   const [petri, tapio] = [await devices.open(WIDE), await devices.open(PHONE)];
   await enterDemo(petri, demo, 'Petri');
   await enterDemo(tapio, demo, 'Tapio');

@@ -2,7 +2,6 @@ import { expect } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE } from './house.ts';
 
 test('the coming week is shared out: the load of each before and after, taken but for one line, and back again', async ({ demo, devices }) => {
-  await demo.toNoon();
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
   await aino.getByRole('link', { name: 'Calendar' }).click();
@@ -25,7 +24,6 @@ test('the coming week is shared out: the load of each before and after, taken bu
 });
 
 test('what was given out stands with whoever got it', async ({ demo, devices }) => {
-  await demo.toNoon();
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await aino.goto(`${demo.base}/share-out`);

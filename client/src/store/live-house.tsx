@@ -8,8 +8,9 @@ import { idbCache } from '@/sync/idb-cache.ts';
 import type { Outcome } from '@/sync/ports.ts';
 import { t } from '@/words';
 import { sayNote, sayReason } from '@/words/problems.ts';
+import { ticked, told } from './clock.ts';
 import { houseSlice } from './house.ts';
-import { nowOf, said, ticked, told, type Said, type Store } from './store.ts';
+import { nowOf, said, type Said, type Store } from './store.ts';
 
 interface LiveHouse {
   give<N extends CommandName>(name: N, payload: Payload<N>): Given;

@@ -1,27 +1,11 @@
 import { combineReducers, configureStore, createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { epochOf, instantOf, isHere, type CommandName, type House, type MemoryRows, type Person, type PlanView } from '@kotiva/core';
+import { instantOf, isHere, type CommandName, type House, type MemoryRows, type Person, type PlanView } from '@kotiva/core';
 import { useSelector } from 'react-redux';
+import { clockSlice } from './clock.ts';
 import { houseSlice, type HouseState } from './house.ts';
 import { lookingSlice } from './looking.ts';
 import { selectRows } from './rows.ts';
 import { soNowSlice } from './so-now.ts';
-
-/** Domain time on this device: its own clock and how far the server's is ahead of it. */
-const clockSlice = createSlice({
-  name: 'clock',
-  initialState: { aheadMs: 0, tick: 0 },
-  reducers: {
-    told: (state, { payload }: PayloadAction<string>) => {
-      const aheadMs = epochOf(payload) - Date.now();
-      // a reading within the time a message takes changes nothing
-      if (Math.abs(aheadMs - state.aheadMs) > 2_000) state.aheadMs = aheadMs;
-      state.tick += 1;
-    },
-    ticked: (state) => {
-      state.tick += 1;
-    },
-  },
-});
 
 /** What was last said at the foot of the screen, and the commands it offers. */
 export interface Said {
@@ -49,7 +33,6 @@ const narrowSlice = createSlice({
   },
 });
 
-export const { told, ticked } = clockSlice.actions;
 export const { said, quiet } = saidSlice.actions;
 export const { narrowed } = narrowSlice.actions;
 export const { switched } = soNowSlice.actions;

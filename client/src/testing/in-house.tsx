@@ -4,9 +4,10 @@ import { idOf, type World } from '@kotiva/core/testing/world';
 import { act } from 'react';
 import { Provider } from 'react-redux';
 import { CaptureProvider } from '@/features/capture';
+import { told } from '@/store/clock.ts';
 import { houseSlice, noRows } from '@/store/house.ts';
 import { LiveHouseContext } from '@/store/live-house.tsx';
-import { makeStore, told } from '@/store/store.ts';
+import { makeStore } from '@/store/store.ts';
 
 /** A screen as somebody of a house in memory sees it: what is done on it runs through the same commands, and shows at once. */
 export function inHouse(world: World, who: string, screen: React.ReactElement) {

@@ -7,4 +7,10 @@ export const useRouter = () => ({
   setParams: (params: unknown) => went.push(params),
 });
 export const usePathname = () => '/';
-export const useGlobalSearchParams = () => ({});
+
+let carried: Record<string, string> = {};
+/** What the address of the screen carries, such as the item whose sheet is open. */
+export const carry = (params: Record<string, string>) => {
+  carried = params;
+};
+export const useGlobalSearchParams = () => carried;

@@ -2,6 +2,7 @@ import { createContext, useCallback, useContext, useEffect, useMemo, useState } 
 import { useDispatch } from 'react-redux';
 import { forgetAll } from '@/sync/idb-cache.ts';
 import { ask, type Me } from '@/store/api.ts';
+import { forgetClock } from '@/store/clock.ts';
 import { forgetVisits, lookingSwitched } from '@/store/looking.ts';
 
 type Standing = { state: 'asking' } | { state: 'out'; why: 'fresh' | 'signed-out' } | { state: 'in'; me: Me; houseId: string | null };
@@ -37,6 +38,7 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
       localStorage.removeItem(CHOSEN);
       dispatch(lookingSwitched(false));
       forgetVisits();
+      forgetClock();
       setStanding({ state: 'out', why });
       await forgetAll(null).catch(() => undefined);
     },

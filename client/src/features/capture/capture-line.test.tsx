@@ -1,0 +1,84 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { alerts, tap } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { CaptureLine } from './capture-line.tsx';
+
+/** A Tuesday, noon. */
+function house() {
+  const w = new World();
+  w.join('Leila', 'helper');
+  w.join('Petri', 'member');
+  w.list('Aino', 'Accounts');
+  return w;
+}
+const line = () => screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'What needs doing?' });
+const write = (words: string) => fireEvent.change(line(), { target: { value: words } });
+const enter = () => fireEvent.keyDown(line(), { key: 'Enter' });
+const items = (w: World) => w.rows.all('item').map(({ title }) => title);
+const open = (w: World) => inHouse(w, 'Aino', <CaptureLine />);
+
+test('what is understood is shown as it is typed; one chip taken back leaves its words in the title', () => {
+  const w = house();
+  open(w);
+  write('Order 40 candles by Friday 15 min #shop');
+  const chips = () => within(screen.getByRole('group', { name: 'What was understood' }));
+  expect(chips().getAllByRole('button')).toHaveLength(3);
+  fireEvent.click(chips().getByRole('button', { name: /15 min/ }));
+  enter();
+  expect(w.rows.all('item')).toMatchObject([{ title: 'Order 40 candles 15 min', due: '2026-11-27', effort: null }]);
+  expect(line().value).toBe('');
+});
+
+test('a day that is no such weekday is asked about first, and what was typed stays', () => {
+  const w = house();
+  open(w);
+  write('Chimney sweep on Monday 2 December');
+  enter();
+  expect(alerts()).toEqual(['One question first.']);
+  expect(items(w)).toEqual([]);
+  expect(line().value).toBe('Chimney sweep on Monday 2 December');
+  tap(/^(Wed )?2 Dec/);
+  enter();
+  expect(w.rows.all('item')).toMatchObject([{ title: 'Chimney sweep' }]);
+});
+
+test('a name nobody has is said, and the item is added all the same', () => {
+  const w = house();
+  open(w);
+  write('Ask @Zebedee about the boat ');
+  expect(screen.getByText('Nobody here is called “Zebedee”; it stays in the title.')).toBeTruthy();
+  enter();
+  expect(items(w)).toEqual(['Ask @Zebedee about the boat']);
+});
+
+test('handed over in a list they can’t open: first it is said what they see', () => {
+  const w = house();
+  open(w);
+  write('Pay the sweep @Leila *Accounts');
+  write('Pay the sweep @Leila');
+  enter();
+  const [item] = w.rows.all('item');
+  expect(item).toMatchObject({ title: 'Pay the sweep', listId: null });
+  expect(w.part(item!.id, 'Leila').standing).toBe('needs-action');
+});
+
+test('what stands below the first line are its notes', () => {
+  const w = house();
+  open(w);
+  write('Call the workshop\nAsk for Raimo\nBefore noon');
+  enter();
+  expect(w.rows.all('item')).toMatchObject([{ title: 'Call the workshop', notes: 'Ask for Raimo\nBefore noon' }]);
+});
+
+test('an overlong line says so and stays typed; nothing typed adds nothing', () => {
+  const w = house();
+  open(w);
+  write('   ');
+  enter();
+  write('x'.repeat(501));
+  enter();
+  expect(alerts()).toEqual(['That is too long: at most 500 characters.']);
+  expect(line().value).toHaveLength(501);
+  expect(items(w)).toEqual([]);
+});

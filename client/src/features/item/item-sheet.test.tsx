@@ -1,0 +1,226 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { alerts, enter, tap, type } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { carry } from '@/testing/router.ts';
+import { ItemSheet } from './item-sheet.tsx';
+
+/** A Tuesday, noon: Aino handed the jackets to Leila and Tapio, who each count theirs. */
+function house() {
+  const w = new World();
+  w.join('Leila', 'helper');
+  w.join('Tapio', 'member');
+  w.join('Noor', 'helper');
+  const list = w.list('Aino', 'Boathouse', [
+    ['Leila', 'check'],
+    ['Tapio', 'edit'],
+    ['Noor', 'view'],
+  ]);
+  const jackets = w.item('Aino', 'Count the jackets', { list, due: '2026-11-27' });
+  const handed = () =>
+    w.must('Aino', 'part.handOver', { items: [jackets], persons: ['Leila', 'Tapio'].map((name) => w.person(name)), policy: 'each', message: 'For the insurance' });
+  return { w, list, jackets, handed };
+}
+const open = (w: World, who: string, item: string) => {
+  carry({ item });
+  return inHouse(w, who, <ItemSheet />);
+};
+afterEach(() => carry({}));
+
+test('the item is a sentence; a day in words becomes its deadline, one that is none says so and stays', () => {
+  const { w, jackets } = house();
+  const { said } = open(w, 'Aino', jackets);
+  tap(/Change the deadline/);
+  type('In words', 'the day after the flood');
+  enter('In words');
+  expect(alerts()).toEqual(['This is not understood as a day. Choose one below, or write it like 4 Dec.']);
+  expect(screen.getByLabelText<HTMLInputElement>('In words').value).toBe('the day after the flood');
+  type('In words', 'next Monday 17:00');
+  enter('In words');
+  tap('Set');
+  expect(w.row(jackets).due).toBe('2026-11-30T17:00');
+  expect(said()).toContain('17:00');
+});
+
+test('minutes that are no number are said beside their field, and nothing is set', () => {
+  const { w, jackets } = house();
+  open(w, 'Aino', jackets);
+  tap('Add to it');
+  tap('Minutes');
+  for (const wrong of ['a while', '0', '-5', '1.5']) {
+    type('Another number of minutes', wrong);
+    tap('Set');
+    expect(alerts()).toEqual(['Write the minutes as a number from 1 on, such as 20.']);
+    expect(w.row(jackets).effort).toBeNull();
+  }
+  type('Another number of minutes', '20');
+  tap('Set');
+  expect(w.row(jackets).effort).toBe(20);
+});
+
+test('a title made empty keeps the old one and says why', () => {
+  const { w, jackets } = house();
+  open(w, 'Aino', jackets);
+  fireEvent.click(screen.getByRole('heading', { level: 1 }).firstElementChild!);
+  type('What needs doing', '  ');
+  enter('What needs doing');
+  expect(alerts()).toHaveLength(1);
+  expect(w.row(jackets).title).toBe('Count the jackets');
+  type('What needs doing', 'Count the life jackets');
+  enter('What needs doing');
+  expect(w.row(jackets).title).toBe('Count the life jackets');
+});
+
+test('tags are put on by tap and by name, each once', () => {
+  const { w, list, jackets } = house();
+  w.item('Aino', 'Something else', { list, tags: ['boats'] });
+  open(w, 'Aino', jackets);
+  tap('Add to it');
+  tap('Tags');
+  tap('#boats', 'checkbox');
+  type('New tags', 'Boats, safety #insurance');
+  tap('Save');
+  const names = w.row(jackets).tagIds.map((id) => w.rows.all('tag').find((tag) => tag.id === id)!.name);
+  expect(names).toEqual(['boats', 'safety', 'insurance']);
+});
+
+test('who may only look taps nothing but what is their own', () => {
+  const { w, jackets } = house();
+  open(w, 'Noor', jackets);
+  expect(screen.queryByRole('button', { name: /Change the deadline/ })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Hand over' })).toBeNull();
+  expect(screen.queryByLabelText('Add a step')).toBeNull();
+  tap('Add to it');
+  expect(within(screen.getByRole('group', { name: 'Add to it' })).getAllByRole('button').map((one) => one.textContent)).toEqual(['Remind me', 'Book time']);
+});
+
+test('an item that is gone says so instead of an empty sheet', () => {
+  const { w } = house();
+  open(w, 'Aino', '0190a000-0000-7000-8000-00000000ffff');
+  expect(screen.getByText('It was removed for good, or you may not see it.')).toBeTruthy();
+});
+
+test('opening it is seeing it, for oneself alone; taking it is one tap', () => {
+  const { w, jackets, handed } = house();
+  handed();
+  const { given } = open(w, 'Leila', jackets);
+  expect(w.part(jackets, 'Leila').seenAt).toBe(w.now);
+  expect(w.part(jackets, 'Tapio').seenAt).toBeNull();
+  expect(given).toContain('notice.read');
+  expect(screen.getAllByText('For the insurance')).toHaveLength(2);
+  tap('Take it');
+  expect(w.part(jackets, 'Leila').standing).toBe('accepted');
+});
+
+test('asking back needs words; they are kept until they can be sent', () => {
+  const { w, jackets, handed } = house();
+  handed();
+  open(w, 'Leila', jackets);
+  tap('Ask back');
+  tap('Ask back');
+  expect(alerts()).toEqual(['Write a few words first.']);
+  type('What do you want to know from Aino?', 'The small ones too?');
+  tap('Ask back');
+  expect(w.part(jackets, 'Leila').standing).toBe('tentative');
+  expect(screen.getByText('“The small ones too?”')).toBeTruthy();
+});
+
+test('who can’t says why; whoever gave it passes it on from there', () => {
+  const { w, jackets, handed } = house();
+  handed();
+  const leila = open(w, 'Leila', jackets);
+  tap('Can’t');
+  type('Why not? Only Aino reads it.', 'My back');
+  tap('Can’t');
+  expect(w.part(jackets, 'Leila').standing).toBe('declined');
+  leila.unmount();
+  open(w, 'Aino', jackets);
+  expect(screen.getByText('“My back”')).toBeTruthy();
+  tap('Pass on');
+  tap('Pass on');
+  expect(alerts()).toEqual(['Choose who it goes to.']);
+  tap(/Noor/, 'checkbox');
+  fireEvent.click(screen.getAllByRole('button', { name: 'Pass on' }).at(-1)!);
+  expect(w.part(jackets, 'Leila').passedTo).toBe(w.person('Noor'));
+  expect(w.part(jackets, 'Noor').standing).toBe('needs-action');
+});
+
+test('how far it is, is told to who gave it; the last part done asks to be tied off where that was wanted', () => {
+  const { w, jackets } = house();
+  w.must('Aino', 'part.handOver', { items: [jackets], persons: [w.person('Leila')], confirm: true });
+  w.must('Leila', 'part.accept', { item: jackets });
+  const leila = open(w, 'Leila', jackets);
+  tap('How far it is');
+  tap('60 %', 'radio');
+  expect(w.part(jackets, 'Leila').percent).toBe(60);
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Check off “Count the jackets”' }));
+  leila.unmount();
+  const { said } = open(w, 'Aino', jackets);
+  tap('Send back');
+  tap('Send back');
+  expect(alerts()).toEqual(['Write a few words first.']);
+  type('What is still missing? Leila reads it.', 'The whistles');
+  tap('Send back');
+  expect(w.part(jackets, 'Leila').standing).not.toBe('completed');
+  expect(said()).toContain('Leila');
+});
+
+test('handed to nobody is said; to two, each or whoever comes first, by a day, with a word', () => {
+  const { w, jackets } = house();
+  open(w, 'Aino', jackets);
+  tap('Hand over');
+  tap('Hand over');
+  expect(alerts()).toEqual(['Choose who it goes to.']);
+  tap(/Leila/, 'checkbox');
+  expect(screen.queryByRole('radiogroup', { name: 'Who must do it' })).toBeNull();
+  tap(/Tapio/, 'checkbox');
+  tap('Whoever comes first', 'radio');
+  type('A word with it', 'Before the inspection');
+  tap('Hand over');
+  expect(w.row(jackets).policy).toBe('any');
+  expect(w.part(jackets, 'Tapio').message).toBe('Before the inspection');
+});
+
+test('somebody who can’t open the list is asked about before anything is handed over', () => {
+  const { w } = house();
+  const own = w.list('Aino', 'Accounts');
+  const bill = w.item('Aino', 'Pay the sweep', { list: own });
+  open(w, 'Aino', bill);
+  tap('Hand over');
+  tap(/Leila/, 'checkbox');
+  expect(screen.getByText('will see only this')).toBeTruthy();
+  tap('Hand over');
+  expect(alerts()).toEqual(['Say first what they should see.']);
+  expect(w.parts(bill).filter(({ personId }) => personId !== null)).toEqual([]);
+  tap('Share Accounts too, to check off', 'radio');
+  tap('Hand over');
+  expect(w.part(bill, 'Leila').standing).toBe('needs-action');
+  expect(w.rows.by('share', 'listId', own).map(({ personId, access }) => [personId, access])).toEqual([[w.person('Leila'), 'check']]);
+});
+
+test('it waits for somebody, and stops waiting when that has come', () => {
+  const { w, jackets } = house();
+  open(w, 'Aino', jackets);
+  tap('Add to it');
+  tap('It waits');
+  tap('Mark as waiting');
+  expect(alerts()).toHaveLength(1);
+  type('What does it wait for', 'the new rack');
+  tap('Tapio', 'radio');
+  tap('Mark as waiting');
+  expect(screen.getByText('Waits for the new rack, from Tapio')).toBeTruthy();
+  tap('It has come');
+  expect(screen.queryByText('Waits for the new rack, from Tapio')).toBeNull();
+});
+
+test('steps are added one after the other, and counted', () => {
+  const { w, jackets } = house();
+  open(w, 'Aino', jackets);
+  for (const step of ['Small', 'Large', ' ']) {
+    type('Add a step', step);
+    enter('Add a step');
+  }
+  expect(w.rows.by('item', 'parentId', jackets).map(({ title }) => title)).toEqual(['Small', 'Large']);
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Check off “Small”' }));
+  expect(screen.getByText('1 of 2')).toBeTruthy();
+});

@@ -1,0 +1,90 @@
+import { fireEvent, screen } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { tap } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { carry, went } from '@/testing/router.ts';
+import { NoticesButton } from './notices.tsx';
+
+/** A Tuesday, noon: Aino handed Leila two things, and Leila has a question about one. */
+function house() {
+  const w = new World();
+  w.join('Leila', 'helper');
+  const list = w.list('Aino', 'Boathouse', [['Leila', 'check']]);
+  const [oars, rope] = ['Oars', 'Rope'].map((title) => w.item('Aino', title, { list }));
+  for (const item of [oars!, rope!]) w.must('Aino', 'part.handOver', { items: [item], persons: [w.person('Leila')], message: 'Before the ice' });
+  return { w, list, oars: oars!, rope: rope! };
+}
+const open = (w: World, who: string) => {
+  const shown = inHouse(w, who, <NoticesButton />);
+  tap(/^Notices, /);
+  return shown;
+};
+afterEach(() => carry({}));
+
+test('what is new is counted; taken where it stands, or put away all at once', () => {
+  const { w, oars, rope } = house();
+  open(w, 'Leila');
+  expect(screen.getAllByText(/Before the ice/)).toHaveLength(2);
+  fireEvent.click(screen.getAllByRole('button', { name: 'Take it' })[0]!);
+  expect([oars, rope].map((id) => w.part(id, 'Leila').standing).toSorted()).toEqual(['accepted', 'needs-action']);
+  expect(screen.getAllByRole('button', { name: 'Take it' })).toHaveLength(1);
+  tap('Put all away');
+  expect(screen.queryByText('new')).toBeNull();
+  expect(w.rows.by('notice', 'personId', w.person('Leila')).every(({ readAt }) => readAt !== null)).toBe(true);
+});
+
+test('a question is answered there; an empty answer can’t be sent', () => {
+  const { w, oars } = house();
+  w.must('Leila', 'part.askBack', { item: oars, question: 'The short ones too?' });
+  open(w, 'Aino');
+  expect(screen.getByText(/The short ones too\?/)).toBeTruthy();
+  tap('Say');
+  expect(w.rows.by('comment', 'itemId', oars).map(({ text }) => text)).toEqual(['The short ones too?']);
+  fireEvent.change(screen.getByRole('textbox', { name: 'Answer' }), { target: { value: 'Only the long ones' } });
+  tap('Say');
+  expect(w.rows.by('comment', 'itemId', oars).map(({ text }) => text)).toContain('Only the long ones');
+  expect(screen.queryByText('new')).toBeNull();
+});
+
+test('a reminder is put off to a later hour, or to a place', () => {
+  const { w, list } = house();
+  w.must('Aino', 'place.make', { name: 'Quay', position: { lat: 62.3, lon: 27.1 } });
+  const lamp = w.item('Aino', 'Light the lamp', { list });
+  w.must('Aino', 'alarm.set', { item: lamp, person: w.person('Aino'), trigger: { kind: 'absolute', at: '2026-11-24T12:30' } });
+  const [alarm] = w.rows.by('alarm', 'itemId', lamp);
+  w.now = '2026-11-24T10:30:00.000Z';
+  w.system('alarm.ring', { alarm: alarm!.id, at: w.now });
+  const shown = open(w, 'Aino');
+  tap('Later');
+  tap('In 1 h');
+  shown.unmount();
+  const kept = () => w.rows.by('alarm', 'itemId', lamp).filter(({ removedAt }) => removedAt === null);
+  expect(kept()).toMatchObject([{ snoozedUntil: '2026-11-24T11:30:00.000Z' }]);
+  w.now = '2026-11-24T11:30:00.000Z';
+  w.system('alarm.ring', { alarm: alarm!.id, at: w.now });
+  open(w, 'Aino');
+  tap('Later');
+  tap('When I get to …');
+  tap('When I get to Quay');
+  expect(kept().some(({ trigger }) => trigger.kind === 'place')).toBe(true);
+});
+
+test('a reminder done checks its item off', () => {
+  const { w, list } = house();
+  const lamp = w.item('Aino', 'Light the lamp', { list });
+  w.must('Aino', 'alarm.set', { item: lamp, person: w.person('Aino'), trigger: { kind: 'absolute', at: '2026-11-24T12:30' } });
+  w.now = '2026-11-24T10:30:00.000Z';
+  w.system('alarm.ring', { alarm: w.rows.by('alarm', 'itemId', lamp)[0]!.id, at: w.now });
+  open(w, 'Aino');
+  tap('Done');
+  expect(w.part(lamp, null).standing).toBe('completed');
+  expect(screen.queryByText('new')).toBeNull();
+});
+
+test('opening one reads it and opens its item', () => {
+  const { w, rope } = house();
+  open(w, 'Leila');
+  fireEvent.click(screen.getAllByRole('button', { name: /Rope/ })[0]!);
+  expect(went.at(-1)).toMatchObject({ item: rope });
+  expect(w.rows.by('notice', 'personId', w.person('Leila')).find(({ itemId }) => itemId === rope)!.readAt).not.toBeNull();
+});

@@ -1,0 +1,114 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { alerts, tap, type } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { RoundScreen } from './round-screen.tsx';
+
+/** Petri, at the quay at noon of a Tuesday; the shop lies on the way to the dairy, the island 40 km off. */
+function house() {
+  const w = new World();
+  for (const name of ['Petri', 'Tapio']) w.join(name);
+  for (const [name, lat] of [
+    ['Quay', 62.3],
+    ['Dairy', 62.36],
+    ['Shop', 62.32],
+    ['Island', 62.7],
+  ] as const)
+    w.must('Petri', 'place.make', { name, position: { lat, lon: 27.1 } });
+  const list = w.list('Petri', 'Errands', [['Tapio', 'check']]);
+  const at = (name: string) => w.rows.all('place').find((one) => one.name === name)!.id;
+  const item = (title: string, place: string, due?: string) => w.item('Petri', title, { list, place: at(place), due });
+  const items = { butter: item('Butter', 'Dairy'), milk: item('Milk', 'Shop'), salt: item('Salt', 'Shop') };
+  return { w, at, item, items };
+}
+const open = (w: World, who = 'Petri') => inHouse(w, who, <RoundScreen />);
+/** Planned to end at its last stop: there and back, either way round is as short. */
+async function openToTheLast(w: World) {
+  const shown = open(w);
+  await screen.findByText(/^Done at/);
+  tap('Ends: back where it began');
+  tap('at the last stop', 'radio');
+  await screen.findByText(/^Done at/);
+  return shown;
+}
+/** The stops in the order shown, without their numbers and hours. */
+const order = () => screen.getAllByRole('button', { name: /^Move / }).map((one) => one.getAttribute('aria-label')!.slice('Move '.length));
+const round = (w: World) => w.rows.all('errandRound').find(({ endedAt }) => endedAt === null);
+const move = (place: string, how: string) => {
+  fireEvent.keyDown(screen.getByRole('button', { name: `Move ${place}` }), { key: 'Enter' });
+  fireEvent.click(screen.getByRole('menuitem', { name: how }));
+};
+
+test('with nothing to do at a place, it says how a round comes about', () => {
+  const w = new World();
+  open(w, 'Aino');
+  expect(screen.getByText(/^Nothing open belongs to a place on the map/)).toBeTruthy();
+});
+
+test('the way is the shortest; another order says what it costs, and the shortest is one tap away', async () => {
+  const { w } = house();
+  await openToTheLast(w);
+  expect(order()).toEqual(['Shop', 'Dairy']);
+  move('Shop', 'Down');
+  expect(order()).toEqual(['Dairy', 'Shop']);
+  expect(screen.getByText(/^\d+ min longer than the shortest$/)).toBeTruthy();
+  tap('Take the shortest');
+  expect(order()).toEqual(['Shop', 'Dairy']);
+});
+
+test('what can’t be made in time is left out, with why', async () => {
+  const { w, item } = house();
+  item('Oars', 'Island', '2026-11-24T12:20');
+  open(w);
+  const left = within(await screen.findByRole('region', { name: 'Can’t be made' }));
+  expect(left.getByText('Island: too far to be there in time, even straight away')).toBeTruthy();
+  expect(order().toSorted()).toEqual(['Dairy', 'Shop']);
+});
+
+test('a stop is left out by hand; with none left it says so', async () => {
+  const { w } = house();
+  open(w);
+  await screen.findByText(/^Done at/);
+  const stops = within(screen.getByRole('group', { name: 'Stops' }));
+  fireEvent.click(stops.getByRole('checkbox', { name: /^Dairy/ }));
+  await screen.findByText(/^Done at/);
+  // with one stop there is no order
+  expect(screen.queryByRole('button', { name: /^Move / })).toBeNull();
+  fireEvent.click(stops.getByRole('checkbox', { name: /^Shop/ }));
+  expect(screen.getByText('Choose at least one stop.')).toBeTruthy();
+});
+
+test('begun, the next stop comes first, with its things to check off; checking off moves on', async () => {
+  const { w, at, items } = house();
+  const { titles, said } = await openToTheLast(w);
+  tap('Start the round');
+  expect(said()).toBe('On the way.');
+  expect(round(w)!.stops.map(({ place }) => place)).toEqual([at('Shop'), at('Dairy')]);
+  expect(titles().slice(0, 2).sort()).toEqual(['Milk', 'Salt']);
+  tap('Check off “Milk”', 'checkbox');
+  tap('Check off “Salt”', 'checkbox');
+  expect(within(screen.getByRole('region', { name: 'Next stop' })).getByText('Dairy')).toBeTruthy();
+  tap('Check off “Butter”', 'checkbox');
+  expect(screen.getByText('Everything on the round is done.')).toBeTruthy();
+  tap('End the round');
+  expect(round(w)).toBeUndefined();
+  expect(w.part(items.butter, null).standing).toBe('completed');
+});
+
+test('handed to nobody is said; handed over, it is theirs and no longer mine', async () => {
+  const { w } = house();
+  const petri = open(w);
+  await screen.findByText(/^Done at/);
+  tap('Start the round');
+  tap('Hand the round over');
+  tap('Hand it over');
+  expect(alerts()).toEqual(['Choose somebody.']);
+  tap('Tapio', 'radio');
+  type('A word with it', 'The shop first, they close early');
+  tap('Hand it over');
+  expect(round(w)!.personId).toBe(w.person('Tapio'));
+  expect(w.told('Tapio')).toContain('round');
+  petri.unmount();
+  open(w, 'Tapio');
+  expect(screen.getByRole('region', { name: 'Next stop' })).toBeTruthy();
+});

@@ -1,0 +1,96 @@
+import { screen } from '@testing-library/react';
+import type { Series } from '@kotiva/core';
+import { World } from '@kotiva/core/testing/world';
+import { alerts, tap, type } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { ChorePanel } from './chore-panel.tsx';
+
+/** A Tuesday, noon. The fire is lit on Friday. */
+function house() {
+  const w = new World();
+  w.join('Leila', 'helper');
+  w.join('Tapio', 'member');
+  const list = w.list('Aino', 'Guesthouse', [
+    ['Leila', 'check'],
+    ['Tapio', 'edit'],
+  ]);
+  const fire = w.item('Aino', 'Light the sauna', { list, due: '2026-11-27' });
+  return { w, list, fire };
+}
+const closed = jest.fn();
+beforeEach(() => closed.mockClear());
+const open = (w: World, item: string) => inHouse(w, 'Aino', <ChorePanel item={w.row(item)} onClose={closed} />);
+const chores = (w: World): Series[] => w.rows.all('series').filter(({ endsBefore }) => endsBefore === null);
+
+test('every other Friday, in turns: said before it is set, with the days it comes to', () => {
+  const { w, fire } = house();
+  open(w, fire);
+  tap('By weeks', 'radio');
+  type('Every so many weeks', '2');
+  expect(screen.getByText(/^Every 2 weeks on Fri/)).toBeTruthy();
+  expect(screen.getByText(/^Then: .*11 Dec.*25 Dec/)).toBeTruthy();
+  tap('Leila', 'checkbox');
+  tap('Tapio', 'checkbox');
+  tap('in turns', 'radio');
+  tap('Let it come back');
+  expect(closed).toHaveBeenCalled();
+  expect(chores(w)).toMatchObject([{ rrule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=FR', turn: 'turns', personIds: [w.person('Leila'), w.person('Tapio')] }]);
+});
+
+test.each([
+  ['Every so many weeks', '0', 'Write a whole number from 1 on.'],
+  ['Every so many weeks', 'two', 'Write a whole number from 1 on.'],
+])('%s: %p can’t be set, and why is said', (field, value, why) => {
+  const { w, fire } = house();
+  open(w, fire);
+  tap('By weeks', 'radio');
+  type(field, value);
+  expect(alerts()).toEqual([why]);
+  expect(screen.getByRole('button', { name: 'Let it come back' }).getAttribute('aria-disabled')).toBe('true');
+  tap('Let it come back');
+  expect(chores(w)).toEqual([]);
+});
+
+test('a rule of one’s own has to be one', () => {
+  const { w, fire } = house();
+  open(w, fire);
+  tap('A rule of one’s own', 'radio');
+  expect(alerts()).toEqual(['Write a rule, such as FREQ=WEEKLY;BYDAY=FR.']);
+  type('The rule, as RFC 5545 writes it', 'FREQ=SOMETIMES');
+  tap('Let it come back');
+  expect(chores(w)).toEqual([]);
+  type('The rule, as RFC 5545 writes it', 'FREQ=MONTHLY;BYDAY=-1FR');
+  expect(screen.getByText(/the last Friday/)).toBeTruthy();
+  tap('Let it come back');
+  expect(chores(w)).toMatchObject([{ rrule: 'FREQ=MONTHLY;BYDAY=-1FR' }]);
+});
+
+test('so long after it was done; then there are no days to count ahead', () => {
+  const { w, fire } = house();
+  open(w, fire);
+  tap('After it was done', 'radio');
+  type('So long after', '3');
+  expect(screen.getByText(/3 (days|weeks) after it was done/)).toBeTruthy();
+  tap('Let it come back');
+  expect(chores(w)).toMatchObject([{ rrule: null }]);
+});
+
+test('of a chore: left out once, no more of it, or plain again', () => {
+  const { w, list } = house();
+  w.must('Aino', 'chore.make', { title: 'Water the plants', list, rrule: 'FREQ=WEEKLY;BYDAY=TU', dtstart: '2026-11-24' });
+  const plants = w.rows.all('item').find(({ title, seriesId }) => title === 'Water the plants' && seriesId)!;
+  const shown = open(w, plants.id);
+  tap('Leave this one out');
+  expect(w.part(plants.id, null).standing).not.toBe('completed');
+  expect(shown.said()).toContain('Water the plants');
+  expect(closed).toHaveBeenCalledTimes(1);
+  shown.unmount();
+  const next = w.rows
+    .all('item')
+    .filter(({ seriesId, removedAt, id }) => seriesId === plants.seriesId && !removedAt && id !== plants.id)
+    .at(-1);
+  open(w, (next ?? plants).id);
+  tap('Remove this and all that follow');
+  expect(closed).toHaveBeenCalledTimes(2);
+  expect(chores(w)).toEqual([]);
+});
