@@ -18,7 +18,12 @@ function house() {
   ]);
   const jackets = w.item('Aino', 'Count the jackets', { list, due: '2026-11-27' });
   const handed = () =>
-    w.must('Aino', 'part.handOver', { items: [jackets], persons: ['Leila', 'Tapio'].map((name) => w.person(name)), policy: 'each', message: 'For the insurance' });
+    w.must('Aino', 'part.handOver', {
+      items: [jackets],
+      persons: ['Leila', 'Tapio'].map((name) => w.person(name)),
+      policy: 'each',
+      message: 'For the insurance',
+    });
   return { w, list, jackets, handed };
 }
 const open = (w: World, who: string, item: string) => {
@@ -91,7 +96,11 @@ test('who may only look taps nothing but what is their own', () => {
   expect(screen.queryByRole('button', { name: 'Hand over' })).toBeNull();
   expect(screen.queryByLabelText('Add a step')).toBeNull();
   tap('Add to it');
-  expect(within(screen.getByRole('group', { name: 'Add to it' })).getAllByRole('button').map((one) => one.textContent)).toEqual(['Remind me', 'Book time']);
+  expect(
+    within(screen.getByRole('group', { name: 'Add to it' }))
+      .getAllByRole('button')
+      .map((one) => one.textContent),
+  ).toEqual(['Remind me', 'Book time']);
 });
 
 test('an item that is gone says so instead of an empty sheet', () => {

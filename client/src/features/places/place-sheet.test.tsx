@@ -115,7 +115,11 @@ test('seen by whom one chooses; for the others it is not there', async () => {
   open(w, 'Tapio');
   type('Name of the place', 'My berry spot');
   tap('Only me and whom I choose', 'radio');
-  expect(within(screen.getByRole('group', { name: 'Also sees it' })).getAllByRole('checkbox').map((one) => one.textContent)).toEqual(['Aino', 'Leila']);
+  expect(
+    within(screen.getByRole('group', { name: 'Also sees it' }))
+      .getAllByRole('checkbox')
+      .map((one) => one.textContent),
+  ).toEqual(['Aino', 'Leila']);
   tap('Leila', 'checkbox');
   await save();
   expect(made(w)!.seenBy).toEqual([w.person('Tapio'), w.person('Leila')]);

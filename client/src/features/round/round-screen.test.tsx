@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
 import { alerts, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
@@ -50,7 +50,7 @@ test('the way is the shortest; another order says what it costs, and the shortes
   await openToTheLast(w);
   expect(order()).toEqual(['Shop', 'Dairy']);
   move('Shop', 'Down');
-  expect(order()).toEqual(['Dairy', 'Shop']);
+  await waitFor(() => expect(order()).toEqual(['Dairy', 'Shop']));
   expect(screen.getByText(/^\d+ min longer than the shortest$/)).toBeTruthy();
   tap('Take the shortest');
   expect(order()).toEqual(['Shop', 'Dairy']);

@@ -31,7 +31,7 @@ test('every other Friday, in turns: said before it is set, with the days it come
   expect(screen.getByText(/^Then: .*11 Dec.*25 Dec/)).toBeTruthy();
   tap('Leila', 'checkbox');
   tap('Tapio', 'checkbox');
-  tap('in turns', 'radio');
+  tap('In turns', 'radio');
   tap('Let it come back');
   expect(closed).toHaveBeenCalled();
   expect(chores(w)).toMatchObject([{ rrule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=FR', turn: 'turns', personIds: [w.person('Leila'), w.person('Tapio')] }]);

@@ -71,7 +71,14 @@ test('days away need a first day, and end no earlier than they begin', () => {
 });
 
 test('holidays of a region are found by its name; the house has days off of its own', async () => {
-  answering({ body: { regions: [{ region: 'FI', name: 'Finland' }, { region: 'SE', name: 'Sweden' }] } });
+  answering({
+    body: {
+      regions: [
+        { region: 'FI', name: 'Finland' },
+        { region: 'SE', name: 'Sweden' },
+      ],
+    },
+  });
   const { w } = house();
   inHouse(w, 'Aino', <DaysOff />);
   const kept = () => w.rows.get('house', w.houseId) as { region: string | null; daysOff: unknown[] };
