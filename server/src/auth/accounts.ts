@@ -1,6 +1,6 @@
 import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes } from 'node:crypto';
-import { and, eq, ne } from 'drizzle-orm';
+import { and, eq, ne, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Db } from '../db/open.ts';
 import { account, device } from '../db/schema.ts';
@@ -29,8 +29,11 @@ const SEEN_EVERY_MS = 60_000;
 /** Who signs in, and the browsers they are signed in on. Real time, not domain time. */
 export class Accounts {
   private decoy: Promise<string> | null = null;
+  private readonly behind: ReturnType<typeof lookUpBySecret>;
 
-  constructor(private readonly db: Db) {}
+  constructor(private readonly db: Db) {
+    this.behind = lookUpBySecret(db);
+  }
 
   /** Null when the address is taken. */
   async create(email: string, password: string, name: string): Promise<Account | null> {
@@ -89,18 +92,12 @@ export class Accounts {
   }
 
   bySecret(secret: string): SignedIn | null {
-    const known = this.db
-      .select()
-      .from(device)
-      .where(eq(device.secretHash, digest(secret)))
-      .get();
+    const known = this.behind.get({ secretHash: digest(secret) });
     if (!known) return null;
-    const owner = this.byId(known.accountId);
-    if (!owner) return null;
-    if (Date.now() - Date.parse(known.lastSeenAt) > SEEN_EVERY_MS) {
-      this.db.update(device).set({ lastSeenAt: new Date().toISOString() }).where(eq(device.id, known.id)).run();
+    if (Date.now() - Date.parse(known.device.lastSeenAt) > SEEN_EVERY_MS) {
+      this.db.update(device).set({ lastSeenAt: new Date().toISOString() }).where(eq(device.id, known.device.id)).run();
     }
-    return { account: owner, deviceId: known.id };
+    return { account: publicPart(known.account), deviceId: known.device.id };
   }
 
   devices(accountId: string): Device[] {
@@ -131,6 +128,15 @@ export class Accounts {
       .run();
   }
 }
+
+/** Every request asks it: built once. */
+const lookUpBySecret = (db: Db) =>
+  db
+    .select()
+    .from(device)
+    .innerJoin(account, eq(account.id, device.accountId))
+    .where(eq(device.secretHash, sql.placeholder('secretHash')))
+    .prepare();
 
 const digest = (secret: string): string => createHash('sha256').update(secret).digest('hex');
 const publicPart = ({ id, email, name, theme }: Account): Account => ({ id, email, name, theme });

@@ -1,0 +1,84 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { tap } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { CalendarScreen } from './calendar-screen.tsx';
+
+/** A Tuesday, noon. The plants are watered every Friday, in turns. */
+function house() {
+  const w = new World();
+  for (const name of ['Leila', 'Tapio']) w.join(name);
+  const list = w.list('Aino', 'Guesthouse', [
+    ['Leila', 'edit'],
+    ['Tapio', 'edit'],
+  ]);
+  w.must('Aino', 'chore.make', {
+    title: 'Water the plants',
+    list,
+    rrule: 'FREQ=WEEKLY;BYDAY=FR',
+    dtstart: '2026-11-27',
+    turn: 'turns',
+    persons: [w.person('Leila'), w.person('Tapio')],
+  });
+  const sweep = w.item('Aino', 'Chimney sweep', { list, due: '2026-12-01T09:00' });
+  return { w, list, sweep };
+}
+const open = (w: World) => inHouse(w, 'Aino', <CalendarScreen />);
+const day = (name: RegExp) => screen.getByRole('button', { name });
+const choose = async (row: string, how: string) => {
+  fireEvent.keyDown(screen.getByRole('button', { name: `More on “${row}”` }), { key: 'Enter' });
+  fireEvent.click(screen.getByRole('menuitem', { name: how }));
+  await screen.findByRole('dialog');
+};
+
+test('a month with what stands on each day; the day chosen is listed, with whose turn it would be', () => {
+  const { w } = house();
+  open(w);
+  expect(day(/27 Nov.*1 open/)).toBeTruthy();
+  fireEvent.click(day(/27 Nov.*1 open/));
+  expect(screen.getByText(/Leila/)).toBeTruthy();
+  tap('The next month');
+  fireEvent.click(day(/ 1 Dec.*1 open/));
+  expect(screen.getByText('Chimney sweep')).toBeTruthy();
+  fireEvent.click(day(/ 2 Dec/));
+  expect(screen.getByText('Nothing stands on this day. What you type below is planned for it.')).toBeTruthy();
+});
+
+test('one of a chore moved asks whether only this one is meant; the others stay', async () => {
+  const { w } = house();
+  open(w);
+  tap('The next month');
+  fireEvent.click(day(/ 4 Dec.*1 open/));
+  await choose('Water the plants', 'Move it');
+  const words = screen.getByLabelText('In words');
+  fireEvent.change(words, { target: { value: '5 Dec' } });
+  fireEvent.keyDown(words, { key: 'Enter' });
+  tap('Move it there');
+  expect(screen.getByText(/^It comes back\. From .* only this one, or all that follow too\?$/)).toBeTruthy();
+  tap('Only this one');
+  expect(day(/ 5 Dec.*1 open/)).toBeTruthy();
+  expect(day(/ 4 Dec.*0 open/)).toBeTruthy();
+  expect(day(/11 Dec.*1 open/)).toBeTruthy();
+});
+
+test('a turn is swapped with a later one of somebody else', async () => {
+  const { w } = house();
+  open(w);
+  tap('The next month');
+  fireEvent.click(day(/ 4 Dec.*1 open/));
+  expect(screen.getByText(/Tapio/)).toBeTruthy();
+  await choose('Water the plants', 'Swap turns');
+  const other = within(screen.getByRole('dialog')).getAllByRole('button', { name: /^Leila, Fri 11 Dec/ })[0]!;
+  fireEvent.click(other);
+  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+  expect(screen.getByText(/Leila/)).toBeTruthy();
+});
+
+test('by date only days on which something stands are listed', () => {
+  const { w } = house();
+  const { titles } = open(w);
+  tap('By date', 'radio');
+  expect(screen.getAllByText('Water the plants').length).toBeGreaterThan(7);
+  expect(screen.getByText('Chimney sweep')).toBeTruthy();
+  expect(titles).toBeTruthy();
+});

@@ -1,0 +1,42 @@
+import { screen } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { tap, type } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { went } from '@/testing/router.ts';
+import { FindScreen } from './find-screen.tsx';
+
+function house() {
+  const w = new World();
+  const list = w.list('Aino', 'Boathouse');
+  w.item('Aino', 'Grease the winch', { list });
+  const jackets = w.item('Aino', 'Count the jackets', { list, notes: 'the winch hut first' });
+  w.item('Aino', 'Winch side', { parent: jackets });
+  const done = w.item('Aino', 'Order a winch handle', { list });
+  w.must('Aino', 'part.checkOff', { item: done, person: null });
+  w.must('Aino', 'place.make', { name: 'Winch hut', position: { lat: 62.3, lon: 27.1 }, address: 'Rantatie 1' });
+  return w;
+}
+const WORDS = 'Words in a title, a step or notes';
+beforeEach(() => localStorage.clear());
+
+test('in titles, steps and notes, with where it stands; places too', () => {
+  const { titles } = inHouse(house(), 'Aino', <FindScreen />);
+  type(WORDS, 'winch');
+  expect(titles().toSorted()).toEqual(['Count the jackets', 'Grease the winch', 'Winch hut', 'Winch side']);
+  expect(screen.getByText(/^Boathouse · Count the jackets$/)).toBeTruthy();
+  tap(/^Winch hut/);
+  expect(went.at(-1)).toMatch(/^\/places\//);
+});
+
+test('what is done only where one asks for it, and it is remembered', () => {
+  const w = house();
+  const first = inHouse(w, 'Aino', <FindScreen />);
+  type(WORDS, 'handle');
+  expect(screen.getByText('Nothing open has “handle” in it.')).toBeTruthy();
+  tap('What is done as well', 'checkbox');
+  expect(first.titles()).toEqual(['Order a winch handle']);
+  first.unmount();
+  const again = inHouse(w, 'Aino', <FindScreen />);
+  type(WORDS, 'handle');
+  expect(again.titles()).toEqual(['Order a winch handle']);
+});
