@@ -1,14 +1,13 @@
 // `npm test`: sets up all it needs, then lint, types, unit, browser. `--deep`: more seeds.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { build, install, run } from './lib.mjs';
+import { build, install, root, run, stop } from './lib.mjs';
 
 const deep = process.argv.includes('--deep');
 const started = Date.now();
 install();
 needChromium();
-step('lint', () => run('npm', ['run', '-s', 'lint']));
-step('types', () => run('npm', ['run', '-s', 'typecheck']));
+await sideBySide('lint', 'typecheck');
 step('unit', () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '20000' : '1000', KILL_SEEDS: deep ? '200' : '3' } }));
 step('build', build);
 step('browser', () => run('npm', ['run', '-s', 'browser']));
@@ -21,13 +20,32 @@ function step(name, task) {
   console.log(`== ${name}: ${Math.round((Date.now() - from) / 1000)} s`);
 }
 
+/** Neither needs the other, and each of them one core. What they say comes when each has ended. */
+async function sideBySide(...scripts) {
+  const from = Date.now();
+  const ended = scripts.map(
+    (script) =>
+      new Promise((resolve) => {
+        let said = '';
+        const child = spawn('npm', ['run', '-s', script], { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+        for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+        child.on('close', (code) => {
+          console.log(`\n== ${script}: ${Math.round((Date.now() - from) / 1000)} s\n${said}`);
+          resolve(code === 0);
+        });
+      }),
+  );
+  const passed = await Promise.all(ended);
+  if (passed.includes(false)) stop('Lint or types failed.');
+}
+
 /** The browser comes from Debian's package. */
 function needChromium() {
   if (existsSync('/usr/bin/chromium')) return;
   console.log('Installing Chromium …');
-  const root = process.getuid?.() === 0 ? [] : ['sudo'];
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) =>
-    spawnSync([...root, 'apt-get'][0], [...root, 'apt-get', ...args].slice(1), {
+    spawnSync([...sudo, 'apt-get'][0], [...sudo, 'apt-get', ...args].slice(1), {
       stdio: 'inherit',
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     });

@@ -1,124 +1,7 @@
-import { NEEDS, TABLE, type CommandName, type Footing, type Role } from '@kotiva/core';
-import { Household } from './testing/household.ts';
-import { RealServer } from './testing/real-server.ts';
+import type { CommandName } from '@kotiva/core';
+import { footings, REFERENCE, type Column, type Situation } from './situation.ts';
 
-type Sharing = 'owner' | 'edit' | 'check' | 'view' | 'none' | 'private';
-type Relation = 'none' | 'own-part' | 'maker' | 'giver';
-const ROLES: Exclude<Role, 'outside'>[] = ['manager', 'member', 'helper'];
-const SHARINGS: Sharing[] = ['owner', 'edit', 'check', 'view', 'none', 'private'];
-const RELATIONS: Relation[] = ['none', 'own-part', 'maker', 'giver'];
-
-/** Section 11 of the product's reference, copied by hand: what the table in core must say. */
-const REFERENCE = {
-  owner: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'yes' },
-  edit: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'manager' },
-  check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', check: 'yes', tie: 'no', share: 'no' },
-  view: { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'own-part', check: 'no', tie: 'no', share: 'no' },
-  'own-part': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'roles', answer: 'yes', check: 'its-steps', tie: 'no', share: 'no' },
-};
-type Column = keyof (typeof REFERENCE)['owner'];
-
-/** What somebody is to an item, from how the case was set up, not from the code that decides it. */
-function footings(role: Role, sharing: Sharing, relation: Relation): Footing[] {
-  const own: Footing[] = relation === 'own-part' ? ['own-part'] : [];
-  if (sharing === 'owner') return ['owner', ...own];
-  if (sharing === 'private') return own;
-  if (role === 'manager') return ['edit', ...own];
-  if (sharing === 'none') return own;
-  return [sharing === 'edit' && role === 'helper' ? 'check' : sharing, ...own];
-}
-
-function expected(column: Column, role: Role, sharing: Sharing, relation: Relation): boolean {
-  return footings(role, sharing, relation).some((footing) => {
-    const grant = REFERENCE[footing][column];
-    if (grant === 'manager') return role === 'manager';
-    if (grant === 'giver') return role === 'manager' || relation === 'giver';
-    if (grant === 'own-items') return relation === 'maker' || relation === 'giver';
-    if (grant === 'roles') return role !== 'helper';
-    return grant === 'yes';
-  });
-}
-
-/** One situation: an actor of a role, a list shared with them so, items they stand in that relation to. */
-class Situation {
-  constructor(
-    readonly house: Household,
-    readonly role: Exclude<Role, 'outside'>,
-    readonly sharing: Sharing,
-    readonly relation: Relation,
-  ) {}
-  readonly me = 'Actor';
-  private target: string | null = null;
-
-  /** A list of the owner's, shared with the actor (and, but for a private one, with somebody else). */
-  async list(): Promise<string> {
-    const owner = this.sharing === 'owner' ? this.me : 'Owner';
-    const shares = this.sharing === 'private' ? [] : [{ person: this.house.person('Other'), access: 'edit' as const }];
-    const list = this.house.made('list', await this.house.must(owner, 'list.make', { name: 'List', colour: 'moss', icon: 'leaf', shares })).id;
-    if (this.sharing !== 'owner') await this.shareWithMe(list, this.access);
-    return list;
-  }
-
-  /** An item in such a list, in the situation's relation. */
-  async item(): Promise<string> {
-    const { house, relation } = this;
-    const list = await this.list();
-    const mine = relation === 'maker' || relation === 'giver';
-    const owner = this.sharing === 'owner' ? this.me : 'Owner';
-    if (mine && this.sharing !== 'owner') await this.shareWithMe(list, 'edit');
-    const item = house.made('item', await house.must(mine ? this.me : owner, 'item.add', { title: 'Item', list })).id;
-    if (relation === 'giver') await house.must(this.me, 'part.handOver', { items: [item], persons: [house.person('Other')], confirm: true });
-    if (relation === 'own-part') await house.must(owner, 'part.handOver', { items: [item], persons: [house.person(this.me)] });
-    if (mine && this.sharing !== 'owner') await this.shareWithMe(list, this.access);
-    return item;
-  }
-
-  /** The same, handed to the other person as well. */
-  async itemOfOther(done = false): Promise<string> {
-    const item = await this.item();
-    const { house } = this;
-    const giver = this.relation === 'giver' ? null : this.sharing === 'owner' ? this.me : 'Owner';
-    // given by somebody who is not the actor, unless the actor owns the list
-    if (giver)
-      await house.must(giver === this.me ? this.helperOwner(item) : giver, 'part.handOver', { items: [item], persons: [house.person('Other')], confirm: true });
-    if (done) await house.must('Other', 'part.checkOff', { item, person: house.person('Other') });
-    return item;
-  }
-
-  /** A list of the actor's own: for what needs leave at one end only. */
-  async own(): Promise<string> {
-    this.target ??= this.house.made('list', await this.house.must(this.me, 'list.make', { name: 'Mine', colour: 'moss', icon: 'leaf' })).id;
-    return this.target;
-  }
-
-  get other(): string {
-    return this.house.person('Other');
-  }
-
-  allows(column: Column): boolean {
-    return expected(column, this.role, this.sharing, this.relation);
-  }
-
-  /** What the sharing alone allows, whatever one has of an item in it. */
-  allowsInList(column: Column): boolean {
-    return footings(this.role, this.sharing, 'none').some((footing) => ['yes', this.role].includes(REFERENCE[footing][column]));
-  }
-
-  private get access() {
-    return this.sharing === 'edit' || this.sharing === 'check' || this.sharing === 'view' ? this.sharing : null;
-  }
-
-  private async shareWithMe(list: string, access: 'edit' | 'check' | 'view' | null): Promise<void> {
-    await this.house.must('Owner', 'list.share', { list, person: this.house.person(this.me), access });
-  }
-
-  /** Where the actor owns the list, the other person, who may change it, gives to themselves: so the actor is not the giver. */
-  private helperOwner(_item: string): string {
-    return 'Other';
-  }
-}
-
-type Case = (s: Situation) => Promise<{ payload: unknown; allowed: boolean }>;
+export type Case = (s: Situation) => Promise<{ payload: unknown; allowed: boolean }>;
 const manager = (s: Situation) => s.role === 'manager';
 const ownPart = (s: Situation) => s.relation === 'own-part';
 const onList =
@@ -202,7 +85,7 @@ let tokens = 0;
 const freshToken = () => `token-${tokens++}`.padEnd(40, 'x');
 
 /** Every command, each as often as what it needs depends on what it is done to. */
-const CASES: Record<CommandName, Record<string, Case>> = {
+export const CASES: Record<CommandName, Record<string, Case>> = {
   'house.make': {},
   'person.join': {},
   'house.change': { 'its name': byManagers(() => ({ name: 'Other name' })) },
@@ -445,50 +328,3 @@ const CASES: Record<CommandName, Record<string, Case>> = {
     anothers: async (s) => ({ payload: { command: await s.house.must('Owner', 'item.add', { title: 'Theirs' }) }, allowed: false }),
   },
 };
-
-describe('who may', () => {
-  const server = new RealServer();
-  beforeAll(() => server.start());
-  afterAll(() => server.stop());
-
-  test('the table in core is the one of the reference', () => expect(TABLE).toEqual(REFERENCE));
-
-  test('every command stands in the table and is tried here', () => expect(Object.keys(CASES).sort()).toEqual(Object.keys(NEEDS).sort()));
-
-  describe.each(ROLES)('as %s', (role) => {
-    test.each(SHARINGS.flatMap((sharing) => RELATIONS.map((relation) => [sharing, relation] as const)))(
-      'list %s, item %s',
-      async (sharing, relation) => {
-        const house = new Household(server);
-        await house.found('Owner');
-        for (const [name, as] of [
-          ['Actor', role],
-          ['Other', 'member'],
-          ['Third', 'member'],
-        ] as const)
-          await house.join(name, as, 'Owner');
-        const situation = new Situation(house, role, sharing, relation);
-        const wrong: string[] = [];
-        for (const [name, cases] of Object.entries(CASES)) {
-          for (const [what, make] of Object.entries(cases)) {
-            const { payload, allowed } = await make(situation);
-            const outcome = await house.send('Actor', { name, payload });
-            const was = outcome.outcome === 'accepted' ? 'accepted' : outcome.reason.code;
-            if (allowed !== (was === 'accepted')) wrong.push(`${name} ${what}: ${was}, should be ${allowed ? 'accepted' : 'refused'}`);
-          }
-        }
-        expect(wrong).toEqual([]);
-      },
-      60_000,
-    );
-  });
-
-  test('who is not in the house may nothing but enter it', async () => {
-    const house = new Household(server);
-    await house.found('Owner');
-    const stranger = await house.send('Stranger', { name: 'item.add', payload: { title: 'Hello' } });
-    expect(stranger).toMatchObject({ outcome: 'refused', reason: { code: 'not-a-member' } });
-    expect((await house.fetch('Stranger', 'GET', `/api/houses/${house.houseId}/changes`)).status).toBe(403);
-    expect((await house.fetch('Stranger', 'GET', `/api/houses/${house.houseId}/live`)).status).toBe(403);
-  });
-});

@@ -1,0 +1,3 @@
+import { tryEverythingAs } from './trying.ts';
+
+describe('what a helper may', () => tryEverythingAs('helper'));

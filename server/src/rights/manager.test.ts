@@ -1,0 +1,3 @@
+import { tryEverythingAs } from './trying.ts';
+
+describe('what a manager may', () => tryEverythingAs('manager'));

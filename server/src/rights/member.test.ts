@@ -1,0 +1,3 @@
+import { tryEverythingAs } from './trying.ts';
+
+describe('what a member may', () => tryEverythingAs('member'));

@@ -1,0 +1,118 @@
+import type { Footing, Role } from '@kotiva/core';
+import type { Household } from '../testing/household.ts';
+
+export type Sharing = 'owner' | 'edit' | 'check' | 'view' | 'none' | 'private';
+export type Relation = 'none' | 'own-part' | 'maker' | 'giver';
+export const ROLES: Exclude<Role, 'outside'>[] = ['manager', 'member', 'helper'];
+export const SHARINGS: Sharing[] = ['owner', 'edit', 'check', 'view', 'none', 'private'];
+export const RELATIONS: Relation[] = ['none', 'own-part', 'maker', 'giver'];
+
+/** Section 11 of the product's reference, copied by hand: what the table in core must say. */
+export const REFERENCE = {
+  owner: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'yes' },
+  edit: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'manager' },
+  check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', check: 'yes', tie: 'no', share: 'no' },
+  view: { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'own-part', check: 'no', tie: 'no', share: 'no' },
+  'own-part': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'roles', answer: 'yes', check: 'its-steps', tie: 'no', share: 'no' },
+};
+export type Column = keyof (typeof REFERENCE)['owner'];
+
+/** What somebody is to an item, from how the case was set up, not from the code that decides it. */
+export function footings(role: Role, sharing: Sharing, relation: Relation): Footing[] {
+  const own: Footing[] = relation === 'own-part' ? ['own-part'] : [];
+  if (sharing === 'owner') return ['owner', ...own];
+  if (sharing === 'private') return own;
+  if (role === 'manager') return ['edit', ...own];
+  if (sharing === 'none') return own;
+  return [sharing === 'edit' && role === 'helper' ? 'check' : sharing, ...own];
+}
+
+function expected(column: Column, role: Role, sharing: Sharing, relation: Relation): boolean {
+  return footings(role, sharing, relation).some((footing) => {
+    const grant = REFERENCE[footing][column];
+    if (grant === 'manager') return role === 'manager';
+    if (grant === 'giver') return role === 'manager' || relation === 'giver';
+    if (grant === 'own-items') return relation === 'maker' || relation === 'giver';
+    if (grant === 'roles') return role !== 'helper';
+    return grant === 'yes';
+  });
+}
+
+/** One situation: an actor of a role, a list shared with them so, items they stand in that relation to. */
+export class Situation {
+  constructor(
+    readonly house: Household,
+    readonly role: Exclude<Role, 'outside'>,
+    readonly sharing: Sharing,
+    readonly relation: Relation,
+  ) {}
+  readonly me = 'Actor';
+  private target: string | null = null;
+
+  /** A list of the owner's, shared with the actor (and, but for a private one, with somebody else). */
+  async list(): Promise<string> {
+    const owner = this.sharing === 'owner' ? this.me : 'Owner';
+    const shares = this.sharing === 'private' ? [] : [{ person: this.house.person('Other'), access: 'edit' as const }];
+    const list = this.house.made('list', await this.house.must(owner, 'list.make', { name: 'List', colour: 'moss', icon: 'leaf', shares })).id;
+    if (this.sharing !== 'owner') await this.shareWithMe(list, this.access);
+    return list;
+  }
+
+  /** An item in such a list, in the situation's relation. */
+  async item(): Promise<string> {
+    const { house, relation } = this;
+    const list = await this.list();
+    const mine = relation === 'maker' || relation === 'giver';
+    const owner = this.sharing === 'owner' ? this.me : 'Owner';
+    if (mine && this.sharing !== 'owner') await this.shareWithMe(list, 'edit');
+    const item = house.made('item', await house.must(mine ? this.me : owner, 'item.add', { title: 'Item', list })).id;
+    if (relation === 'giver') await house.must(this.me, 'part.handOver', { items: [item], persons: [house.person('Other')], confirm: true });
+    if (relation === 'own-part') await house.must(owner, 'part.handOver', { items: [item], persons: [house.person(this.me)] });
+    if (mine && this.sharing !== 'owner') await this.shareWithMe(list, this.access);
+    return item;
+  }
+
+  /** The same, handed to the other person as well. */
+  async itemOfOther(done = false): Promise<string> {
+    const item = await this.item();
+    const { house } = this;
+    const giver = this.relation === 'giver' ? null : this.sharing === 'owner' ? this.me : 'Owner';
+    // given by somebody who is not the actor, unless the actor owns the list
+    if (giver)
+      await house.must(giver === this.me ? this.helperOwner(item) : giver, 'part.handOver', { items: [item], persons: [house.person('Other')], confirm: true });
+    if (done) await house.must('Other', 'part.checkOff', { item, person: house.person('Other') });
+    return item;
+  }
+
+  /** A list of the actor's own: for what needs leave at one end only. */
+  async own(): Promise<string> {
+    this.target ??= this.house.made('list', await this.house.must(this.me, 'list.make', { name: 'Mine', colour: 'moss', icon: 'leaf' })).id;
+    return this.target;
+  }
+
+  get other(): string {
+    return this.house.person('Other');
+  }
+
+  allows(column: Column): boolean {
+    return expected(column, this.role, this.sharing, this.relation);
+  }
+
+  /** What the sharing alone allows, whatever one has of an item in it. */
+  allowsInList(column: Column): boolean {
+    return footings(this.role, this.sharing, 'none').some((footing) => ['yes', this.role].includes(REFERENCE[footing][column]));
+  }
+
+  private get access() {
+    return this.sharing === 'edit' || this.sharing === 'check' || this.sharing === 'view' ? this.sharing : null;
+  }
+
+  private async shareWithMe(list: string, access: 'edit' | 'check' | 'view' | null): Promise<void> {
+    await this.house.must('Owner', 'list.share', { list, person: this.house.person(this.me), access });
+  }
+
+  /** Where the actor owns the list, the other person, who may change it, gives to themselves: so the actor is not the giver. */
+  private helperOwner(_item: string): string {
+    return 'Other';
+  }
+}
