@@ -65,7 +65,8 @@ export const houseSlice = createSlice({
     },
     closed: () => closed,
     pageApplied(state, { payload: { put, evict, seq } }: PayloadAction<Page>) {
-      for (const { noun, row } of put) (state.confirmed[noun] as Record<string, Row>)[row.id] = row;
+      // frozen as a whole: what came is not walked through once more to freeze every part of it
+      for (const { noun, row } of put) (state.confirmed[noun] as Record<string, Row>)[row.id] = Object.freeze(row);
       for (const { noun, id } of evict) delete state.confirmed[noun][id];
       state.cursor = Math.max(state.cursor, seq);
       state.pending = state.pending.filter(({ ackSeq }) => ackSeq === null || ackSeq > state.cursor);

@@ -177,7 +177,7 @@ export class SyncEngine {
       page: (page) => {
         this.liveWait = FIRST_WAIT_MS;
         store.dispatch(actions.pageApplied(page));
-        void cache.page(page);
+        void cache.page(page).catch(() => undefined);
         this.lineIs('live');
       },
       clock: (now) => {

@@ -1,6 +1,6 @@
-import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { deleteDB, openDB, unwrap, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Noun, Row } from '@kotiva/core';
-import { noRows, type Pending, type Refused } from '../store/house.ts';
+import { noRows, type Page, type Pending, type Refused } from '../store/house.ts';
 import { memoryCache } from './memory-cache.ts';
 import type { Cache, Kept } from './ports.ts';
 
@@ -32,24 +32,23 @@ export function idbCache(accountId: string, houseId: string): Cache {
     // another tab, or signing out, wants it gone
     blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
   }).catch(() => null);
+  // pages are written in their order, and none after one that could not be: the cursor goes with them, so it is fetched again
+  let written: Promise<void> = Promise.resolve();
   const withDb = async <T>(work: (db: IDBPDatabase<Shape>) => Promise<T>, otherwise: () => Promise<T>): Promise<T> => {
     const db = await database;
     return db ? work(db) : otherwise();
   };
   return {
     load: () => withDb(loadAll, () => spare.load()),
-    page: (page) =>
-      withDb(
-        async (db) => {
-          const tx = db.transaction(['rows', 'cursor'], 'readwrite');
-          const rows = tx.objectStore('rows');
-          for (const { noun, row } of page.put) void rows.put({ key: `${noun}:${row.id}`, noun, row });
-          for (const { noun, id } of page.evict) void rows.delete(`${noun}:${id}`);
-          void tx.objectStore('cursor').put(page.seq, 'cursor');
-          await tx.done;
-        },
-        () => spare.page(page),
-      ),
+    page(page) {
+      written = written.then(afterPainting).then(() =>
+        withDb(
+          (db) => writePage(db, page),
+          () => spare.page(page),
+        ),
+      );
+      return written;
+    },
     pending: (pending, refused) =>
       withDb(
         async (db) => void (await db.put('queue', { pending, refused }, 'queue')),
@@ -64,6 +63,19 @@ export function idbCache(accountId: string, houseId: string): Cache {
         () => spare.forget(),
       ),
   };
+}
+
+/** What has come is shown first. */
+const afterPainting = () => new Promise((resolve) => setTimeout(resolve, 0));
+
+async function writePage(db: IDBPDatabase<Shape>, { put, evict, seq }: Page): Promise<void> {
+  const tx = db.transaction(['rows', 'cursor'], 'readwrite');
+  // without a promise for each of what may be thousands
+  const rows = unwrap(tx.objectStore('rows'));
+  for (const { noun, row } of put) rows.put({ key: `${noun}:${row.id}`, noun, row });
+  for (const { noun, id } of evict) rows.delete(`${noun}:${id}`);
+  void tx.objectStore('cursor').put(seq, 'cursor');
+  await tx.done;
 }
 
 async function loadAll(db: IDBPDatabase<Shape>): Promise<Kept> {
