@@ -18,20 +18,23 @@ const nameOf = (accountId: string, houseId: string) => `${PREFIX}/${accountId}/$
 /** What a device keeps of one account × house, in IndexedDB. Where the browser refuses storage, in memory. */
 export function idbCache(accountId: string, houseId: string): Cache {
   const spare = memoryCache();
-  const database = openDB<Shape>(nameOf(accountId, houseId), SHAPE, {
-    upgrade(db, from, _to, tx) {
-      if (from > 0) {
-        // rows of an earlier shape lack fields: they are fetched anew, what still waits to be sent stays
-        void tx.objectStore('rows').clear();
-        return void tx.objectStore('cursor').clear();
-      }
-      db.createObjectStore('rows', { keyPath: 'key' });
-      db.createObjectStore('queue');
-      db.createObjectStore('cursor');
-    },
-    // another tab, or signing out, wants it gone
-    blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
-  }).catch(() => null);
+  // it may refuse by throwing at once
+  const open = async () =>
+    openDB<Shape>(nameOf(accountId, houseId), SHAPE, {
+      upgrade(db, from, _to, tx) {
+        if (from > 0) {
+          // rows of an earlier shape lack fields: they are fetched anew, what still waits to be sent stays
+          void tx.objectStore('rows').clear();
+          return void tx.objectStore('cursor').clear();
+        }
+        db.createObjectStore('rows', { keyPath: 'key' });
+        db.createObjectStore('queue');
+        db.createObjectStore('cursor');
+      },
+      // another tab, or signing out, wants it gone
+      blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
+    });
+  const database = open().catch(() => null);
   // pages are written in their order, and none after one that could not be: the cursor goes with them, so it is fetched again
   let written: Promise<void> = Promise.resolve();
   const withDb = async <T>(work: (db: IDBPDatabase<Shape>) => Promise<T>, otherwise: () => Promise<T>): Promise<T> => {
