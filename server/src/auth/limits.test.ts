@@ -11,7 +11,7 @@ describe('attempts in a window of time', () => {
     const tries = limit();
     for (let time = 0; time < 3; time++) {
       expect(tries.wait('leila')).toBe(0);
-      tries.failed('leila');
+      tries.count('leila');
       minutes(1);
     }
     expect(tries.wait('leila')).toBe(12);
@@ -23,7 +23,7 @@ describe('attempts in a window of time', () => {
 
   test('each key counts for itself, and succeeding forgets', () => {
     const tries = limit();
-    for (let time = 0; time < 3; time++) tries.failed('leila');
+    for (let time = 0; time < 3; time++) tries.count('leila');
     expect(tries.wait('noor')).toBe(0);
     tries.succeeded('leila');
     expect(tries.wait('leila')).toBe(0);
@@ -31,11 +31,11 @@ describe('attempts in a window of time', () => {
 
   test('a window begins with its first failure, not with the last', () => {
     const tries = limit();
-    tries.failed('leila');
+    tries.count('leila');
     minutes(14);
-    tries.failed('leila');
+    tries.count('leila');
     minutes(2);
-    tries.failed('leila');
+    tries.count('leila');
     expect(tries.wait('leila')).toBe(0);
   });
 });

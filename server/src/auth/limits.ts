@@ -1,9 +1,9 @@
 interface Window {
-  failures: number;
+  attempts: number;
   until: number;
 }
 
-/** Counts failed sign-ins in windows of real time, per key. What is counted is forgotten at a restart. */
+/** Counts attempts in windows of real time, per key: sign-ins that failed, look-ups. What is counted is forgotten at a restart. */
 export class AttemptLimit {
   private readonly windows = new Map<string, Window>();
 
@@ -16,15 +16,15 @@ export class AttemptLimit {
   /** Minutes to wait before the next attempt; 0 when one is allowed. */
   wait(key: string): number {
     const window = this.windows.get(key);
-    if (!window || window.until <= this.nowMs() || window.failures < this.most) return 0;
+    if (!window || window.until <= this.nowMs() || window.attempts < this.most) return 0;
     return Math.max(1, Math.ceil((window.until - this.nowMs()) / 60_000));
   }
 
-  failed(key: string): void {
+  count(key: string): void {
     const now = this.nowMs();
     const window = this.windows.get(key);
-    if (window && window.until > now) window.failures += 1;
-    else this.windows.set(key, { failures: 1, until: now + this.minutes * 60_000 });
+    if (window && window.until > now) window.attempts += 1;
+    else this.windows.set(key, { attempts: 1, until: now + this.minutes * 60_000 });
     if (this.windows.size > 10_000) for (const [old, { until }] of this.windows) if (until <= now) this.windows.delete(old);
   }
 

@@ -36,7 +36,7 @@ export function captureRoutes(services: Services): Hono<Env> {
     refuseWhileLimited(perAddress, key);
     const whose = tokens.use(/^Bearer\s+(\S+)$/i.exec(c.req.header('authorization') ?? '')?.[1] ?? '');
     if (!whose) {
-      perAddress.failed(key);
+      perAddress.count(key);
       throw new Problem(401, 'unknown-key', 'This key is not known. Make a new one in the settings.');
     }
     const account = accounts.byId(whose.accountId);

@@ -49,7 +49,7 @@ export function outsidePages(services: Services): Hono<Env> {
     const key = `outside ${addressOf(c)}`;
     refuseWhileLimited(perAddress, key);
     const visit = desk.visit(c.req.param('token') ?? '');
-    if (!visit) perAddress.failed(key);
+    if (!visit) perAddress.count(key);
     return visit;
   }
 

@@ -40,7 +40,7 @@ export function sessionRoutes(services: Services): Hono<Env> {
     refuseWhileLimited(perAddress, `new ${addressOf(c)}`);
     const made = await accounts.create(email, password, name);
     if (!made) {
-      perAddress.failed(`new ${addressOf(c)}`);
+      perAddress.count(`new ${addressOf(c)}`);
       throw new Problem(409, 'email-taken', 'There is an account with this address already. Sign in instead.', { field: 'email' });
     }
     startSession(c, services, made);
@@ -54,8 +54,8 @@ export function sessionRoutes(services: Services): Hono<Env> {
     refuseWhileLimited(perAddress, addressOf(c));
     const account = await accounts.check(email, password);
     if (!account) {
-      perAccount.failed(key);
-      perAddress.failed(addressOf(c));
+      perAccount.count(key);
+      perAddress.count(addressOf(c));
       throw new Problem(401, 'wrong-password', 'Address and password do not belong together.', { field: 'password' });
     }
     perAccount.succeeded(key);
@@ -95,7 +95,7 @@ export function sessionRoutes(services: Services): Hono<Env> {
     const { current, password } = await bodyOf(c, z.object({ current: z.string().max(200), password: Password }));
     refuseWhileLimited(perAccount, account.email);
     if (!(await accounts.check(account.email, current))) {
-      perAccount.failed(account.email);
+      perAccount.count(account.email);
       throw new Problem(422, 'wrong-password', 'That is not your present password.', { field: 'current' });
     }
     const others = accounts.devices(account.id).filter(({ id }) => id !== deviceId);

@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v5 } from 'uuid';
-import { createApp } from '../app.ts';
+import { createApp, type AppOptions } from '../app.ts';
 import type { Services } from '../context.ts';
 import { openStorage, type Storage } from '../db/open.ts';
 
@@ -19,9 +19,11 @@ export class RealServer {
   services!: Services;
   base = '';
 
+  constructor(private readonly options: Pick<AppOptions, 'geocoder' | 'map'> = {}) {}
+
   async start(): Promise<void> {
     this.storage = openStorage(join(this.folder, 'kotiva.sqlite'), MIGRATIONS);
-    const { app, services } = createApp({ storage: this.storage, version: 'test' });
+    const { app, services } = createApp({ ...this.options, storage: this.storage, version: 'test' });
     this.services = services;
     await new Promise<void>((resolve) => {
       this.http = serve({ fetch: app.fetch, port: 0, hostname: '127.0.0.1' }, (info: AddressInfo) => {
