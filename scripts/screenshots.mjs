@@ -109,8 +109,13 @@ const PICTURES = {
 
 const only = process.argv.slice(2);
 build();
+// shortly after noon of a Tuesday, so that they show the same whenever they are taken
+const begin = new Date(Date.now() + 86_400_000);
+while (begin.getUTCDay() !== 2) begin.setUTCDate(begin.getUTCDate() + 1);
+begin.setUTCHours(10, 5, 0, 0);
 const data = mkdtempSync(join(tmpdir(), 'kotiva-pictures-'));
-const server = spawn(process.execPath, [join(root, 'server/out/demo.mjs'), '--port', String(PORT), '--data', data], { stdio: ['ignore', 'pipe', 'inherit'] });
+const options = ['--port', String(PORT), '--data', data, '--begin', begin.toISOString()];
+const server = spawn(process.execPath, [join(root, 'server/out/demo.mjs'), ...options], { stdio: ['ignore', 'pipe', 'inherit'] });
 await new Promise((resolve) => server.stdout.on('data', (said) => String(said).includes('listens') && resolve()));
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu'] });
 try {

@@ -33,7 +33,7 @@ export function PlannedStops({ order, legs, going, onOrder }: PlannedStopsProps)
                 lead={
                   <View className="flex-row items-center">
                     {handle}
-                    <Txt face="bold" tone="chore" className="w-6 text-center">
+                    <Txt size={15} face="bold" tone="chore" className="w-6 text-center">
                       {String(nth + 1)}
                     </Txt>
                   </View>
