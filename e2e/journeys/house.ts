@@ -78,12 +78,13 @@ export class RunningKotiva {
     return this.moveClock({ now });
   }
 
-  /** To a minute before the next midnight in the house's zone: two hours ahead of UTC while it is winter. */
+  /** To a minute before the next midnight in the house's zone. */
   async toLastMinuteOfDay(): Promise<void> {
-    const now = await this.now();
-    const today = `${now.slice(0, 10)}T21:59:00.000Z`;
-    const tomorrow = new Date(Date.parse(today) + 86_400_000).toISOString();
-    await this.moveClock({ now: now < today ? today : tomorrow });
+    const now = Date.parse(await this.now());
+    const wallClock = new Date(now).toLocaleString('sv-SE', { timeZone: 'Europe/Helsinki' });
+    const aheadMs = Date.parse(`${wallClock.replace(' ', 'T')}Z`) - Math.floor(now / 1_000) * 1_000;
+    const midnight = Math.ceil((now + aheadMs) / 86_400_000) * 86_400_000 - aheadMs;
+    await this.moveClock({ now: new Date(midnight - 60_000).toISOString() });
   }
 
   private async moveClock(to: { now: string } | { advance: string }): Promise<void> {
