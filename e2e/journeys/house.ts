@@ -177,9 +177,10 @@ async function openDevice(
   return context.newPage();
 }
 
-/** Signs a page in as one of the demo people, with the one tap the sign-in page offers. */
+/** Signs a page in as one of the demo people, with the one tap the sign-in page offers; Today is there when it returns, so what is typed goes to it. */
 export async function enterDemo(page: Page, running: RunningKotiva, name: string): Promise<void> {
   await page.goto(running.base);
   await page.getByRole('button', { name }).click();
   await page.getByRole('navigation').waitFor();
+  await page.getByRole('main').getByRole('heading', { level: 1 }).waitFor();
 }
