@@ -123,8 +123,10 @@ function Player({ name, tracks, onPlay, onStop }: PlayerProps) {
       Number(speed),
     );
   return (
-    <View role="group" aria-label={t('phones.of', { name })} className="gap-4 px-4 py-4">
-      <GroupHead title={t('phones.of', { name })} />
+    <View role="group" aria-label={t('phones.of', { name })} className="gap-4 px-4 pb-4">
+      <View className="-mx-4">
+        <GroupHead title={t('phones.of', { name })} />
+      </View>
       <LabelledChoice label={t('phones.track')} value={track} options={all.map((one) => ({ value: one.name, words: one.name }))} onChange={setTrack} />
       <TrackFile
         onTrack={(read) => {
