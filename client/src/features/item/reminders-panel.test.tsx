@@ -1,7 +1,8 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import type { Trigger } from '@kotiva/core';
-import { World } from '@kotiva/core/testing/world';
+import type { World } from '@kotiva/core/testing/world';
 import { answering } from '@/testing/answers.ts';
+import { boathouse } from '@/testing/boathouse.ts';
 import { alerts, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
@@ -9,13 +10,7 @@ import { ItemSheet } from './item-sheet.tsx';
 
 /** A Tuesday, noon in Helsinki. */
 function house() {
-  const w = new World();
-  w.join('Leila', 'helper');
-  w.join('Tapio', 'member');
-  const list = w.list('Aino', 'Boathouse', [
-    ['Leila', 'check'],
-    ['Tapio', 'edit'],
-  ]);
+  const { w, list } = boathouse();
   w.must('Aino', 'place.make', { name: 'Workshop', position: { lat: 62.3, lon: 27.1 }, radius: 100 });
   w.must('Aino', 'place.make', { name: 'Cellar', position: null, radius: 100 });
   w.must('Aino', 'situation.make', { name: 'first frost', kind: 'event' });

@@ -1,7 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import type { Person } from '@kotiva/core';
-import { World } from '@kotiva/core/testing/world';
 import { answering } from '@/testing/answers.ts';
+import { boathouse } from '@/testing/boathouse.ts';
 import { alerts, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { AwayForm } from './away-form.tsx';
@@ -13,13 +13,7 @@ import { RestForm } from './rest-form.tsx';
 import { WeekHours } from './week-hours.tsx';
 
 function house() {
-  const w = new World();
-  w.join('Leila', 'helper');
-  w.join('Tapio', 'member');
-  const list = w.list('Aino', 'Boathouse', [
-    ['Leila', 'check'],
-    ['Tapio', 'edit'],
-  ]);
+  const { w, list } = boathouse();
   return { w, list, who: (name: string) => w.rows.get('person', w.person(name)) as Person };
 }
 const closed = jest.fn();
