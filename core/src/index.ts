@@ -29,6 +29,7 @@ export * from './model/nouns.ts';
 export * from './reader/reader.ts';
 export * from './reader/change.ts';
 export * from './reader/memory.ts';
+export * from './reader/tree.ts';
 export * from './commands/decide.ts';
 export { footingInList, footingsOnItem, isOwnPart, NEEDS, TABLE, type CommandName, type Deed, type Footing, type Grant } from './commands/may.ts';
 export type { Actor, Context, Note } from './commands/deciding.ts';

@@ -83,7 +83,7 @@ export function MarkedField({ label, placeholder, value, pieces, invalid, descri
         },
         onPaste: (event: React.ClipboardEvent) => {
           const text = event.clipboardData.getData('text/plain');
-          if (/\S\s*[\r\n]+\s*\S/.test(text) && onPasteLines?.(text)) event.preventDefault();
+          if (/[\r\n]/.test(text.trim()) && onPasteLines?.(text)) event.preventDefault();
         },
       })}
     </View>

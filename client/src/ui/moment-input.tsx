@@ -1,3 +1,4 @@
+import { FIRST_YEAR, LAST_YEAR } from '@kotiva/core';
 import { createElement, useId } from 'react';
 import { View } from 'react-native';
 import { Txt } from './text.tsx';
@@ -9,9 +10,20 @@ interface MomentInputProps {
   onChange: (value: string) => void;
 }
 
+/** A year typed with two figures is one of this century; null where there were more. */
+function inThisCentury(date: string): string | null {
+  const year = Number(date.slice(0, 4));
+  return date !== '' && year < 100 ? `20${date.slice(2)}` : null;
+}
+
 /** The browser's own date or hour field: known by thumb and keyboard on every device. */
 export function MomentInput({ label, kind, value, onChange }: MomentInputProps) {
   const id = useId();
+  // not while it is typed: the first figures of any year are a short one. The field shows the year it was read as
+  const readShortYear = () => {
+    const full = kind === 'date' ? inThisCentury(value) : null;
+    if (full) onChange(full);
+  };
   return (
     <View className="grow gap-1">
       <Txt size={15} face="medium" tone="muted">
@@ -22,7 +34,9 @@ export function MomentInput({ label, kind, value, onChange }: MomentInputProps) 
         type: kind,
         value,
         'aria-label': label,
+        ...(kind === 'date' ? { min: `${FIRST_YEAR}-01-01`, max: `${LAST_YEAR}-12-31` } : {}),
         onChange: (event: React.ChangeEvent<HTMLInputElement>) => onChange(event.target.value),
+        onBlur: readShortYear,
         style: {
           font: '17px AtkinsonHyperlegibleNext_400Regular',
           minHeight: 46,

@@ -14,6 +14,7 @@ import {
   weekdayName,
   weekdayNumber,
 } from './calendar-words.ts';
+import { FIRST_YEAR, LAST_YEAR } from '../model/row.ts';
 import { pattern, type Line } from './line.ts';
 import { NUMBER, numberOf } from './numbers.ts';
 import type { Doubt } from './span.ts';
@@ -50,7 +51,7 @@ function isVerb(found: RegExpExecArray, month: string, year: string | undefined)
 }
 
 function written(weekday: string | undefined, day: string, month: number, year: string | undefined, said: string, { today }: CaptureContext) {
-  const date = year ? dateOf(Number(year), month, Number(day)) : nextDate(today, month, Number(day));
+  const date = year ? dateOf(fullYear(year), month, Number(day)) : nextDate(today, month, Number(day));
   if (date === null) return { date: today, sure: true, doubt: { code: 'no-such-day', said: said.trim() } as const };
   if (weekday && weekdayName(date).slice(0, 3) !== weekday.toLowerCase().slice(0, 3))
     return { date, sure: true, doubt: { code: 'weekday-disagrees', weekday, date, actual: weekdayName(date) } as const };
@@ -80,14 +81,17 @@ const RULES: Rule[] = [
     },
   ],
   [
-    '(?:(?<=\\b(?:by|on|from|until|before)\\s))(\\d{1,2})[./](\\d{1,2})\\.?(?:[./]?(\\d{4}))?',
+    '(?:(?<=\\b(?:by|on|from|until|before)\\s))(\\d{1,2})[./](\\d{1,2})\\.?(?:[./]?(\\d{4}|\\d{2}))?',
     ([said, day, month, year], c) => written(undefined, day!, Number(month), year, said!, c),
   ],
   [
-    '(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4})?',
+    '(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4}|\\d{2})?',
     ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c)),
   ],
-  ['(\\d{1,2})/(\\d{1,2})/(\\d{4})', ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c))],
+  [
+    '(\\d{1,2})/(\\d{1,2})/(\\d{4}|\\d{2})',
+    ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c)),
+  ],
   [
     `in\\s+(${NUMBER})\\s+(days?|weeks?|fortnights?|months?|years?)(?:['’]\\s*time)?`,
     ([, count, unit], c) => ({ date: inWhile(c.today, numberOf(count!), unit!), sure: true }),
@@ -118,6 +122,9 @@ function dayOfMonth(said: string, day: number, { today }: CaptureContext): Pick<
   return date === null ? { date: today, sure: true, doubt: { code: 'no-such-day', said: said.trim() } } : { date, sure: true };
 }
 
+/** Two figures are a year of this century. */
+const fullYear = (year: string): number => (year.length === 2 ? 2000 : 0) + Number(year);
+
 function inWhile(today: string, count: number, unit: string): string {
   if (unit.startsWith('day')) return plus(today, { days: count });
   if (unit.startsWith('week')) return plus(today, { weeks: count });
@@ -129,6 +136,9 @@ function inWhile(today: string, count: number, unit: string): string {
 const weekdayFrom = (today: string, weekday: number, which: string | undefined): string =>
   which?.toLowerCase() === 'this' ? nextWeekday(plus(today, { days: -1 }), weekday) : nextWeekday(today, weekday);
 
+/** What lies beyond the years of a house is no day of it: its words stay. */
+const isOfHouse = (date: string): boolean => date.length === 10 && date >= `${FIRST_YEAR}` && date <= `${LAST_YEAR}-12-31`;
+
 /** Every day that is written in what is still free of a line. */
 export function findDays(line: Line, context: CaptureContext): FoundDay[] {
   const found: FoundDay[] = [];
@@ -138,12 +148,15 @@ export function findDays(line: Line, context: CaptureContext): FoundDay[] {
       const [from, to] = [match.index, match.index + match[0].length];
       if (overlaps(from, to)) continue;
       const day = read(match, context);
-      if (day) found.push({ doubt: null, sure: false, time: null, ...day, from, to });
+      if (day && isOfHouse(day.date)) found.push({ doubt: null, sure: false, time: null, ...day, from, to });
     }
   }
   for (const day of otherDays(line, context)) if (!overlaps(day.from, day.to)) found.push(day);
   return found.sort((a, b) => a.from - b.from);
 }
+
+/** Its time grows with the square of the line. */
+const MOST_FOR_LIBRARY = 200;
 
 /**
  * What the rules above do not know, by the library: only readings that name a day and stand on a figure, since it takes
@@ -151,7 +164,7 @@ export function findDays(line: Line, context: CaptureContext): FoundDay[] {
  */
 function otherDays(line: Line, { today }: CaptureContext): FoundDay[] {
   const rest = line.rest.replaceAll('\u0000', ' ');
-  if (!/\d/.test(rest) || !/(?:ago|from|after|before|since)\b/i.test(rest)) return [];
+  if (rest.length > MOST_FOR_LIBRARY || !/\d/.test(rest) || !/(?:ago|from|after|before|since)\b/i.test(rest)) return [];
   // the library takes nothing else than a Date
   const reference = { instant: new Date(`${today}T12:00:00Z`), timezone: 0 };
   return GB.parse(rest, reference, { forwardDate: true }).flatMap(({ index, text, start }) => {

@@ -1,15 +1,38 @@
 import { span } from './amounts.ts';
 import type { CaptureContext, KnownName } from './context.ts';
-import { pattern, WORD, type Line } from './line.ts';
+import { WORD, type Line } from './line.ts';
 import type { Question, Span } from './span.ts';
 
 const escaped = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\s+/g, '\\s+');
-/** Longest first, so that "Village shop" is not read as "Village". */
-const oneOf = (names: readonly string[]): string =>
-  [...names]
+/** So many names are looked for in a line. */
+const MOST_NAMES = 1_000;
+/** As patterns compare letters that ignore case: "ſ" is an "s". */
+const folded = (name: string): string => name.replace(/\s+/g, ' ').toUpperCase().toLowerCase();
+
+/**
+ * Longest first, so that "Village shop" is not read as "Village"; each once, since a pattern that can be met in two ways is tried in
+ * both.
+ */
+function oneOf(names: readonly string[]): string {
+  const distinct = new Map(names.slice(0, MOST_NAMES).map((name) => [folded(name), name]));
+  return [...distinct.values()]
     .sort((a, b) => b.length - a.length)
     .map(escaped)
     .join('|');
+}
+
+/** A name with what stands between names in it can't be told from several of them. */
+const isOneName = (name: string): boolean => name.trim() !== '' && !/[,&]|(?:^|\s)(?:and|or)(?:\s|$)/i.test(name);
+
+/** Patterns made of names are made once for the same names: five hundred lines are read against them. */
+function remembered<K extends object, V>(make: (names: K) => V): (names: K) => V {
+  const known = new WeakMap<K, V>();
+  return (names) => {
+    const held = known.get(names) ?? make(names);
+    known.set(names, held);
+    return held;
+  };
+}
 
 export interface Named {
   spans: Span[];
@@ -26,16 +49,48 @@ function whoIs(said: string, { people, meant }: CaptureContext): string[] {
   return people.filter((one) => one.name.toLowerCase().split(/\s+/)[0] === wanted || one.mark.toLowerCase() === wanted).map(({ id }) => id);
 }
 
+/** How people stand in a line; null: there is nobody whose name can stand there. */
+const patternsOfPeople = remembered((people: CaptureContext['people']) => {
+  const names = people.flatMap(({ name }) => [name, name.split(/\s+/)[0]!]).filter(isOneName);
+  if (names.length === 0) return null;
+  const marks = people.map(({ mark }) => mark).filter(isOneName);
+  const list = (some: string) => `(?:${some})(?:(?:\\s*,\\s*|\\s+(?:and|or|&)\\s+)(?:${some}))*`;
+  const several = list(oneOf(names));
+  return {
+    at: new RegExp(`(?<![\\p{L}\\p{N}@])${list(`@(?:${oneOf([...names, ...marks])})`)}${WORD.after}`, 'giu'),
+    each: new RegExp(`${WORD.before}(?:each\\s+of\\s+(${several}))${WORD.after}`, 'giu'),
+    ask: new RegExp(`^\\s*(?:please\\s+)?(?:ask|tell|get)\\s+(${several})\\s+to\\s+`, 'giu'),
+    leading: new RegExp(`^\\s*(?:for\\s+)?(${several})\\s*:\\s*`, 'giu'),
+    trailing: new RegExp(`(?<![\\p{L}\\p{N}])for\\s+(${several})\\s*[.!]?\\s*$`, 'giu'),
+  };
+});
+
+/** How places do. */
+const patternsOfPlaces = remembered((places: CaptureContext['places']) => {
+  const name = oneOf(places.map((place) => place.name));
+  const coming = `(?:remind\\s+me\\s+)?when(?:ever)?\\s+(?:I|we|you)\\s+(get\\s+to|arrive\\s+at|reach|am\\s+at|are\\s+at|leave|go\\s+from)`;
+  const whole = (source: string) => new RegExp(`${WORD.before}(?:${source})${WORD.after}`, 'giu');
+  return { reminder: whole(`${coming}\\s+(?:the\\s+)?(${name})`), place: whole(`at\\s+(?:the\\s+)?(${name})`) };
+});
+
+/** Lists and their sections, with the pattern of one that ends a line. */
+const patternsOfLists = remembered((lists: CaptureContext['lists']) => {
+  const named = lists.flatMap((list) => [
+    { name: list.name, value: { list: list.id, section: null as string | null } },
+    ...list.sections.map((section) => ({ name: section.name, value: { list: list.id, section: section.id as string | null } })),
+  ]);
+  const source = `(?<![\\p{L}\\p{N}])(?:to|in|into|on)\\s+(?:the\\s+)?(${oneOf(named.map(({ name }) => name))})\\s*[.]?\\s*$`;
+  return { named, ending: new RegExp(source, 'giu') };
+});
+
 /**
  * Who it goes to: `@Leila`, "ask Leila to …", a leading "For Leila:", "each of Leila and Noor", "@Leila or @Noor", "everyone".
  * A trailing "for Leila" is only offered: a present for Leila is not handed to her.
  */
 export function findPeople(line: Line, context: CaptureContext): Named {
-  const names = [...new Set(context.people.flatMap(({ name }) => [name, name.split(/\s+/)[0]!]))];
-  const marks = context.people.map(({ mark }) => mark);
-  const name = oneOf(names);
   const found: Named = { spans: [], questions: [] };
-  if (names.length === 0) return found;
+  const patterns = patternsOfPeople(context.people);
+  if (patterns === null) return found;
   const read = (match: RegExpExecArray, said: string[], policy: 'each' | 'any' | null, chosen = true) => {
     const ids: string[] = [];
     for (const one of said) {
@@ -51,24 +106,18 @@ export function findPeople(line: Line, context: CaptureContext): Named {
     found.spans.push(span(line, match, { kind: 'person', value: { ids: [...new Set(ids)], policy } }, chosen));
     if (chosen) line.take(match.index, match.index + match[0].length);
   };
-  const list = (some: string) => `(?:${some})(?:(?:\\s*,\\s*|\\s+(?:and|or|&)\\s+)(?:${some}))*`;
-  const parts = (said: string) => said.split(/\s*,\s*|\s+(?:and|or|&)\s+/i).map((one) => one.replace(/^@/, ''));
+  const parts = (said: string) => said.split(/ ?, ?| (?:and|or|&) /i).map((one) => one.replace(/^@/, ''));
   const policyOf = (said: string, more: number): 'each' | 'any' | null => (more < 2 ? null : /\sor\s/i.test(said) ? 'any' : 'each');
 
-  const at = `@(?:${oneOf([...names, ...marks])})`;
-  for (const match of line.matches(new RegExp(`(?<![\\p{L}\\p{N}@])${list(at)}${WORD.after}`, 'giu')))
-    read(match, parts(match[0]), policyOf(match[0], parts(match[0]).length));
-  for (const match of line.matches(pattern(`each\\s+of\\s+(${list(name)})`))) read(match, parts(match[1]!), 'each');
-  for (const match of line.matches(new RegExp(`^\\s*(?:please\\s+)?(?:ask|tell|get)\\s+(${list(name)})\\s+to\\s+`, 'giu')))
-    read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
-  for (const match of line.matches(new RegExp(`^\\s*(?:for\\s+)?(${list(name)})\\s*:\\s*`, 'giu')))
-    read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
+  for (const match of line.matches(patterns.at)) read(match, parts(match[0]), policyOf(match[0], parts(match[0]).length));
+  for (const match of line.matches(patterns.each)) read(match, parts(match[1]!), 'each');
+  for (const match of line.matches(patterns.ask)) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
+  for (const match of line.matches(patterns.leading)) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
   for (const match of line.matches(/^\s*(?:ask|tell)\s+(everyone|everybody)\s+to\s+|(?<![\p{L}\p{N}])@?(everyone|everybody)\s*(?:$|:)/giu)) {
     found.spans.push(span(line, match, { kind: 'everyone', value: true }));
     line.take(match.index, match.index + match[0].length);
   }
-  for (const match of line.matches(new RegExp(`(?<![\\p{L}\\p{N}])for\\s+(${list(name)})\\s*[.!]?\\s*$`, 'giu')))
-    read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length), false);
+  for (const match of line.matches(patterns.trailing)) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length), false);
   return found;
 }
 
@@ -82,34 +131,32 @@ export function findTags(line: Line): Span[] {
 /** "at Quay" where it is a known place; "when I get to Quay", "when I leave Quay". */
 export function findPlaces(line: Line, { places }: CaptureContext): Span[] {
   if (places.length === 0) return [];
-  const name = oneOf(places.map((place) => place.name));
-  const idOf = (said: string) => places.find((place) => isNamed(place, said))!.id;
+  const patterns = patternsOfPlaces(places);
+  const idOf = (said: string) => places.find((place) => isNamed(place, said))?.id;
   const spans: Span[] = [];
-  const reminder = pattern(
-    `(?:remind\\s+me\\s+)?when(?:ever)?\\s+(?:I|we|you)\\s+(get\\s+to|arrive\\s+at|reach|am\\s+at|are\\s+at|leave|go\\s+from)\\s+(?:the\\s+)?(${name})`,
-  );
-  for (const match of line.matches(reminder)) {
+  for (const match of line.matches(patterns.reminder)) {
+    const place = idOf(match[2]!);
+    if (place === undefined) continue;
     const when = /leave|go/i.test(match[1]!) ? 'leave' : 'enter';
-    spans.push(span(line, match, { kind: 'place-reminder', value: { place: idOf(match[2]!), when } }));
+    spans.push(span(line, match, { kind: 'place-reminder', value: { place, when } }));
     line.take(match.index, match.index + match[0].length);
   }
-  for (const match of line.matches(pattern(`at\\s+(?:the\\s+)?(${name})`))) spans.push(span(line, match, { kind: 'place', value: idOf(match[1]!) }));
+  for (const match of line.matches(patterns.place)) {
+    const place = idOf(match[1]!);
+    if (place !== undefined) spans.push(span(line, match, { kind: 'place', value: place }));
+  }
   return spans.slice(0, 1);
 }
 
 /** "to" or "in" and the name of a list or section, at the end: only offered. "go to shop" may mean just that. */
 export function findLists(line: Line, { lists }: CaptureContext): Span[] {
-  const named = lists.flatMap((list) => [
-    { name: list.name, value: { list: list.id, section: null as string | null } },
-    ...list.sections.map((section) => ({ name: section.name, value: { list: list.id, section: section.id as string | null } })),
-  ]);
-  if (named.length === 0) return [];
-  const source = `(?<![\\p{L}\\p{N}])(?:to|in|into|on)\\s+(?:the\\s+)?(${oneOf(named.map(({ name }) => name))})\\s*[.]?\\s*$`;
-  for (const match of line.matches(new RegExp(source, 'giu'))) {
-    const { value } = named.find(({ name }) => name.toLowerCase() === match[1]!.replace(/\s+/g, ' ').toLowerCase())!;
-    return [span(line, match, { kind: 'list', value }, false)];
+  if (lists.length === 0) return [];
+  const { named, ending } = patternsOfLists(lists);
+  for (const match of line.matches(ending)) {
+    const known = named.find(({ name }) => folded(name) === folded(match[1]!));
+    if (known) return [span(line, match, { kind: 'list', value: known.value }, false)];
   }
   return [];
 }
 
-const isNamed = ({ name }: KnownName, said: string): boolean => name.toLowerCase() === said.replace(/\s+/g, ' ').toLowerCase();
+const isNamed = ({ name }: KnownName, said: string): boolean => folded(name) === folded(said);

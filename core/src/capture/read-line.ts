@@ -2,6 +2,7 @@ import { findAlarm, findEffort, findImportance } from './amounts.ts';
 import { plus } from './calendar-words.ts';
 import type { CaptureContext } from './context.ts';
 import { findDays, hourOf, type FoundDay } from './dates.ts';
+import { foldBlanks, trimmedOf } from './folding.ts';
 import { Line } from './line.ts';
 import { findLists, findPeople, findPlaces, findTags } from './names.ts';
 import { findRule } from './recurrence.ts';
@@ -20,7 +21,19 @@ export interface ReadLine {
  * what contradicts itself is asked. Nothing is lost: `piecesOf` gives the line back as it was typed.
  */
 export function readLine(typed: string, context: CaptureContext): ReadLine {
-  const line = new Line(typed);
+  const folded = foldBlanks(typed);
+  if (folded === null) return { title: titleOf(typed, []), spans: [], questions: [] };
+  const { spans, questions } = readFolded(folded.text, context);
+  const asTyped = <S extends { from: number; to: number; text: string }>(one: S): S => {
+    const [from, to] = [folded.typedAt(one.from), folded.typedAt(one.to)];
+    return { ...one, from, to, text: typed.slice(from, to) };
+  };
+  const read = { spans: spans.map(asTyped), questions: questions.map(asTyped) };
+  return { title: titleOf(typed, read.spans), ...read };
+}
+
+function readFolded(text: string, context: CaptureContext): Pick<ReadLine, 'spans' | 'questions'> {
+  const line = new Line(text);
   const spans: Span[] = [];
   const questions: Question[] = [];
   const keep = (found: readonly Span[]) => {
@@ -45,7 +58,7 @@ export function readLine(typed: string, context: CaptureContext): ReadLine {
   readDates(line, context, keep, questions);
   keep(findLists(line, context));
   spans.sort((a, b) => a.from - b.from);
-  return { title: titleOf(typed, spans), spans, questions };
+  return { spans, questions };
 }
 
 type DateKind = 'due' | 'plan' | 'start';
@@ -136,17 +149,18 @@ export function piecesOf(typed: string, spans: readonly Span[]): { text: string;
   return pieces;
 }
 
+const isBetween = (character: string): boolean => /[\s,;:–-]/.test(character);
+
 /** The pieces that are not chosen, tidied: no double spaces, no commas left hanging, a capital where an "ask … to" was taken off. */
 export function titleOf(typed: string, spans: readonly Span[]): string {
-  const left = piecesOf(typed, spans)
+  const pieces = piecesOf(typed, spans)
     .map(({ text, span }) => (span?.chosen ? ' ' : text))
     .join('')
-    .replace(/\s+/g, ' ')
-    .replace(/\s+([,;:.])(?=\s|$)/g, '$1')
-    .replace(/([,;])(?:\s*[,;])+/g, '$1')
-    .replace(/^[\s,;:–-]+|[\s,;:–-]+$/g, '')
-    .replace(/\(\s*\)/g, '')
-    .trim();
+    .replace(/[\s\0]+/g, ' ')
+    .replace(/ ([,;:.])(?=\s|$)/g, '$1')
+    .replace(/([,;])(?: ?[,;])+/g, '$1')
+    .replace(/\(\s?\)/g, '');
+  const left = trimmedOf(pieces, isBetween).trim();
   const first = spans[0];
   const tookStart =
     first !== undefined && first.chosen && typed.slice(0, first.from).trim() === '' && first.kind === 'person' && /\sto\s+$|^\s*each\s+of\s/i.test(first.text);

@@ -1,3 +1,5 @@
+import { DEEPEST } from '../reader/tree.ts';
+
 /** One of several pasted lines, with what stands under it. */
 export interface PastedLine {
   text: string;
@@ -20,7 +22,8 @@ export function readLines(pasted: string): PastedLine[] {
     const indent = widthOf(/^\s*/.exec(raw)![0]);
     const line = stripped(raw.trim());
     if (line.text === '') continue;
-    while (path.length > 0 && path.at(-1)!.indent >= indent) path.pop();
+    // what is indented further than steps may lie stands beside the deepest
+    while (path.length > 0 && (path.at(-1)!.indent >= indent || path.length > DEEPEST)) path.pop();
     (path.at(-1)?.line.steps ?? top).push(line);
     path.push({ indent, line });
   }

@@ -21,7 +21,7 @@ const timeOf = (hour: string | undefined, minute: string | undefined): string | 
   hour !== undefined && Number(hour) < 24 && Number(minute) < 60 ? `${hour.padStart(2, '0')}:${minute}` : null;
 const daysOf = (said: string): string =>
   said
-    .split(/\s*,\s*|\s+and\s+|\s*&\s*/i)
+    .split(/ ?, ?| and | ?& ?/i)
     .map((day) => BYDAY[weekdayNumber(day) - 1]!)
     .join(',');
 const isDay = (said: string): boolean => Number(said) >= 1 && Number(said) <= 31;

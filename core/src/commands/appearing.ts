@@ -5,9 +5,11 @@ import { natureOf, USUAL_NATURE, type Item, type Turn } from '../model/item.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { seesPlace } from '../model/place.ts';
 import { occurrenceItemId, overrideId, type Override, type Series } from '../model/series.ts';
-import { isWithdrawn, itemsOf, madeOf, nextAppearance, occurrenceAfter } from '../recurrence/chores.ts';
+import { beginningOf, isWithdrawn, itemsOf, madeOf, nextToMake, standsElsewhere } from '../recurrence/chores.ts';
+import { CHORE_STEPS, choreFault, LONGEST_GAP_DAYS, MOST_TIMES } from '../recurrence/chore-bounds.ts';
 import { neverOccurs, type Occurrence } from '../recurrence/occurrences.ts';
 import { BadRule } from '../recurrence/rrule.ts';
+import { TooCostly } from '../recurrence/steps.ts';
 import { CarriedMinutes } from '../recurrence/fair.ts';
 import { Presence } from '../recurrence/presence.ts';
 import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whose-turn.ts';
@@ -15,8 +17,10 @@ import { addAlarm } from './alarms.ts';
 import type { Deciding } from './deciding.ts';
 import { insertItem } from './inserting.ts';
 import { footingsOnItem } from './may.ts';
+import { addDays } from '../time/clock.ts';
 import { FRESH, makePart, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { removeWhole } from './removing.ts';
 
 /** How the occurrences of a chore become items, and cease to be. */
 
@@ -49,23 +53,28 @@ export function insertSeries(
 
 export function refuseBadRule({ rrule, afterDone, dtstart }: Pick<Series, 'rrule' | 'afterDone' | 'dtstart'>, d: Deciding): void {
   if ((rrule === null) === (afterDone === null)) refuse('malformed', { field: 'rrule' }, 'rrule');
-  if (rrule === null) return;
   try {
-    if (neverOccurs({ rrule, dtstart, zone: houseOf(d).zone })) refuse('never-occurs', {}, 'rrule');
+    const fault = choreFault({ rrule, afterDone });
+    if (fault) refuse(fault, { max: MOST_TIMES }, rrule === null ? 'afterDone' : 'rrule');
+    const window = { before: addDays(dtstart.slice(0, 10), LONGEST_GAP_DAYS), maxSteps: CHORE_STEPS };
+    if (rrule !== null && neverOccurs({ rrule, dtstart, zone: houseOf(d).zone }, window)) refuse('never-occurs', {}, 'rrule');
   } catch (error) {
     if (error instanceof BadRule) refuse('bad-rule', { says: error.message }, 'rrule');
+    if (error instanceof TooCostly) refuse('rule-too-costly', {}, 'rrule');
     throw error;
   }
 }
 
+/** The one a chore begins with. */
+export const firstOf = (series: Series, d: Deciding): Occurrence => beginningOf(series, d.now, houseOf(d), d) ?? refuse('never-occurs', {}, 'rrule');
+
 /** The first one, at once: there is nothing before it to wait for. */
-export function appearFirst(series: Series, d: Deciding): Item {
-  const first = nextAppearance(series, d.now, houseOf(d), d);
-  return first ? appear(series, first.occurrence, d) : refuse('never-occurs', {}, 'rrule');
-}
+export const appearFirst = (series: Series, d: Deciding): Item => appear(series, firstOf(series, d), d);
 
 /** The item an occurrence is: made now, unless it has been. */
 export function appear(series: Series, occurrence: Occurrence, d: Deciding): Item {
+  const elsewhere = standsElsewhere(series, occurrence.recurrenceId, d);
+  if (elsewhere) return elsewhere;
   const known = itemsOf(series.id, d).find((item) => item.recurrenceId === occurrence.recurrenceId);
   if (known && !isWithdrawn(known, d)) return known;
   const { personIds, turn } = assignNow(series, occurrence, d);
@@ -168,7 +177,7 @@ function missEarlier(item: Item, d: Deciding): void {
 export function bringNext(item: Item, d: Deciding): void {
   const series = item.seriesId === null ? undefined : d.find('series', item.seriesId);
   if (!series || (series.turn === 'fair' && !d.holdsAll)) return;
-  const occurrence = occurrenceAfter(series, item.recurrenceId, houseOf(d), d);
+  const occurrence = nextToMake(series, item.recurrenceId, houseOf(d), d);
   if (occurrence) appear(series, occurrence, d);
 }
 
@@ -184,10 +193,7 @@ export function nextMade(item: Item, d: Deciding): Item | null {
   return madeOf(item.seriesId, d).find((one) => one.recurrenceId! > item.recurrenceId! && one.removedAt === null) ?? null;
 }
 
-export function withdraw(item: Item, d: Deciding): void {
-  d.set('item', item.id, { removedAt: d.now });
-  for (const step of d.by('item', 'parentId', item.id)) if (step.removedAt === null) d.set('item', step.id, { removedAt: d.now });
-}
+export const withdraw = (item: Item, d: Deciding): void => removeWhole(item.id, d);
 
 /** What looking at it leaves behind. */
 const SEEING = ['', 'seenAt', 'nudgedAt', 'unanswered'];

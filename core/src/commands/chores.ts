@@ -2,16 +2,17 @@ import * as z from 'zod/mini';
 import { isDone } from '../followup/standing.ts';
 import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
 import { natureOf, Policy, type Item } from '../model/item.ts';
-import { Id, Moment, Text, Title } from '../model/row.ts';
+import { ChoreStart, Id, Moment, Text, Title } from '../model/row.ts';
 import { AfterDone, Missed, RRuleText, TurnKind, type Series } from '../model/series.ts';
-import { itemsOf, madeOf, nextAppearance, occurrenceAfter, occurrencesAfter, recurrenceOf } from '../recurrence/chores.ts';
+import { beginningOf, isSetAside, itemsOf, madeOf, nextAppearance, nextToMake, occurrencesAfter, recurrenceOf } from '../recurrence/chores.ts';
+import { CHORE_STEPS } from '../recurrence/chore-bounds.ts';
 import { occurrences, type Occurrence } from '../recurrence/occurrences.ts';
 import { OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
 import { formatRRule, parseRRule } from '../recurrence/rrule.ts';
 import { queueOf } from '../recurrence/whose-turn.ts';
 import { addDays, calendarDateOf, isMoment } from '../time/clock.ts';
 import { rearmAlarms } from './alarms.ts';
-import { appear, appearFirst, assignNow, bringNext, houseOf, insertSeries, override, reassign, withdraw } from './appearing.ts';
+import { appear, appearFirst, assignNow, bringNext, firstOf, houseOf, insertSeries, override, reassign, withdraw } from './appearing.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, NATURE } from './item-fields.ts';
 import { commandKind } from './kind.ts';
@@ -30,7 +31,7 @@ const CHORE = {
   alarms: z.optional(z.array(Trigger).check(z.maxLength(MOST_ALARMS))),
   rrule: z.optional(z.nullable(RRuleText)),
   afterDone: z.optional(z.nullable(AfterDone)),
-  dtstart: z.optional(Moment),
+  dtstart: z.optional(ChoreStart),
   offDay: z.optional(z.enum(OFF_DAY_SHIFTS)),
   missed: z.optional(Missed),
   whenDone: z.optional(z.boolean()),
@@ -56,7 +57,7 @@ const ofSeries = { asks: ({ series }: { series: string }, d: Deciding): Ask[] =>
 /** Makes a chore, of nothing or of an item there is: that becomes its first. */
 export const makeChore = commandKind({
   name: 'chore.make',
-  payload: z.object({ item: z.optional(Id), ...SPOT, ...CHORE, dtstart: Moment }),
+  payload: z.object({ item: z.optional(Id), ...SPOT, ...CHORE, dtstart: ChoreStart }),
   asks: ({ item, ...spot }) => [item === undefined ? askForSpot(spot) : { deed: 'change', item }],
   decide({ item: itemId, list, section, parent, ...said }, d) {
     if (parent) refuse('step-recurs', {}, 'rrule');
@@ -88,7 +89,7 @@ function becomeChore(itemId: string, fields: Partial<Series> & Pick<Series, 'rru
     listId,
     sectionId,
   });
-  const first = occurrenceAfter(series, null, houseOf(d), d) ?? refuse('never-occurs', {}, 'rrule');
+  const first = firstOf(series, d);
   const assigned = assignNow(series, first, d);
   d.set('item', itemId, {
     seriesId: series.id,
@@ -123,7 +124,10 @@ export const changeChore = commandKind({
 function newestOpen(series: Series, d: Deciding): string | null {
   const made = madeOf(series.id, d);
   const open = made.filter((item) => isOpen(item, d)).at(-1);
-  return open?.recurrenceId ?? occurrenceAfter(series, made.at(-1)?.recurrenceId ?? null, houseOf(d), d)?.recurrenceId ?? null;
+  if (open) return open.recurrenceId;
+  // of a rule that can't be worked out nothing is to come: it is said anew from today
+  if (isSetAside(series)) return calendarDateOf(d.now, houseOf(d).zone);
+  return nextToMake(series, made.at(-1)?.recurrenceId ?? null, houseOf(d), d)?.recurrenceId ?? null;
 }
 
 const isOpen = (item: Item, d: Deciding): boolean => item.removedAt === null && !isDone(item, d.by('part', 'itemId', item.id));
@@ -160,22 +164,24 @@ function startAt(from: string, said: string, series: Series, d: Deciding): strin
 /** The day of the last occurrence before one; where there is none for a year, a year before. */
 function dayBefore(recurrenceId: string, series: Series, d: Deciding): string {
   const yearBefore = addDays(recurrenceId.slice(0, 10), -366);
+  if (isSetAside(series)) return yearBefore;
   let last = yearBefore;
-  for (const found of occurrences(recurrenceOf(series, houseOf(d), d), { after: yearBefore, before: recurrenceId })) last = found.at.slice(0, 10);
+  for (const found of occurrences(recurrenceOf(series, houseOf(d), d), { after: yearBefore, before: recurrenceId, maxSteps: CHORE_STEPS }))
+    last = found.at.slice(0, 10);
   return last;
 }
 
 /** Of a rule that ends after so many, those that are left. */
 function restOf(series: Series, from: string, d: Deciding): string | null {
-  if (series.rrule === null) return null;
+  if (series.rrule === null || isSetAside(series)) return series.rrule;
   const rule = parseRRule(series.rrule);
   if (rule.count === null) return series.rrule;
-  const before = [...occurrences({ rrule: series.rrule, dtstart: series.dtstart, zone: houseOf(d).zone }, { before: from })].length;
+  const before = [...occurrences({ rrule: series.rrule, dtstart: series.dtstart, zone: houseOf(d).zone }, { before: from, maxSteps: CHORE_STEPS })].length;
   return formatRRule({ ...rule, count: Math.max(1, rule.count - before) });
 }
 
 function takeAlong(item: Item, series: Series, given: Partial<Series>, d: Deciding): Item {
-  const first = occurrenceAfter(series, null, houseOf(d), d) ?? refuse('never-occurs', {}, 'rrule');
+  const first = firstOf(series, d);
   d.set('item', item.id, { ...natureOf(given), title: given.title, seriesId: series.id, recurrenceId: first.recurrenceId, due: first.at });
   if (given.turn !== undefined || given.personIds !== undefined) reassign(d.need('item', item.id), assignNow(series, first, d), d);
   return d.need('item', item.id);
@@ -183,7 +189,7 @@ function takeAlong(item: Item, series: Series, given: Partial<Series>, d: Decidi
 
 /** What goes on from a later one comes when its time has come. */
 function appearIfDue(series: Series, d: Deciding): Item | null {
-  const first = occurrenceAfter(series, null, houseOf(d), d);
+  const first = beginningOf(series, d.now, houseOf(d), d);
   const today = calendarDateOf(d.now, houseOf(d).zone);
   return first && first.at.slice(0, 10) <= today ? appear(series, first, d) : null;
 }
@@ -215,6 +221,8 @@ export const endChore = commandKind({
   ...ofSeries,
   decide({ series: seriesId, recurrenceId }, d) {
     const series = d.need('series', seriesId);
+    // it goes on as another one from there, or has ended already: an end is never moved to a later day
+    if (series.endsBefore !== null && recurrenceId >= series.endsBefore) refuse('not-to-come', { title: series.title });
     d.set('series', seriesId, { endsBefore: recurrenceId });
     for (const item of madeOf(seriesId, d)) {
       if (item.recurrenceId! < recurrenceId || !isOpen(item, d)) continue;
@@ -262,7 +270,7 @@ export const bringForward = commandKind({
   ...ofSeries,
   decide({ series: seriesId }, d) {
     const series = d.need('series', seriesId);
-    const next = occurrenceAfter(series, madeOf(seriesId, d).at(-1)?.recurrenceId ?? null, houseOf(d), d);
+    const next = nextToMake(series, madeOf(seriesId, d).at(-1)?.recurrenceId ?? null, houseOf(d), d);
     if (!next || series.rrule === null) refuse('not-to-come', { title: series.title });
     appear(series, next, d);
   },

@@ -24,8 +24,8 @@ export const copyItem = commandKind({
   decide({ items, ...target }, d) {
     const spot = spotOf(target, d);
     // looked up before anything is made: a copy put below its original is not copied again
-    const originals = items.map((id) => originalOf(d.need('item', id), d));
-    if (originals.reduce((sum, one) => sum + sizeOf(one), 0) > COPIES_MAX) refuse('too-many', { max: COPIES_MAX }, 'items');
+    const room = { left: COPIES_MAX };
+    const originals = items.map((id) => originalOf(d.need('item', id), d, room));
     for (const original of originals) {
       const copy = copyTo(original, spot, d);
       d.enter('item.copy', { itemId: copy.id }, { title: original.item.title });
@@ -33,16 +33,12 @@ export const copyItem = commandKind({
   },
 });
 
-const originalOf = (item: Item, d: Deciding): Original => ({
-  item,
-  steps: d
-    .by('item', 'parentId', item.id)
-    .filter((step) => !step.removedAt)
-    .sort(byPosition)
-    .map((step) => originalOf(step, d)),
-});
-
-const sizeOf = ({ steps }: Original): number => 1 + steps.reduce((sum, step) => sum + sizeOf(step), 0);
+/** With its steps as they are now; of too many none are laid out. */
+function originalOf(item: Item, d: Deciding, room: { left: number }): Original {
+  if (room.left-- === 0) refuse('too-many', { max: COPIES_MAX }, 'items');
+  const steps = d.by('item', 'parentId', item.id).filter((step) => !step.removedAt);
+  return { item, steps: steps.sort(byPosition).map((step) => originalOf(step, d, room)) };
+}
 
 function copyTo({ item, steps }: Original, spot: Spot, d: Deciding): Item {
   const { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm } = item;

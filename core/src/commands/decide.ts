@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Id, Instant } from '../model/row.ts';
+import { Id, Instant, type YearsRefused } from '../model/row.ts';
 import type { Change } from '../reader/change.ts';
 import type { Reader } from '../reader/reader.ts';
 import { removeAlarms, ringAlarm, setAlarm, snoozeAlarm } from './alarms.ts';
@@ -49,6 +49,7 @@ import { giveTurnTo, swapTurns } from './turns.ts';
 import { shareOutWeek } from './sharing-out.ts';
 import { bookSlot, changeSlot, freeSlot } from './slots.ts';
 import { undo } from './undo.ts';
+import { uphold } from './upholding.ts';
 import { beginOccasion, forgetVisit, reportVisit } from './visits.ts';
 import { askAgain, changeWait, endWait, setWait } from './waits.ts';
 
@@ -225,9 +226,13 @@ function run(command: { name: CommandName; payload: unknown }, d: Deciding): voi
     // what one may no longer do, one may no longer undo
     const undone = d.command((parsed.data as Payload<'undo'>).command);
     const recorded = KINDS[undone.name as CommandName] as unknown as CommandKind;
-    refuseUnlessAllowed(recorded, z.parse(recorded.payload, undone.payload), d);
+    const payload = z.safeParse(recorded.payload, undone.payload);
+    // kept from before what it said was bounded
+    if (!payload.success) refuse('nothing-to-undo');
+    refuseUnlessAllowed(recorded, payload.data, d);
   }
   kind.decide(parsed.data, d);
+  uphold(d);
 }
 
 function refuseUnlessAllowed(kind: CommandKind, payload: unknown, d: Deciding): void {
@@ -237,8 +242,18 @@ function refuseUnlessAllowed(kind: CommandKind, payload: unknown, d: Deciding): 
   }
 }
 
-function refuseMalformed(issue: { code?: string; path?: PropertyKey[]; maximum?: number | bigint; origin?: string } | undefined): never {
+interface Issue {
+  code?: string;
+  path?: PropertyKey[];
+  maximum?: number | bigint;
+  origin?: string;
+  params?: Partial<YearsRefused>;
+}
+
+function refuseMalformed(issue: Issue | undefined): never {
   const field = issue?.path?.map(String).join('.') ?? '';
+  const years = issue?.params;
+  if (years?.reason !== undefined) refuse(years.reason, { first: years.first ?? 0, last: years.last ?? 0 }, field);
   if (issue?.code === 'too_small' && issue.origin === 'string') refuse('title-empty', {}, field);
   if (issue?.code === 'too_big' && issue.origin === 'string') refuse('too-long', { max: Number(issue.maximum) }, field);
   if (issue?.code === 'too_big') refuse('too-many', { max: Number(issue.maximum) }, field);

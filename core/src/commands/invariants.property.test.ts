@@ -1,14 +1,15 @@
 import fc from 'fast-check';
 import { counts, isDone } from '../followup/standing.ts';
 import type { Noun } from '../model/nouns.ts';
-import { World } from '../testing/world.ts';
+import { DEEPEST } from '../reader/tree.ts';
+import { idOf, World } from '../testing/world.ts';
 import { byPosition } from './position.ts';
 import { isUndoable } from './undo.ts';
 
 const PEOPLE = ['Aino', 'Leila', 'Eetu'] as const;
 
 /** One random thing somebody does; the numbers choose among what there is. */
-const aDoing = fc.record({ who: fc.constantFrom(...PEOPLE), what: fc.nat(19), a: fc.nat(30), b: fc.nat(30) });
+const aDoing = fc.record({ who: fc.constantFrom(...PEOPLE), what: fc.nat(23), a: fc.nat(30), b: fc.nat(30) });
 type Doing = typeof aDoing extends fc.Arbitrary<infer D> ? D : never;
 
 function house(): World {
@@ -25,6 +26,8 @@ function house(): World {
   w.item('Eetu', 'Rake', { list: other });
   return w;
 }
+
+const nth = (rows: readonly { id: string }[], n: number): string => rows[n % Math.max(1, rows.length)]?.id ?? idOf('none');
 
 /** Tries it; a refusal is part of life. Returns the command's id if it was accepted. */
 function attempt(w: World, { who, what, a, b }: Doing): string | null {
@@ -58,6 +61,10 @@ function attempt(w: World, { who, what, a, b }: Doing): string | null {
         items: [{ title: `One ${a}` }, { title: 'Under it', under: 0 }, { title: 'Done', ticked: b % 2 === 0 }],
       }),
     () => w.try(who, 'item.setPolicy', { item, policy: b % 2 ? 'each' : 'any' }),
+    () => w.try(who, 'tag.make', { name: `tag ${a}` }),
+    () => w.try(who, 'tag.change', { tag: nth(w.rows.all('tag'), a), parent: b % 4 === 0 ? null : nth(w.rows.all('tag'), b) }),
+    () => w.try(who, 'item.move', { items: [item], parent: null, list: lists[0]!.id }),
+    () => w.try(who, 'undo', { command: idOf(`command ${Math.max(0, w.given - 1 - (a % 8))}`) }),
   ];
   const done = tries[what % tries.length]!();
   return done.outcome === 'accepted' ? done.id : null;
@@ -77,15 +84,24 @@ function expectSound(w: World): void {
       if (part.completedAt) expect(part.completedAt <= part.arrivedAt!).toBe(true);
     }
     // a step is where its item is, and above it stands nothing that is below it
-    const above = item.parentId ? w.row(item.parentId) : null;
-    if (above) expect([item.listId, item.sectionId]).toEqual([above.listId, above.sectionId]);
+    const parent = item.parentId ? w.row(item.parentId) : null;
+    if (parent) expect([item.listId, item.sectionId]).toEqual([parent.listId, parent.sectionId]);
+    if (parent && item.removedAt === null) expect(parent.removedAt).toBeNull();
+    expectEnds(item.id, (id) => w.row(id).parentId);
     for (const tag of item.tagIds) expect(w.rows.get('tag', tag)).toMatchObject({ removedAt: null });
   }
+  for (const tag of w.rows.all('tag')) expectEnds(tag.id, (id) => (w.rows.get('tag', id) as { parentId: string | null }).parentId);
   for (const list of w.rows.all('list')) {
     const inList = w.rows.by('item', 'listId', list.id).filter((item) => item.parentId === null && !item.removedAt);
     const order = [...inList].sort(byPosition);
     for (let nth = 1; nth < order.length; nth++) expect(order[nth - 1]!.position <= order[nth]!.position).toBe(true);
   }
+}
+
+/** Going up comes to an end, and not too high. */
+function expectEnds(id: string, parentOf: (id: string) => string | null): void {
+  let steps = 0;
+  for (let at: string | null = id; at !== null; at = parentOf(at)) expect((steps += 1)).toBeLessThanOrEqual(DEEPEST + 1);
 }
 
 test('whatever people do in whatever order, the house stays sound', () => {

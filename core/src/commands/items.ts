@@ -4,6 +4,7 @@ import { countingParts } from '../followup/standing.ts';
 import { Pace } from '../model/house.ts';
 import { Policy, type Item } from '../model/item.ts';
 import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
+import { above, withBelow } from '../reader/tree.ts';
 import { rearmAlarms } from './alarms.ts';
 import { bringNext, override } from './appearing.ts';
 import { tellingOfCompletion } from './completion.ts';
@@ -11,6 +12,7 @@ import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
 import { commandKind } from './kind.ts';
 import { refuse } from './reasons.ts';
+import { removeWhole } from './removing.ts';
 import { askForSpot, moveStepsAlong, NEIGHBOURS, putBeside, SPOT, spotOf } from './spot.ts';
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
@@ -136,7 +138,8 @@ export const moveItem = commandKind({
 });
 
 function isUnder(itemId: string, ancestorId: string, d: Deciding): boolean {
-  for (let at: string | null = itemId; at !== null; at = d.need('item', at).parentId) if (at === ancestorId) return true;
+  if (itemId === ancestorId) return true;
+  for (const { id } of above(d.need('item', itemId), d)) if (id === ancestorId) return true;
   return false;
 }
 
@@ -149,7 +152,7 @@ export const removeItem = commandKind({
   asks: ({ items }) => items.map((item) => ({ deed: 'change', item }) as const),
   decide({ items }, d) {
     for (const itemId of items) {
-      for (const id of withSteps(itemId, d)) if (!d.need('item', id).removedAt) d.set('item', id, { removedAt: d.now });
+      removeWhole(itemId, d);
       skipRemoved(itemId, d);
       d.enter('item.remove', { itemId });
     }
@@ -174,12 +177,10 @@ export const bringBackItem = commandKind({
     for (const itemId of items) {
       const { removedAt, purgedAt, seriesId, recurrenceId } = d.need('item', itemId);
       if (purgedAt !== null) refuse('gone', { noun: 'item' });
-      for (const id of withSteps(itemId, d)) if (d.need('item', id).removedAt === removedAt) d.set('item', id, { removedAt: null, missedAt: null });
+      for (const id of withBelow(itemId, d)) if (d.need('item', id).removedAt === removedAt) d.set('item', id, { removedAt: null, missedAt: null });
       const series = seriesId === null ? undefined : d.find('series', seriesId);
       if (series) override(series, recurrenceId!, { skipped: false }, d);
       d.enter('item.bringBack', { itemId });
     }
   },
 });
-
-const withSteps = (itemId: string, d: Deciding): string[] => [itemId, ...d.by('item', 'parentId', itemId).flatMap((step) => withSteps(step.id, d))];

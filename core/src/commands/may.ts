@@ -2,6 +2,7 @@ import type { Item } from '../model/item.ts';
 import type { List } from '../model/list.ts';
 import type { Part } from '../model/part.ts';
 import { isHere, type Person } from '../model/person.ts';
+import { above } from '../reader/tree.ts';
 import type { Deciding } from './deciding.ts';
 
 /** What a person is to a list or an item: the rows of the table. Somebody can have several; the best one counts. */
@@ -213,11 +214,6 @@ const isOwn = (item: Item, person: Person, d: Pick<Deciding, 'by'>): boolean => 
 export const isOwnPart = (part: Part, person: Person): boolean => part.personId === person.id && part.takenBackAt === null;
 
 function hasPartAbove(item: Item, person: Person, d: Pick<Deciding, 'find' | 'by'>): boolean {
-  for (let above = item.parentId; above !== null;) {
-    const parent = d.find('item', above);
-    if (!parent) return false;
-    if (isOwn(parent, person, d)) return true;
-    above = parent.parentId;
-  }
+  for (const parent of above(item, d)) if (isOwn(parent, person, d)) return true;
   return false;
 }

@@ -3,6 +3,7 @@ import { countingParts, isDone } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { Id } from '../model/row.ts';
+import { above } from '../reader/tree.ts';
 import { calendarDateOf } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
@@ -50,10 +51,7 @@ const wasTicked = (item: Item, d: Deciding): boolean => {
 };
 
 /** What was of a chore is history; it comes again by its own rule. */
-function isOfChore(item: Item, d: Deciding): boolean {
-  const above = item.parentId === null ? undefined : d.find('item', item.parentId);
-  return item.seriesId !== null || (above !== undefined && isOfChore(above, d));
-}
+const isOfChore = (item: Item, d: Deciding): boolean => item.seriesId !== null || [...above(item, d)].some(({ seriesId }) => seriesId !== null);
 
 const ahead = (moment: string | null, today: string): string | null => (moment !== null && moment.slice(0, 10) >= today ? moment : null);
 

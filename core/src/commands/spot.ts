@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import type { Item } from '../model/item.ts';
 import { Id } from '../model/row.ts';
+import { withBelow } from '../reader/tree.ts';
 import type { Deciding } from './deciding.ts';
 import type { Ask } from './may.ts';
 import { keyBeside } from './position.ts';
@@ -48,8 +49,5 @@ export function putBeside(itemId: string, place: Spot, neighbours: { after?: str
 
 /** What is under an item goes where it goes. */
 export function moveStepsAlong(parentId: string, { listId, sectionId }: Spot, d: Deciding): void {
-  for (const step of d.by('item', 'parentId', parentId)) {
-    d.set('item', step.id, { listId, sectionId });
-    moveStepsAlong(step.id, { listId, sectionId, parentId }, d);
-  }
+  for (const id of withBelow(parentId, d)) if (id !== parentId) d.set('item', id, { listId, sectionId });
 }

@@ -63,10 +63,9 @@ export const changeTag = commandKind({
   payload: z.object({ tag: Id, name: z.optional(TagName), colour: z.optional(Colour), parent: z.optional(z.nullable(Id)) }),
   asks: ({ tag }, d) => [shaping(tag, d)],
   decide({ tag: tagId, name, colour, parent }, d) {
-    const tag = d.need('tag', tagId);
+    d.need('tag', tagId);
     if (name !== undefined && knownTags(d).some((other) => other.id !== tagId && tagKey(other.name) === tagKey(name))) refuse('tag-exists', { name }, 'name');
-    for (let above = parent ?? null; above !== null; above = d.need('tag', above).parentId)
-      if (above === tagId) refuse('into-itself', { title: tag.name }, 'parent');
+    if (parent) d.need('tag', parent);
     d.set('tag', tagId, { name: name?.trim().replace(/\s+/g, ' '), colour, parentId: parent });
   },
 });

@@ -9,6 +9,7 @@ import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { removeWhole } from './removing.ts';
 
 /** How the making of a row is taken back: it is never deleted. Nouns that are not here stay as they are. */
 const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unknown>>> = {
@@ -111,6 +112,8 @@ function restore(change: RecordedChange, recorded: RecordedCommand, d: Deciding)
   if (change.before === null) {
     const unmade = UNMADE[change.noun];
     if (unmade) restoreFields(change.noun, row, unmade(d, row), recorded.id, d);
+    // what was put under it since goes along
+    if (change.noun === 'item' && d.need('item', change.id).removedAt !== null) removeWhole(change.id, d);
     return;
   }
   restoreFields(change.noun, row, change.before, recorded.id, d);

@@ -99,11 +99,13 @@ function anchorOf({ part, item, house }: Nudging): string {
   return start !== null && start > part.givenAt! ? start : part.givenAt!;
 }
 
-/** Every moment in its order, without end. */
+/** Every moment in its order, without end. Those by the week begin near the first that may count: years of them are not walked through. */
 function* momentsFrom(nudging: Nudging, anchor: string): Generator<Nudge> {
   const { item, house } = nudging;
+  const { nudgedAt } = nudging.part;
+  const counts = nudgedAt !== null && nudgedAt > anchor ? nudgedAt : anchor;
   const pace = nudging.pace as Exclude<Pace, 'off'>;
-  if (item.due === null) return yield* afterDays(anchor, SINCE[pace], 'no-due', house.zone);
+  if (item.due === null) return yield* afterDays(anchor, SINCE[pace], 'no-due', house.zone, counts);
   const due = instantAt(item.due.length > 10 ? item.due : `${item.due}T${house.dayParts.morning}`, house.zone);
   const left = epochOf(due) - epochOf(anchor);
   if (pace === 'usual' && left > 0) {
@@ -112,7 +114,7 @@ function* momentsFrom(nudging: Nudging, anchor: string): Generator<Nudge> {
     yield* halfWay.at <= ahead.at ? [halfWay, ahead] : [ahead, halfWay];
   }
   yield { at: due, reason: 'due' };
-  yield* afterDays(due, AFTER_DUE[pace], 'after-due', house.zone);
+  yield* afterDays(due, AFTER_DUE[pace], 'after-due', house.zone, counts);
 }
 
 /** A day before the deadline, at the same time of day; where there is less, half of what is left. */
@@ -121,9 +123,10 @@ function leadOf(due: string, anchor: string, zone: string): string {
   return dayBefore > anchor ? dayBefore : instantOf(epochOf(anchor) + Math.floor((epochOf(due) - epochOf(anchor)) / 2));
 }
 
-function* afterDays(from: string, days: readonly number[], reason: NudgeReason, zone: string): Generator<Nudge> {
+function* afterDays(from: string, days: readonly number[], reason: NudgeReason, zone: string, counts: string): Generator<Nudge> {
   for (const day of days) yield { at: shiftDays(from, day, zone), reason };
-  for (let day = days.at(-1)! + WEEK; ; day += WEEK) yield { at: shiftDays(from, day, zone), reason };
+  const passed = Math.floor((epochOf(counts) - epochOf(from)) / (WEEK * DAY)) - 2;
+  for (let day = days.at(-1)! + WEEK * Math.max(1, passed); ; day += WEEK) yield { at: shiftDays(from, day, zone), reason };
 }
 
 /** Days are calendar days at the same wall-clock time (RFC 5545 3.3.6). */

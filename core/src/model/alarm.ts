@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { WEEKDAYS } from '../recurrence/rrule.ts';
-import { Id, Instant, shared, WallTime } from './row.ts';
+import { DayAndHour, Id, Instant, shared, WallTime } from './row.ts';
 
 /** The date of an item or a part a reminder can hang on. */
 export const ANCHORS = ['due', 'start', 'plan'] as const;
@@ -53,7 +53,7 @@ export const onArriving = (place: string, on: PlaceTrigger['on'] = 'enter'): Pla
  * negative lies before it. `place`: on coming or leaving. `device`: when that device is opened next. `situation`: when it begins.
  */
 export const Trigger = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('absolute'), at: z.string().check(z.regex(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])T([01]\d|2[0-3]):[0-5]\d$/)) }),
+  z.object({ kind: z.literal('absolute'), at: DayAndHour }),
   z.object({ kind: z.literal('relative'), to: Anchor, offset: z.string().check(z.regex(/^-?P(\d{1,3}W|(?=\d|T\d)(\d{1,4}D)?(T(\d{1,4}H)?(\d{1,5}M)?)?)$/)) }),
   PlaceTrigger,
   z.object({ kind: z.literal('device'), device: Id, name: z.string().check(z.maxLength(80)) }),

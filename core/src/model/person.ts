@@ -26,7 +26,7 @@ export type Rest = z.infer<typeof Rest>;
 export const USUAL_REST: Rest = { hours: { from: '21:00', to: '07:00' }, daysOff: [] };
 
 /** An address of RFC 5321, as far as people mistype it. */
-export const Address = z.string().check(z.trim(), z.maxLength(254), z.regex(/^[^\s@<>(),;:"]+@[^\s@<>(),;:"]+\.[^\s@<>(),;:"]+$/));
+export const Address = z.string().check(z.trim(), z.maxLength(254), z.regex(/^[^\s@<>(),;:"]+@(?:[^\s@<>(),;:".]+\.)+[^\s@<>(),;:".]+$/));
 
 export const Phone = oneLine(40);
 export const ContactWords = z.string().check(z.maxLength(500));

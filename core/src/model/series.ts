@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 import { OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
 import { Trigger } from './alarm.ts';
 import { nature } from './nature.ts';
-import { Id, Instant, Moment, shared, Title, WallTime } from './row.ts';
+import { ChoreStart, Id, Instant, Moment, shared, Title, WallTime } from './row.ts';
 
 /** An RRULE of RFC 5545 3.3.10, as far as its shape goes. */
 export const RRuleText = z.string().check(z.regex(/^FREQ=[A-Z]+(;[A-Z]+=[A-Z0-9,+-]+)*$/), z.maxLength(300));
@@ -38,7 +38,7 @@ export const Series = z.object({
   rrule: z.nullable(RRuleText),
   afterDone: z.nullable(AfterDone),
   /** RFC 5545 DTSTART: a date, or a wall-clock time of the house's zone. It counts only if the rule hits it. */
-  dtstart: Moment,
+  dtstart: ChoreStart,
   offDay: z.enum(OFF_DAY_SHIFTS),
   missed: Missed,
   /** The next one comes only when the last is done. */

@@ -2,14 +2,17 @@ import { Temporal } from 'temporal-polyfill';
 import { firstCompleted, isDone } from '../followup/standing.ts';
 import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
-import { overrideId, type Override, type Series } from '../model/series.ts';
+import { occurrenceItemId, overrideId, type Override, type Series } from '../model/series.ts';
 import type { Reader } from '../reader/reader.ts';
-import { addDays, calendarDateOf, instantAt } from '../time/clock.ts';
+import { LAST_YEAR } from '../model/row.ts';
+import { addDays, calendarDateOf, instantAt, wallClockOf } from '../time/clock.ts';
+import { CHORE_STEPS, choreFault, CHORES_END, LONGEST_GAP_DAYS } from './chore-bounds.ts';
 import { existing, formatLocal, parseLocal } from './local.ts';
 import { daysOffOf } from './house-days-off.ts';
 import { LONGEST_OFF } from './off-days.ts';
 import { occurrences, type Occurrence, type Recurrence } from './occurrences.ts';
-import { BadRule, parseRRule } from './rrule.ts';
+import { BadRule, isOfClock, parseRRule } from './rrule.ts';
+import { TooCostly } from './steps.ts';
 
 /** What comes after what: the occurrences of a chore beside the items they have become. */
 
@@ -45,23 +48,80 @@ export function* occurrencesAfter(series: Series, recurrenceId: string | null, h
     if (found !== null && !isPast(series, found)) yield asOverridden({ recurrenceId: found, at: found }, overrides);
     return;
   }
-  if (!isReadable(series.rrule)) return;
+  if (isSetAside(series)) return;
   const after = recurrenceId === null ? null : addDays(recurrenceId, -LONGEST_OFF - 1);
-  for (const found of occurrences(recurrenceOf(series, house, rows), { after })) {
-    if (isPast(series, found.recurrenceId)) return;
-    if (recurrenceId === null || found.recurrenceId > recurrenceId) yield asOverridden(found, overrides);
+  try {
+    for (const found of occurrences(recurrenceOf(series, house, rows), { after, before: CHORES_END, maxSteps: CHORE_STEPS })) {
+      if (isPast(series, found.recurrenceId)) return;
+      if (recurrenceId === null || found.recurrenceId > recurrenceId) yield asOverridden(found, overrides);
+    }
+  } catch (error) {
+    // what can't be worked out in that time gives no more, and stops nothing else
+    if (!(error instanceof TooCostly)) throw error;
   }
 }
 
-/** A rule that was kept as it was said, before it was checked, may be none: it gives nothing, and stops nothing else. */
-function isReadable(rrule: string): boolean {
+/** A rule kept from before rules were bounded, or before they were checked: it gives nothing until somebody says it anew. */
+export function isSetAside(series: Pick<Series, 'rrule' | 'afterDone'>): boolean {
   try {
-    parseRRule(rrule);
-    return true;
+    return choreFault(series) !== null;
   } catch (error) {
-    if (error instanceof BadRule) return false;
+    if (error instanceof BadRule) return true;
     throw error;
   }
+}
+
+/** The first after one of its own that no item stands for. One that was taken along by a later chore, or made plain, is not made again. */
+export function nextToMake(series: Series, recurrenceId: string | null, house: ChoreHouse, rows: ChoreRows): Occurrence | null {
+  for (const found of occurrencesAfter(series, recurrenceId, house, rows)) if (!standsElsewhere(series, found.recurrenceId, rows)) return found;
+  return null;
+}
+
+/** The item of an occurrence that is no longer one of this chore. */
+export function standsElsewhere(series: Series, recurrenceId: string, rows: ChoreRows): Item | null {
+  const held = rows.get('item', occurrenceItemId(series.id, recurrenceId));
+  return typeof held === 'string' || held.seriesId === series.id ? null : held;
+}
+
+/** How far back a beginning is looked for, a stretch at a time: most chores began of late. */
+const LOOKING_BACK_DAYS = [1, 8, 40, 400, LONGEST_GAP_DAYS];
+
+/**
+ * Where a chore begins: with its newest occurrence up to now, else its first. What lies before was nobody's to do. Null: it never
+ * occurs within eight years.
+ */
+export function beginningOf(series: Series, now: string, house: ChoreHouse, rows: ChoreRows): Occurrence | null {
+  if (series.rrule === null) return occurrenceAfter(series, null, house, rows);
+  const wall = wallClockOf(now, house.zone);
+  const today = wall.slice(0, 10);
+  if (series.dtstart <= wall) {
+    for (const days of LOOKING_BACK_DAYS) {
+      const since = addDays(today, -days);
+      const newest = newestUpTo(wall, series, series.dtstart > since ? null : since, house, rows);
+      if (newest) return newest;
+      if (series.dtstart > since) break;
+    }
+  }
+  const first = occurrenceAfter(series, series.dtstart <= wall ? wall.slice(0, series.dtstart.length) : null, house, rows);
+  const until = addDays(series.dtstart > today ? series.dtstart.slice(0, 10) : today, LONGEST_GAP_DAYS);
+  return first !== null && first.at <= until ? first : null;
+}
+
+function newestUpTo(wall: string, series: Series, after: string | null, house: ChoreHouse, rows: ChoreRows): Occurrence | null {
+  let newest: Occurrence | null = null;
+  for (const found of occurrencesAfter(series, after, house, rows)) {
+    if (found.recurrenceId > wall) break;
+    if (found.at <= wall) newest = found;
+  }
+  return newest;
+}
+
+/** What came and went while nothing ran is made up for so many days back: by the hour a week, else a year. */
+const MADE_UP_DAYS = { byHour: 7, byDay: 366 };
+
+function madeUpFrom({ rrule }: Series, now: string, house: ChoreHouse): string {
+  const isHourly = rrule !== null && isOfClock(parseRRule(rrule).freq);
+  return addDays(calendarDateOf(now, house.zone), -(isHourly ? MADE_UP_DAYS.byHour : MADE_UP_DAYS.byDay));
 }
 
 const isPast = ({ endsBefore }: Series, recurrenceId: string): boolean => endsBefore !== null && recurrenceId >= endsBefore;
@@ -78,7 +138,9 @@ function afterDone(series: Series, recurrenceId: string, house: ChoreHouse, rows
   const doneAt = item && isDone(item, parts) ? (firstCompleted(parts)?.completedAt ?? null) : null;
   // left out, it counts from its own day
   const from = doneAt === null ? recurrenceId.slice(0, 10) : calendarDateOf(doneAt, house.zone);
-  const date = Temporal.PlainDate.from(from).add(series.afterDone!).toString();
+  const then = Temporal.PlainDate.from(from).add(series.afterDone!);
+  if (then.year > LAST_YEAR) return null;
+  const date = then.toString();
   if (series.dtstart.length === 10) return date;
   return formatLocal(existing(parseLocal(`${date}${series.dtstart.slice(10)}`)!.at, house.zone));
 }
@@ -112,12 +174,25 @@ export interface Appearance {
  */
 export function nextAppearance(series: Series, now: string, house: ChoreHouse, rows: ChoreRows): Appearance | null {
   const last = madeOf(series.id, rows).at(-1);
-  const occurrence = occurrenceAfter(series, last?.recurrenceId ?? null, house, rows);
+  if (isSetAside(series)) return null;
+  const occurrence = last ? nextToMake(series, laterOf(last.recurrenceId!, series, now, house), house, rows) : firstToMake(series, now, house, rows);
   if (occurrence === null) return null;
   if (!last || isOver(last, rows)) return { occurrence, at: now };
   if (series.whenDone || series.rrule === null) return null;
   const sameDay = last.due !== null && last.due.slice(0, 10) === occurrence.at.slice(0, 10);
   return { occurrence, at: instantAt(sameDay ? occurrence.at : occurrence.at.slice(0, 10), house.zone) };
+}
+
+function firstToMake(series: Series, now: string, house: ChoreHouse, rows: ChoreRows): Occurrence | null {
+  const first = beginningOf(series, now, house, rows);
+  return first && standsElsewhere(series, first.recurrenceId, rows) ? nextToMake(series, first.recurrenceId, house, rows) : first;
+}
+
+/** Where the next is looked for: after the last, unless that lies further back than what is made up for. Of what follows a completion there is but one. */
+function laterOf(recurrenceId: string, series: Series, now: string, house: ChoreHouse): string {
+  if (series.rrule === null) return recurrenceId;
+  const from = madeUpFrom(series, now, house);
+  return recurrenceId > from ? recurrenceId : from;
 }
 
 /** How many before an occurrence were missed without one done in between, and the day of the first. */

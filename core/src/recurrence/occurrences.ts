@@ -1,6 +1,7 @@
 import { DAY_SECONDS, existing, formatDate, formatLocal, instantSeconds, localOf, parseLocal, type LocalSeconds, type ParsedLocal } from './local.ts';
 import { isWeekend, LONGEST_OFF, workdayFor, type OffDayShift } from './off-days.ts';
 import { BadRule, isOfClock, parseRRule, type RRule } from './rrule.ts';
+import { Steps } from './steps.ts';
 import { walk } from './walk.ts';
 
 /** What comes back: a recurrence set of RFC 5545 3.8.5, in wall-clock time of a zone. */
@@ -34,16 +35,18 @@ export interface Window {
   /** Earlier than this; local. */
   before?: string | null;
   limit?: number;
+  /** So many steps of working it out are granted, else {@link TooCostly} is thrown. */
+  maxSteps?: number;
 }
 
 /**
  * The occurrences of a series, in order, each once; lazy, and begun at the period `after` lies in. Dates for a series of whole days,
  * else local times to the minute (seconds only where there are any). A time the clocks skip moves forward, of two the first is meant.
- * Throws {@link BadRule}. Source: RFC 5545 3.3.10 and 3.8.5.
+ * Throws {@link BadRule}, and {@link TooCostly} where steps are limited. Source: RFC 5545 3.3.10 and 3.8.5.
  */
-export function* occurrences(series: Recurrence, { after, before, limit }: Window = {}): Generator<Occurrence, void, undefined> {
+export function* occurrences(series: Recurrence, { after, before, limit, maxSteps }: Window = {}): Generator<Occurrence, void, undefined> {
   if (limit !== undefined && limit <= 0) return;
-  const set = new RecurrenceSet(series);
+  const set = new RecurrenceSet(series, new Steps(maxSteps));
   const bounds = { after: set.bound(after) ?? Number.NEGATIVE_INFINITY, before: set.bound(before) ?? Number.POSITIVE_INFINITY };
   let many = 0;
   for (const found of set.within(bounds)) {
@@ -74,7 +77,10 @@ class RecurrenceSet {
   private readonly isLeftOut: (at: LocalSeconds) => boolean;
   private readonly reach: number;
 
-  constructor(private readonly series: Recurrence) {
+  constructor(
+    private readonly series: Recurrence,
+    private readonly steps: Steps,
+  ) {
     this.start = this.parse(series.dtstart, 'DTSTART');
     this.rule = series.rrule === null ? null : ruleFor(series.rrule, this.start);
     const moved = [...(series.moved ?? [])].map(([id, at]) => ({ id: this.parse(id, 'RECURRENCE-ID').at, at: this.parse(at, 'RECURRENCE-ID').at }));
@@ -113,7 +119,7 @@ class RecurrenceSet {
     const begin = Number.isFinite(after) ? after - this.reach : this.start.at;
     // what the clocks skipped or a day off moved forward waits for its place among those after it
     const waiting: Found[] = [];
-    for (const id of walk(this.rule, this.start.at, begin, before + this.reach)) {
+    for (const id of walk(this.rule, this.start.at, begin, before + this.reach, this.steps)) {
       if (end(id)) break;
       if (this.isLeftOut(id)) continue;
       const at = this.shift(existing(id, zone));
@@ -194,5 +200,5 @@ function* merged(rule: Generator<Found, void, undefined>, extra: readonly Found[
   while (nth < extra.length) yield extra[nth++]!;
 }
 
-/** The rule never occurs, like 31 February of every year. */
-export const neverOccurs = (series: Recurrence): boolean => occurrences(series, { limit: 1 }).next().done === true;
+/** The rule never occurs, like 31 February of every year; in the window, if one is given. */
+export const neverOccurs = (series: Recurrence, window: Window = {}): boolean => occurrences(series, { ...window, limit: 1 }).next().done === true;

@@ -2,6 +2,7 @@ import { civilOf, daysFromCivil } from '../time/epoch.ts';
 import { DaysOfRule, startOfWeek, weekYearOf } from './days.ts';
 import { DAY_SECONDS, type LocalSeconds } from './local.ts';
 import { isOfClock, type RRule } from './rrule.ts';
+import { Steps } from './steps.ts';
 
 /** No rule is followed beyond the last year of four digits. */
 const LAST_YEAR = 9999;
@@ -9,16 +10,26 @@ const LAST = daysFromCivil(LAST_YEAR + 1, 1, 1) * DAY_SECONDS;
 
 const UNITS = { HOURLY: 3600, MINUTELY: 60, SECONDLY: 1 };
 
+/** What choosing the days of a whole year or month costs, beside a single day. */
+const YEAR_STEPS = 24;
+const MONTH_STEPS = 4;
+
 /**
  * A rule's times on the wall, ascending, from the first day on. `from`: where to begin, by going to the period it lies in rather
  * than through all before it; times before it may come too. `to`: nothing is looked for from there on. A rule with COUNT is walked from
- * its first day, since it is to be counted.
+ * its first day, since it is to be counted. Every period looked at and every time laid out is taken from `steps`.
  */
-export function* walk(rule: RRule, dtstart: LocalSeconds, from: LocalSeconds, to: LocalSeconds): Generator<LocalSeconds, void, undefined> {
+export function* walk(
+  rule: RRule,
+  dtstart: LocalSeconds,
+  from: LocalSeconds,
+  to: LocalSeconds,
+  steps: Steps = new Steps(),
+): Generator<LocalSeconds, void, undefined> {
   const begin = rule.count === null ? Math.max(from, dtstart) : dtstart;
   let left = rule.count ?? Number.POSITIVE_INFINITY;
   const end = Math.min(to, LAST);
-  for (const times of periods(rule, dtstart, begin, end)) {
+  for (const times of periods(rule, dtstart, begin, end, steps)) {
     for (const at of times) {
       if (at < dtstart) continue;
       if (left-- <= 0 || at >= end) return;
@@ -29,15 +40,19 @@ export function* walk(rule: RRule, dtstart: LocalSeconds, from: LocalSeconds, to
 }
 
 /** The times of each period of the rule that has any. */
-function periods(rule: RRule, dtstart: LocalSeconds, begin: LocalSeconds, end: LocalSeconds): Iterable<LocalSeconds[]> {
+function periods(rule: RRule, dtstart: LocalSeconds, begin: LocalSeconds, end: LocalSeconds, steps: Steps): Iterable<LocalSeconds[]> {
   const firstDay = Math.floor(dtstart / DAY_SECONDS);
   const days = new DaysOfRule(rule, firstDay);
-  return isOfClock(rule.freq) ? clockPeriods(rule, days, dtstart, begin, end, UNITS[rule.freq]) : dayPeriods(rule, days, dtstart, begin, end);
+  if (isOfClock(rule.freq)) return clockPeriods(rule, days, dtstart, begin, end, UNITS[rule.freq], steps);
+  return dayPeriods(rule, days, dtstart, begin, end, steps);
 }
 
-function* dayPeriods(rule: RRule, days: DaysOfRule, dtstart: LocalSeconds, begin: LocalSeconds, end: LocalSeconds): Generator<LocalSeconds[]> {
+function* dayPeriods(rule: RRule, days: DaysOfRule, dtstart: LocalSeconds, begin: LocalSeconds, end: LocalSeconds, steps: Steps): Generator<LocalSeconds[]> {
   const clock = clockTimes(rule, dtstart);
-  for (const found of daySets(rule, days, Math.floor(dtstart / DAY_SECONDS), Math.floor(begin / DAY_SECONDS), Math.ceil(end / DAY_SECONDS))) {
+  const [first, near, last] = [Math.floor(dtstart / DAY_SECONDS), Math.floor(begin / DAY_SECONDS), Math.ceil(end / DAY_SECONDS)];
+  for (const found of daySets(rule, days, first, near, last, steps)) {
+    // before they are laid out: a year of seconds would not fit
+    steps.take(found.length * clock.length);
     const times: LocalSeconds[] = [];
     for (const day of found) for (const second of clock) times.push(day * DAY_SECONDS + second);
     yield picked(times, rule.bySetPos);
@@ -45,24 +60,33 @@ function* dayPeriods(rule: RRule, days: DaysOfRule, dtstart: LocalSeconds, begin
 }
 
 /** The days of each period that has any, beginning with the period `beginDay` lies in. */
-function* daySets(rule: RRule, days: DaysOfRule, firstDay: number, beginDay: number, endDay: number): Generator<number[]> {
+function* daySets(rule: RRule, days: DaysOfRule, firstDay: number, beginDay: number, endDay: number, steps: Steps): Generator<number[]> {
   const { freq, interval } = rule;
   const start = civilOf(firstDay);
   const begin = civilOf(beginDay);
   const last = civilOf(endDay);
   if (freq === 'YEARLY') {
     const [first, near] = rule.byWeekNo.length > 0 ? [weekYearOf(firstDay, rule.wkst), weekYearOf(beginDay, rule.wkst)] : [start.year, begin.year];
-    for (let year = first + aligned(near - first, interval); year <= last.year + 1; year += interval) yield* some(days.ofYear(year));
+    for (let year = first + aligned(near - first, interval); year <= last.year + 1; year += interval) {
+      steps.take(YEAR_STEPS);
+      yield* some(days.ofYear(year));
+    }
   } else if (freq === 'MONTHLY') {
     const first = start.year * 12 + start.month - 1;
-    for (let month = first + aligned(begin.year * 12 + begin.month - 1 - first, interval); month <= last.year * 12 + last.month; month += interval)
+    for (let month = first + aligned(begin.year * 12 + begin.month - 1 - first, interval); month <= last.year * 12 + last.month; month += interval) {
+      steps.take(MONTH_STEPS);
       yield* some(days.ofMonth(Math.floor(month / 12), (month % 12) + 1));
+    }
   } else if (freq === 'WEEKLY') {
     const first = startOfWeek(firstDay, rule.wkst);
     const step = 7 * interval;
-    for (let week = first + aligned(startOfWeek(beginDay, rule.wkst) - first, step); week < endDay; week += step) yield* some(days.ofWeek(week));
+    for (let week = first + aligned(startOfWeek(beginDay, rule.wkst) - first, step); week < endDay; week += step) {
+      steps.take(1);
+      yield* some(days.ofWeek(week));
+    }
   } else {
     for (let day = firstDay + aligned(beginDay - firstDay, interval); day < endDay;) {
+      steps.take(1);
       if (days.takes(day)) yield [day];
       day = firstDay + alignedUp(Math.max(day + 1, days.afterMonthOf(day)) - firstDay, interval);
     }
@@ -76,7 +100,15 @@ const aligned = (distance: number, step: number): number => Math.floor(distance 
 const alignedUp = (distance: number, step: number): number => Math.ceil(distance / step) * step;
 
 /** Periods of an hour, a minute or a second: what the clock does not allow is jumped over. */
-function* clockPeriods(rule: RRule, days: DaysOfRule, dtstart: LocalSeconds, begin: LocalSeconds, end: LocalSeconds, unit: number): Generator<LocalSeconds[]> {
+function* clockPeriods(
+  rule: RRule,
+  days: DaysOfRule,
+  dtstart: LocalSeconds,
+  begin: LocalSeconds,
+  end: LocalSeconds,
+  unit: number,
+  steps: Steps,
+): Generator<LocalSeconds[]> {
   const step = unit * rule.interval;
   const base = Math.floor(dtstart / unit) * unit;
   if (!meetsClock(rule, base, unit, step)) return;
@@ -84,7 +116,8 @@ function* clockPeriods(rule: RRule, days: DaysOfRule, dtstart: LocalSeconds, beg
   if (rule.bySetPos.length > 0 && rule.bySetPos.every((nth) => Math.abs(nth) > within.length)) return;
   let taken = Number.NaN;
   const next = (at: LocalSeconds) => base + alignedUp(at - base, step);
-  for (let at = base + aligned(begin - base, step); at < LAST;) {
+  for (let at = base + aligned(begin - base, step); at < end;) {
+    steps.take(1);
     const day = Math.floor(at / DAY_SECONDS);
     if (day !== taken && !days.takes(day)) {
       at = next(days.afterMonthOf(day) * DAY_SECONDS);
@@ -97,6 +130,7 @@ function* clockPeriods(rule: RRule, days: DaysOfRule, dtstart: LocalSeconds, beg
       at = next(day * DAY_SECONDS + allowed);
       continue;
     }
+    steps.take(within.length);
     yield picked(
       within.map((offset) => at + offset),
       rule.bySetPos,

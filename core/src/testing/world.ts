@@ -22,6 +22,11 @@ export class World {
   seq = 0;
   private commands = 0;
 
+  /** So many commands were tried: their ids are `command 0` and so on. */
+  get given(): number {
+    return this.commands;
+  }
+
   constructor(manager = 'Aino') {
     this.must(manager, 'house.make', { name: 'Kaislaranta', zone: 'Europe/Helsinki', person: looks(manager, 0) });
   }

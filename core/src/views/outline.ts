@@ -19,8 +19,18 @@ export interface OutlineSpot {
 }
 
 /** One below the other, each followed by what is under it. `children` are in their order; what is folded keeps its steps to itself. */
-export function outlineOf<T extends OutlineNode>(top: readonly T[], childrenOf: (id: string) => readonly T[], depth = 0): OutlineRow<T>[] {
-  return top.flatMap((node) => [{ node, depth }, ...outlineOf(childrenOf(node.id), childrenOf, depth + 1)]);
+export function outlineOf<T extends OutlineNode>(top: readonly T[], childrenOf: (id: string) => readonly T[]): OutlineRow<T>[] {
+  const rows: OutlineRow<T>[] = [];
+  // what leads back to itself stands there once
+  const met = new Set<string>();
+  const waiting = [...top].reverse().map((node) => ({ node, depth: 0 }));
+  for (let row = waiting.pop(); row !== undefined; row = waiting.pop()) {
+    if (met.has(row.node.id)) continue;
+    met.add(row.node.id);
+    rows.push(row);
+    for (const node of [...childrenOf(row.node.id)].reverse()) waiting.push({ node, depth: row.depth + 1 });
+  }
+  return rows;
 }
 
 const indexOf = (rows: readonly OutlineRow[], id: string): number => rows.findIndex(({ node }) => node.id === id);

@@ -79,7 +79,7 @@ export function mountStandIns(
 async function reply(mail: KeptMail, to: string, text: string, partstat: string, port: number): Promise<string> {
   const transport = createTransport({ host: '127.0.0.1', port, ignoreTLS: true });
   const uid = /^UID:(.+)$/m.exec(mail.calendar ?? '')?.[1]?.trim();
-  const address = /<([^>]+)>/.exec(mail.to)?.[1] ?? mail.to;
+  const address = /<([^<>]+)>/.exec(mail.to)?.[1] ?? mail.to;
   const calendar = [
     'BEGIN:VCALENDAR',
     'VERSION:2.0',

@@ -1,4 +1,4 @@
-import { NOUNS, type Change, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
+import { NOUNS, withBelow, type Change, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
 import { Sight } from './visibility.ts';
 
 /**
@@ -110,7 +110,7 @@ function* rowsInReach(reach: Reach, reader: Reader): Generator<readonly [Noun, R
     for (const item of reader.by('item', 'listId', listId)) items.add(item.id);
   }
   for (const seriesId of series) yield* rowsOfSeries(seriesId, reader);
-  for (const itemId of reach.items) withSteps(itemId, reader, items);
+  for (const itemId of reach.items) withBelow(itemId, reader, items);
   for (const itemId of items) yield* rowsOfItem(itemId, reader);
 }
 
@@ -140,10 +140,4 @@ function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, 
     if (typeof tag !== 'string') yield ['tag', tag];
   }
   for (const noun of ['part', 'alarm', 'wait', 'comment', 'watch', 'activity'] as const) for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];
-}
-
-function withSteps(itemId: string, reader: Reader, into: Set<string>): void {
-  if (into.has(itemId)) return;
-  into.add(itemId);
-  for (const step of reader.by('item', 'parentId', itemId)) withSteps(step.id, reader, into);
 }

@@ -1,4 +1,5 @@
 import {
+  above,
   footingInList,
   footingsOnItem,
   isHere,
@@ -171,10 +172,10 @@ export class Sight {
   }
 
   private handedSince(itemId: string): string | null {
-    for (let at: string | null = itemId; at !== null;) {
-      const own = this.rows.by('part', 'itemId', at).find((part) => isOwnPart(part, this.person));
+    const item = this.rows.find('item', itemId);
+    for (const { id } of item ? [item, ...above(item, this.rows)] : []) {
+      const own = this.rows.by('part', 'itemId', id).find((part) => isOwnPart(part, this.person));
       if (own) return own.givenAt;
-      at = this.rows.find('item', at)?.parentId ?? null;
     }
     return null;
   }

@@ -1,4 +1,17 @@
-import { addDays, calendarDateOf, choresAhead, doneBy, historyOf, isOver, keptSince, madeOf, occurrenceAfter, type Item, type Series } from '@kotiva/core';
+import {
+  addDays,
+  calendarDateOf,
+  choresAhead,
+  doneBy,
+  historyOf,
+  isOver,
+  isSetAside,
+  keptSince,
+  madeOf,
+  nextToMake,
+  type Item,
+  type Series,
+} from '@kotiva/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
@@ -37,6 +50,11 @@ export function ChoreScreen({ seriesId }: { seriesId: string }) {
       sub={[rule, sayWhose(series, rows)].filter(Boolean).join(' · ')}
       actions={<ChoreMenu series={series} open={open.at(-1) ?? null} />}
     >
+      {isSetAside(series) ? (
+        <Txt role="alert" tone="waits" className="px-4 pt-3">
+          {t('chores.setAside')}
+        </Txt>
+      ) : null}
       <KeptBand series={series} />
       {open.length > 0 ? <GroupHead title={t('chores.open')} count={open.length} /> : null}
       {open.map((item) => (
@@ -53,7 +71,7 @@ function ChoreMenu({ series, open }: { series: Series; open: Item | null }) {
   const { rows, house } = usePlace();
   const give = useGive();
   const openItem = useOpenItem();
-  const from = open?.recurrenceId ?? occurrenceAfter(series, madeOf(series.id, rows).at(-1)?.recurrenceId ?? null, house, rows)?.recurrenceId;
+  const from = open?.recurrenceId ?? nextToMake(series, madeOf(series.id, rows).at(-1)?.recurrenceId ?? null, house, rows)?.recurrenceId;
   if (!from) return null;
   const end = () => void give('chore.end', { series: series.id, recurrenceId: from }, { words: t('said.choreEnded', { title: series.title }), undo: true });
   return (

@@ -57,7 +57,7 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
             {t(unsaved ? 'note.saving' : 'note.saved')}
           </Txt>
         ) : null}
-        {mine ? <Outcome note={note} about={about} onDecided={(line) => change(`${text.replace(/\s*$/, '')}\n${line}\n`)} /> : null}
+        {mine ? <Outcome note={note} about={about} onDecided={(line) => change(`${text.trimEnd()}\n${line}\n`)} /> : null}
         {talked.length > 0 ? (
           <View className="gap-1">
             <Heading level={3}>{t('note.talked')}</Heading>

@@ -88,7 +88,8 @@ export function WholeScreen() {
 /** A broader tag gathers those under it. */
 function withChildren(tag: Tag, tags: readonly Tag[]): Set<string> {
   const found = new Set([tag.id]);
-  for (const child of tags) if (child.parentId === tag.id) for (const id of withChildren(child, tags)) found.add(id);
+  // a set that grows is walked to its end: each tag once, also where two lie under each other
+  for (const id of found) for (const child of tags) if (child.parentId === id) found.add(child.id);
   return found;
 }
 
