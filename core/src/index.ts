@@ -42,6 +42,7 @@ export { isUndoable } from './commands/undo.ts';
 export { byPosition } from './commands/position.ts';
 export * from './followup/standing.ts';
 export * from './time/clock.ts';
+export * from './time/earliest-first.ts';
 export * from './followup/groups.ts';
 export * from './followup/quiet.ts';
 export * from './followup/nudging.ts';

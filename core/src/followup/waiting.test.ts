@@ -1,6 +1,6 @@
 import { agendaOf } from '../planning/agenda.ts';
 import { World } from '../testing/world.ts';
-import { firstAskAgain, waitsOf } from './waiting.ts';
+import { asksAhead, waitsOf } from './waiting.ts';
 
 const houseOf = (w: World) => w.rows.get('house', w.houseId) as never;
 const where = (w: World, item: string, name = 'Aino') =>
@@ -37,18 +37,18 @@ test('on the day to ask again it comes up, and its maker is told once', () => {
   const item = w.item('Aino', 'Hang the sign');
   w.must('Aino', 'wait.set', { item, person: w.person('Tapio'), words: 'the ladder', askOn: '2026-11-26' });
   expect(where(w, item)).toBe('waiting');
-  expect(firstAskAgain(houseOf(w), w.rows as never)).toMatchObject({ at: '2026-11-26T04:00:00.000Z' });
+  expect(asksAhead(houseOf(w), w.rows as never)[0]).toMatchObject({ at: '2026-11-26T04:00:00.000Z' });
   w.now = '2026-11-26T04:00:00.000Z';
   const [wait] = waitsOf(w.person('Aino'), w.rows as never);
   w.system('wait.askAgain', { wait: wait!.id });
   w.system('wait.askAgain', { wait: wait!.id });
   expect(w.told('Aino')).toEqual(['ask-again']);
-  expect(firstAskAgain(houseOf(w), w.rows as never)).toBeNull();
+  expect(asksAhead(houseOf(w), w.rows as never)).toEqual([]);
   expect(where(w, item)).toBe('today');
   // another day: it waits again, and is told again then
   w.must('Aino', 'wait.change', { wait: wait!.id, askOn: '2026-11-30' });
   expect(where(w, item)).toBe('waiting');
-  expect(firstAskAgain(houseOf(w), w.rows as never)).toMatchObject({ at: '2026-11-30T04:00:00.000Z' });
+  expect(asksAhead(houseOf(w), w.rows as never)[0]).toMatchObject({ at: '2026-11-30T04:00:00.000Z' });
 });
 
 test('refused: a day that has passed, and by who may not check off there', () => {

@@ -4,6 +4,7 @@ import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import type { Wait } from '../model/wait.ts';
 import { instantAt } from '../time/clock.ts';
+import { earliestFirst } from '../time/earliest-first.ts';
 
 /** What waiting reads: a part of `Reader` that every side has. */
 export interface WaitRows {
@@ -25,15 +26,13 @@ export interface AskAgain {
   at: string;
 }
 
-/** The next day on which somebody is told to ask again, or null. */
-export function firstAskAgain(house: Pick<House, 'zone' | 'dayParts'>, rows: WaitRows): AskAgain | null {
-  let first: AskAgain | null = null;
-  for (const wait of rows.all('wait')) {
-    if (wait.endedAt !== null || wait.askOn === null || wait.toldOn === wait.askOn || !isOpen(wait, rows)) continue;
-    const at = instantAt(`${wait.askOn}T${house.dayParts.morning}`, house.zone);
-    if (first === null || at < first.at || (at === first.at && wait.id < first.waitId)) first = { waitId: wait.id, at };
-  }
-  return first;
+/** When what was waited for is to be asked about again, the next first: in the morning of the day chosen, once. */
+export function asksAhead(house: Pick<House, 'zone' | 'dayParts'>, rows: WaitRows): AskAgain[] {
+  const found = rows.all('wait').flatMap((wait) => {
+    if (wait.endedAt !== null || wait.askOn === null || wait.toldOn === wait.askOn || !isOpen(wait, rows)) return [];
+    return [{ waitId: wait.id, at: instantAt(`${wait.askOn}T${house.dayParts.morning}`, house.zone) }];
+  });
+  return earliestFirst(found, ({ waitId }) => waitId);
 }
 
 /** Everything somebody marked as waiting that is still open, the longest first. */

@@ -1,5 +1,6 @@
 import { lastCrossed, type Visit } from '../model/visit.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
+import { earliestFirst } from '../time/earliest-first.ts';
 
 /** For so long it is known when somebody was at a place. */
 export const VISITS_KEPT_DAYS = 30;
@@ -10,12 +11,11 @@ export function forgottenOn(visit: Visit): string | null {
   return last === null ? null : instantOf(epochOf(last) + VISITS_KEPT_DAYS * 86_400_000);
 }
 
-/** The next to be forgotten, or null. */
-export function firstForgotten(rows: { all(noun: 'visit'): Visit[] }): { visitId: string; at: string } | null {
-  let first: { visitId: string; at: string } | null = null;
-  for (const visit of rows.all('visit')) {
+/** Those to be forgotten, the next first. */
+export function forgettingsAhead(rows: { all(noun: 'visit'): Visit[] }): { visitId: string; at: string }[] {
+  const found = rows.all('visit').flatMap((visit) => {
     const at = forgottenOn(visit);
-    if (at !== null && (first === null || at < first.at)) first = { visitId: visit.id, at };
-  }
-  return first;
+    return at === null ? [] : [{ visitId: visit.id, at }];
+  });
+  return earliestFirst(found, ({ visitId }) => visitId);
 }

@@ -1,6 +1,7 @@
 import { World } from '../testing/world.ts';
-import { firstLastCall } from './last-call.ts';
+import { lastCallsAhead } from './last-call.ts';
 
+const firstLastCall = (...asked: Parameters<typeof lastCallsAhead>) => lastCallsAhead(...asked)[0] ?? null;
 const houseOf = (w: World) => w.rows.get('house', w.houseId) as never;
 function until(w: World, instant: string): void {
   for (;;) {

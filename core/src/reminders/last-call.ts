@@ -2,6 +2,7 @@ import { isHere, type Person } from '../model/person.ts';
 import type { NoticeChoices } from '../model/notice-choices.ts';
 import type { House } from '../model/house.ts';
 import { addDays, calendarDateOf, instantAt } from '../time/clock.ts';
+import { earliestFirst } from '../time/earliest-first.ts';
 
 /** What the last call of a day reads. */
 export interface LastCallRows {
@@ -28,13 +29,12 @@ export function nextLastCall(choices: NoticeChoices, now: string, { zone }: Pick
   return { personId: choices.personId, date, at: instantAt(`${date}T${choices.lastCall}`, zone) };
 }
 
-/** The next of everyone in the house, or null. */
-export function firstLastCall(now: string, house: Pick<House, 'zone'>, rows: LastCallRows): LastCall | null {
-  let first: LastCall | null = null;
-  for (const choices of rows.all('noticeChoices')) {
+/** Those of everyone in the house, the next first. */
+export function lastCallsAhead(now: string, house: Pick<House, 'zone'>, rows: LastCallRows): LastCall[] {
+  const found = rows.all('noticeChoices').flatMap((choices) => {
     const person = rows.get('person', choices.personId);
     const call = typeof person === 'string' || !isHere(person) ? null : nextLastCall(choices, now, house);
-    if (call && (first === null || call.at < first.at || (call.at === first.at && call.personId < first.personId))) first = call;
-  }
-  return first;
+    return call ? [call] : [];
+  });
+  return earliestFirst(found, ({ personId }) => personId);
 }

@@ -1,6 +1,6 @@
 import type { Alarm, Trigger } from '../model/alarm.ts';
 import { World } from '../testing/world.ts';
-import { firstRing } from './ringing.ts';
+import { ringsAhead } from './ringing.ts';
 
 const before = (offset: string, to: 'due' | 'start' | 'plan' = 'due'): Trigger => ({ kind: 'relative', to, offset });
 
@@ -12,7 +12,8 @@ function house() {
   const item = w.item('Aino', 'Order candles', { list, due: '2026-11-27T17:00' });
   return { w, list, item };
 }
-const rowsOf = (w: World) => w.rows as unknown as Parameters<typeof firstRing>[1];
+const rowsOf = (w: World) => w.rows as unknown as Parameters<typeof ringsAhead>[1];
+const firstRing = (...asked: Parameters<typeof ringsAhead>) => ringsAhead(...asked)[0] ?? null;
 const houseOf = (w: World) => w.rows.get('house', w.houseId) as never;
 /** Lets the clock run to an instant, and everything ring on the way. */
 function until(w: World, instant: string): void {

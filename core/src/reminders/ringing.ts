@@ -4,6 +4,7 @@ import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { isHere, type Person } from '../model/person.ts';
+import { earliestFirst } from '../time/earliest-first.ts';
 import { alarmMoment, anchorDates } from './alarm-moment.ts';
 import { fallbackMoment, isPlaceAlarm, ringsFor } from './place-alarm.ts';
 
@@ -40,14 +41,10 @@ export function nextRing(alarm: Alarm, house: Pick<House, 'zone' | 'dayParts'>, 
   return moments.length === 0 ? null : { alarmId: alarm.id, at: moments.reduce((a, b) => (a < b ? a : b)) };
 }
 
-/** The next of all reminders of a house, or null. Of two at once, the one whose id comes first. */
-export function firstRing(house: Pick<House, 'zone' | 'dayParts'>, rows: RingRows): Ring | null {
-  let first: Ring | null = null;
-  for (const alarm of rows.all('alarm')) {
-    const ring = nextRing(alarm, house, rows);
-    if (ring && (first === null || ring.at < first.at || (ring.at === first.at && ring.alarmId < first.alarmId))) first = ring;
-  }
-  return first;
+/** The next ring of each reminder of a house that will ring, earliest first. */
+export function ringsAhead(house: Pick<House, 'zone' | 'dayParts'>, rows: RingRows): Ring[] {
+  const found = rows.all('alarm').flatMap((alarm) => nextRing(alarm, house, rows) ?? []);
+  return earliestFirst(found, ({ alarmId }) => alarmId);
 }
 
 /** None after it is done: for who has a part, their own; for who only looks on, the whole. */

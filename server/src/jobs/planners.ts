@@ -1,12 +1,13 @@
 import {
-  firstAskAgain,
-  firstForgotten,
-  firstLastCall,
-  firstPurge,
-  firstRing,
+  asksAhead,
+  forgettingsAhead,
+  earliestFirst,
+  lastCallsAhead,
   nextAppearance,
   nudgeRounds,
+  purgesAhead,
   ringId,
+  ringsAhead,
   stampOf,
   type CommandName,
   type House,
@@ -27,16 +28,15 @@ export interface Due {
   payload: unknown;
 }
 
-/** The next of its kind, or null. It follows from the rows alone; `now` says only which day it is. */
-type Planner = (house: House, rows: Reader, now: string) => Due | null;
+/** What comes of its kind, the next first, and no more than is asked for. It follows from the rows alone; `now` says only which day it is. */
+export type Planner = (house: House, rows: Reader, now: string) => Iterable<Due>;
 
 /** What core reads is a part of every reader. */
 const as = <R>(rows: Reader): R => rows as unknown as R;
 
-const nudges: Planner = (house, rows) => {
-  const round = nudgeRounds(house, as(rows))[0];
-  return round ? roundDue(house, round) : null;
-};
+function* nudges(house: House, rows: Reader): Generator<Due> {
+  for (const round of nudgeRounds(house, as(rows))) yield roundDue(house, round);
+}
 
 const roundDue = ({ id: houseId }: House, { personId, at, partIds }: NudgeRound): Due => ({
   houseId,
@@ -52,60 +52,58 @@ export function roundOf(personId: string, until: string, house: House, rows: Rea
   return round ? roundDue(house, round) : null;
 }
 
-const reminders: Planner = (house, rows) => {
-  const ring = firstRing(house, as(rows));
-  return ring && { houseId: house.id, at: ring.at, id: ringId(ring.alarmId, ring.at), name: 'alarm.ring', payload: { alarm: ring.alarmId, at: ring.at } };
-};
+function* reminders({ id: houseId, ...house }: House, rows: Reader): Generator<Due> {
+  for (const { alarmId, at } of ringsAhead(house, as(rows)))
+    yield { houseId, at, id: ringId(alarmId, at), name: 'alarm.ring', payload: { alarm: alarmId, at } };
+}
 
-const lastCalls: Planner = (house, rows, now) => {
-  const call = firstLastCall(now, house, as(rows));
-  if (!call) return null;
-  const { personId, date, at } = call;
-  return { houseId: house.id, at, id: v5(`last-call:${personId}:${date}`, house.id), name: 'day.call', payload: { person: personId, date } };
-};
+function* lastCalls(house: House, rows: Reader, now: string): Generator<Due> {
+  for (const { personId, date, at } of lastCallsAhead(now, house, as(rows)))
+    yield { houseId: house.id, at, id: v5(`last-call:${personId}:${date}`, house.id), name: 'day.call', payload: { person: personId, date } };
+}
 
-const asksAgain: Planner = (house, rows) => {
-  const ask = firstAskAgain(house, as(rows));
-  return ask && { houseId: house.id, at: ask.at, id: v5(`ask-again:${ask.at}`, ask.waitId), name: 'wait.askAgain', payload: { wait: ask.waitId } };
-};
+function* asksAgain(house: House, rows: Reader): Generator<Due> {
+  for (const { waitId, at } of asksAhead(house, as(rows)))
+    yield { houseId: house.id, at, id: v5(`ask-again:${at}`, waitId), name: 'wait.askAgain', payload: { wait: waitId } };
+}
 
-const purges: Planner = (house, rows) => {
-  const purge = firstPurge(as(rows));
-  return purge && { houseId: house.id, at: purge.at, id: v5(`purge:${purge.at}`, purge.itemId), name: 'item.purge', payload: { item: purge.itemId } };
-};
+function* purges(house: House, rows: Reader): Generator<Due> {
+  for (const { itemId, at } of purgesAhead(as(rows)))
+    yield { houseId: house.id, at, id: v5(`purge:${at}`, itemId), name: 'item.purge', payload: { item: itemId } };
+}
 
-const forgetting: Planner = (house, rows) => {
-  const next = firstForgotten(as(rows));
-  return next && { houseId: house.id, at: next.at, id: v5(`forget:${next.at}`, next.visitId), name: 'visit.forget', payload: { visit: next.visitId } };
-};
+function* forgetting(house: House, rows: Reader): Generator<Due> {
+  for (const { visitId, at } of forgettingsAhead(as(rows)))
+    yield { houseId: house.id, at, id: v5(`forget:${at}`, visitId), name: 'visit.forget', payload: { visit: visitId } };
+}
 
-/** The first occurrence of a chore to come: when its day begins, or now where the last is over. */
-const chores: Planner = (house, rows, now) => {
-  let first: Due | null = null;
-  for (const series of rows.all('series')) {
+/** The next occurrence of each chore: when its day begins, or now where the last is over. */
+function chores(house: House, rows: Reader, now: string): Due[] {
+  const found = rows.all('series').flatMap((series): Due[] => {
     const next = nextAppearance(series, now, house, rows);
-    if (!next || (first !== null && first.at <= next.at)) continue;
+    if (!next) return [];
     const { recurrenceId } = next.occurrence;
-    first = { houseId: house.id, at: next.at, id: v5(`appear:${recurrenceId}`, series.id), name: 'chore.appear', payload: { series: series.id, recurrenceId } };
-  }
-  return first;
-};
+    const payload = { series: series.id, recurrenceId };
+    return [{ houseId: house.id, at: next.at, id: v5(`appear:${recurrenceId}`, series.id), name: 'chore.appear', payload }];
+  });
+  return earliestFirst(found, ({ id }) => id);
+}
 
-const holidays: Planner = (house, _rows, now) => {
+function* holidays(house: House, _rows: Reader, now: string): Generator<Due> {
   const wanted = holidaysToLookUp(house, now);
-  if (!wanted) return null;
+  if (!wanted) return;
   const { region, until } = wanted;
-  return {
+  yield {
     houseId: house.id,
     at: now,
     id: v5(`holidays:${region}:${until}:${stampOf(house, 'region')?.c}`, house.id),
     name: 'house.setHolidays',
     payload: lookUpHolidays(region, until),
   };
-};
+}
 
 /**
- * Everything a house does by itself. Midnight is not among them: where an item shows follows from the day, on every side, so nothing
- * has to be done for it.
+ * Everything a house does by itself, by name. Midnight is not among them: where an item shows follows from the day, on every side, so
+ * nothing has to be done for it.
  */
-export const PLANNERS: readonly Planner[] = [holidays, chores, reminders, nudges, lastCalls, asksAgain, purges, forgetting];
+export const PLANNERS: Readonly<Record<string, Planner>> = { holidays, chores, reminders, nudges, lastCalls, asksAgain, purges, forgetting };

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { v5 } from 'uuid';
 import { openStorage, type Storage } from '../db/open.ts';
 import { Ledger } from '../sync/apply.ts';
+import { Setbacks } from './setbacks.ts';
 import { Timers } from './timers.ts';
 
 const NAMES = '6ba7b811-9dad-11d1-80b4-00c04fd430c8';
@@ -41,7 +42,11 @@ class Machine {
       if (this.cut('after')) throw new PowerCut();
       return outcome;
     };
-    this.timers = new Timers(this.storage.raw, cutting, clock);
+    // a power cut is no fault to be set aside
+    const passOn = (_line: string, error: unknown) => {
+      if (error instanceof PowerCut) throw error;
+    };
+    this.timers = new Timers(this.storage.raw, cutting, clock, new Setbacks(clock, passOn));
   }
 
   /** Runs what is due; after a power cut the process begins again and runs anew. */

@@ -1,93 +1,215 @@
-import { epochOf, instantOf, isHere, WINDOW_MS, type Reader } from '@kotiva/core';
+import { epochOf, instantOf, isHere, WINDOW_MS, type House, type Reader } from '@kotiva/core';
 import type { Clock } from '../clock.ts';
+import { isOfStorage } from '../db/faults.ts';
 import type { Raw } from '../db/open.ts';
+import { atOnce, inSlices } from '../slices.ts';
 import type { Ledger } from '../sync/apply.ts';
-import { VisitReports } from './visit-reports.ts';
-import { PLANNERS, roundOf, type Due } from './planners.ts';
+import { Forgetting } from './forgetting.ts';
+import { PLANNERS, roundOf, type Due, type Planner } from './planners.ts';
+import { dueKey, houseKey, plannerKey, Setbacks } from './setbacks.ts';
+
+/** What comes next in a house, for as long as nothing in it has changed and nothing that was set aside is tried again. */
+interface Known {
+  seq: number;
+  next: Due | null;
+  /** When something set aside is tried again; null: nothing is. */
+  again: string | null;
+}
 
 /**
  * Does what is due by the clock of each house. Nothing is remembered here: what comes next follows from the rows, and each is one
  * command whose id follows from what it is about and its moment. So it may be cut off anywhere and begun again: nothing happens
- * twice, nothing is missed.
+ * twice, nothing is missed. A house, a planner or a due that fails is set aside by itself; the rest goes on.
  */
 export class Timers {
-  /** What comes next in each house, as long as nothing in it has changed. */
-  private readonly known = new Map<string, { seq: number; next: Due | null }>();
-
-  private readonly reports: VisitReports;
+  private readonly known = new Map<string, Known>();
+  private readonly forgetting: Forgetting;
+  private running: Promise<number> | null = null;
 
   constructor(
     private readonly raw: Raw,
     private readonly ledger: Ledger,
     private readonly clock: Clock,
+    readonly setbacks = new Setbacks(clock),
+    private readonly planners: Readonly<Record<string, Planner>> = PLANNERS,
   ) {
-    this.reports = new VisitReports(raw);
+    this.forgetting = new Forgetting(raw);
   }
 
   /** Does everything whose time has come, earliest first; what is overdue happens once. Returns how many. */
   run(): number {
-    this.reports.forget(this.clock.now());
-    let done = 0;
-    let before = '';
-    for (let due = this.next(); due !== null && due.at <= this.clock.now(); due = this.next()) {
-      // each happens once; met again, its house would have to be looked at by somebody
-      if (due.id === before) throw new Error(`the same thing fell due twice: ${JSON.stringify(due)}`);
-      this.give(due);
-      if (due.name === 'nudge.send') this.pullForward(due);
-      before = due.id;
-      done += 1;
-    }
-    return done;
+    return atOnce(this.steps());
+  }
+
+  /** The same a slice at a time, so that nobody waits for it. Never two at once. */
+  runInSlices(): Promise<number> {
+    this.running ??= inSlices(this.steps()).finally(() => (this.running = null));
+    return this.running;
   }
 
   /** The moment of what comes next in any house, or null. */
   nextAt(): string | null {
-    return this.next()?.at ?? null;
-  }
-
-  /** The window a nudge opens is the account's: what it would be asked in its other houses within it is asked now. */
-  private pullForward({ houseId, payload }: Due): void {
-    const { person: personId } = payload as { person: string };
-    const person = this.ledger.rows(houseId).get('person', personId);
-    if (typeof person === 'string' || person.accountId === null) return;
-    const until = instantOf(epochOf(this.clock.now()) + WINDOW_MS);
-    for (const other of this.houses()) {
-      if (other === houseId) continue;
-      const rows: Reader = this.ledger.rows(other);
-      const house = rows.get('house', other);
-      const self = rows.by('person', 'accountId', person.accountId).find(isHere);
-      const due = typeof house === 'string' || !self ? null : roundOf(self.id, until, house, rows);
-      if (due) this.give(due);
-    }
-  }
-
-  private give({ id, houseId, name, payload }: Due): void {
-    const outcome = this.ledger.apply({ id, houseId, name, payload, at: this.clock.now(), seen: 0 }, null);
-    if (outcome.outcome === 'refused') throw new Error(`${name} was refused: ${JSON.stringify(outcome.reason)}`);
-  }
-
-  private next(): Due | null {
-    let earliest: Due | null = null;
+    let earliest: string | null = null;
     for (const houseId of this.houses()) {
-      const due = this.nextOf(houseId);
-      if (due && (earliest === null || due.at < earliest.at)) earliest = due;
+      const next = atOnce(this.nextOf(houseId));
+      if (next && (earliest === null || next.at < earliest)) earliest = next.at;
     }
     return earliest;
   }
 
-  private nextOf(houseId: string): Due | null {
+  /** Nothing in this house can be worked out: its people can read, and what they do waits on their devices. */
+  rests(houseId: string): boolean {
+    return this.setbacks.until(houseKey(houseId)) !== null;
+  }
+
+  private *steps(): Generator<void, number> {
+    this.forgetting.run(this.clock.now());
+    const due = new Map<string, Due>();
+    const look = function* (this: Timers, houseId: string): Generator<void> {
+      const next = yield* this.nextOf(houseId);
+      if (next && next.at <= this.clock.now()) due.set(houseId, next);
+      else due.delete(houseId);
+    }.bind(this);
+    for (const houseId of this.houses()) {
+      yield* look(houseId);
+      yield;
+    }
+    let done = 0;
+    for (let next = earliestOf(due); next !== null; next = earliestOf(due)) {
+      if (this.give(next)) {
+        done += 1;
+        if (next.name === 'nudge.send') for (const other of this.pullForward(next)) yield* look(other);
+      }
+      yield;
+      const before = next.id;
+      yield* look(next.houseId);
+      // each happens once: met again, its house would have to be looked at by somebody
+      if (due.get(next.houseId)?.id === before && this.setbacks.until(dueKey(before)) === null) {
+        this.setAside(next, new Error('the same thing fell due twice'));
+        yield* look(next.houseId);
+      }
+    }
+    return done;
+  }
+
+  /** The window a nudge opens is the account's: what it would be asked in its other houses within it is asked now. Returns those houses. */
+  private pullForward({ houseId, payload }: Due): string[] {
+    const { person: personId } = payload as { person: string };
+    const person = this.ledger.rows(houseId).get('person', personId);
+    if (typeof person === 'string' || person.accountId === null) return [];
+    const until = instantOf(epochOf(this.clock.now()) + WINDOW_MS);
+    const others = this.housesOf(person.accountId).filter((other) => other !== houseId);
+    for (const other of others) {
+      try {
+        const rows: Reader = this.ledger.rows(other);
+        const house = rows.get('house', other);
+        const self = rows.by('person', 'accountId', person.accountId).find(isHere);
+        const round = typeof house === 'string' || !self ? null : roundOf(self.id, until, house, rows);
+        if (round && this.setbacks.until(dueKey(round.id)) === null) this.give(round);
+      } catch (error) {
+        if (isOfStorage(error)) throw error;
+        this.setbacks.add(plannerKey(other, 'nudges'), { houseId: other, kind: 'nudges' }, error);
+        this.known.delete(other);
+      }
+    }
+    return others;
+  }
+
+  /** Whether it happened; what did not is set aside. */
+  private give(due: Due): boolean {
+    const { id, houseId, name, payload } = due;
+    try {
+      const outcome = this.ledger.apply({ id, houseId, name, payload, at: this.clock.now(), seen: 0 }, null);
+      if (outcome.outcome === 'refused') throw new Error(`${name} was refused: ${JSON.stringify(outcome.reason)}`);
+      this.setbacks.clear(dueKey(id));
+      return true;
+    } catch (error) {
+      if (isOfStorage(error)) throw error;
+      this.setAside(due, error);
+      return false;
+    }
+  }
+
+  private setAside({ id, houseId, name }: Due, error: unknown): void {
+    this.setbacks.add(dueKey(id), { houseId, kind: name }, error);
+    this.known.delete(houseId);
+  }
+
+  private *nextOf(houseId: string): Generator<void, Due | null> {
     const seq = this.ledger.seq(houseId);
     const known = this.known.get(houseId);
-    if (known?.seq === seq) return known.next;
+    if (known?.seq === seq && (known.again === null || known.again > this.clock.now())) return known.next;
+    const made: Known = { seq, next: null, again: this.setbacks.until(houseKey(houseId)) };
+    if (made.again === null) yield* this.plan(houseId, made);
+    this.known.set(houseId, made);
+    return made.next;
+  }
+
+  private *plan(houseId: string, made: Known): Generator<void> {
     const rows: Reader = this.ledger.rows(houseId);
-    const house = rows.get('house', houseId);
-    const dues = typeof house === 'string' ? [] : PLANNERS.map((plan) => plan(house, rows, this.clock.now()));
-    const next = dues.reduce((first, due) => (due && (!first || due.at < first.at) ? due : first), null);
-    this.known.set(houseId, { seq, next });
-    return next;
+    let house: House | 'absent' | 'not-held';
+    try {
+      house = rows.get('house', houseId);
+    } catch (error) {
+      return this.rest(houseId, made, error);
+    }
+    if (typeof house === 'string') return;
+    let failed = 0;
+    for (const [name, planner] of Object.entries(this.planners)) {
+      const key = plannerKey(houseId, name);
+      const aside = this.setbacks.until(key);
+      if (aside !== null) {
+        made.again = earlier(made.again, aside);
+        failed += 1;
+        continue;
+      }
+      try {
+        const due = this.firstOf(planner(house, rows, this.clock.now()), made);
+        if (due && (made.next === null || due.at < made.next.at)) made.next = due;
+        this.setbacks.clear(key);
+      } catch (error) {
+        if (isOfStorage(error)) throw error;
+        failed += 1;
+        this.setbacks.add(key, { houseId, kind: name }, error);
+        made.again = earlier(made.again, this.setbacks.until(key));
+      }
+      yield;
+    }
+    if (failed === Object.keys(this.planners).length) this.rest(houseId, made, new Error('nothing in it can be worked out'));
+    else this.setbacks.clear(houseKey(houseId));
+  }
+
+  private rest(houseId: string, made: Known, error: unknown): void {
+    if (isOfStorage(error)) throw error;
+    this.setbacks.add(houseKey(houseId), { houseId, kind: 'house' }, error);
+    made.next = null;
+    made.again = this.setbacks.until(houseKey(houseId));
+  }
+
+  /** The first that is not set aside. */
+  private firstOf(dues: Iterable<Due>, made: Known): Due | null {
+    for (const due of dues) {
+      const aside = this.setbacks.until(dueKey(due.id));
+      if (aside === null) return due;
+      made.again = earlier(made.again, aside);
+    }
+    return null;
   }
 
   private houses(): string[] {
     return (this.raw.prepare('SELECT "houseId" FROM sequence').all() as { houseId: string }[]).map(({ houseId }) => houseId);
   }
+
+  private housesOf(accountId: string): string[] {
+    const found = this.raw.prepare('SELECT "houseId" FROM person WHERE "accountId" = ? AND "endedAt" IS NULL').all(accountId);
+    return (found as { houseId: string }[]).map(({ houseId }) => houseId);
+  }
+}
+
+const earlier = (a: string | null, b: string | null): string | null => (a === null || (b !== null && b < a) ? b : a);
+
+function earliestOf(due: ReadonlyMap<string, Due>): Due | null {
+  let earliest: Due | null = null;
+  for (const one of due.values()) if (earliest === null || one.at < earliest.at) earliest = one;
+  return earliest;
 }

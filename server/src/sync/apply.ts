@@ -1,5 +1,7 @@
-import { decide, isHere, type Actor, type Change, type Command, type Note, type Reason, type RecordedCommand } from '@kotiva/core';
+import { decide, isHere, MemoryRows, type Actor, type Change, type Command, type Note, type Reason, type RecordedCommand } from '@kotiva/core';
+import { createHash } from 'node:crypto';
 import type { Clock } from '../clock.ts';
+import { isNotUnique } from '../db/faults.ts';
 import type { Raw } from '../db/open.ts';
 import { SqliteRows } from '../db/sqlite-rows.ts';
 import { readsHours } from '../places/opening-hours.ts';
@@ -12,6 +14,9 @@ export type { Actor };
 
 /** Writes what has to be kept with a command, in its transaction. */
 export type Beside = (houseId: string, changes: readonly Change[], rows: SqliteRows, by: { account: Actor | null; now: string }) => void;
+
+/** A house that does not exist. */
+const NOTHING = new MemoryRows('absent');
 
 /** The one way shared data changes: commands, each in one transaction, each applied once. */
 export class Ledger {
@@ -40,19 +45,31 @@ export class Ledger {
     };
   }
 
+  /** The rows of a house. Of one that does not exist nothing is kept: anybody can ask for any id. */
   rows(houseId: string): SqliteRows {
     const known = this.houses.get(houseId);
     if (known) return known;
     const made = new SqliteRows(this.raw, houseId);
-    this.houses.set(houseId, made);
+    if (this.exists(houseId)) this.houses.set(houseId, made);
     return made;
   }
 
   /** The last sequence number of a house; 0 before its first command. */
   seq(houseId: string): number {
-    const known = this.seqs.get(houseId) ?? (this.statements.last.get(houseId) as { seq: number } | undefined)?.seq ?? 0;
-    this.seqs.set(houseId, known);
-    return known;
+    const known = this.seqs.get(houseId);
+    if (known !== undefined) return known;
+    const seq = (this.statements.last.get(houseId) as { seq: number } | undefined)?.seq ?? 0;
+    if (seq > 0) this.seqs.set(houseId, seq);
+    return seq;
+  }
+
+  exists(houseId: string): boolean {
+    return this.seq(houseId) > 0;
+  }
+
+  /** Houses held in memory. */
+  get held(): number {
+    return this.houses.size;
   }
 
   /** Called within each transaction, after its rows were written. */
@@ -69,15 +86,27 @@ export class Ledger {
   /** Decides and commits one command. A second time it gets its first outcome. */
   apply(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {
     let seq: number | null = null;
-    const outcome = this.inTransaction(command.houseId, () => {
-      const known = this.knownOutcome(command.id, account);
-      if (known) return known;
-      const decided = this.decideAndWrite(command, account);
-      seq = decided.outcome === 'accepted' ? decided.seq : null;
-      return decided;
-    });
+    const outcome = this.takenInstead(command.id, () =>
+      this.inTransaction(command.houseId, () => {
+        const known = this.knownOutcome(command.id, account);
+        if (known) return known;
+        const decided = this.decideAndWrite(command, account);
+        seq = decided.outcome === 'accepted' ? decided.seq : null;
+        return decided;
+      }),
+    );
     if (seq !== null) for (const listener of this.listeners) listener(command.houseId, seq);
     return outcome;
+  }
+
+  /** What another house has already, such as the token of an invitation, is refused with its reason; the transaction was rolled back. */
+  private takenInstead(id: string, apply: () => Outcome): Outcome {
+    try {
+      return apply();
+    } catch (error) {
+      if (!isNotUnique(error)) throw error;
+      return { id, outcome: 'refused', reason: { code: 'taken', params: {} } };
+    }
   }
 
   private inTransaction(houseId: string, task: () => Outcome): Outcome {
@@ -89,7 +118,7 @@ export class Ledger {
       return outcome;
     } catch (error) {
       if (this.raw.inTransaction) rollback.run();
-      this.rows(houseId).forget();
+      this.houses.get(houseId)?.forget();
       this.seqs.delete(houseId);
       throw error;
     }
@@ -97,10 +126,11 @@ export class Ledger {
 
   /**
    * What was answered before. An id another account has used is refused: the ids of what a command makes follow from its own,
-   * so whoever copied one would write over rows that are not theirs.
+   * so whoever copied one would write over rows that are not theirs. What the system does is looked up among its own only: nobody can
+   * claim beforehand what the clock will do.
    */
   private knownOutcome(id: string, account: Actor | null): Outcome | null {
-    const known = this.statements.known.all(id) as { accountId: string; outcome: string }[];
+    const known = (this.statements.known.all(id) as { accountId: string; outcome: string }[]).filter(({ accountId }) => (accountId === '') === (account === null));
     if (known.length === 0) return null;
     const own = known.find(({ accountId }) => accountId === (account?.id ?? ''));
     return own ? (JSON.parse(own.outcome) as Outcome) : { id, outcome: 'refused', reason: { code: 'malformed', field: 'id', params: { field: 'id' } } };
@@ -109,11 +139,11 @@ export class Ledger {
   private decideAndWrite(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {
     const rows = this.rows(command.houseId);
     const now = this.clock.now();
-    const decision = decide(command, rows, { now, account, readsHours });
+    const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { now, account, readsHours });
     if (decision.outcome === 'unknown') throw new Error(`the server did not hold what ${command.name} needs`);
     if (decision.outcome === 'refused') {
       const outcome: Outcome = { id: command.id, outcome: 'refused', reason: decision.reason };
-      this.keep(command, account, null, null, [], outcome, now);
+      if (account !== null && this.isMember(account, command.houseId)) this.keepRefusal(command, account, outcome, now);
       return outcome;
     }
     const reach = reachOf(decision.changes, rows);
@@ -143,6 +173,21 @@ export class Ledger {
     else this.statements.step.run(seq, houseId);
     this.seqs.set(houseId, seq);
     return seq;
+  }
+
+  /** Of a member's command that was refused only what a second answer needs is kept, and not for ever; of anybody else's nothing. */
+  private keepRefusal(command: Pick<Command, 'id' | 'name' | 'houseId'> & { payload: unknown }, account: Actor, outcome: Outcome, now: string): void {
+    const sha256 = createHash('sha256')
+      .update(JSON.stringify(command.payload ?? null))
+      .digest('hex');
+    this.keep({ ...command, payload: { sha256 } }, account, null, null, [], outcome, now);
+  }
+
+  private isMember(account: Actor, houseId: string): boolean {
+    if (!this.exists(houseId)) return false;
+    const rows = this.rows(houseId);
+    const person = account.personId === undefined ? rows.by('person', 'accountId', account.id).find(isHere) : rows.get('person', account.personId);
+    return person !== undefined && typeof person !== 'string' && isHere(person);
   }
 
   private readers(rows: SqliteRows) {
