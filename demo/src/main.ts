@@ -5,7 +5,7 @@ import * as z from 'zod';
 import { SimulatedClock } from '../../server/src/clock.ts';
 import { Outbox, type Ways } from '../../server/src/notify/outbox.ts';
 import { Gazetteer, spotsOf } from '../../server/src/places/geocoder.ts';
-import { portOf, root, startServer, stop, writable } from '../../server/src/serve.ts';
+import { portOf, root, startServer, stop } from '../../server/src/serve.ts';
 import { DEMO_PASSWORD, fillDemo, type Attach } from './fill.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
 import { freePort } from './free-port.ts';
@@ -36,10 +36,9 @@ const { values } = parseArgs({
   allowNegative: true,
 });
 
-const data = writable(resolve(values.data));
+const data = resolve(values.data);
 const state = demoStateOf(join(data, 'kotiva.sqlite'));
 if (state === 'own') stop(`The data in ${data} was not made by the demo, which would let anyone in. Choose another folder with --data.`);
-if (values.fresh || state === 'cut-off') for (const end of ['', '-wal', '-shm']) rmSync(join(data, `kotiva.sqlite${end}`), { force: true });
 
 if (values.begin !== undefined && state === 'filled' && !values.fresh) stop('The demo houses are filled already: --begin needs --fresh.');
 
@@ -74,6 +73,10 @@ await startServer({
   geocoder: new Gazetteer(spotsOf(JSON.parse(region('gazetteer.geojson')))),
   map: region('map.geojson'),
   standIns: (app, services) => mountStandIns(app, services, { mailbox, phones, mailInPort }),
+  prepare() {
+    // only once no other server uses them
+    if (values.fresh || state === 'cut-off') for (const end of ['', '-wal', '-shm']) rmSync(join(data, `kotiva.sqlite${end}`), { force: true });
+  },
   async fill(storage) {
     if (state === 'filled' && !values.fresh) return;
     console.log('Filling the demo houses …');

@@ -1,17 +1,23 @@
 import { serveStatic } from '@hono/node-server/serve-static';
-import { Hono } from 'hono';
+import { Hono, type Context } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { secureHeaders } from 'hono/secure-headers';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Accounts } from './auth/accounts.ts';
 import { CaptureTokens } from './auth/capture-tokens.ts';
+import { TrustedProxies } from './auth/addresses.ts';
+import { KnownDevices } from './auth/known-devices.ts';
 import { AttemptLimit } from './auth/limits.ts';
 import { realClock, SimulatedClock, type Clock } from './clock.ts';
-import type { Env, Services } from './context.ts';
+import type { Env, Services, SignUp } from './context.ts';
+import { isOfStorage } from './db/faults.ts';
 import type { Storage } from './db/open.ts';
+import { Health, healthOf } from './health.ts';
+import { Busy, Lanes } from './lanes.ts';
 import { answerProblem, Problem } from './problem.ts';
 import { Timers } from './jobs/timers.ts';
+import { HeldMails } from './mail-in/held-mail.ts';
 import { MailIn } from './mail-in/mail-in.ts';
 import { Outbox, type Ways } from './notify/outbox.ts';
 import type { Geocoder } from './places/geocoder.ts';
@@ -23,10 +29,12 @@ import { activityRoutes } from './routes/activity.ts';
 import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
 import { houseRoutes } from './routes/house.ts';
+import { invitationRoutes } from './routes/invitations.ts';
 import { noticeRoutes } from './routes/notices.ts';
 import { placeRoutes } from './routes/places.ts';
+import { heldMailRoutes } from './routes/held-mail.ts';
 import { linkRoutes, outsidePages } from './routes/outside.ts';
-import { sessionRoutes } from './routes/session.ts';
+import { remoteOf, sessionRoutes } from './routes/session.ts';
 import { Ledger } from './sync/apply.ts';
 import { ChangeFeed } from './sync/changes.ts';
 import { LiveHub } from './sync/live.ts';
@@ -37,10 +45,16 @@ export interface AppOptions {
   simulate?: boolean;
   demo?: boolean;
   publicUrl?: string;
+  /** Who may make an account; `open` where nothing is said. */
+  signUp?: SignUp;
+  /** Addresses and CIDR ranges of the proxies in front, whose word about who asks is taken. */
+  trustedProxies?: readonly string[];
   /** `smtp://…` or `smtps://…` of RFC 5321; without it no mail goes out. */
   smtpUrl?: string;
   /** Whether mail comes in. */
   mailIn?: boolean;
+  /** The name of the receiving mail server whose Authentication-Results (RFC 8601) are believed; without it nobody's are. */
+  mailTrust?: string;
   /** Behind the @ of what is sent and received; else the host of the public address. */
   mailDomain?: string;
   /** From words to spots; without it places are put on the map by hand. */
@@ -54,6 +68,7 @@ export interface AppOptions {
 }
 
 const MOST_BYTES = 1024 * 1024;
+const MOST_BYTES_OF_STRANGERS = 16 * 1024;
 
 export function createApp(options: AppOptions) {
   const { storage, version, simulate = false, demo = false, publicUrl = 'http://127.0.0.1', clientFolder, smtpUrl, standIns } = options;
@@ -63,12 +78,25 @@ export function createApp(options: AppOptions) {
   const feed = new ChangeFeed(storage.raw);
   const hub = new LiveHub(ledger, feed);
   const accounts = new Accounts(storage.db);
+  const health = new Health();
+  ledger.onCommit(() => health.saved());
   const mailDomain = options.mailDomain ?? domainOf(publicUrl);
   const links = new OutsideLinks(storage.db);
   const desk = new OutsideDesk(ledger, links, clock, publicUrl, mailDomain);
+  const tokens = new CaptureTokens(storage.db);
+  // what somebody could come back by goes in the same transaction as their access
+  ledger.beside((houseId, changes, rows) => {
+    for (const { noun, id, fields } of changes) {
+      if (noun !== 'person' || !(fields as { endedAt?: string | null }).endedAt) continue;
+      const person = rows.get('person', id);
+      if (typeof person === 'string') continue;
+      if (person.accountId) tokens.withdrawOf(person.accountId, houseId);
+      links.withdraw({ houseId, personId: id });
+    }
+  });
   const vapid = vapidKeys(storage.db);
   const ways: Ways = {
-    push: new WebPush(vapid, publicUrl.startsWith('https:') ? publicUrl : `mailto:kotiva@${mailDomain}`),
+    push: new WebPush(vapid, publicUrl.startsWith('https:') ? publicUrl : `mailto:kotiva@${mailDomain}`, standIns ? new URL(publicUrl).origin : null),
     mail: smtpUrl ? new Smtp(smtpUrl, `"Kotiva" <kotiva@${mailDomain}>`) : null,
     outside: desk.mail,
     returnPathOf: options.mailIn ? (noticeId) => `b${links.bounceTokenOf(noticeId)}@${mailDomain}` : null,
@@ -80,7 +108,7 @@ export function createApp(options: AppOptions) {
     clock,
     simulated,
     accounts,
-    tokens: new CaptureTokens(storage.db),
+    tokens,
     ledger,
     feed,
     hub,
@@ -90,26 +118,43 @@ export function createApp(options: AppOptions) {
     vapid,
     links,
     desk,
-    mailIn: options.mailIn ? new MailIn(ledger, accounts, links, desk, clock, () => housesIn(storage)) : null,
+    mailIn: options.mailIn ? new MailIn(ledger, accounts, links, desk, clock, storage.raw, new HeldMails(storage.db), options.mailTrust ?? null) : null,
     mailDomain,
     simulatedPush: standIns !== undefined,
     geocoder: options.geocoder ?? null,
     map: options.map ?? null,
-    perAccount: new AttemptLimit(5, 15),
-    perAddress: new AttemptLimit(30, 15),
+    health,
+    knownDevices: new KnownDevices(storage.db),
+    limits: {
+      account: new AttemptLimit(5, 15),
+      address: new AttemptLimit(30, 15),
+      knownDevice: new AttemptLimit(20, 15),
+      signUps: new AttemptLimit(20, 60),
+      links: new AttemptLimit(30, 15),
+    },
+    proxies: new TrustedProxies(options.trustedProxies ?? []),
+    signUp: options.signUp ?? 'open',
     demo,
     publicUrl,
   };
 
   const app = new Hono<Env>();
+  // the address of such a page is its key: it is told to nobody
+  app.use('/o/*', async (c, next) => {
+    await next();
+    c.header('Referrer-Policy', 'no-referrer');
+  });
   app.use(
     secureHeaders({
       contentSecurityPolicy: POLICY,
+      permissionsPolicy: PERMISSIONS,
       xFrameOptions: 'DENY',
       referrerPolicy: 'same-origin',
       strictTransportSecurity: publicUrl.startsWith('https:') ? undefined : false,
     }),
   );
+  // what is sent before anybody is known to be there is small
+  for (const path of ['/api/accounts', '/api/session']) app.use(path, bodyLimit({ maxSize: MOST_BYTES_OF_STRANGERS, onError: tooLarge }));
   app.use(
     '/api/*',
     bodyLimit({
@@ -121,24 +166,30 @@ export function createApp(options: AppOptions) {
       },
     }),
   );
+  const bodies = new Lanes(MOST_BODIES, MOST_BODIES_WAITING);
   app.use('/api/*', async (c, next) => {
-    refuseForeign(c.req.method, c.req.header('origin'), c.req.header('host'));
-    await next();
+    refuseForeign(c, services);
+    // what is sent is held in memory while it is worked on: so much of it at a time
+    if (hasLargeBody(c)) await bodies.run(next);
+    else await next();
     c.header('Cache-Control', 'no-store');
   });
-  app.get('/api/health', (c) => c.json({ status: 'ok', version, seq: lastSeq(storage) }));
+  app.get('/api/health', (c) => c.json(healthOf(services, version, lastSeq(storage))));
   app.route('/api', sessionRoutes(services));
   app.route('/api', houseRoutes(services));
+  app.route('/api', invitationRoutes(services));
   app.route('/api', captureRoutes(services));
   app.route('/api', activityRoutes(services));
   app.route('/api', noticeRoutes(services));
   app.route('/api', linkRoutes(services));
+  app.route('/api', heldMailRoutes(services));
   app.route('/api', placeRoutes(services));
   if (simulated) app.route('/api', clockRoutes(simulated, services));
   app.use('/o/*', bodyLimit({ maxSize: MOST_BYTES }));
   app.use('/o/*', async (c, next) => {
-    refuseForeign(c.req.method, c.req.header('origin'), c.req.header('host'));
-    await next();
+    refuseForeign(c, services);
+    if (hasLargeBody(c)) await bodies.run(next);
+    else await next();
   });
   app.route('/o', outsidePages(services));
   standIns?.(app, services);
@@ -148,6 +199,11 @@ export function createApp(options: AppOptions) {
   if (clientFolder) serveClient(app, clientFolder);
   app.onError((error, c) => {
     if (error instanceof Problem) return answerProblem(c, error);
+    if (error instanceof Busy) return answerProblem(c, new Problem(503, 'busy', 'The server is busy. Try again in a moment.'));
+    if (isOfStorage(error)) {
+      health.noRoom(error);
+      return answerProblem(c, new Problem(503, 'storage-full', 'The server can’t save anything just now. Nothing was changed; try again later.'));
+    }
     console.error(error);
     return answerProblem(c, new Problem(500, 'failed', 'Something went wrong on the server. Nothing was changed.'));
   });
@@ -161,17 +217,38 @@ const POLICY = {
   imgSrc: ["'self'", 'data:', 'blob:'],
   objectSrc: ["'none'"],
   baseUri: ["'none'"],
+  formAction: ["'self'"],
   frameAncestors: ["'none'"],
 };
+
+/** What the application asks a browser for, and nothing else. */
+const PERMISSIONS = { geolocation: ['self'], microphone: ['self'], camera: [], payment: [], usb: [], serial: [], bluetooth: [], midi: [], displayCapture: [] }; // prettier-ignore
+
+/** Requests with a body of some size at a time, and so many more that wait. */
+const MOST_BODIES = 16;
+const MOST_BODIES_WAITING = 128;
+const LARGE_BODY = 64 * 1024;
+
+function hasLargeBody(c: Context): boolean {
+  if (c.req.method === 'GET' || c.req.method === 'HEAD') return false;
+  const length = c.req.header('content-length');
+  return length === undefined ? c.req.header('transfer-encoding') !== undefined : Number(length) > LARGE_BODY;
+}
 
 const tooLarge = (): never => {
   throw new Problem(413, 'too-large', 'That is more than 1 MB at once.', { params: { max: MOST_BYTES } });
 };
 
-/** A browser sends Origin with every changing request: one from another site is refused whatever cookies it brings. */
-function refuseForeign(method: string, origin: string | undefined, host: string | undefined): void {
-  if (method === 'GET' || method === 'HEAD' || !origin) return;
-  if (!URL.canParse(origin) || new URL(origin).host !== host) throw new Problem(403, 'foreign-origin', 'This request came from another site.');
+/**
+ * A browser sends Origin with every changing request: one from another site is refused whatever cookies it brings. Ours is the public
+ * address, and what the browser itself asked for: the Host, or what a proxy we trust says it was.
+ */
+function refuseForeign(c: Context, { publicUrl, proxies }: Services): void {
+  const origin = c.req.header('origin');
+  if (c.req.method === 'GET' || c.req.method === 'HEAD' || !origin) return;
+  const forwarded = proxies.has(remoteOf(c)) ? c.req.header('x-forwarded-host') : undefined;
+  const own = [new URL(publicUrl).host, c.req.header('host'), forwarded];
+  if (!URL.canParse(origin) || !own.includes(new URL(origin).host)) throw new Problem(403, 'foreign-origin', 'This request came from another site.');
 }
 
 /** An address is no domain: mail from there is from the machine itself. */
@@ -179,8 +256,6 @@ function domainOf(publicUrl: string): string {
   const { hostname } = new URL(publicUrl);
   return /^[\d.]+$|^\[/.test(hostname) ? 'localhost' : hostname;
 }
-
-const housesIn = ({ raw }: Storage): string[] => (raw.prepare('SELECT "houseId" FROM sequence').all() as { houseId: string }[]).map(({ houseId }) => houseId);
 
 const lastSeq = ({ raw }: Storage): number => (raw.prepare('SELECT COALESCE(MAX(seq), 0) AS seq FROM sequence').get() as { seq: number }).seq;
 

@@ -1,9 +1,12 @@
 import type { Accounts, SignedIn } from './auth/accounts.ts';
 import type { CaptureTokens } from './auth/capture-tokens.ts';
+import type { TrustedProxies } from './auth/addresses.ts';
+import type { KnownDevices } from './auth/known-devices.ts';
 import type { AttemptLimit } from './auth/limits.ts';
 import type { Clock, SimulatedClock } from './clock.ts';
 import type { Storage } from './db/open.ts';
 import type { Timers } from './jobs/timers.ts';
+import type { Health } from './health.ts';
 import type { MailIn } from './mail-in/mail-in.ts';
 import type { Outbox, Ways } from './notify/outbox.ts';
 import type { VapidKeys } from './notify/web-push.ts';
@@ -13,6 +16,22 @@ import type { Ledger } from './sync/apply.ts';
 import type { ChangeFeed } from './sync/changes.ts';
 import type { LiveHub } from './sync/live.ts';
 import type { Geocoder } from './places/geocoder.ts';
+
+export type SignUp = 'open' | 'invited' | 'closed';
+
+/** What is counted against whom. */
+export interface Limits {
+  /** Sign-ins tried for one account, from devices it does not know. */
+  account: AttemptLimit;
+  /** Sign-ins tried from one network. */
+  address: AttemptLimit;
+  /** Sign-ins tried on one device an account knows. */
+  knownDevice: AttemptLimit;
+  /** Accounts made from one network. */
+  signUps: AttemptLimit;
+  /** Links, keys and addresses that were not known, from one network. */
+  links: AttemptLimit;
+}
 
 /** What the routes work with: made once by `createApp`. */
 export interface Services {
@@ -26,6 +45,7 @@ export interface Services {
   feed: ChangeFeed;
   hub: LiveHub;
   timers: Timers;
+  health: Health;
   outbox: Outbox;
   ways: Ways;
   vapid: VapidKeys;
@@ -40,8 +60,11 @@ export interface Services {
   geocoder: Geocoder | null;
   /** The drawing of the region, GeoJSON (RFC 7946) as text; null: there is none. */
   map: string | null;
-  perAccount: AttemptLimit;
-  perAddress: AttemptLimit;
+  knownDevices: KnownDevices;
+  limits: Limits;
+  proxies: TrustedProxies;
+  /** Who may make an account: everybody, who holds an invitation, or nobody. */
+  signUp: SignUp;
   /** Sign in as anyone with one tap: demo mode. */
   demo: boolean;
   publicUrl: string;

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { TrustedProxies } from './auth/addresses.ts';
 import { HttpGeocoder } from './places/geocoder.ts';
 import { portOf, root, startServer, stop } from './serve.ts';
 
@@ -12,6 +13,20 @@ const { values } = parseArgs({
     simulate: { type: 'boolean', default: false },
   },
 });
+
+const { KOTIVA_SIGN_UP: signUp = 'open', KOTIVA_METRICS_PORT: metricsPort } = process.env;
+if (signUp !== 'open' && signUp !== 'invited' && signUp !== 'closed') stop(`KOTIVA_SIGN_UP is open, invited or closed, not '${signUp}'.`);
+
+/** Addresses and ranges, with commas between them. */
+function proxiesIn(text: string): string[] {
+  const list = text.split(',').map((one) => one.trim()).filter(Boolean); // prettier-ignore
+  try {
+    new TrustedProxies(list);
+    return list;
+  } catch {
+    return stop(`KOTIVA_TRUSTED_PROXIES is a list of addresses or ranges such as 10.0.0.0/8, not '${text}'.`);
+  }
+}
 
 const geocoderUrl = process.env.KOTIVA_GEOCODER_URL;
 const mapFile = process.env.KOTIVA_MAP;
@@ -36,6 +51,10 @@ await startServer({
   smtpUrl: process.env.KOTIVA_SMTP_URL,
   smtpInPort: process.env.KOTIVA_SMTP_IN_PORT ? portOf(process.env.KOTIVA_SMTP_IN_PORT) : undefined,
   mailDomain: process.env.KOTIVA_MAIL_DOMAIN,
+  mailTrust: process.env.KOTIVA_MAIL_TRUST,
+  signUp,
+  trustedProxies: proxiesIn(process.env.KOTIVA_TRUSTED_PROXIES ?? ''),
+  metricsPort: metricsPort ? portOf(metricsPort) : undefined,
   geocoder: geocoderUrl ? new HttpGeocoder(geocoderUrl) : undefined,
   map: mapFile ? mapText(mapFile) : undefined,
 });

@@ -16,7 +16,16 @@ export class Problem extends Error {
 }
 
 export const answerProblem = (c: Context, { status, code, title, more }: Problem): Response =>
-  c.body(JSON.stringify({ type: `urn:kotiva:problem:${code}`, title, status, code, ...more }), status, { 'content-type': 'application/problem+json' });
+  c.body(JSON.stringify({ type: `urn:kotiva:problem:${code}`, title, status, code, ...more }), status, {
+    'content-type': 'application/problem+json',
+    ...retryAfter(status, more.params),
+  });
+
+/** RFC 9110 10.2.3, in seconds: when it is worth another try. */
+function retryAfter(status: number, params: Record<string, unknown> = {}): Record<string, string> {
+  if (status === 503) return { 'retry-after': '15' };
+  return status === 429 ? { 'retry-after': String(60 * Number(params['minutes'] ?? 1)) } : {};
+}
 
 /** Parses a request's JSON body, or answers what is wrong with it and where. */
 export async function bodyOf<S extends z.ZodType>(c: Context, schema: S): Promise<z.infer<S>> {

@@ -1,15 +1,28 @@
 import { serve } from '@hono/node-server';
-import { accessSync, constants, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
+import type { Server } from 'node:http';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp, type AppOptions } from './app.ts';
+import type { Services, SignUp } from './context.ts';
+import { isOfStorage } from './db/faults.ts';
+import { keepPrivate, takeFolder, Unusable } from './db/folder.ts';
 import { openStorage, type Storage } from './db/open.ts';
-import { listenForMail } from './mail-in/mail-in.ts';
+import { listenForMail } from './mail-in/listening.ts';
+import { serveMetrics } from './metrics.ts';
 
 const BEAT_MS = 15_000;
 /** How late what happens by itself may be. */
 const TIMERS_MS = 1_000;
 const SENDING_MS = 2_000;
+const HOUR_MS = 3_600_000;
+/** A request that has not come whole by then is ended. */
+const REQUEST_MS = 30_000;
+const HEADERS_MS = 15_000;
+const CHECKED_EVERY_MS = 5_000;
+const MOST_CONNECTIONS = 5_000;
+/** So long what is under way may take to end, once the server is to stop. */
+const ENDING_MS = 8_000;
 export const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 
 export interface ServeOptions {
@@ -24,17 +37,30 @@ export interface ServeOptions {
   /** Where mail comes in; without it none does. */
   smtpInPort?: number;
   mailDomain?: string;
+  mailTrust?: string;
   geocoder?: AppOptions['geocoder'];
   map?: string;
+  signUp?: SignUp;
+  trustedProxies?: readonly string[];
+  /** Where figures are read; without it none are given. */
+  metricsPort?: number;
   standIns?: AppOptions['standIns'];
+  /** Runs once the folder is this server's alone, before its database is opened. */
+  prepare?: () => void;
   /** Runs before the first request is answered. */
   fill?: (storage: Storage) => Promise<void>;
 }
 
 /** Opens the data, starts answering, and ends cleanly on SIGTERM and SIGINT. What stands in the way is said in a sentence. */
-export async function startServer({ port, host, data, publicUrl = `http://${host}:${port}`, fill, smtpInPort, ...options }: ServeOptions): Promise<void> {
-  const folder = writable(resolve(data));
-  const storage = openStorage(join(folder, 'kotiva.sqlite'), join(root, 'server/drizzle'));
+export async function startServer(options: ServeOptions): Promise<void> {
+  const { port, host, fill, smtpInPort, metricsPort, publicUrl = `http://${host}:${port}` } = options;
+  if (options.simulate && !isLoopback(host))
+    stop(`With --simulate anybody can move the clock and read all mail: it listens on 127.0.0.1 only, not on ${host}.`);
+  const folder = resolve(options.data);
+  const release = orStop(() => takeFolder(folder));
+  options.prepare?.();
+  const storage = orStop(() => openStorage(join(folder, 'kotiva.sqlite'), join(root, 'server/drizzle')));
+  keepPrivate(folder);
   await fill?.(storage);
   const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
   const clientFolder = join(root, 'client/dist');
@@ -44,63 +70,117 @@ export async function startServer({ port, host, data, publicUrl = `http://${host
     version,
     publicUrl,
     mailIn: smtpInPort !== undefined,
+    mailTrust: options.mailTrust || undefined,
     clientFolder: existsSync(clientFolder) ? clientFolder : undefined,
   });
-  const beat = setInterval(() => services.hub.beat(), BEAT_MS);
-  // what fell due while nothing ran is sent once, before the first request
-  services.timers.run();
-  const timing = setInterval(() => orSay(() => services.timers.run()), TIMERS_MS);
-  const sending = setInterval(() => void services.outbox.run().catch((error: unknown) => console.error(error)), SENDING_MS);
+  const server = serve({
+    fetch: app.fetch,
+    port,
+    hostname: host,
+    serverOptions: { requestTimeout: REQUEST_MS, headersTimeout: HEADERS_MS, connectionsCheckingInterval: CHECKED_EVERY_MS },
+  }) as Server;
+  server.maxConnections = MOST_CONNECTIONS;
+  await listening(server, port);
   const mail = services.mailIn && smtpInPort !== undefined ? listenForMail(services.mailIn, services.mailDomain) : null;
-  mail?.listen(smtpInPort, host);
-  const server = serve({ fetch: app.fetch, port, hostname: host });
-  const end = () => {
-    clearInterval(beat);
-    clearInterval(timing);
-    clearInterval(sending);
+  if (mail && smtpInPort !== undefined) await listening(mail.listen(smtpInPort, host), smtpInPort);
+  const metrics = metricsPort === undefined ? null : serveMetrics(services, metricsPort, host);
+  if (metrics && metricsPort !== undefined) await listening(metrics, metricsPort);
+  // what fell due while nothing ran is done once there is somebody to answer: the start waits for none of it
+  const beating = beat(services);
+  ending(services, server, () => {
+    for (const timer of beating) clearInterval(timer);
     mail?.close();
-    server.close();
+    metrics?.close();
+    // nothing is to be done any more: the file holds all there is
     storage.close();
-    process.exit(0);
+    release();
+  });
+  goOnAfterFaults(storage);
+  console.log(`Kotiva listens on ${publicUrl}${options.simulate ? ', on this machine only, with a simulated clock' : ''}`);
+}
+
+/** What happens by itself. What goes wrong in it is said, and tried again the next time. */
+function beat(services: Services): NodeJS.Timeout[] {
+  const { hub, timers, outbox, accounts, health } = services;
+  const orSay = (task: () => unknown) => () => {
+    void Promise.resolve()
+      .then(task)
+      .catch((error: unknown) => (isOfStorage(error) ? health.noRoom(error) : console.error(error)));
+  };
+  return [
+    setInterval(orSay(() => hub.beat()), BEAT_MS), // prettier-ignore
+    setInterval(orSay(() => timers.runInSlices()), TIMERS_MS), // prettier-ignore
+    setInterval(orSay(() => outbox.run()), SENDING_MS), // prettier-ignore
+    setInterval(orSay(() => accounts.forgetEnded()), HOUR_MS), // prettier-ignore
+  ];
+}
+
+/** Ends streams, finishes what was asked, writes the log into the file, and goes. */
+function ending({ hub }: Services, server: Server, close: () => void): void {
+  let isEnding = false;
+  const end = () => {
+    if (isEnding) return;
+    isEnding = true;
+    const done = () => {
+      close();
+      process.exit(0);
+    };
+    hub.endAll();
+    server.close(done);
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), ENDING_MS).unref();
+    setTimeout(done, ENDING_MS + 1_000).unref();
   };
   process.on('SIGTERM', end);
   process.on('SIGINT', end);
-  await new Promise<void>((listening) => {
-    server.on('listening', listening);
-    server.on('error', (error: NodeJS.ErrnoException) => stop(sayListenError(error, port)));
-  });
-  console.log(`Kotiva listens on ${publicUrl}`);
 }
 
-/** What goes wrong by itself is said, and tried again the next time: nobody's request ends for it. */
-function orSay(task: () => unknown): void {
+/**
+ * A fault nobody caught is said. Where no transaction is open, what is in memory is what is in the file, and it goes on; else the
+ * process ends, and whoever watches over it starts it anew.
+ */
+function goOnAfterFaults({ raw }: Storage): void {
+  const fault = (error: unknown) => {
+    console.error('A fault nobody caught:', error);
+    if (raw.open && !raw.inTransaction) return;
+    process.exit(1);
+  };
+  process.on('uncaughtException', fault);
+  process.on('unhandledRejection', fault);
+}
+
+function listening(
+  server: { once(event: string, listener: (error: NodeJS.ErrnoException) => void): unknown; listening?: boolean },
+  port: number,
+): Promise<void> {
+  return new Promise((resolve) => {
+    if (server.listening) return resolve();
+    server.once('listening', () => resolve());
+    server.once('error', (error) => stop(sayListenError(error, port)));
+  });
+}
+
+function orStop<T>(open: () => T): T {
   try {
-    task();
+    return open();
   } catch (error) {
-    console.error(error);
+    if (error instanceof Unusable) return stop(error.message);
+    throw error;
   }
 }
 
+const isLoopback = (host: string): boolean => /^(127\.\d+\.\d+\.\d+|::1|localhost)$/.test(host);
+
 function sayListenError(error: NodeJS.ErrnoException, port: number): string {
-  if (error.code === 'EADDRINUSE') return `Port ${port} is taken by another program. Choose another with --port or PORT.`;
-  if (error.code === 'EACCES') return `Port ${port} may not be opened by this user. Choose one above 1023 with --port or PORT.`;
-  return error.message;
+  if (error.code === 'EADDRINUSE') return `Port ${port} is taken by another program. Choose another port.`;
+  if (error.code === 'EACCES') return `Port ${port} may not be opened by this user. Choose one above 1023.`;
+  return `Port ${port} can't be opened: ${error.message}.`;
 }
 
 export function portOf(text: string): number {
   const port = Number(text);
   if (!Number.isInteger(port) || port < 1 || port > 65_535) stop(`'${text}' is not a port. Give a number from 1 to 65535.`);
   return port;
-}
-
-export function writable(folder: string): string {
-  try {
-    mkdirSync(folder, { recursive: true });
-    accessSync(folder, constants.W_OK);
-    return folder;
-  } catch (error) {
-    return stop(`The data folder ${folder} can't be written: ${(error as Error).message}. Choose another with --data or KOTIVA_DATA.`);
-  }
 }
 
 /** Says what is in the way, and ends. */

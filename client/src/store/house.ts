@@ -18,6 +18,8 @@ export interface Refused {
 
 export interface Page {
   seq: number;
+  /** What was held before goes: this is all there is. */
+  reset?: boolean;
   put: { noun: Noun; row: Row }[];
   evict: { noun: Noun; id: string }[];
 }
@@ -35,6 +37,8 @@ export interface HouseState {
   /** Own recent commands with what they replaced, so that undoing one shows at once. */
   recent: RecordedCommand[];
   line: Line;
+  /** Why what waits is not taken though there is a connection: the code of what the server said. */
+  heldUp: string | null;
   /** False until the stored copy or the first page is in. */
   loaded: boolean;
 }
@@ -52,6 +56,7 @@ const closed: HouseState = {
   refused: [],
   recent: [],
   line: 'connecting',
+  heldUp: null,
   loaded: false,
 };
 
@@ -64,7 +69,8 @@ export const houseSlice = createSlice({
       return { ...closed, ...payload };
     },
     closed: () => closed,
-    pageApplied(state, { payload: { put, evict, seq } }: PayloadAction<Page>) {
+    pageApplied(state, { payload: { put, evict, seq, reset } }: PayloadAction<Page>) {
+      if (reset) Object.assign(state, { confirmed: noRows(), cursor: 0 });
       // frozen as a whole: what came is not walked through once more to freeze every part of it
       for (const { noun, row } of put) (state.confirmed[noun] as Record<string, Row>)[row.id] = Object.freeze(row);
       for (const { noun, id } of evict) delete state.confirmed[noun][id];
@@ -90,6 +96,9 @@ export const houseSlice = createSlice({
     },
     lineChanged(state, { payload }: PayloadAction<Line>) {
       state.line = payload;
+    },
+    heldUp(state, { payload }: PayloadAction<string | null>) {
+      state.heldUp = payload;
     },
   },
 });

@@ -1,5 +1,5 @@
 import type { Command, CommandName, Note, Payload, Reason } from '@kotiva/core';
-import { houseSlice, noRows, type HouseState } from '../store/house.ts';
+import { houseSlice, noRows, type HouseState, type Page } from '../store/house.ts';
 import { decideHere, recordHere, selectRows } from '../store/rows.ts';
 import { TransportError, type Cache, type Outcome, type Transport } from './ports.ts';
 
@@ -48,6 +48,7 @@ export class SyncEngine {
   private sendWait = FIRST_WAIT_MS;
   private liveWait = FIRST_WAIT_MS;
   private stopped = false;
+  private following = false;
   private readonly settling = new Map<string, (outcome: Outcome) => void>();
 
   constructor(private readonly ports: EnginePorts) {}
@@ -58,7 +59,7 @@ export class SyncEngine {
     if (this.stopped) return;
     const from = kept ?? { confirmed: noRows(), cursor: 0, pending: [], refused: [] };
     store.dispatch(actions.opened({ houseId, accountId, ...from, loaded: kept !== null && kept.cursor > 0 }));
-    this.openLive();
+    void this.follow();
     void this.flush();
   }
 
@@ -100,7 +101,7 @@ export class SyncEngine {
     if (this.cancelReopen) {
       this.cancelReopen();
       this.cancelReopen = null;
-      this.openLive();
+      void this.follow();
     }
   }
 
@@ -131,6 +132,7 @@ export class SyncEngine {
       this.sendWait = FIRST_WAIT_MS;
       this.most = AT_ONCE;
       this.ports.toldTime(now);
+      this.heldUpBy(null);
       for (const outcome of outcomes) this.settle(outcome);
     } catch (error) {
       if (!(error instanceof TransportError) || error.kind !== 'too-large') throw error;
@@ -162,7 +164,10 @@ export class SyncEngine {
   private failed(error: unknown): void {
     if (this.stopped) return;
     if (error instanceof TransportError && (error.kind === 'signed-out' || error.kind === 'not-a-member')) return this.end(error.kind);
-    this.ports.store.dispatch(actions.lineChanged('offline'));
+    // there is a line, but what waits is not taken for now
+    const heldUp = error instanceof TransportError && error.kind === 'not-now' ? (error.code ?? 'not-now') : null;
+    this.heldUpBy(heldUp);
+    if (heldUp === null) this.ports.store.dispatch(actions.lineChanged('offline'));
     this.cancelRetry = this.ports.schedule(() => {
       this.cancelRetry = null;
       void this.flush();
@@ -170,23 +175,73 @@ export class SyncEngine {
     this.sendWait = Math.min(this.sendWait * 2, LONGEST_WAIT_MS);
   }
 
-  private openLive(): void {
+  /** Fetches what was missed, then opens the stream where that ends. A stream does not say why it failed; a plain request does. */
+  private async follow(): Promise<void> {
+    if (this.following || this.stopped) return;
+    this.following = true;
+    try {
+      await this.catchUp();
+      if (!this.stopped) this.openLive();
+    } catch (error) {
+      if (this.stopped) return;
+      if (error instanceof TransportError && (error.kind === 'signed-out' || error.kind === 'not-a-member')) this.end(error.kind);
+      else this.reopenLater();
+    } finally {
+      this.following = false;
+    }
+  }
+
+  /** Page by page; where everything begins anew it is shown once all of it is there. */
+  private async catchUp(): Promise<void> {
+    const { store, transport } = this.ports;
+    const anew: Page['put'] = [];
+    let since = store.getState().cursor;
+    for (let fresh = false, more = true; more && !this.stopped;) {
+      const { put, evict, seq, reset, now, ...page } = await transport.changes(since, fresh);
+      fresh ||= reset ?? false;
+      more = page.more;
+      since = seq;
+      this.ports.toldTime(now);
+      if (!fresh) this.applyPage({ put, evict, seq });
+      else anew.push(...put);
+      if (fresh && !more) this.applyPage({ put: anew, evict: [], seq, reset: true });
+    }
+  }
+
+  private applyPage(page: Page): void {
     if (this.stopped) return;
-    const { store, transport, cache } = this.ports;
+    this.ports.store.dispatch(actions.pageApplied(page));
+    void this.ports.cache.page(page).catch(() => undefined);
+  }
+
+  private openLive(): void {
+    const { store, transport } = this.ports;
+    this.closeLive?.();
     this.closeLive = transport.live(store.getState().cursor, {
       page: (page) => {
         this.liveWait = FIRST_WAIT_MS;
-        store.dispatch(actions.pageApplied(page));
-        void cache.page(page).catch(() => undefined);
+        this.applyPage(page);
         this.lineIs('live');
       },
       clock: (now) => {
         this.ports.toldTime(now);
+        if (this.ports.store.getState().heldUp === 'too-many-streams') this.heldUpBy(null);
         this.lineIs('live');
       },
-      gone: () => void this.askWhy(),
-      broken: () => void this.reopenLater(),
+      behind: () => void this.follow(),
+      // what changes is fetched every while instead
+      full: () => {
+        this.heldUpBy('too-many-streams');
+        this.liveWait = LONGEST_WAIT_MS;
+        this.reopenLater();
+      },
+      gone: () => this.reopenLater(),
+      broken: () => this.reopenLater(),
     });
+  }
+
+  private heldUpBy(code: string | null): void {
+    if (this.ports.store.getState().heldUp !== code) this.ports.store.dispatch(actions.heldUp(code));
   }
 
   private lineIs(line: HouseState['line']): void {
@@ -199,23 +254,12 @@ export class SyncEngine {
     this.closeLive?.();
     this.closeLive = null;
     if (this.stopped || this.cancelReopen) return;
-    this.ports.store.dispatch(actions.lineChanged('offline'));
+    if (this.ports.store.getState().heldUp !== 'too-many-streams') this.ports.store.dispatch(actions.lineChanged('offline'));
     this.cancelReopen = this.ports.schedule(() => {
       this.cancelReopen = null;
-      void this.askWhy();
+      void this.follow();
     }, this.liveWait);
     this.liveWait = Math.min(this.liveWait * 2, LONGEST_WAIT_MS);
-  }
-
-  /** A stream does not say why it failed; a plain request does. */
-  private async askWhy(): Promise<void> {
-    try {
-      await this.ports.transport.changes(this.ports.store.getState().cursor);
-      this.openLive();
-    } catch (error) {
-      if (error instanceof TransportError && (error.kind === 'signed-out' || error.kind === 'not-a-member')) this.end(error.kind);
-      else this.reopenLater();
-    }
   }
 
   private end(why: 'signed-out' | 'not-a-member'): void {

@@ -9,6 +9,7 @@ const SILENCE_MS = 40_000;
 const PageShape = z.object({
   seq: z.number(),
   more: z.boolean(),
+  reset: z.optional(z.boolean()),
   put: z.array(z.object({ noun: z.string(), row: z.looseObject({ id: z.string(), seq: z.number() }) })),
   evict: z.array(z.object({ noun: z.string(), id: z.string() })),
 });
@@ -31,6 +32,7 @@ export function httpTransport(houseId: string, base = ''): Transport {
     if (response.status === 401) throw new TransportError('signed-out');
     if (response.status === 403) throw new TransportError('not-a-member');
     if (response.status === 413) throw new TransportError('too-large');
+    if (response.status === 503 || response.status === 429) throw new TransportError('not-now', await codeOf(response));
     if (!response.ok) throw new TransportError('offline');
     return response.json();
   };
@@ -40,15 +42,21 @@ export function httpTransport(houseId: string, base = ''): Transport {
       const answer = await request('/api/commands', { method: 'POST', headers: { 'content-type': 'application/json' }, body });
       return z.parse(OutcomesShape, answer) as { outcomes: Outcome[]; now: string };
     },
-    async changes(since) {
-      const answer = await request(`/api/houses/${houseId}/changes?since=${since}`);
+    async changes(since, fresh) {
+      const answer = await request(`/api/houses/${houseId}/changes?since=${since}${fresh ? '&fresh=1' : ''}`);
       return z.parse(z.extend(PageShape, { now: z.string() }), answer) as unknown as Page & { more: boolean; now: string };
     },
     live: (since, handlers) => openStream(`${base}/api/houses/${houseId}/live?since=${since}`, handlers),
   };
 }
 
-function openStream(address: string, { page, clock, gone, broken }: LiveHandlers): () => void {
+/** The code of the problem details (RFC 9457) it answered with. */
+const codeOf = async (response: Response): Promise<string | null> => {
+  const said = (await response.json().catch(() => null)) as { code?: unknown } | null;
+  return typeof said?.code === 'string' ? said.code : null;
+};
+
+function openStream(address: string, { page, clock, gone, behind, full, broken }: LiveHandlers): () => void {
   const source = new EventSource(address);
   let silence = setTimeout(dead, SILENCE_MS);
   const heard = () => {
@@ -71,10 +79,14 @@ function openStream(address: string, { page, clock, gone, broken }: LiveHandlers
   on('changes', (data) => page(z.parse(PageShape, (data as { page: unknown }).page) as unknown as Page));
   on('clock', (data) => clock(z.parse(z.object({ now: z.string() }), data).now));
   on('beat', () => undefined);
-  on('gone', () => {
-    close();
-    gone();
-  });
+  const last = (name: string, handle: () => void) =>
+    on(name, () => {
+      close();
+      handle();
+    });
+  last('gone', gone);
+  last('behind', behind);
+  last('full', full);
   source.onerror = dead;
   return close;
 }

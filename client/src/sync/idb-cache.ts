@@ -71,10 +71,11 @@ export function idbCache(accountId: string, houseId: string): Cache {
 /** What has come is shown first. */
 const afterPainting = () => new Promise((resolve) => setTimeout(resolve, 0));
 
-async function writePage(db: IDBPDatabase<Shape>, { put, evict, seq }: Page): Promise<void> {
+async function writePage(db: IDBPDatabase<Shape>, { put, evict, seq, reset }: Page): Promise<void> {
   const tx = db.transaction(['rows', 'cursor'], 'readwrite');
   // without a promise for each of what may be thousands
   const rows = unwrap(tx.objectStore('rows'));
+  if (reset) rows.clear();
   for (const { noun, row } of put) rows.put({ key: `${noun}:${row.id}`, noun, row });
   for (const { noun, id } of evict) rows.delete(`${noun}:${id}`);
   void tx.objectStore('cursor').put(seq, 'cursor');

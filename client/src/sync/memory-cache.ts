@@ -7,7 +7,8 @@ export function memoryCache(): Cache {
   const own = (): Kept => (kept ??= { confirmed: noRows(), cursor: 0, pending: [], refused: [] });
   return {
     load: async () => (kept ? structuredClone(kept) : null),
-    async page({ put, evict, seq }: Page) {
+    async page({ put, evict, seq, reset }: Page) {
+      if (reset) Object.assign(own(), { confirmed: noRows(), cursor: 0 });
       const { confirmed } = own();
       for (const { noun, row } of put) (confirmed[noun] as Record<string, unknown>)[row.id] = row;
       for (const { noun, id } of evict) delete confirmed[noun][id];

@@ -3,9 +3,15 @@ import type { HouseState, Page } from '../store/house.ts';
 
 export type Outcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
 
-/** Why the server would not talk: no network (worth trying again), or it will not have this device or person. */
+/**
+ * Why the server would not talk: no network or `not-now` (worth trying again), or it will not have this device or person. `code`: what it
+ * said stands in the way for now.
+ */
 export class TransportError extends Error {
-  constructor(readonly kind: 'offline' | 'signed-out' | 'not-a-member' | 'too-large') {
+  constructor(
+    readonly kind: 'offline' | 'not-now' | 'signed-out' | 'not-a-member' | 'too-large',
+    readonly code: string | null = null,
+  ) {
     super(kind);
   }
 }
@@ -13,8 +19,12 @@ export class TransportError extends Error {
 export interface LiveHandlers {
   page(page: Page): void;
   clock(now: string): void;
-  /** The stream said that this device or person is out. */
+  /** The stream said that this device or person is out, or that the server stops. */
   gone(): void;
+  /** What has changed meanwhile has to be fetched before another is opened. */
+  behind(): void;
+  /** The account has as many open as it may. */
+  full(): void;
   /** The stream broke, or fell silent. */
   broken(): void;
 }
@@ -22,9 +32,12 @@ export interface LiveHandlers {
 /** The wire. Failures are thrown as `TransportError`. */
 export interface Transport {
   send(commands: readonly Command[]): Promise<{ outcomes: Outcome[]; now: string }>;
-  /** A page of changes: also tells whether this device is still let in. */
-  changes(since: number): Promise<Page & { more: boolean; now: string }>;
-  /** Opens the live stream at a cursor; returns how to close it. */
+  /**
+   * A page of changes: also tells whether this device is still let in. A page with `reset` begins everything anew: those after it are
+   * asked for as `fresh`.
+   */
+  changes(since: number, fresh: boolean): Promise<Page & { more: boolean; now: string }>;
+  /** Opens the live stream at a cursor, which is where the house is; returns how to close it. */
   live(since: number, handlers: LiveHandlers): () => void;
 }
 

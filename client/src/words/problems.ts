@@ -10,6 +10,12 @@ export function sayProblem({ code, title, params = {} }: ProblemDetails): string
   return hasWord(key) ? t(key, params) : t('problem.failed');
 }
 
+/** Why what waits is not taken for now. */
+export function sayHeldUp(code: string): string {
+  const key = `line.heldUp.${code}`;
+  return hasWord(key) ? t(key) : t('line.heldUp.not-now');
+}
+
 /** The sentence for why a command does not apply. */
 export function sayReason({ code, params }: Reason): string {
   const key = `reason.${code}`;

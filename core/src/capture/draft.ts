@@ -71,23 +71,36 @@ const triggerOf = (value: SpanValue['alarm']): Trigger =>
 /** One of several to be made in one command, as `item.addMany` takes it. */
 export type NewLine = Omit<Draft, 'list' | 'section'> & { under: number | null; ticked: boolean };
 
+/** Rows of one command of several lines, some left for what the house adds to them. */
+const MOST_ROWS = 1_800;
+
+/** Rows a line becomes, at most: the item, its own part and entry; of each person a part and a notice; reminders; new tags. */
+const rowsOf = ({ persons, alarms = [], tags = [] }: Omit<Draft, 'list' | 'section'>): number =>
+  3 + 2 * persons.length + alarms.length * Math.max(1, persons.length) + tags.length;
+
 /**
  * Pasted lines as what goes in one command each, at most so many: an item and all under it stay together as far as they fit; steps
  * beyond stand by themselves rather than be lost.
  */
 export function batchesOf(lines: readonly PastedLine[], read: (text: string) => Draft, most: number): NewLine[][] {
   const batches: NewLine[][] = [[]];
+  let rows = 0;
   const add = (line: PastedLine, under: number | null) => {
-    const full = batches.at(-1)!.length >= most;
-    if (full) batches.push([]);
     const { list: _list, section: _section, title, ...fields } = read(line.text);
+    const more = rowsOf({ title, ...fields });
+    const full = batches.at(-1)!.length >= most || rows + more > MOST_ROWS;
+    if (full) batches.push([]);
+    rows = full ? more : rows + more;
     const nth = batches.at(-1)!.push({ ...fields, title: title || line.text, under: full ? null : under, ticked: line.ticked }) - 1;
     const batch = batches.length;
     for (const step of line.steps) add(step, batches.length === batch ? nth : null);
   };
   for (const line of lines) {
     const { length } = batches.at(-1)!;
-    if (length > 0 && length + countOf([line]) > most) batches.push([]);
+    if (length > 0 && length + countOf([line]) > most) {
+      batches.push([]);
+      rows = 0;
+    }
     add(line, null);
   }
   return batches.filter((batch) => batch.length > 0);

@@ -38,7 +38,7 @@ import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, withdrawInvitation } from './people.ts';
 import { purgeItem } from './purging.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
-import { reportUndelivered } from './reporting.ts';
+import { reportHeldMail, reportUndelivered } from './reporting.ts';
 import { changeRound, handRound, startRound } from './rounds.ts';
 import { clearDone, useAgain } from './reusing.ts';
 import { arrangeView, setCapacity } from './views.ts';
@@ -48,6 +48,7 @@ import { callLast, chooseNotices } from './telling.ts';
 import { giveTurnTo, swapTurns } from './turns.ts';
 import { shareOutWeek } from './sharing-out.ts';
 import { bookSlot, changeSlot, freeSlot } from './slots.ts';
+import { slicesOf, type Slice } from './slicing.ts';
 import { undo } from './undo.ts';
 import { uphold } from './upholding.ts';
 import { beginOccasion, forgetVisit, reportVisit } from './visits.ts';
@@ -164,6 +165,7 @@ const KINDS = {
   'notice.choose': chooseNotices,
   'day.call': callLast,
   'notice.undelivered': reportUndelivered,
+  'mail.held': reportHeldMail,
   'view.arrange': arrangeView,
   'capacity.set': setCapacity,
   'watch.set': setWatch,
@@ -204,7 +206,7 @@ export type Decision =
 export function decide(
   command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown },
   reader: Reader,
-  context: Pick<Context, 'now' | 'account' | 'readsHours'>,
+  context: Pick<Context, 'now' | 'account' | 'readsHours' | 'slice' | 'ahead'>,
 ): Decision {
   const d = new Deciding(reader, { commandId: command.id, houseId: command.houseId, at: command.at, seen: command.seen, ...context });
   try {
@@ -232,7 +234,13 @@ function run(command: { name: CommandName; payload: unknown }, d: Deciding): voi
     refuseUnlessAllowed(recorded, payload.data, d);
   }
   kind.decide(parsed.data, d);
-  uphold(d);
+  uphold(command.name, d);
+}
+
+/** What of a command is done ahead of it, if it would write too much at once; nothing for most. A payload that can't be read gives nothing. */
+export function slicesOfCommand(command: { id: string; name: CommandName; payload: unknown }, reader: Reader): Slice[] {
+  const parsed = z.safeParse((KINDS[command.name] as unknown as CommandKind).payload, command.payload);
+  return parsed.success ? slicesOf({ ...command, payload: parsed.data }, reader) : [];
 }
 
 function refuseUnlessAllowed(kind: CommandKind, payload: unknown, d: Deciding): void {

@@ -27,6 +27,10 @@ export interface Context {
   seen: number;
   /** Who acts: an account, or null for the system. */
   account: Actor | null;
+  /** A part of a longer command, done by the server ahead of the rest of it: see `slicesOf`. */
+  slice?: boolean;
+  /** Its slices have been done: what is left is its own, the last. */
+  ahead?: boolean;
   /** Whether opening hours can be read; where nothing is given they are not looked at. */
   readsHours?: (hours: string) => boolean;
 }
@@ -60,6 +64,7 @@ export class Deciding {
   private readonly written = new Map<string, { noun: Noun; row: Row; made: boolean; fields: Record<string, unknown> }>();
   /** The same by noun: what is looked up again and again. */
   private readonly rowsOf = new Map<Noun, Map<string, Row>>();
+  private readonly remembered = new Map<string, unknown>();
   private made = 0;
   private person: Person | null | undefined;
 
@@ -85,6 +90,12 @@ export class Deciding {
 
   get actor(): Person {
     return this.actorOrNull ?? refuse('not-a-member');
+  }
+
+  /** Worked out once for this command, as things stood when it was first asked for. */
+  once<T>(name: string, work: () => T): T {
+    if (!this.remembered.has(name)) this.remembered.set(name, work());
+    return this.remembered.get(name) as T;
   }
 
   newId(): string {

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { Effort, Energy, Importance, PartOfDay, type Item } from '../model/item.ts';
+import { seesPlace } from '../model/place.ts';
 import { Id, Moment } from '../model/row.ts';
 import { TagName } from '../model/tag.ts';
 import { instantDue, isMoment } from '../time/clock.ts';
@@ -27,8 +28,15 @@ export function contextOf(
   d: Deciding,
 ): Partial<Pick<Item, 'tagIds' | 'situationIds' | 'placeId'>> {
   for (const id of situations ?? []) d.need('situation', id);
-  if (place) d.need('place', place);
+  if (place) refuseUnseenPlace(place, d);
   return { tagIds: tags && tagsNamed(tags, d), situationIds: situations, placeId: place };
+}
+
+/** A place somebody keeps to themselves, or that was removed, is nobody else's to name. */
+function refuseUnseenPlace(placeId: string, d: Deciding): void {
+  const place = d.need('place', placeId);
+  const actor = d.actorOrNull;
+  if (actor && !seesPlace(place, actor.id)) refuse('gone', { noun: 'place' }, 'place');
 }
 
 export function refuseBadDates(due: string | null, start: string | null, plan: string | null = null): void {

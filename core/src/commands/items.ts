@@ -153,6 +153,8 @@ export const removeItem = commandKind({
   decide({ items }, d) {
     for (const itemId of items) {
       removeWhole(itemId, d);
+      // it goes along with what it lies under, which is told
+      if (d.context.slice) continue;
       skipRemoved(itemId, d);
       d.enter('item.remove', { itemId });
     }
@@ -177,6 +179,10 @@ export const bringBackItem = commandKind({
     for (const itemId of items) {
       const { removedAt, purgedAt, seriesId, recurrenceId } = d.need('item', itemId);
       if (purgedAt !== null) refuse('gone', { noun: 'item' });
+      if (d.context.slice) {
+        d.set('item', itemId, { removedAt: null, missedAt: null });
+        continue;
+      }
       for (const id of withBelow(itemId, d)) if (d.need('item', id).removedAt === removedAt) d.set('item', id, { removedAt: null, missedAt: null });
       const series = seriesId === null ? undefined : d.find('series', seriesId);
       if (series) override(series, recurrenceId!, { skipped: false }, d);

@@ -1,6 +1,10 @@
-import type * as z from 'zod/mini';
+import * as z from 'zod/mini';
+import { Id } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
 import type { Ask, CommandName } from './may.ts';
+
+/** Items a slice of a longer command is about; nothing is looked at unless it is one. */
+export const SLICE = z.optional(z.array(Id).check(z.maxLength(500)));
 
 /** One thing people can do: what it says, what leave it asks for, and what comes of it. */
 export interface CommandKind<N extends CommandName = CommandName, S extends z.ZodMiniType = z.ZodMiniType> {

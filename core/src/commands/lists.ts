@@ -4,7 +4,7 @@ import { Access, ListIcon, ListKind, Purpose } from '../model/list.ts';
 import { Colour } from '../model/person.ts';
 import { Id, Name } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
-import { commandKind } from './kind.ts';
+import { commandKind, SLICE } from './kind.ts';
 import { needPerson } from './parts.ts';
 import { keyAtEnd, keyBeside, type Neighbours } from './position.ts';
 import { refuse } from './reasons.ts';
@@ -214,11 +214,12 @@ export const moveSection = commandKind({
 /** Its items stay in the list, under no heading. */
 export const removeSection = commandKind({
   name: 'section.remove',
-  payload: z.object({ section: Id }),
+  payload: z.object({ section: Id, items: SLICE }),
   asks: listOfSection,
-  decide({ section: id }, d) {
+  decide({ section: id, items }, d) {
     const section = d.need('section', id);
-    d.set('section', id, { removedAt: d.now });
-    for (const item of d.by('item', 'listId', section.listId)) if (item.sectionId === id) d.set('item', item.id, { sectionId: null });
+    const of = (d.context.slice && items) || d.by('item', 'listId', section.listId).map((item) => item.id);
+    for (const itemId of of) if (d.need('item', itemId).sectionId === id) d.set('item', itemId, { sectionId: null });
+    if (!d.context.slice) d.set('section', id, { removedAt: d.now });
   },
 });

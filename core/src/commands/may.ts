@@ -138,6 +138,7 @@ export const NEEDS = {
   'notice.choose': ['self'],
   'day.call': ['system'],
   'notice.undelivered': ['system'],
+  'mail.held': ['system'],
   'view.arrange': ['keep'],
   'capacity.set': ['self', 'manage'],
   'watch.set': ['see', 'change'],

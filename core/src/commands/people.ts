@@ -66,14 +66,23 @@ export const setRole = commandKind({
 /** Ends someone's access. Every open part of theirs needs a word: a person, nobody, or later. Their name stays on what they did. */
 export const endPerson = commandKind({
   name: 'person.end',
-  payload: z.object({ person: Id, parts: z._default(z.array(z.object({ item: Id, to: z.union([Id, z.literal('nobody'), z.literal('later')]) })), []) }),
+  payload: z.object({
+    person: Id,
+    parts: z._default(z.array(z.object({ item: Id, to: z.union([Id, z.literal('nobody'), z.literal('later')]) })).check(z.maxLength(20_000)), []),
+    /** Links for several people that they know, and that stay good for others. */
+    keepLinks: z._default(z.array(Id).check(z.maxLength(100)), []),
+  }),
   asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
-  decide({ person: personId, parts }, d) {
+  decide({ person: personId, parts, keepLinks }, d) {
     const person = d.need('person', personId);
     if (!isHere(person)) refuse('person-left', { name: person.name });
     if (person.role === 'manager' && managersBut(personId, d) === 0) refuse('last-manager', { name: person.name });
     const open = openPartsOf(personId, d);
     const decided = new Map(parts.map(({ item, to }) => [item, to]));
+    if (d.context.slice) {
+      for (const itemId of open) if (decided.has(itemId)) settlePart(itemId, person, decided.get(itemId)!, d);
+      return;
+    }
     // what who ends the access can't see, they can't decide: it waits for whoever gave it
     const undecided = open.filter((itemId) => !decided.has(itemId) && sees(d.actor, itemId, d));
     if (undecided.length > 0) refuse('open-parts', { name: person.name, count: undecided.length });
@@ -81,10 +90,27 @@ export const endPerson = commandKind({
     const heir = heirOf(person, d);
     leaveLists(person, heir, d);
     if (heir) passFollowUp(person, heir, d);
+    withdrawLinksOf(person, keepLinks, d);
     d.set('person', personId, { endedAt: d.now });
     d.enter('person.end', {}, { name: person.name });
   },
 });
+
+/** Invitations somebody knows the link of: made by them, or come by; managers see them all. Only those that still let anybody in. */
+export const linksKnownTo = (person: Pick<Person, 'id' | 'role'>, now: string, d: Pick<Deciding, 'all'>): Invitation[] =>
+  d.all('invitation').filter((one) => {
+    const isKnown = person.role === 'manager' || one.makerId === person.id || one.joined.includes(person.id);
+    return isKnown && invitationClosed(one, now) === null;
+  });
+
+/** What they could come back by. A link for several may stay for the others, if a manager says so: it lets them in no more. */
+function withdrawLinksOf(person: Person, kept: readonly string[], d: Deciding): void {
+  const leaves = d.actor.id === person.id;
+  for (const { id, uses } of linksKnownTo(person, d.now, d)) {
+    const stays = uses === 'several' && (leaves || kept.includes(id));
+    if (!stays) d.set('invitation', id, { withdrawnAt: d.now });
+  }
+}
 
 /** Items a person still has in hand. */
 export function openPartsOf(personId: string, d: Pick<Deciding, 'all'>): string[] {
@@ -179,6 +205,8 @@ export const join = commandKind({
     if (closed) refuse(`invitation-${closed}`);
     const known = d.by('person', 'accountId', account.id)[0];
     if (known && isHere(known)) refuse('already-member');
+    // whose access was ended comes back by a link made since, which a manager gives them
+    if (known?.endedAt && invitation.madeAt <= known.endedAt) refuse('ask-manager');
     refuseTakenMark(looks.mark, known?.id ?? null, d);
     const person = known
       ? d.set('person', known.id, { ...looks, role: invitation.role, endedAt: null })

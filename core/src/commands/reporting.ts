@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { isHere } from '../model/person.ts';
-import { Id } from '../model/row.ts';
+import { Id, TITLE_MAX } from '../model/row.ts';
 import { commandKind } from './kind.ts';
 
 /** A notice that could not be sent: told to whoever caused it, or to the managers where that was the clock. */
@@ -17,5 +17,15 @@ export const reportUndelivered = commandKind({
       notice.byId === null || notice.byId === notice.personId ? managers.map(({ id }) => id) : [...new Set([notice.byId, ...managers.map(({ id }) => id)])];
     for (const id of told)
       if (id !== notice.personId) d.tell(id, 'undelivered', notice.itemId, { title: String(notice.params['title'] ?? ''), who: person?.name ?? '', why });
+  },
+});
+
+/** A mail came to somebody's capture address that nobody vouches for: they are told that it waits for them. */
+export const reportHeldMail = commandKind({
+  name: 'mail.held',
+  payload: z.object({ person: Id, sender: z.string().check(z.maxLength(254)), title: z.string().check(z.maxLength(TITLE_MAX)) }),
+  asks: () => [{ deed: 'system' }],
+  decide({ person, sender, title }, d) {
+    d.tell(person, 'mail-held', null, { who: sender, title });
   },
 });

@@ -1,10 +1,11 @@
 import * as z from 'zod/mini';
 import { Colour, COLOURS, type Person } from '../model/person.ts';
+import type { Item } from '../model/item.ts';
 import { Id } from '../model/row.ts';
 import { TagName, tagKey, type Tag } from '../model/tag.ts';
 import type { Reader } from '../reader/reader.ts';
 import type { Deciding } from './deciding.ts';
-import { commandKind } from './kind.ts';
+import { commandKind, SLICE } from './kind.ts';
 import { footingsOnItem, type Ask } from './may.ts';
 import { refuse } from './reasons.ts';
 
@@ -18,7 +19,8 @@ export function tagsInSight(person: Person, d: { all: Reader['all']; find: Decid
 }
 
 function knownTags(d: Deciding): Tag[] {
-  const inSight = tagsInSight(d.actor, d);
+  // whole once for a command: the tags it makes are its actor's own
+  const inSight = d.once('tags in sight', () => tagsInSight(d.actor, d));
   return d.all('tag').filter((tag) => !tag.removedAt && (tag.makerId === d.actor.id || inSight.has(tag.id)));
 }
 
@@ -73,27 +75,31 @@ export const changeTag = commandKind({
 /** Two words for one thing become one: every item that carried the first carries the second. */
 export const mergeTags = commandKind({
   name: 'tag.merge',
-  payload: z.object({ from: Id, into: Id }),
+  payload: z.object({ from: Id, into: Id, items: SLICE }),
   asks: ({ from, into }, d) => [shaping(from, d), shaping(into, d)],
-  decide({ from, into }, d) {
+  decide({ from, into, items }, d) {
     if (from === into) refuse('into-itself', { title: d.need('tag', from).name }, 'into');
     d.need('tag', into);
-    for (const item of d.all('item')) {
-      if (item.tagIds.includes(from)) d.set('item', item.id, { tagIds: [...new Set(item.tagIds.map((id) => (id === from ? into : id)))] });
-    }
-    dropTag(from, d);
+    for (const item of carrying(from, items, d)) d.set('item', item.id, { tagIds: [...new Set(item.tagIds.map((id) => (id === from ? into : id)))] });
+    if (!d.context.slice) dropTag(from, d);
   },
 });
 
 export const removeTag = commandKind({
   name: 'tag.remove',
-  payload: z.object({ tag: Id }),
+  payload: z.object({ tag: Id, items: SLICE }),
   asks: ({ tag }, d) => [shaping(tag, d)],
-  decide({ tag: tagId }, d) {
-    for (const item of d.all('item')) if (item.tagIds.includes(tagId)) d.set('item', item.id, { tagIds: item.tagIds.filter((id) => id !== tagId) });
-    dropTag(tagId, d);
+  decide({ tag: tagId, items }, d) {
+    for (const item of carrying(tagId, items, d)) d.set('item', item.id, { tagIds: item.tagIds.filter((id) => id !== tagId) });
+    if (!d.context.slice) dropTag(tagId, d);
   },
 });
+
+/** The items that carry a tag; of a slice, those it is about. */
+function carrying(tagId: string, slice: readonly string[] | undefined, d: Deciding): Item[] {
+  const among = d.context.slice && slice ? slice.map((id) => d.need('item', id)) : d.all('item');
+  return among.filter(({ tagIds }) => tagIds.includes(tagId));
+}
 
 function dropTag(tagId: string, d: Deciding): void {
   for (const child of d.all('tag')) if (child.parentId === tagId) d.set('tag', child.id, { parentId: null });

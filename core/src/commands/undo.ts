@@ -8,6 +8,7 @@ import { tellingOfUndoing } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { settleNobody } from './parts.ts';
+import { SLICE_ROWS } from './slicing.ts';
 import { refuse } from './reasons.ts';
 import { removeWhole } from './removing.ts';
 
@@ -61,6 +62,7 @@ const FINAL = [
   'wait.askAgain',
   'day.call',
   'notice.undelivered',
+  'mail.held',
   'item.purge',
   'chore.appear',
   'notice.choose',
@@ -71,21 +73,25 @@ export const isUndoable = (name: string): boolean => !FINAL.includes(name);
 /** Restores each field only where that action is still its last writer, and says what it left alone. */
 export const undo = commandKind({
   name: 'undo',
-  payload: z.object({ command: Id }),
+  /** `from`: of a slice, the first of the rows it is about. */
+  payload: z.object({ command: Id, from: z.optional(z.int().check(z.gte(0))) }),
   asks: ({ command }, d) => [{ deed: 'self', is: d.command(command).actorId === (d.actorOrNull?.id ?? '') }],
-  decide({ command }, d) {
-    const recorded = d.command(command);
+  decide({ command, from: sliceFrom }, d) {
+    const whole = d.command(command);
+    const recorded = d.context.slice || d.context.ahead ? stretchOf(whole, d.context.slice ? sliceFrom : 0) : whole;
     if (!isUndoable(recorded.name)) refuse('nothing-to-undo');
     // whoever changed the house may since have become somebody who must not
-    if (recorded.changes.some(({ noun }) => noun === 'house') && d.actor.role !== 'manager') refuse('not-allowed');
+    if (whole.changes.some(({ noun }) => noun === 'house') && d.actor.role !== 'manager') refuse('not-allowed');
     const items = touchedItems(recorded, d);
     restoreTelling(items, d, () => {
-      for (const change of recorded.changes) if (!KEPT.includes(change.noun)) restore(change, recorded, d);
+      for (const change of recorded.changes) if (!KEPT.includes(change.noun)) restore(change, whole, d);
       for (const itemId of items) if (recorded.changes.some(({ noun }) => noun === 'part')) settleNobody(itemId, d);
     });
     for (const itemId of items) d.enter('undo', { itemId }, { command: recorded.name });
   },
 });
+
+const stretchOf = (whole: RecordedCommand, from = 0): RecordedCommand => ({ ...whole, changes: whole.changes.slice(from, from + SLICE_ROWS) });
 
 function touchedItems(recorded: RecordedCommand, d: Deciding): string[] {
   const ids = new Set<string>();

@@ -7,20 +7,21 @@ import type { Change } from '../reader/change.ts';
 import { above, DEEPEST, goesRound, levelsBelow } from '../reader/tree.ts';
 import { choreFault, MOST_TIMES } from '../recurrence/chore-bounds.ts';
 import type { Deciding } from './deciding.ts';
+import type { CommandName } from './may.ts';
 import { refuse } from './reasons.ts';
+import { isSliced } from './slicing.ts';
 
-/** Rows one command may make. */
-export const MOST_MADE = 2_000;
+/** Rows one command may write; what removes or undoes more is done in slices, never refused for its size. */
+export const MOST_WRITTEN = 2_000;
 
 /**
  * What holds of every house, whatever was done in it and undone: looked at after each command, undoing included, on the rows it would
  * write. Refuses the command that would break it.
  */
-export function uphold(d: Deciding): void {
+export function uphold(name: CommandName, d: Deciding): void {
   const changes = d.changes();
-  let made = 0;
+  if (changes.length > MOST_WRITTEN && d.context.account !== null && !isSliced(name)) refuse('too-many', { max: MOST_WRITTEN });
   for (const change of changes) {
-    if (change.made && ++made > MOST_MADE) refuse('too-many', { max: MOST_MADE });
     keepYears(change);
     KEPT_WHOLE[change.noun]?.(change, d);
   }
@@ -58,7 +59,8 @@ function keepItemInPlace({ id, fields }: Change, d: Deciding): void {
 
 function keepBelow(item: Item, parentId: string, d: Deciding): void {
   const parent = d.need('item', parentId);
-  if (parent.removedAt !== null || parent.purgedAt !== null) refuse('lies-in-removed', { title: item.title });
+  // what is brought back in slices stands there a moment before what it lies under
+  if (parent.purgedAt !== null || (parent.removedAt !== null && !d.context.slice)) refuse('lies-in-removed', { title: item.title });
   if (goesRound(item, (one) => (one.parentId === null ? undefined : d.find('item', one.parentId)))) refuse('into-itself', { title: item.title });
   const depth = [...above(item, d)].length;
   if (depth > DEEPEST || depth + levelsBelow(item.id, DEEPEST + 1 - depth, d) > DEEPEST) refuse('too-deep', { title: item.title, max: DEEPEST }, 'parent');

@@ -39,6 +39,7 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   'last-call': 'reminders',
   'ask-again': 'reminders',
   undelivered: 'answers',
+  'mail-held': 'answers',
 };
 export const topicOf = (kind: NoticeKind): Topic => TOPIC_OF[kind];
 

@@ -55,6 +55,7 @@ export const NoticeKind = z.enum([
   'last-call',
   'ask-again',
   'undelivered',
+  'mail-held',
 ]);
 export type NoticeKind = z.infer<typeof NoticeKind>;
 

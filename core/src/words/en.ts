@@ -11,6 +11,7 @@ export const NOTICE_WORDS = {
   'notice.reminder': 'Reminder: “{title}”',
   'notice.last-call': 'Still open today: {titles}',
   'notice.ask-again': 'Ask again about “{title}”: it waits for {words}',
+  'notice.mail-held': 'A mail from {who} is waiting for you: “{title}”',
   'notice.undelivered': '“{title}” could not be sent to {who}: {why}',
   'notice.handed': '{name} handed you “{title}”',
   'notice.round': '{name} handed you a round of errands: {count} stops',

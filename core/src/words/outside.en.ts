@@ -19,6 +19,11 @@ export const OUTSIDE_WORDS = {
   steps: 'Steps',
   saved: 'Thank you. {name} sees it at once.',
   refused: 'That could not be done: {why}',
+  stopTitle: 'Mail from {house}',
+  stopWhy: 'You get a mail when {house} asks you for something, {name}. If you stop it, whoever asks you is told.',
+  stopMail: 'Stop this mail',
+  stopped: 'You get no more mail from {house}. Your page still shows what you were asked.',
+  mailAgain: 'Get it again',
   gone: 'This link is no longer good',
-  goneWhy: 'It was withdrawn, or something is missing from its address. Ask whoever sent it for a new one.',
+  goneWhy: 'It was withdrawn, was not used for half a year, or something is missing from its address. Ask whoever sent it for a new one.',
 } as const;

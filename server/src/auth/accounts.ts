@@ -1,9 +1,10 @@
-import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes } from 'node:crypto';
-import { and, eq, ne, sql } from 'drizzle-orm';
+import { and, eq, lt, ne, or, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
+import { isOfStorage } from '../db/faults.ts';
 import type { Db } from '../db/open.ts';
 import { account, device } from '../db/schema.ts';
+import { Hashing } from './passwords.ts';
 
 export interface Account {
   id: string;
@@ -14,6 +15,8 @@ export interface Account {
 export interface SignedIn {
   account: Account;
   deviceId: string;
+  /** Used today for the first time: its cookie is given anew, so that it lasts from now on. */
+  renewed: boolean;
 }
 export interface Device {
   id: string;
@@ -22,13 +25,15 @@ export interface Device {
   lastSeenAt: string;
 }
 
-/** OWASP's recommendation for argon2id: 19 MiB, two passes, one lane. */
-const ARGON = { algorithm: 2, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
 const SEEN_EVERY_MS = 60_000;
+const DAY_MS = 86_400_000;
+/** A sign-in ends when it was not used for so long, and after a year at the latest. */
+export const SESSION_DAYS = 90;
+const LONGEST_SESSION_DAYS = 365;
 
 /** Who signs in, and the browsers they are signed in on. Real time, not domain time. */
 export class Accounts {
-  private decoy: Promise<string> | null = null;
+  private readonly hashing = new Hashing();
   private readonly behind: ReturnType<typeof lookUpBySecret>;
 
   constructor(private readonly db: Db) {
@@ -42,7 +47,7 @@ export class Accounts {
       email: email.toLowerCase(),
       name,
       theme: 'device',
-      passwordHash: await hash(password, ARGON),
+      passwordHash: await this.hashing.of(password),
       createdAt: new Date().toISOString(),
     };
     const rows = this.db.insert(account).values(made).onConflictDoNothing().returning().all();
@@ -52,9 +57,13 @@ export class Accounts {
   /** Takes the same time whether or not the address is known. */
   async check(email: string, password: string): Promise<Account | null> {
     const known = this.db.select().from(account).where(eq(account.email, email.toLowerCase())).get();
-    this.decoy ??= hash(randomBytes(16).toString('hex'), ARGON);
-    const right = await verify(known?.passwordHash ?? (await this.decoy), password);
+    const right = await this.hashing.fits(known?.passwordHash, password);
     return known && right ? publicPart(known) : null;
+  }
+
+  /** The id of the account with an address, whoever asks. */
+  idOf(email: string): string | null {
+    return this.db.select({ id: account.id }).from(account).where(eq(account.email, email.toLowerCase())).get()?.id ?? null;
   }
 
   byId(id: string): Account | null {
@@ -72,7 +81,7 @@ export class Accounts {
 
   /** Changes the password and signs every other browser out. */
   async changePassword(id: string, password: string, keepDeviceId: string): Promise<void> {
-    const passwordHash = await hash(password, ARGON);
+    const passwordHash = await this.hashing.of(password);
     this.db.update(account).set({ passwordHash }).where(eq(account.id, id)).run();
     this.db
       .delete(device)
@@ -94,10 +103,29 @@ export class Accounts {
   bySecret(secret: string): SignedIn | null {
     const known = this.behind.get({ secretHash: digest(secret) });
     if (!known) return null;
-    if (Date.now() - Date.parse(known.device.lastSeenAt) > SEEN_EVERY_MS) {
-      this.db.update(device).set({ lastSeenAt: new Date().toISOString() }).where(eq(device.id, known.device.id)).run();
+    const { id, lastSeenAt, createdAt } = known.device;
+    const unused = Date.now() - Date.parse(lastSeenAt);
+    if (unused > SESSION_DAYS * DAY_MS || Date.now() - Date.parse(createdAt) > LONGEST_SESSION_DAYS * DAY_MS) return null;
+    if (unused > SEEN_EVERY_MS) this.seen(id);
+    return { account: publicPart(known.account), deviceId: id, renewed: unused > DAY_MS };
+  }
+
+  /** Noted, if there is room for it: nobody is turned away for a full disk. */
+  private seen(deviceId: string): void {
+    try {
+      this.db.update(device).set({ lastSeenAt: new Date().toISOString() }).where(eq(device.id, deviceId)).run();
+    } catch (error) {
+      if (!isOfStorage(error)) throw error;
     }
-    return { account: publicPart(known.account), deviceId: known.device.id };
+  }
+
+  /** Sign-ins that have ended by their time, out of the list of devices too. */
+  forgetEnded(): void {
+    const before = (days: number) => new Date(Date.now() - days * DAY_MS).toISOString();
+    this.db
+      .delete(device)
+      .where(or(lt(device.lastSeenAt, before(SESSION_DAYS)), lt(device.createdAt, before(LONGEST_SESSION_DAYS))))
+      .run();
   }
 
   devices(accountId: string): Device[] {

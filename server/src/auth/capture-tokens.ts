@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, notInArray } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Db } from '../db/open.ts';
 import { captureToken } from '../db/schema.ts';
@@ -11,6 +11,8 @@ export interface CaptureToken {
   createdAt: string;
   lastUsedAt: string | null;
 }
+
+const USED_EVERY_MS = 60_000;
 
 /** Keys that let a shortcut or another device add things as a person, and nothing else. Made and withdrawn by that person. */
 export class CaptureTokens {
@@ -43,6 +45,22 @@ export class CaptureTokens {
       .run();
   }
 
+  /** Withdraws all of an account but those named. */
+  withdrawAllBut(accountId: string, kept: readonly string[]): void {
+    this.db
+      .delete(captureToken)
+      .where(and(eq(captureToken.accountId, accountId), notInArray(captureToken.id, [...kept])))
+      .run();
+  }
+
+  /** Withdraws those of an account for one house. */
+  withdrawOf(accountId: string, houseId: string): void {
+    this.db
+      .delete(captureToken)
+      .where(and(eq(captureToken.accountId, accountId), eq(captureToken.houseId, houseId)))
+      .run();
+  }
+
   /** Whose key it is and for which house, or null. */
   use(secret: string): { accountId: string; houseId: string } | null {
     const known = this.db
@@ -51,7 +69,8 @@ export class CaptureTokens {
       .where(eq(captureToken.secretHash, digest(secret)))
       .get();
     if (!known) return null;
-    this.db.update(captureToken).set({ lastUsedAt: new Date().toISOString() }).where(eq(captureToken.id, known.id)).run();
+    if (Date.now() - Date.parse(known.lastUsedAt ?? known.createdAt) > USED_EVERY_MS || known.lastUsedAt === null)
+      this.db.update(captureToken).set({ lastUsedAt: new Date().toISOString() }).where(eq(captureToken.id, known.id)).run();
     return { accountId: known.accountId, houseId: known.houseId };
   }
 }

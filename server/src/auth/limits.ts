@@ -3,7 +3,10 @@ interface Window {
   until: number;
 }
 
-/** Counts attempts in windows of real time, per key: sign-ins that failed, look-ups. What is counted is forgotten at a restart. */
+/** Keys remembered at a time: beyond, those whose window has ended go first, then the oldest. */
+const MOST_KEYS = 10_000;
+
+/** Counts attempts in windows of real time, per key: sign-ins, look-ups. What is counted is forgotten at a restart. */
 export class AttemptLimit {
   private readonly windows = new Map<string, Window>();
 
@@ -25,10 +28,24 @@ export class AttemptLimit {
     const window = this.windows.get(key);
     if (window && window.until > now) window.attempts += 1;
     else this.windows.set(key, { attempts: 1, until: now + this.minutes * 60_000 });
-    if (this.windows.size > 10_000) for (const [old, { until }] of this.windows) if (until <= now) this.windows.delete(old);
+    if (this.windows.size > MOST_KEYS) this.thin(now);
+  }
+
+  /** An attempt that was counted beforehand and went well. */
+  refund(key: string): void {
+    const window = this.windows.get(key);
+    if (window && window.attempts > 0) window.attempts -= 1;
   }
 
   succeeded(key: string): void {
     this.windows.delete(key);
+  }
+
+  private thin(now: number): void {
+    for (const [old, { until }] of this.windows) if (until <= now) this.windows.delete(old);
+    for (const old of this.windows.keys()) {
+      if (this.windows.size <= MOST_KEYS) return;
+      this.windows.delete(old);
+    }
   }
 }

@@ -533,6 +533,10 @@ export const command = sqliteTable(
     index('command_visits_ix')
       .on(t.at)
       .where(sql`name IN ('visit.report', 'visit.forget')`),
+    // refused: kept for a time only
+    index('command_refused_ix')
+      .on(t.at)
+      .where(sql`seq IS NULL`),
   ],
 );
 
@@ -567,6 +571,11 @@ export const device = sqliteTable(
   },
   (t) => [index('device_account_ix').on(t.accountId)],
 );
+
+/** A browser somebody has signed in on before: guesses made elsewhere do not slow it down. Kept as its SHA-256 only; it outlives signing out. */
+export const knownDevice = sqliteTable('knownDevice', { accountId: text().notNull(), secretHash: text().notNull(), usedAt: text().notNull() }, (t) => [
+  primaryKey({ columns: [t.accountId, t.secretHash] }),
+]);
 
 /** A key to add things as its person from elsewhere. Kept as its SHA-256 only. */
 export const captureToken = sqliteTable(
@@ -630,9 +639,37 @@ export const delivery = sqliteTable(
 /** The links of people without an account that are or were good. */
 export const outsideLink = sqliteTable(
   'outsideLink',
-  { id: text().primaryKey(), houseId: text().notNull(), personId: text().notNull(), createdAt: text().notNull(), withdrawnAt: text() },
+  { id: text().primaryKey(), houseId: text().notNull(), personId: text().notNull(), createdAt: text().notNull(), usedAt: text(), withdrawnAt: text() },
   (t) => [index('outside_link_person_ix').on(t.personId)],
 );
+
+/** Somebody without an account who wants no more mail from this house. */
+export const mailStop = sqliteTable('mailStop', { houseId: text().notNull(), personId: text().notNull(), at: text().notNull() }, (t) => [
+  primaryKey({ columns: [t.houseId, t.personId] }),
+]);
+
+/** Mail to a capture address that nobody vouches for: its owner takes it or throws it away. */
+export const heldMail = sqliteTable(
+  'heldMail',
+  {
+    /** Follows from the mail's own id: the same one is held once. */
+    id: text().primaryKey(),
+    houseId: text().notNull(),
+    personId: text().notNull(),
+    sender: text().notNull(),
+    /** Where it came from: the network of the server that delivered it. */
+    path: text().notNull(),
+    title: text().notNull(),
+    notes: text().notNull(),
+    at: text().notNull(),
+  },
+  (t) => [index('held_mail_person_ix').on(t.personId, t.at)],
+);
+
+/** A sender and the way their mail came, that the owner of a capture address has taken before. */
+export const mailPath = sqliteTable('mailPath', { personId: text().notNull(), sender: text().notNull(), path: text().notNull(), at: text().notNull() }, (t) => [
+  primaryKey({ columns: [t.personId, t.sender, t.path] }),
+]);
 
 /** Settings of the installation itself, such as the simulated clock. */
 export const setting = sqliteTable('setting', { key: text().primaryKey(), value: text().notNull() });

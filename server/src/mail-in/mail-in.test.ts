@@ -1,6 +1,7 @@
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { OutsideDesk } from '../outside/desk.ts';
 import { OutsideLinks } from '../outside/links.ts';
+import { HeldMails } from './held-mail.ts';
 import { MailIn } from './mail-in.ts';
 
 const DOMAIN = 'kaislaranta.example';
@@ -16,7 +17,9 @@ function desk() {
     links,
     outside,
     house.clock,
-    () => [house.houseId],
+    house.storage.raw,
+    new HeldMails(house.storage.db),
+    'mx.kaislaranta.example',
     (line) => logged.push(line),
   );
   house.give('Aino', 'person.add', { name: 'Workshop', mark: 'Ws', colour: 'moss', pattern: 'twill', email: 'workshop@engines.example' });

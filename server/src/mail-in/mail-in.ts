@@ -1,23 +1,38 @@
 import { isHere, type CommandName, type Person } from '@kotiva/core';
 import { readTodoReply, type TodoReply } from '@kotiva/core/formats/itip';
-import { simpleParser, type ParsedMail } from 'mailparser';
-import { SMTPServer, type SMTPServerDataStream, type SMTPServerSession } from 'smtp-server';
+import { simpleParser, type ParsedMail, type SimpleParserOptions } from 'mailparser';
+import { Readable } from 'node:stream';
 import { v5 } from 'uuid';
 import type { Accounts } from '../auth/accounts.ts';
+import { networkOf } from '../auth/addresses.ts';
+import type { Raw } from '../db/open.ts';
 import type { Clock } from '../clock.ts';
 import type { OutsideDesk } from '../outside/desk.ts';
 import type { OutsideLinks } from '../outside/links.ts';
 import type { Actor, Ledger } from '../sync/apply.ts';
+import type { HeldMail, HeldMails } from './held-mail.ts';
+import { isAutomatic, vouchedFor } from './vouching.ts';
 
-const MOST_BYTES = 10 * 1024 * 1024;
 const MOST_TEXT = 20_000;
 const TITLE_MAX = 500;
 /** Names of ids made from a mail's own (RFC 4122 URL namespace). */
 const SPACE = '6ba7b811-9dad-11d1-80b4-00c04fd430c8';
 
-/** What a mail came to. `refused` is answered to its sender's server and logged. */
-export type Taken = { outcome: 'added' | 'answered' } | { outcome: 'refused'; why: string };
+/**
+ * What a mail came to. `held`: its owner is asked first. `ignored`: nobody wrote it. `refused` is answered to its sender's server and
+ * logged; `later`: it may try again.
+ */
+export type Taken = { outcome: 'added' | 'answered' | 'held' | 'ignored' } | { outcome: 'refused'; why: string; later?: true };
 const refused = (why: string): Taken => ({ outcome: 'refused', why });
+
+/** How it came: the address of the server that delivered it, and where it would go back to (RFC 5321), empty for what is not to. */
+export interface Delivered {
+  from: string;
+  returnPath: string | null;
+}
+const UNKNOWN: Delivered = { from: 'unknown', returnPath: null };
+/** HTML beyond is not turned into words. */
+const MOST_HTML = 200_000;
 
 /**
  * Mail that comes in: to a capture address it becomes something to sort, to a reply address an answer. The address alone says whose it
@@ -30,7 +45,10 @@ export class MailIn {
     private readonly links: OutsideLinks,
     private readonly desk: OutsideDesk,
     private readonly clock: Clock,
-    private readonly houses: () => string[],
+    private readonly raw: Raw,
+    readonly held: HeldMails,
+    /** The name of the receiving server whose word about a mail is taken (RFC 8601 authserv-id); null: nobody's. */
+    private readonly trust: string | null,
     private readonly log: (line: string) => void = (line) => console.warn(line),
   ) {}
 
@@ -42,12 +60,20 @@ export class MailIn {
     return kind === 'r' && this.desk.visit(token) !== null;
   }
 
-  async take(raw: Buffer | string, recipient: string): Promise<Taken> {
+  async take(raw: readonly Buffer[] | string, recipient: string, delivered: Delivered = UNKNOWN): Promise<Taken> {
     const [kind, token] = tokenIn(recipient);
     if (kind === 'b') return this.cameBack(token);
-    const mail = await simpleParser(raw, { skipImageLinks: true, skipTextToHtml: true });
+    // a piece at a time, so that others have their turn
+    const source = Readable.from(typeof raw === 'string' ? [Buffer.from(raw)] : raw);
+    const options: SimpleParserOptions = { skipImageLinks: true, skipTextToHtml: true, maxHtmlLengthToParse: MOST_HTML };
+    const mail = await simpleParser(source, options);
     const sender = mail.from?.value[0]?.address?.toLowerCase() ?? '';
-    const taken = kind === 'c' ? this.capture(mail, sender, token) : kind === 'r' ? this.answer(mail, sender, token) : refused('nobody has this address');
+    const taken =
+      kind === 'c'
+        ? this.capture(mail, sender, token, delivered)
+        : kind === 'r'
+          ? this.answer(mail, sender, token, delivered)
+          : refused('nobody has this address');
     if (taken.outcome === 'refused') this.log(`a mail from <${sender}> was refused: ${taken.why}`);
     return taken;
   }
@@ -55,17 +81,15 @@ export class MailIn {
   /** What is sent to the return path of a mail says that it was not delivered (RFC 3464), whatever else it says: told once. */
   private cameBack(token: string): Taken {
     const noticeId = this.links.noticeOfBounce(token);
-    for (const houseId of this.houses()) {
-      const notice = noticeId ? this.ledger.rows(houseId).get('notice', noticeId) : 'absent';
-      if (typeof notice === 'string') continue;
-      const payload = { notice: notice.id, why: 'the mail came back' };
-      this.ledger.apply({ id: v5('came-back', notice.id), houseId, name: 'notice.undelivered', payload, at: this.clock.now(), seen: 0 }, null);
-      return { outcome: 'answered' };
-    }
-    return refused('nobody has this address');
+    const houseId = noticeId ? this.houseOf('notice', noticeId) : null;
+    if (houseId === null || noticeId === null) return refused('nobody has this address');
+    const payload = { notice: noticeId, why: 'the mail came back' };
+    this.ledger.apply({ id: v5('came-back', noticeId), houseId, name: 'notice.undelivered', payload, at: this.clock.now(), seen: 0 }, null);
+    return { outcome: 'answered' };
   }
 
-  private capture(mail: ParsedMail, sender: string, token: string): Taken {
+  private capture(mail: ParsedMail, sender: string, token: string, { from: server, returnPath }: Delivered): Taken {
+    if (isAutomatic(mail, returnPath)) return { outcome: 'ignored' };
     const owner = this.personWithId(this.links.personOfCapture(token));
     if (!owner?.accountId) return refused('nobody has this address');
     const account = this.accounts.byId(owner.accountId);
@@ -77,15 +101,46 @@ export class MailIn {
     if (!from) return refused('its sender is not known here');
     const title = (mail.subject ?? '').replace(/\s+/g, ' ').trim().slice(0, TITLE_MAX) || firstLine(textOf(mail)) || 'Mail without a subject';
     const notes = [from.id === owner.id ? '' : `From ${from.name}`, textOf(mail)].filter(Boolean).join('\n\n').slice(0, MOST_TEXT);
-    return this.give(owner.houseId, account, mail, 'item.add', { title, notes });
+    const path = networkOf(server);
+    const vouched = vouchedFor(mail, this.trust);
+    if (vouched === 'pass' || (vouched === 'none' && this.held.trusts({ personId: owner.id, sender, path })))
+      return this.give(owner.houseId, account, mail, 'item.add', { title, notes });
+    return this.hold({ id: idOf(account, mail), houseId: owner.houseId, personId: owner.id, sender, path, title, notes });
+  }
+
+  /** Anybody can write any sender: what nobody vouches for is its owner's to take. They are told. */
+  private hold(mail: Omit<HeldMail, 'at'>): Taken {
+    if (!this.held.hold(mail)) return { outcome: 'refused', why: 'too many mails wait there already', later: true };
+    const payload = { person: mail.personId, sender: mail.sender.slice(0, 254), title: mail.title };
+    this.ledger.apply({ id: v5('held', mail.id), houseId: mail.houseId, name: 'mail.held', payload, at: this.clock.now(), seen: 0 }, null);
+    return { outcome: 'held' };
+  }
+
+  /** Its owner takes what was held: it is added as theirs. False: it is not there any more, or can't be added. */
+  accept(person: Person, heldId: string): boolean {
+    const account = person.accountId ? this.accounts.byId(person.accountId) : null;
+    const mail = this.held.get(person.id, heldId);
+    if (!account || !mail) return false;
+    const { id, houseId, title, notes } = mail;
+    const outcome = this.ledger.apply(
+      { id, houseId, name: 'item.add', payload: { title, notes }, at: this.clock.now(), seen: this.ledger.seq(houseId) },
+      account,
+    );
+    if (outcome.outcome === 'refused') return false;
+    this.held.trust(mail);
+    this.held.remove(person.id, heldId);
+    return true;
   }
 
   /** A calendar's answer counts before words; words without one are said in the thread of the item the mail was about. */
-  private answer(mail: ParsedMail, sender: string, token: string): Taken {
+  private answer(mail: ParsedMail, sender: string, token: string, { returnPath }: Delivered): Taken {
     const visit = this.desk.visit(token);
     if (!visit) return refused('the link it answers was withdrawn');
     if (visit.person.email?.toLowerCase() !== sender) return refused('it does not come from who was asked');
+    if (vouchedFor(mail, this.trust) === 'fail') return refused('it does not come from where it says');
     const reply = replyIn(mail);
+    // a calendar answers by itself, and is meant to
+    if (!reply && isAutomatic(mail, returnPath)) return { outcome: 'ignored' };
     const itemId = reply?.uid ?? this.itemAnswered(mail, visit.houseId, visit.person.id);
     const own = visit.parts.find(({ item }) => item.id === itemId);
     if (!own) return refused('what it answers is not in their hands');
@@ -98,8 +153,7 @@ export class MailIn {
   }
 
   private give(houseId: string, by: Actor, mail: ParsedMail, name: CommandName, payload: unknown, at?: string): Taken {
-    const id = v5(`mail:${by.id}:${mail.messageId ?? textOf(mail)}`, SPACE);
-    const outcome = this.ledger.apply({ id, houseId, name, payload, at: at ?? this.clock.now(), seen: this.ledger.seq(houseId) }, by);
+    const outcome = this.ledger.apply({ id: idOf(by, mail), houseId, name, payload, at: at ?? this.clock.now(), seen: this.ledger.seq(houseId) }, by);
     if (outcome.outcome === 'refused') return refused(`it could not be done (${outcome.reason.code})`);
     return { outcome: name === 'item.add' ? 'added' : 'answered' };
   }
@@ -115,12 +169,13 @@ export class MailIn {
   }
 
   private personWithId(personId: string | null): Person | null {
-    if (personId === null) return null;
-    for (const houseId of this.houses()) {
-      const person = this.ledger.rows(houseId).get('person', personId);
-      if (typeof person !== 'string' && isHere(person)) return person;
-    }
-    return null;
+    const houseId = personId === null ? null : this.houseOf('person', personId);
+    const person = houseId === null || personId === null ? 'absent' : this.ledger.rows(houseId).get('person', personId);
+    return typeof person !== 'string' && isHere(person) ? person : null;
+  }
+
+  private houseOf(noun: 'person' | 'notice', id: string): string | null {
+    return (this.raw.prepare(`SELECT "houseId" FROM ${noun} WHERE id = ?`).get(id) as { houseId: string } | undefined)?.houseId ?? null;
   }
 
   private addressesOf({ accountId, email }: Person): string[] {
@@ -128,6 +183,9 @@ export class MailIn {
     return [account?.email, email].flatMap((address) => (address ? [address.toLowerCase()] : []));
   }
 }
+
+/** The same mail is the same command, however often it is delivered. */
+const idOf = (by: Pick<Actor, 'id'>, mail: ParsedMail): string => v5(`mail:${by.id}:${mail.messageId ?? textOf(mail)}`, SPACE);
 
 function tokenIn(address: string): ['b' | 'c' | 'r' | null, string] {
   const local = address.split('@')[0]?.toLowerCase() ?? '';
@@ -173,38 +231,3 @@ function replyCommand({ partstat, percent }: TodoReply, person: string, item: st
       return null;
   }
 }
-
-/** Listens for mail (RFC 5321). Unknown recipients are refused before anything is read, and so is what is too large. */
-export function listenForMail(mailIn: MailIn, domain: string): SMTPServer {
-  const server: SMTPServer = new SMTPServer({
-    banner: 'Kotiva',
-    disabledCommands: ['AUTH', 'STARTTLS'],
-    size: MOST_BYTES,
-    logger: false,
-    onRcptTo({ address }, _session, callback) {
-      const known = address.toLowerCase().endsWith(`@${domain.toLowerCase()}`) && mailIn.knows(address);
-      callback(known ? null : smtpError(550, 'Nobody has this address.'));
-    },
-    onData(stream, session, callback) {
-      void receive(stream, session, mailIn).then((why) => callback(why));
-    },
-  });
-  server.on('error', (error) => console.error('mail coming in:', error.message));
-  return server;
-}
-
-async function receive(stream: SMTPServerDataStream, { envelope }: SMTPServerSession, mailIn: MailIn): Promise<Error | null> {
-  const chunks: Buffer[] = [];
-  for await (const chunk of stream) chunks.push(chunk as Buffer);
-  if (stream.sizeExceeded) return smtpError(552, 'That is more than 10 MB.');
-  try {
-    const taken = await Promise.all(envelope.rcptTo.map(({ address }) => mailIn.take(Buffer.concat(chunks), address)));
-    const why = taken.find((one) => one.outcome === 'refused');
-    return why?.outcome === 'refused' ? smtpError(550, `Refused: ${why.why}.`) : null;
-  } catch (error) {
-    console.error(error);
-    return smtpError(451, 'It could not be read now. Try again later.');
-  }
-}
-
-const smtpError = (responseCode: number, words: string): Error => Object.assign(new Error(words), { responseCode });

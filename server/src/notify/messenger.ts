@@ -23,6 +23,8 @@ export interface Mail {
   replyTo?: string;
   /** RFC 5321 reverse-path: where a mail that could not be delivered comes back to. */
   returnPath?: string;
+  /** Where who gets it ends such mails with one click (RFC 8058). */
+  unsubscribe?: string;
   /** An iTIP message (RFC 5546) that goes along. */
   calendar?: { method: 'REQUEST' | 'CANCEL'; text: string };
 }

@@ -14,6 +14,7 @@ import {
 } from '@kotiva/core';
 import { v5 } from 'uuid';
 import type { Clock } from '../clock.ts';
+import { isOfStorage } from '../db/faults.ts';
 import type { Raw } from '../db/open.ts';
 import type { Actor, Ledger } from '../sync/apply.ts';
 import { actsOf } from './acting.ts';
@@ -28,6 +29,8 @@ const LONGEST_PAUSE_MS = 6 * 60 * MINUTE;
 /** After so long in vain somebody is told; after so many days it is given up. */
 const SAID_AFTER_MS = 60 * MINUTE;
 const GIVEN_UP_AFTER_MS = 4 * 24 * 60 * MINUTE;
+/** Mails of one house to people without an account, in a day. */
+export const MOST_OUTSIDE_A_DAY = 200;
 /** Sent at a time. */
 const AT_ONCE = 8;
 
@@ -53,7 +56,11 @@ interface Letter {
 
 /** How a mail about an item is put together for a person without an account: their link, and the item as a calendar knows it. */
 export interface OutsideMail {
-  (notice: Notice, person: Person, item: Item | null): { footer: string; replyTo?: string; calendar?: { method: 'REQUEST' | 'CANCEL'; text: string } };
+  (
+    notice: Notice,
+    person: Person,
+    item: Item | null,
+  ): { footer: string; replyTo?: string; calendar?: { method: 'REQUEST' | 'CANCEL'; text: string }; unsubscribe?: string };
 }
 
 export interface Ways {
@@ -88,8 +95,13 @@ export class Outbox {
       ),
       due: raw.prepare(`SELECT * FROM delivery WHERE state = 'waiting' AND "nextAt" <= ? ORDER BY "nextAt", id LIMIT ${AT_ONCE}`),
       next: raw.prepare(`SELECT MIN("nextAt") AS at FROM delivery WHERE state = 'waiting'`),
-      settle: raw.prepare(`UPDATE delivery SET state = ?, "settledAt" = ?, why = ?, attempts = attempts + 1 WHERE id = ?`),
-      again: raw.prepare(`UPDATE delivery SET "nextAt" = ?, why = ?, attempts = attempts + 1, "firstTriedAt" = COALESCE("firstTriedAt", ?) WHERE id = ?`),
+      begin: raw.prepare(`UPDATE delivery SET "nextAt" = ?, attempts = attempts + 1, "firstTriedAt" = COALESCE("firstTriedAt", ?) WHERE id = ?`),
+      settle: raw.prepare(`UPDATE delivery SET state = ?, "settledAt" = ?, why = ? WHERE id = ?`),
+      failed: raw.prepare(`UPDATE delivery SET why = ? WHERE id = ?`),
+      stopped: raw.prepare('SELECT 1 FROM "mailStop" WHERE "houseId" = ? AND "personId" = ?'),
+      sentOutside: raw.prepare(
+        `SELECT COUNT(*) AS many FROM delivery JOIN person ON person.id = delivery."personId" WHERE delivery.state = 'sent' AND delivery."settledAt" >= ? AND delivery.channel = 'mail' AND delivery."houseId" = ? AND person."accountId" IS NULL`,
+      ),
       reported: raw.prepare(`UPDATE delivery SET "reportedAt" = ? WHERE id = ?`),
       devices: raw.prepare(`SELECT id, endpoint, p256dh, auth FROM "pushSubscription" WHERE "accountId" = ?`),
       device: raw.prepare(`SELECT id, endpoint, p256dh, auth FROM "pushSubscription" WHERE id = ?`),
@@ -141,8 +153,19 @@ export class Outbox {
     for (;;) {
       const due = this.statements.due.all(this.clock.now()) as Delivery[];
       if (due.length === 0) return sent;
-      const outcomes = await Promise.all(this.bundled(due).map((together) => this.attempt(together)));
+      const outcomes = await Promise.all(this.bundled(due).map((together) => this.attemptAlone(together)));
       sent += outcomes.filter((outcome) => outcome?.outcome === 'sent').length;
+    }
+  }
+
+  /** What can't be put together, or throws, is its own misfortune: it waits for its next time, and the rest goes out. */
+  private async attemptAlone(together: readonly Delivery[]): Promise<Sent | null> {
+    try {
+      return await this.attempt(together);
+    } catch (error) {
+      if (isOfStorage(error)) throw error;
+      console.error(error);
+      return null;
     }
   }
 
@@ -150,7 +173,7 @@ export class Outbox {
   private bundled(due: readonly Delivery[]): Delivery[][] {
     const bundles = new Map<string, Delivery[]>();
     for (const delivery of due) {
-      const letter = this.letterOf(delivery);
+      const letter = this.letterOrNull(delivery);
       const nudged = letter && (letter.notice.kind === 'nudge' || letter.notice.kind === 'nudges') && letter.person.accountId;
       const name = nudged ? `${delivery.channel}:${delivery.target}:${nudged}` : delivery.id;
       bundles.set(name, [...(bundles.get(name) ?? []), delivery]);
@@ -158,8 +181,13 @@ export class Outbox {
     return [...bundles.values()];
   }
 
-  /** One attempt, and what follows from it. What was read, withdrawn or is for nobody any more is dropped. */
+  /**
+   * One attempt, and what follows from it. What was read, withdrawn or is for nobody any more is dropped. That it is tried, and when the
+   * next time would be, is written before it is sent: where nothing can be written nothing goes out, and a machine that is cut off in
+   * between does not send again and again.
+   */
   private async attempt(together: readonly Delivery[]): Promise<Sent | null> {
+    for (const delivery of together) this.begin(delivery);
     const letters = together.map((delivery) => ({ delivery, letter: this.letterOf(delivery) }));
     const wanted = letters.flatMap(({ delivery, letter }) => (letter ? [{ delivery, ...letter }] : []));
     const sent = wanted.length === 0 ? null : await (wanted.length === 1 ? this.send(wanted[0]!) : this.sendDigest(wanted));
@@ -171,6 +199,20 @@ export class Outbox {
       else this.tryLater(delivery, sent.why, now);
     }
     return sent;
+  }
+
+  private begin(delivery: Delivery): void {
+    const now = this.clock.now();
+    const pause = Math.min(MINUTE * 2 ** Math.min(delivery.attempts, 12), LONGEST_PAUSE_MS);
+    this.statements.begin.run(instantOf(epochOf(now) + pause), now, delivery.id);
+  }
+
+  private letterOrNull(delivery: Delivery): Letter | null {
+    try {
+      return this.letterOf(delivery);
+    } catch {
+      return null;
+    }
   }
 
   private letterOf({ houseId, noticeId, personId }: Delivery): Letter | null {
@@ -211,14 +253,20 @@ export class Outbox {
     const to = person.accountId ? (this.statements.address.get(person.accountId) as { email: string } | undefined)?.email : person.email;
     if (!to) return Promise.resolve(null);
     if (!this.ways.mail) return Promise.resolve({ outcome: 'later', why: 'no mail server is set' });
+    if (person.accountId === null) {
+      if (this.statements.stopped.get(person.houseId, person.id)) return Promise.resolve({ outcome: 'never', why: 'they asked for no more mail' });
+      if (this.sentToday(person.houseId) >= MOST_OUTSIDE_A_DAY)
+        return Promise.resolve({ outcome: 'later', why: 'this house has sent as many mails today as it may' });
+    }
     const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
     const held = typeof item === 'string' ? null : item;
     const { publicUrl, mailDomain } = this.ways;
-    const { footer, replyTo, calendar } = person.accountId
+    const { footer, replyTo, calendar, unsubscribe } = person.accountId
       ? {
           footer: `${held ? `${publicUrl}/?item=${held.id}` : publicUrl}\n\nWhat reaches you by mail is chosen under More.`,
           replyTo: undefined,
           calendar: undefined,
+          unsubscribe: undefined,
         }
       : this.ways.outside(notice, person, held);
     const subject = sayNotice(notice, byOf(notice, rows));
@@ -230,8 +278,15 @@ export class Outbox {
       messageId: `${notice.id}@${mailDomain}`,
       replyTo,
       calendar,
+      unsubscribe,
       returnPath: this.ways.returnPathOf?.(notice.id),
     });
+  }
+
+  /** Mails to people without an account in the last day. */
+  private sentToday(houseId: string): number {
+    const since = instantOf(epochOf(this.clock.now()) - 24 * 60 * MINUTE);
+    return (this.statements.sentOutside.get(since, houseId) as { many: number }).many;
   }
 
   private giveUp(delivery: Delivery, why: string, now: string): void {
@@ -245,8 +300,7 @@ export class Outbox {
     const first = delivery.firstTriedAt ?? now;
     const tried = epochOf(now) - epochOf(first);
     if (tried >= GIVEN_UP_AFTER_MS) return this.giveUp(delivery, why, now);
-    const pause = Math.min(MINUTE * 2 ** Math.min(delivery.attempts, 12), LONGEST_PAUSE_MS);
-    this.statements.again.run(instantOf(epochOf(now) + pause), why, now, delivery.id);
+    this.statements.failed.run(why, delivery.id);
     if (tried >= SAID_AFTER_MS && delivery.channel === 'mail') this.report(delivery, why, now);
   }
 

@@ -14,7 +14,7 @@ export class Smtp implements MailPort {
     this.transport = nodemailer.createTransport(url, { connectionTimeout: PATIENCE_MS, greetingTimeout: PATIENCE_MS, socketTimeout: PATIENCE_MS } as never);
   }
 
-  async send({ to, subject, text, messageId, replyTo, returnPath, calendar }: Mail): Promise<Sent> {
+  async send({ to, subject, text, messageId, replyTo, returnPath, calendar, unsubscribe }: Mail): Promise<Sent> {
     try {
       await this.transport.sendMail({
         from: this.from,
@@ -24,6 +24,11 @@ export class Smtp implements MailPort {
         replyTo,
         envelope: returnPath ? { from: returnPath, to } : undefined,
         messageId: `<${messageId}>`,
+        // what a machine sends says so (RFC 3834), so that no machine answers it
+        headers: {
+          'Auto-Submitted': 'auto-generated',
+          ...(unsubscribe ? { 'List-Unsubscribe': `<${unsubscribe}>`, 'List-Unsubscribe-Post': 'List-Unsubscribe=One-Click' } : {}),
+        },
         icalEvent: calendar && { method: calendar.method, filename: 'item.ics', content: calendar.text },
         disableFileAccess: true,
         disableUrlAccess: true,

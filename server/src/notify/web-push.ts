@@ -1,5 +1,10 @@
+import { lookup } from 'node:dns';
+import { request as requestHttp } from 'node:http';
+import { request as requestHttps } from 'node:https';
+import { isIP, type LookupFunction } from 'node:net';
 import { eq } from 'drizzle-orm';
 import webPush from 'web-push';
+import { isPublic } from '../auth/addresses.ts';
 import type { Db } from '../db/open.ts';
 import { setting } from '../db/schema.ts';
 import { SENT, type PushMessage, type PushPort, type PushTarget, type Sent } from './messenger.ts';
@@ -31,6 +36,8 @@ export class WebPush implements PushPort {
     private readonly keys: VapidKeys,
     /** `mailto:` or `https:`: whom a push service may turn to. */
     private readonly subject: string,
+    /** The origin of a stand-in on this machine, the one address that need not be out on the Internet; null: there is none. */
+    private readonly standIn: string | null = null,
   ) {}
 
   async send({ endpoint, p256dh, auth }: PushTarget, message: PushMessage): Promise<Sent> {
@@ -38,19 +45,54 @@ export class WebPush implements PushPort {
       const vapidDetails = { subject: this.subject, ...this.keys };
       const topic = message.tag.replaceAll('-', '');
       const request = webPush.generateRequestDetails({ endpoint, keys: { p256dh, auth } }, JSON.stringify(message), { TTL: KEPT_S, topic, vapidDetails });
-      const response = await fetch(request.endpoint, {
-        method: request.method,
-        headers: request.headers as Record<string, string>,
-        body: new Uint8Array(request.body as Buffer),
-        redirect: 'error',
-        signal: AbortSignal.timeout(PATIENCE_MS),
-      });
-      if (response.ok) return SENT;
+      const url = new URL(request.endpoint);
+      const isStandIn = this.standIn !== null && url.origin === this.standIn;
+      if (!isStandIn && isIP(url.hostname.replace(/^\[|\]$/g, '')) !== 0 && !isPublic(url.hostname)) throw new NotPublic();
+      const status = await post(url, request.headers as Record<string, string>, request.body as Buffer, isStandIn ? undefined : publicOnly);
+      if (status >= 200 && status < 300) return SENT;
       // the device has unsubscribed, or never was
-      const gone = response.status === 404 || response.status === 410;
-      return { outcome: gone ? 'never' : 'later', why: `the push service answered ${response.status}` };
+      const gone = status === 404 || status === 410;
+      return { outcome: gone ? 'never' : 'later', why: `the push service answered ${status}` };
     } catch (error) {
-      return { outcome: 'later', why: (error as Error).message };
+      return { outcome: error instanceof NotPublic ? 'never' : 'later', why: (error as Error).message };
     }
   }
+}
+
+class NotPublic extends Error {
+  constructor() {
+    super('its address is not one on the Internet');
+  }
+}
+
+/**
+ * Looks a name up for this one connection, and gives only addresses that are out on the Internet: what it connects to is what was
+ * looked at, whatever the name says the next time.
+ */
+const publicOnly: LookupFunction = (hostname, options, callback) => {
+  lookup(hostname, { ...options, all: true }, (error, addresses) => {
+    if (error) return callback(error, '', 0);
+    if (addresses.length === 0 || !addresses.every(({ address }) => isPublic(address))) return callback(new NotPublic(), '', 0);
+    if (options.all) (callback as unknown as (error: null, found: typeof addresses) => void)(null, addresses);
+    else callback(null, addresses[0]!.address, addresses[0]!.family);
+  });
+};
+
+/** The status it answers with. Redirects are not followed, and what it says beside is not read. */
+function post(url: URL, headers: Record<string, string>, body: Buffer, through: LookupFunction | undefined): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const request = (url.protocol === 'https:' ? requestHttps : requestHttp)(url, {
+      method: 'POST',
+      headers: { ...headers, 'content-length': String(body.length) },
+      agent: false,
+      lookup: through,
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    });
+    request.on('response', (response) => {
+      resolve(response.statusCode ?? 0);
+      response.destroy();
+    });
+    request.on('error', reject);
+    request.end(body);
+  });
 }

@@ -54,11 +54,12 @@ export class OutsideDesk {
   /** The end of a mail to such a person: their link, and the item as their calendar knows it. */
   mail: OutsideMail = (notice: Notice, person: Person, item: Item | null) => {
     const owner = { houseId: person.houseId, personId: person.id };
-    const footer = `Answer and check off here, without signing in:\n${this.linkOf(owner)}${item ? `#${item.id}` : ''}\n\nOr reply to this mail.`;
+    const unsubscribe = `${this.linkOf(owner)}/stop`;
+    const footer = `Answer and check off here, without signing in:\n${this.linkOf(owner)}${item ? `#${item.id}` : ''}\n\nOr reply to this mail.\n\nNo more mail from this house: ${unsubscribe}`;
     const replyTo = this.replyAddressOf(owner);
     const rows = this.ledger.rows(person.houseId);
     const house = rows.get('house', person.houseId);
-    if (!item || typeof house === 'string' || !['handed', 'changed', 'sent-back', 'taken-back'].includes(notice.kind)) return { footer, replyTo };
+    if (!item || typeof house === 'string' || !['handed', 'changed', 'sent-back', 'taken-back'].includes(notice.kind)) return { footer, replyTo, unsubscribe };
     const request = {
       item,
       organizer: { name: house.name, email: replyTo },
@@ -68,7 +69,7 @@ export class OutsideDesk {
       zone: house.zone,
     };
     const method = notice.kind === 'taken-back' ? 'CANCEL' : 'REQUEST';
-    return { footer, replyTo, calendar: { method, text: method === 'CANCEL' ? todoCancel(request) : todoRequest(request) } };
+    return { footer, replyTo, unsubscribe, calendar: { method, text: method === 'CANCEL' ? todoCancel(request) : todoRequest(request) } };
   };
 }
 

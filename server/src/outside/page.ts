@@ -21,6 +21,17 @@ export function outsidePage(visit: OutsideVisit, action: string, note: { words: 
   );
 }
 
+/** No more mail from a house, or mail again. */
+export const stopPage = ({ house, person }: OutsideVisit, action: string, isStopped: boolean): Html =>
+  frame(
+    say('stopTitle', { house }),
+    html`<p role="status">${say(isStopped ? 'stopped' : 'stopWhy', { house, name: person.name })}</p>
+      <form method="post" action="${action}">
+        ${isStopped ? html`<input type="hidden" name="again" value="1" />` : ''}
+        <p class="acts"><button class="main">${say(isStopped ? 'mailAgain' : 'stopMail')}</button></p>
+      </form>`,
+  );
+
 export const closedPage = (): Html => frame(say('gone'), html`<p>${say('goneWhy')}</p>`);
 
 function openPart({ item, part, giver, steps, said }: OutsidePart, action: string, zone: string): Html {

@@ -317,6 +317,7 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   },
   'notice.choose': { own: byAll(() => ({ push: ['reminders'] })) },
   'day.call': { anyone: async (s) => ({ payload: { person: s.other, date: '2026-12-01' }, allowed: false }) },
+  'mail.held': { anyone: async (s) => ({ payload: { person: s.other, sender: 'a@b.example', title: 'Offer' }, allowed: false }) },
   'notice.undelivered': { anyone: async (s) => ({ payload: { notice: s.other, why: 'down' }, allowed: false }) },
   'view.arrange': { own: byAll(() => ({ view: 'today', sort: 'title' })) },
   'capacity.set': {

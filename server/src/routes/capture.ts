@@ -1,20 +1,23 @@
 import { isHere, wallClockOf, type Person } from '@kotiva/core';
-import { batchesOf, countOf, draftOf, readLine, readLines, settled, type CaptureContext } from '@kotiva/core/capture';
+import { batchesOf, countOf, draftOf, readLine, readLines, settled, type CaptureContext, type Draft, type PastedLine } from '@kotiva/core/capture';
 import { Hono, type Context } from 'hono';
-import { v7, validate } from 'uuid';
+import { v5, v7 } from 'uuid';
 import * as z from 'zod';
+import { networkOf } from '../auth/addresses.ts';
 import type { Env, Services } from '../context.ts';
 import { bodyOf, Problem } from '../problem.ts';
+import { breathe, inSlices } from '../slices.ts';
 import { Sight } from '../sync/visibility.ts';
 import { memberOf } from './house.ts';
 import { addressOf, refuseWhileLimited, signedIn } from './session.ts';
 
 /** So many in one request: what is more is pasted in the application, where it can be stopped. */
 const MOST_ITEMS = 500;
+const MOST_TEXT = 200_000;
 
 /** Adding from elsewhere with a personal key, and the keys themselves. */
 export function captureRoutes(services: Services): Hono<Env> {
-  const { accounts, tokens, ledger, perAddress } = services;
+  const { accounts, tokens, ledger, limits } = services;
   const app = new Hono<Env>();
   const onlySignedIn = signedIn(services);
 
@@ -32,11 +35,11 @@ export function captureRoutes(services: Services): Hono<Env> {
   });
 
   app.post('/capture', async (c) => {
-    const key = `capture ${addressOf(c)}`;
-    refuseWhileLimited(perAddress, key);
+    const asker = `capture ${networkOf(addressOf(c, services))}`;
+    refuseWhileLimited(limits.links, asker);
     const whose = tokens.use(/^Bearer\s+(\S+)$/i.exec(c.req.header('authorization') ?? '')?.[1] ?? '');
     if (!whose) {
-      perAddress.count(key);
+      limits.links.count(asker);
       throw new Problem(401, 'unknown-key', 'This key is not known. Make a new one in the settings.');
     }
     const account = accounts.byId(whose.accountId);
@@ -49,29 +52,50 @@ export function captureRoutes(services: Services): Hono<Env> {
     if (count > MOST_ITEMS) throw new Problem(422, 'too-many', `At most ${MOST_ITEMS} at once.`, { field: 'text', params: { max: MOST_ITEMS } });
     const context = contextFor(services, person);
     const others = context.people.map(({ id }) => id).filter((id) => id !== person.id);
-    const [items] = batchesOf(lines, (line) => draftOf(settled(line, readLine(line, context), new Set()), others), MOST_ITEMS);
-    const id = idempotent(c) ?? v7();
+    const drafts = new Map<string, Draft>();
+    await inSlices(
+      (function* () {
+        for (const line of textsOf(lines)) {
+          drafts.set(line, draftOf(settled(line, readLine(line, context), new Set()), others));
+          yield;
+        }
+      })(),
+    );
+    const batches = batchesOf(lines, (line) => drafts.get(line)!, MOST_ITEMS);
+    const id = idempotent(c, account.id) ?? v7();
     const now = services.clock.now();
-    const outcome = ledger.apply({ id, houseId: whose.houseId, name: 'item.addMany', payload: { items }, at: now, seen: ledger.seq(whose.houseId) }, account);
-    if (outcome.outcome === 'refused')
-      throw new Problem(422, outcome.reason.code, 'It could not be added.', { field: outcome.reason.field, params: outcome.reason.params });
-    return c.json({ id, added: items!.map(({ title, under }) => ({ title, step: under !== null })) }, 201);
+    for (const [nth, items] of batches.entries()) {
+      const command = { id: nth === 0 ? id : v5(String(nth), id), houseId: whose.houseId, name: 'item.addMany' as const, payload: { items } };
+      const outcome = ledger.apply({ ...command, at: now, seen: ledger.seq(whose.houseId) }, account);
+      if (outcome.outcome === 'refused')
+        throw new Problem(422, outcome.reason.code, 'It could not be added.', { field: outcome.reason.field, params: outcome.reason.params });
+      await breathe();
+    }
+    return c.json({ id, added: batches.flat().map(({ title, under }) => ({ title, step: under !== null })) }, 201);
   });
 
   return app;
 }
 
 async function textOf(c: Context): Promise<string> {
-  if (!/json/i.test(c.req.header('content-type') ?? '')) return c.req.text();
-  return (await bodyOf(c, z.object({ text: z.string().max(200_000) }))).text;
+  const text = /json/i.test(c.req.header('content-type') ?? '') ? (await bodyOf(c, z.object({ text: z.string() }))).text : await c.req.text();
+  if (text.length > MOST_TEXT) throw new Problem(413, 'too-large', `At most ${MOST_TEXT} characters at once.`, { field: 'text', params: { max: MOST_TEXT } });
+  return text;
 }
 
-/** The same request sent twice adds once. */
-function idempotent(c: Context): string | null {
-  const key = c.req.header('idempotency-key');
+function* textsOf(lines: readonly PastedLine[]): Generator<string> {
+  for (const { text, steps } of lines) {
+    yield text;
+    yield* textsOf(steps);
+  }
+}
+
+/** The same request sent twice adds once; another account's key is another. */
+function idempotent(c: Context, accountId: string): string | null {
+  const key = c.req.header('idempotency-key')?.trim();
   if (key === undefined) return null;
-  if (!validate(key)) throw new Problem(400, 'malformed', 'Idempotency-Key has to be a UUID.', { field: 'idempotency-key' });
-  return key;
+  if (key === '' || key.length > 255) throw new Problem(400, 'malformed', 'An Idempotency-Key has 1 to 255 characters.', { field: 'idempotency-key' });
+  return v5(key, accountId);
 }
 
 /** What the line is read against: the names this person knows, on their day. */

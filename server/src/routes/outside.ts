@@ -3,9 +3,10 @@ import { OUTSIDE_WORDS } from '@kotiva/core/words/outside.en';
 import { Hono, type Context } from 'hono';
 import { v7 } from 'uuid';
 import * as z from 'zod';
+import { networkOf } from '../auth/addresses.ts';
 import type { Env, Services } from '../context.ts';
 import type { OutsideVisit } from '../outside/desk.ts';
-import { closedPage, outsidePage } from '../outside/page.ts';
+import { closedPage, outsidePage, stopPage } from '../outside/page.ts';
 import { Problem } from '../problem.ts';
 import { memberOf } from './house.ts';
 import { addressOf, refuseWhileLimited, signedIn } from './session.ts';
@@ -19,13 +20,12 @@ type Answer = z.infer<typeof Answer>;
 
 /** The page of a person without an account, by their link. A GET changes nothing: mail programs open links by themselves. */
 export function outsidePages(services: Services): Hono<Env> {
-  const { desk, ledger, clock, perAddress } = services;
+  const { desk, ledger, clock, limits, links } = services;
   const app = new Hono<Env>();
 
   app.use('*', async (c, next) => {
     await next();
     c.header('Cache-Control', 'no-store');
-    c.header('Referrer-Policy', 'no-referrer');
     c.header('X-Robots-Tag', 'noindex');
   });
 
@@ -34,10 +34,25 @@ export function outsidePages(services: Services): Hono<Env> {
     return visit ? c.html(outsidePage(visit, c.req.path, noteOf(c))) : c.html(closedPage(), 404);
   });
 
+  // one click of a mail program (RFC 8058) posts here too
+  app.get('/:token/stop', (c) => {
+    const visit = visited(c);
+    return visit ? c.html(stopPage(visit, c.req.path, stops(visit))) : c.html(closedPage(), 404);
+  });
+
+  app.post('/:token/stop', async (c) => {
+    const visit = visited(c);
+    if (!visit) return c.html(closedPage(), 404);
+    const { again } = await fieldsOf(c);
+    if (again === '1') links.mailAgain(visit);
+    else links.stopMail(visit);
+    return c.redirect(c.req.path, 303);
+  });
+
   app.post('/:token', async (c) => {
     const visit = visited(c);
     if (!visit) return c.html(closedPage(), 404);
-    const answer = Answer.safeParse(await c.req.parseBody());
+    const answer = Answer.safeParse(await fieldsOf(c));
     if (!answer.success) return c.html(outsidePage(visit, c.req.path, { words: say('refused', 'it could not be read'), late: true }), 422);
     const refused = give(visit, answer.data);
     if (refused) return c.html(outsidePage(visit, c.req.path, { words: refused, late: true }), 422);
@@ -45,11 +60,16 @@ export function outsidePages(services: Services): Hono<Env> {
     return c.redirect(`${c.req.path}?saved=1`, 303);
   });
 
+  const stops = (visit: OutsideVisit): boolean => links.isMailStopped(visit);
+
+  /** A body that is no form, or not whole, is one without fields. */
+  const fieldsOf = (c: Context): Promise<Record<string, unknown>> => c.req.parseBody().catch(() => ({}));
+
   function visited(c: Context): OutsideVisit | null {
-    const key = `outside ${addressOf(c)}`;
-    refuseWhileLimited(perAddress, key);
+    const asker = `outside ${networkOf(addressOf(c, services))}`;
+    refuseWhileLimited(limits.links, asker);
     const visit = desk.visit(c.req.param('token') ?? '');
-    if (!visit) perAddress.count(key);
+    if (!visit) limits.links.count(asker);
     return visit;
   }
 

@@ -2,7 +2,7 @@ import { Hono } from 'hono';
 import { AttemptLimit } from '../auth/limits.ts';
 import type { Env, Services } from '../context.ts';
 import { Problem } from '../problem.ts';
-import { refuseWhileLimited, signedIn } from './session.ts';
+import { signedIn, take } from './session.ts';
 
 const MOST_WORDS = 200;
 /** A look-up may be answered by somebody else's service: so many an account in so many minutes. */
@@ -20,8 +20,7 @@ export function placeRoutes(services: Services): Hono<Env> {
     const words = (c.req.query('q') ?? '').trim().slice(0, MOST_WORDS);
     if (!geocoder) throw new Problem(404, 'no-geocoder', 'No geocoder is set: choose the spot on the map.');
     const { account } = c.get('signedIn');
-    refuseWhileLimited(lookUps, account.id);
-    lookUps.count(account.id);
+    take(lookUps, account.id);
     try {
       return c.json({ found: words ? await geocoder.find(words) : [] });
     } catch (error) {

@@ -4,70 +4,101 @@ import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import { createMiddleware } from 'hono/factory';
 import { getConnInfo } from '@hono/node-server/conninfo';
 import * as z from 'zod';
-import type { Account } from '../auth/accounts.ts';
+import { invitationClosed } from '@kotiva/core';
+import { SESSION_DAYS, type Account } from '../auth/accounts.ts';
+import { networkOf } from '../auth/addresses.ts';
+import type { AttemptLimit } from '../auth/limits.ts';
+import { LONGEST_PASSWORD, passwordFault, SHORTEST_PASSWORD, type PasswordFault } from '../auth/passwords.ts';
 import { deviceLabel } from '../auth/label.ts';
 import type { Env, Services } from '../context.ts';
 import { bodyOf, Problem } from '../problem.ts';
+import { invitationWith } from './invitations.ts';
 
 const COOKIE = 'kotiva_session';
-const STAY_SIGNED_IN_S = 400 * 86_400;
+const KNOWN_COOKIE = 'kotiva_known';
+const DAY_S = 86_400;
 
 const Email = z
   .string()
   .trim()
   .max(254)
-  .pipe(z.email({ error: 'That does not look like an e-mail address.' }));
-const Password = z.string().min(8, 'At least 8 characters.').max(200, 'At most 200 characters.');
+  .pipe(z.email({ error: 'That does not look like an email address.' }));
 const PersonName = z.string().trim().min(1, 'A name is needed.').max(80, 'At most 80 characters.');
+/** What is typed as a password; whether it may be one is said with a sentence of its own. */
+const TypedPassword = z.string().max(1_000);
 
 /** Lets through only requests of a signed-in browser. */
-export const signedIn = ({ accounts }: Services) =>
+export const signedIn = (services: Services) =>
   createMiddleware<Env>(async (c, next) => {
     const secret = getCookie(c, COOKIE);
-    const found = secret ? accounts.bySecret(secret) : null;
+    const found = secret ? services.accounts.bySecret(secret) : null;
     if (!found) throw new Problem(401, 'signed-out', 'You are signed out here. Sign in to go on.');
     c.set('signedIn', found);
+    if (found.renewed) giveCookie(c, services, secret!);
     await next();
   });
 
 export function sessionRoutes(services: Services): Hono<Env> {
-  const { accounts, hub, perAccount, perAddress } = services;
+  const { accounts, tokens, hub, knownDevices, limits } = services;
   const app = new Hono<Env>();
   const onlySignedIn = signedIn(services);
 
+  app.get('/sign-up', (c) => c.json({ signUp: services.signUp }));
+
   app.post('/accounts', async (c) => {
-    const { email, password, name } = await bodyOf(c, z.object({ email: Email, password: Password, name: PersonName }));
-    refuseWhileLimited(perAddress, `new ${addressOf(c)}`);
-    const made = await accounts.create(email, password, name);
-    if (!made) {
-      perAddress.count(`new ${addressOf(c)}`);
-      throw new Problem(409, 'email-taken', 'There is an account with this address already. Sign in instead.', { field: 'email' });
-    }
+    const said = await bodyOf(c, z.object({ email: Email, password: TypedPassword, name: PersonName, invitation: z.string().max(100).optional() }));
+    refuseSignUp(services, said.invitation);
+    refuseBadPassword(said.password, said.email);
+    // counted before the work, which is what it protects
+    take(limits.signUps, networkOf(addressOf(c, services)));
+    const made = await accounts.create(said.email, said.password, said.name);
+    if (!made) throw new Problem(409, 'email-taken', 'There is an account with this address already. Sign in instead.', { field: 'email' });
     startSession(c, services, made);
     return c.json({ account: made }, 201);
   });
 
   app.post('/session', async (c) => {
-    const { email, password } = await bodyOf(c, z.object({ email: z.string().trim().max(254), password: z.string().max(200) }));
-    const key = email.toLowerCase();
-    refuseWhileLimited(perAccount, key);
-    refuseWhileLimited(perAddress, addressOf(c));
+    const { email, password } = await bodyOf(c, z.object({ email: z.string().trim().max(254), password: TypedPassword }));
+    const settle = takeGuess(c, email.toLowerCase());
     const account = await accounts.check(email, password);
-    if (!account) {
-      perAccount.count(key);
-      perAddress.count(addressOf(c));
-      throw new Problem(401, 'wrong-password', 'Address and password do not belong together.', { field: 'password' });
-    }
-    perAccount.succeeded(key);
+    if (!account) throw new Problem(401, 'wrong-password', 'Address and password do not belong together.', { field: 'password' });
+    settle();
     startSession(c, services, account);
     return c.json({ account });
   });
+
+  /**
+   * A guess is counted before the password is looked at, so that many at once are no way round. Wrong ones slow down the network they
+   * come from and the devices the account does not know; a device it knows counts for itself. Returns what to do when it was right.
+   */
+  function takeGuess(c: Context, email: string): () => void {
+    const accountId = accounts.idOf(email);
+    const known = getCookie(c, KNOWN_COOKIE);
+    if (accountId !== null && knownDevices.knows(accountId, known)) {
+      const key = `${accountId} ${known}`;
+      take(limits.knownDevice, key);
+      return () => limits.knownDevice.succeeded(key);
+    }
+    const network = networkOf(addressOf(c, services));
+    refuseWhileLimited(limits.account, email);
+    take(limits.address, network);
+    take(limits.account, email);
+    return () => {
+      limits.account.succeeded(email);
+      limits.address.refund(network);
+    };
+  }
 
   app.delete('/session', onlySignedIn, (c) => {
     const { account, deviceId } = c.get('signedIn');
     const everywhere = c.req.query('everywhere') === '1';
     accounts.signOut(account.id, everywhere ? null : deviceId);
     hub.signOut(account.id, everywhere ? null : deviceId);
+    if (everywhere) {
+      knownDevices.forgetAll(account.id);
+      tokens.withdrawAllBut(account.id, Keys.parse(c.req.queries('keep') ?? []));
+      deleteCookie(c, KNOWN_COOKIE, { path: '/' });
+    }
     deleteCookie(c, COOKIE, { path: '/' });
     return c.body(null, 204);
   });
@@ -92,14 +123,14 @@ export function sessionRoutes(services: Services): Hono<Env> {
 
   app.post('/me/password', onlySignedIn, async (c) => {
     const { account, deviceId } = c.get('signedIn');
-    const { current, password } = await bodyOf(c, z.object({ current: z.string().max(200), password: Password }));
-    refuseWhileLimited(perAccount, account.email);
-    if (!(await accounts.check(account.email, current))) {
-      perAccount.count(account.email);
-      throw new Problem(422, 'wrong-password', 'That is not your present password.', { field: 'current' });
-    }
+    const { current, password, keepKeys } = await bodyOf(c, z.object({ current: TypedPassword, password: TypedPassword, keepKeys: Keys.default([]) }));
+    refuseBadPassword(password, account.email);
+    take(limits.knownDevice, account.id);
+    if (!(await accounts.check(account.email, current))) throw new Problem(422, 'wrong-password', 'That is not your current password.', { field: 'current' });
+    limits.knownDevice.succeeded(account.id);
     const others = accounts.devices(account.id).filter(({ id }) => id !== deviceId);
     await accounts.changePassword(account.id, password, deviceId);
+    tokens.withdrawAllBut(account.id, keepKeys);
     for (const { id } of others) hub.signOut(account.id, id);
     return c.body(null, 204);
   });
@@ -148,18 +179,58 @@ export function housesOf({ storage }: Services, accountId: string): { houseId: s
     });
 }
 
-function startSession(c: Context, { accounts, publicUrl }: Services, account: Account): void {
-  const secret = accounts.signIn(account.id, deviceLabel(c.req.header('user-agent')));
-  const secure = publicUrl.startsWith('https:');
-  setCookie(c, COOKIE, secret, { httpOnly: true, sameSite: 'Lax', secure, path: '/', maxAge: STAY_SIGNED_IN_S });
+const Keys = z.array(z.uuid()).max(100).catch([]);
+
+function startSession(c: Context, services: Services, account: Account): void {
+  const { accounts, knownDevices, publicUrl } = services;
+  giveCookie(c, services, accounts.signIn(account.id, deviceLabel(c.req.header('user-agent'))));
+  const known = knownDevices.remember(account.id, getCookie(c, KNOWN_COOKIE));
+  setCookie(c, KNOWN_COOKIE, known, { httpOnly: true, sameSite: 'Lax', secure: publicUrl.startsWith('https:'), path: '/api', maxAge: 400 * DAY_S });
 }
+
+/** Renewed by use: a browser forgets it when the sign-in would have ended. */
+function giveCookie(c: Context, { publicUrl }: Services, secret: string): void {
+  setCookie(c, COOKIE, secret, { httpOnly: true, sameSite: 'Lax', secure: publicUrl.startsWith('https:'), path: '/', maxAge: SESSION_DAYS * DAY_S });
+}
+
+/** Who may make an account here: everybody, who holds an invitation, or nobody. */
+function refuseSignUp(services: Services, token: string | undefined): void {
+  if (services.signUp === 'closed') throw new Problem(403, 'sign-up-closed', 'New accounts can’t be made here.');
+  if (services.signUp === 'open') return;
+  const invitation = token === undefined ? null : invitationWith(services, token);
+  if (!invitation || invitationClosed(invitation, services.clock.now()) !== null)
+    throw new Problem(403, 'sign-up-invited', 'You need an invitation to make an account here. Open the link you were sent.');
+}
+
+function refuseBadPassword(password: string, email: string): void {
+  const fault = passwordFault(password, email);
+  if (fault) throw new Problem(422, fault, PASSWORD_FAULTS[fault], { field: 'password', params: { min: SHORTEST_PASSWORD, max: LONGEST_PASSWORD } });
+}
+
+const PASSWORD_FAULTS: Record<PasswordFault, string> = {
+  'password-short': `Use at least ${SHORTEST_PASSWORD} characters.`,
+  'password-long': `Use at most ${LONGEST_PASSWORD} characters.`,
+  'password-common': 'Many people use this password. Choose another.',
+  'password-address': 'Your address can’t be your password.',
+};
 
 export function refuseWhileLimited(limit: { wait(key: string): number }, key: string): void {
   const minutes = limit.wait(key);
   if (minutes > 0) throw new Problem(429, 'too-many-attempts', `Too many attempts. Try again in ${minutes} min.`, { params: { minutes } });
 }
 
-export function addressOf(c: Context): string {
+/** Counts one, unless there were too many already. */
+export function take(limit: AttemptLimit, key: string): void {
+  refuseWhileLimited(limit, key);
+  limit.count(key);
+}
+
+/** The address a request comes from, behind the proxies that are trusted. */
+export function addressOf(c: Context, { proxies }: Pick<Services, 'proxies'>): string {
+  return proxies.clientOf(remoteOf(c), { forwarded: c.req.header('forwarded'), forwardedFor: c.req.header('x-forwarded-for') });
+}
+
+export function remoteOf(c: Context): string {
   try {
     return getConnInfo(c).remote.address ?? 'unknown';
   } catch {

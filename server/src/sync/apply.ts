@@ -1,16 +1,38 @@
-import { decide, isHere, MemoryRows, type Actor, type Change, type Command, type Note, type Reason, type RecordedCommand } from '@kotiva/core';
+import {
+  decide,
+  slicesOfCommand,
+  isHere,
+  MemoryRows,
+  type Actor,
+  type Change,
+  type Command,
+  type Note,
+  type Reason,
+  type RecordedCommand,
+  type Slice,
+} from '@kotiva/core';
 import { createHash } from 'node:crypto';
 import type { Clock } from '../clock.ts';
 import { isNotUnique } from '../db/faults.ts';
 import type { Raw } from '../db/open.ts';
 import { SqliteRows } from '../db/sqlite-rows.ts';
 import { readsHours } from '../places/opening-hours.ts';
-import { differences, reachesNothing, reachOf, seenInReach } from './reach.ts';
+import { differences, reachesFar, reachesNothing, reachOf, RESET, seenInReach } from './reach.ts';
 
 /** What becomes of a command: its place in the house's sequence, or the reason it does not apply. */
 export type Outcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
 
 export type { Actor };
+
+/** A command as it is given. */
+export type NewCommand = Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown };
+
+/** Of a command done in slices: the moment they share, and whether this is one of them or what is left after them. */
+export interface How {
+  now?: string;
+  slice?: boolean;
+  ahead?: boolean;
+}
 
 /** Writes what has to be kept with a command, in its transaction. */
 export type Beside = (houseId: string, changes: readonly Change[], rows: SqliteRows, by: { account: Actor | null; now: string }) => void;
@@ -83,20 +105,45 @@ export class Ledger {
     return () => this.listeners.delete(listener);
   }
 
+  /** What was answered to a command before; null: it is new. */
+  known(id: string, account: Actor | null): Outcome | null {
+    return this.knownOutcome(id, account);
+  }
+
+  /** What of a command is done ahead of it; nothing for most. */
+  slicesOf(command: NewCommand): Slice[] {
+    return this.exists(command.houseId) ? slicesOfCommand(command, this.rows(command.houseId)) : [];
+  }
+
+  now(): string {
+    return this.clock.now();
+  }
+
   /** Decides and commits one command. A second time it gets its first outcome. */
-  apply(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {
+  apply(command: NewCommand, account: Actor | null, how: How = {}): Outcome {
     let seq: number | null = null;
     const outcome = this.takenInstead(command.id, () =>
       this.inTransaction(command.houseId, () => {
         const known = this.knownOutcome(command.id, account);
         if (known) return known;
-        const decided = this.decideAndWrite(command, account);
+        const decided = this.decideAndWrite(command, account, how);
         seq = decided.outcome === 'accepted' ? decided.seq : null;
         return decided;
       }),
     );
-    if (seq !== null) for (const listener of this.listeners) listener(command.houseId, seq);
+    if (seq !== null) this.tell(command.houseId, seq);
     return outcome;
+  }
+
+  /** Whoever listens and fails holds up nobody else: what was committed is. */
+  private tell(houseId: string, seq: number): void {
+    for (const listener of this.listeners) {
+      try {
+        listener(houseId, seq);
+      } catch (error) {
+        console.error(error);
+      }
+    }
   }
 
   /** What another house has already, such as the token of an invitation, is refused with its reason; the transaction was rolled back. */
@@ -130,16 +177,17 @@ export class Ledger {
    * claim beforehand what the clock will do.
    */
   private knownOutcome(id: string, account: Actor | null): Outcome | null {
-    const known = (this.statements.known.all(id) as { accountId: string; outcome: string }[]).filter(({ accountId }) => (accountId === '') === (account === null));
+    const known = (this.statements.known.all(id) as { accountId: string; outcome: string }[]).filter(
+      ({ accountId }) => (accountId === '') === (account === null),
+    );
     if (known.length === 0) return null;
     const own = known.find(({ accountId }) => accountId === (account?.id ?? ''));
     return own ? (JSON.parse(own.outcome) as Outcome) : { id, outcome: 'refused', reason: { code: 'malformed', field: 'id', params: { field: 'id' } } };
   }
 
-  private decideAndWrite(command: Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'> & { payload: unknown }, account: Actor | null): Outcome {
+  private decideAndWrite(command: NewCommand, account: Actor | null, { now = this.clock.now(), slice, ahead }: How): Outcome {
     const rows = this.rows(command.houseId);
-    const now = this.clock.now();
-    const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { now, account, readsHours });
+    const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { now, account, readsHours, slice, ahead });
     if (decision.outcome === 'unknown') throw new Error(`the server did not hold what ${command.name} needs`);
     if (decision.outcome === 'refused') {
       const outcome: Outcome = { id: command.id, outcome: 'refused', reason: decision.reason };
@@ -147,7 +195,8 @@ export class Ledger {
       return outcome;
     }
     const reach = reachOf(decision.changes, rows);
-    const watched = !reachesNothing(reach);
+    const tooFar = reachesFar(reach, rows);
+    const watched = !tooFar && !reachesNothing(reach);
     const before = watched ? seenInReach(reach, rows, this.readers(rows)) : null;
     const seq = this.nextSeq(command.houseId);
     const recorded: RecordedCommand = rows.apply(decision.changes, {
@@ -161,6 +210,9 @@ export class Ledger {
       const after = seenInReach(reach, rows, this.readers(rows));
       for (const { personId, noun, rowId } of differences(before, after)) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
     }
+    // who sees what is not compared row by row: their devices begin anew
+    const anew = tooFar ? this.readers(rows).map(({ id }) => id) : otherRole(decision.changes);
+    for (const personId of anew) this.statements.sight.run(command.houseId, personId, seq, RESET, RESET);
     for (const write of this.besides) write(command.houseId, decision.changes, rows, { account, now });
     const outcome: Outcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
     this.keep(command, account, decision.actorId, seq, recorded.changes, outcome, now);
@@ -217,3 +269,7 @@ export class Ledger {
     );
   }
 }
+
+/** Whose role changed: they read the same rows in another way. */
+const otherRole = (changes: readonly Change[]): string[] =>
+  changes.flatMap(({ noun, id, made, fields }) => (noun === 'person' && !made && 'role' in fields ? [id] : []));

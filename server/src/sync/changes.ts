@@ -1,12 +1,15 @@
 import { NOUNS, type Noun, type Person, type Row } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
 import { fromDriver, type SqliteRows } from '../db/sqlite-rows.ts';
+import { RESET } from './reach.ts';
 import { Sight } from './visibility.ts';
 
 /** One page of what changed for a person: rows to put, rows to evict, and the cursor it brings them to. */
 export interface Page {
   seq: number;
   more: boolean;
+  /** What the device held before goes: everything begins anew with this page. */
+  reset?: true;
   put: { noun: Noun; row: Row }[];
   evict: { noun: Noun; id: string }[];
 }
@@ -17,7 +20,7 @@ const KEYS_SQL = `${NOUNS.map(
   (noun) => `SELECT '${noun}' AS noun, id, seq, 0 AS sighted FROM "${noun}" WHERE "houseId" = :house AND seq > :since AND seq <= :until`,
 ).join(
   ' UNION ALL ',
-)} UNION ALL SELECT noun, "rowId" AS id, seq, 1 AS sighted FROM sight WHERE "houseId" = :house AND "personId" = :person AND seq > :since AND seq <= :until ORDER BY seq LIMIT :limit`;
+)} UNION ALL SELECT noun, "rowId" AS id, seq, 1 AS sighted FROM sight WHERE "houseId" = :house AND "personId" = :person AND seq > :since AND seq <= :until AND noun <> '${RESET}' ORDER BY seq LIMIT :limit`;
 
 /** Positional copies of the same parameters, in the order they stand in the statement. */
 const KEYS_POSITIONAL = KEYS_SQL.replace(/:\w+/g, '?');
@@ -33,16 +36,22 @@ interface Key {
 /** What a person's devices are missing: rows changed since, and rows that came into or went out of their sight since. */
 export class ChangeFeed {
   private readonly keys;
+  private readonly resets;
   private readonly bySeq = new Map<Noun, ReturnType<Raw['prepare']>>();
 
   constructor(raw: Raw) {
     this.keys = raw.prepare(KEYS_POSITIONAL);
+    this.resets = raw.prepare('SELECT seq FROM sight WHERE "houseId" = ? AND "personId" = ? AND seq > ? AND noun = ? LIMIT 1');
     for (const noun of NOUNS) this.bySeq.set(noun, raw.prepare(`SELECT * FROM "${noun}" WHERE id = ?`));
   }
 
-  /** Changes after `since` up to `until`, at most about `limit` rows but never part of a commit. */
-  page(rows: SqliteRows, person: Person, since: number, until: number, limit = PAGE_ROWS): Page {
-    const { keys, seq, more } = this.keysBetween(person, since, until, limit);
+  /**
+   * Changes after `since` up to `until`, at most about `limit` rows but never part of a commit. Where the person was told to begin anew
+   * after `since`, from the beginning; `isFresh`: the device is doing so already.
+   */
+  page(rows: SqliteRows, person: Person, since: number, until: number, limit = PAGE_ROWS, isFresh = false): Page {
+    const reset = since > 0 && !isFresh && this.resets.get(person.houseId, person.id, since, RESET) !== undefined;
+    const { keys, seq, more } = this.keysBetween(person, reset ? 0 : since, until, limit);
     const sight = new Sight(rows, person);
     const put: Page['put'] = [];
     const evict: Page['evict'] = [];
@@ -52,7 +61,7 @@ export class ChangeFeed {
       if (row && sight.sees(noun, row)) put.push({ noun, row: sight.shown(noun, row) });
       else if (sighted) evict.push({ noun, id });
     }
-    return { seq, more, put, evict };
+    return { seq, more, ...(reset ? { reset } : {}), put, evict };
   }
 
   private keysBetween(person: Person, since: number, until: number, limit: number): { keys: Key[]; seq: number; more: boolean } {

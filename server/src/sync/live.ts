@@ -2,15 +2,34 @@ import { isHere, type Person } from '@kotiva/core';
 import type { Ledger } from './apply.ts';
 import type { ChangeFeed, Page } from './changes.ts';
 
-/** What is sent down an open stream. `gone`: the account is no longer in the house, or the device was signed out. */
-export type LiveEvent = { event: 'changes'; page: Page } | { event: 'clock'; now: string } | { event: 'beat' } | { event: 'gone' };
+/**
+ * What is sent down an open stream. `behind`: the device has to fetch what it lacks before it opens another; `full`: the account has too
+ * many open; `gone`: the account is no longer in the house, the device was signed out, or the server stops. After these it ends.
+ */
+export type LiveEvent =
+  | { event: 'changes'; page: Page }
+  | { event: 'clock'; now: string }
+  | { event: 'beat' }
+  | { event: 'behind' }
+  | { event: 'full'; most: number }
+  | { event: 'gone' };
+
+/** The other end of a stream. */
+export interface Sink {
+  /** False: it is not read, and has no room for more. */
+  send(event: LiveEvent): boolean;
+  close(): void;
+}
+
+/** Streams of one account at a time. */
+export const MOST_STREAMS = 20;
 
 interface Listener {
   houseId: string;
   accountId: string;
   deviceId: string;
   cursor: number;
-  send(event: LiveEvent): void;
+  sink: Sink;
 }
 
 /** Pages of one commit, by person and cursor. */
@@ -23,9 +42,11 @@ export interface Subscription {
   since: number;
 }
 
-/** The open streams: after each commit every device of the house gets what its person may see of it. */
+/** The open streams: after each commit every device of the house gets what its person may see of it. What was before is fetched. */
 export class LiveHub {
-  private readonly listeners = new Set<Listener>();
+  private readonly houses = new Map<string, Set<Listener>>();
+  private readonly perAccount = new Map<string, number>();
+  private isEnding = false;
 
   constructor(
     private readonly ledger: Ledger,
@@ -34,53 +55,90 @@ export class LiveHub {
     ledger.onCommit((houseId, seq) => {
       // several devices of one person stand at the same place: what they get is worked out once
       const pages: Pages = new Map();
-      for (const listener of this.listeners) if (listener.houseId === houseId) this.catchUp(listener, seq, pages);
+      for (const listener of [...(this.houses.get(houseId) ?? [])]) this.follow(listener, seq, pages);
     });
   }
 
-  /** Opens a stream at a cursor: what was missed comes first. Returns how to close it. */
-  open({ since, ...who }: Subscription, send: (event: LiveEvent) => void): () => void {
-    const listener: Listener = { ...who, cursor: since, send };
-    this.listeners.add(listener);
-    this.catchUp(listener, this.ledger.seq(who.houseId));
-    return () => this.listeners.delete(listener);
+  /** Opens a stream at a cursor, which has to be where the house is. Returns how to close it, or why not. */
+  open({ since, ...who }: Subscription, sink: Sink): (() => void) | LiveEvent {
+    if (this.isEnding) return { event: 'gone' };
+    if ((this.perAccount.get(who.accountId) ?? 0) >= MOST_STREAMS) return { event: 'full', most: MOST_STREAMS };
+    if (since < this.ledger.seq(who.houseId)) return { event: 'behind' };
+    const listener: Listener = { ...who, cursor: since, sink };
+    this.add(listener);
+    return () => this.drop(listener);
   }
 
   /** Ends the streams of a device that was signed out, or of all of an account. */
   signOut(accountId: string, deviceId: string | null): void {
-    for (const listener of [...this.listeners]) {
-      if (listener.accountId === accountId && (deviceId === null || listener.deviceId === deviceId)) this.end(listener);
-    }
+    for (const listener of this.all()) if (listener.accountId === accountId && (deviceId === null || listener.deviceId === deviceId)) this.end(listener);
   }
 
   /** Tells every device what time it is, after the simulated clock was moved. */
   tellTime(now: string): void {
-    for (const listener of this.listeners) listener.send({ event: 'clock', now });
+    for (const listener of this.all()) this.tell(listener, { event: 'clock', now });
   }
 
   beat(): void {
-    for (const listener of this.listeners) listener.send({ event: 'beat' });
+    for (const listener of this.all()) this.tell(listener, { event: 'beat' });
+  }
+
+  /** The server stops: nothing is opened any more. */
+  endAll(): void {
+    this.isEnding = true;
+    for (const listener of this.all()) this.end(listener);
   }
 
   get size(): number {
-    return this.listeners.size;
+    return this.all().length;
   }
 
-  private catchUp(listener: Listener, until: number, pages: Pages = new Map()): void {
-    const rows = this.ledger.rows(listener.houseId);
-    const person: Person | undefined = rows.by('person', 'accountId', listener.accountId).find(isHere);
-    if (!person) return this.end(listener);
-    while (listener.cursor < until) {
+  private follow(listener: Listener, until: number, pages: Pages): void {
+    try {
+      const rows = this.ledger.rows(listener.houseId);
+      const person: Person | undefined = rows.by('person', 'accountId', listener.accountId).find(isHere);
+      if (!person) return this.end(listener);
       const place = `${person.id}:${listener.cursor}`;
       const page = pages.get(place) ?? this.feed.page(rows, person, listener.cursor, until);
       pages.set(place, page);
       listener.cursor = page.seq;
-      listener.send({ event: 'changes', page });
+      if (page.more || page.reset) this.end(listener, { event: 'behind' });
+      else this.tell(listener, { event: 'changes', page });
+    } catch (error) {
+      // it fetches what it lacks, and is told there what is wrong
+      console.error(error);
+      this.end(listener, { event: 'behind' });
     }
   }
 
-  private end(listener: Listener): void {
-    listener.send({ event: 'gone' });
-    this.listeners.delete(listener);
+  /** Who does not read what is sent to them is cut off, and fetches it later. */
+  private tell(listener: Listener, event: LiveEvent): void {
+    if (!listener.sink.send(event)) this.end(listener, { event: 'behind' });
+  }
+
+  private end(listener: Listener, why: LiveEvent = { event: 'gone' }): void {
+    this.drop(listener);
+    listener.sink.send(why);
+    listener.sink.close();
+  }
+
+  private add(listener: Listener): void {
+    const { houseId, accountId } = listener;
+    this.houses.set(houseId, (this.houses.get(houseId) ?? new Set()).add(listener));
+    this.perAccount.set(accountId, (this.perAccount.get(accountId) ?? 0) + 1);
+  }
+
+  private drop(listener: Listener): void {
+    const { houseId, accountId } = listener;
+    const ofHouse = this.houses.get(houseId);
+    if (!ofHouse?.delete(listener)) return;
+    if (ofHouse.size === 0) this.houses.delete(houseId);
+    const left = this.perAccount.get(accountId)! - 1;
+    if (left > 0) this.perAccount.set(accountId, left);
+    else this.perAccount.delete(accountId);
+  }
+
+  private all(): Listener[] {
+    return [...this.houses.values()].flatMap((ofHouse) => [...ofHouse]);
   }
 }

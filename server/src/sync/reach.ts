@@ -1,4 +1,4 @@
-import { NOUNS, withBelow, type Change, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
+import { NOUNS, withBelow, type Change, type Item, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
 import { Sight } from './visibility.ts';
 
 /**
@@ -16,6 +16,8 @@ export interface Reach {
   series: Set<string>;
   /** Agenda lines, notes and places that are shared or no longer. */
   singles: Set<`${Single}:${string}`>;
+  /** Tags that items carry now, or did. */
+  tags: Set<string>;
   everything: boolean;
 }
 
@@ -33,7 +35,7 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
 };
 
 export function reachOf(changes: readonly Change[], reader: Reader): Reach {
-  const reach: Reach = { lists: new Set(), items: new Set(), series: new Set(), singles: new Set(), everything: false };
+  const reach: Reach = { lists: new Set(), items: new Set(), series: new Set(), singles: new Set(), tags: new Set(), everything: false };
   const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
   for (const { noun, id, made, fields } of changes) {
     if (!TOUCHING[noun]?.some((field) => field in fields)) continue;
@@ -43,14 +45,21 @@ export function reachOf(changes: readonly Change[], reader: Reader): Reach {
     if (noun === 'series' && !made) reach.series.add(id);
     if (noun === 'list') reach.lists.add(id);
     if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
-    // a new item changes nothing but who sees the tags it carries
-    if (noun === 'item' && (!made || (fields as Partial<Row<'item'>>).tagIds!.length > 0)) reach.items.add(id);
+    if (noun === 'item') reachOfItem(reach, id, made, fields, reader);
     if (noun === 'part') {
       const itemId = made ? (fields as Partial<Part>).itemId! : itemOf(id, reader);
       if (!madeItems.has(itemId)) reach.items.add(itemId);
     }
   }
   return reach;
+}
+
+/** The tags it carries, and where it moves itself it and what lies under it. A new one is seen by whoever sees its place. */
+function reachOfItem(reach: Reach, id: string, made: boolean, fields: Change['fields'], reader: Reader): void {
+  const { tagIds, ...others } = fields as Partial<Item>;
+  const held = made ? 'absent' : reader.get('item', id);
+  for (const tagId of [...(tagIds ?? []), ...(tagIds && typeof held !== 'string' ? held.tagIds : [])]) reach.tags.add(tagId);
+  if (!made && TOUCHING.item!.some((field) => field in others)) reach.items.add(id);
 }
 
 const listOf = (id: string, fields: Partial<Row<'share'>>, reader: Reader): string => {
@@ -63,8 +72,21 @@ const itemOf = (id: string, reader: Reader): string => {
   return typeof part === 'string' ? '' : part.itemId;
 };
 
-export const reachesNothing = ({ lists, items, series, singles, everything }: Reach): boolean =>
-  !everything && [lists, items, series, singles].every(({ size }) => size === 0);
+export const reachesNothing = ({ lists, items, series, singles, tags, everything }: Reach): boolean =>
+  !everything && [lists, items, series, singles, tags].every(({ size }) => size === 0);
+
+/** In the place of a noun and an id: everything is to be fetched anew. */
+export const RESET = '*';
+/** Rows whose readers are compared one by one; beyond, devices are told to begin anew. */
+const MOST_COMPARED = 1_000;
+
+/** Whether comparing would take too long. Counts no further than it has to. */
+export function reachesFar(reach: Reach, reader: Reader): boolean {
+  if (reachesNothing(reach)) return false;
+  let many = 0;
+  for (const _row of rowsInReach(reach, reader)) if ((many += 1) > MOST_COMPARED) return true;
+  return false;
+}
 
 type Key = `${Noun}:${string}`;
 
@@ -101,6 +123,10 @@ function* rowsInReach(reach: Reach, reader: Reader): Generator<readonly [Noun, R
     const [noun, id] = key.split(':') as [Single, string];
     const row = reader.get(noun, id);
     if (typeof row !== 'string') yield [noun, row];
+  }
+  for (const tagId of reach.tags) {
+    const tag = reader.get('tag', tagId);
+    if (typeof tag !== 'string') yield ['tag', tag];
   }
   const items = new Set<string>();
   const series = new Set(reach.series);

@@ -111,6 +111,7 @@ export class Sight {
 
   /** The row as this person may read it: what is private to another is emptied. */
   shown<N extends Noun>(noun: N, row: Row<N>): Row<N> {
+    if (noun === 'person' && this.person.role === 'helper' && row.id !== this.person.id) return withoutContact(row as Person) as Row<N>;
     if (noun === 'part' && (row as Part).personId !== this.person.id) return emptied(row, PRIVATE_PART_FIELDS);
     if (noun === 'alarm' && this.tellsOfOthers(row as Row<'alarm'>)) return emptied(row, PRIVATE_ALARM_FIELDS);
     return row;
@@ -180,6 +181,9 @@ export class Sight {
     return null;
   }
 }
+
+/** A name and a mark, as they are worked with: how somebody is reached is not a helper's to read. */
+const withoutContact = (person: Person): Person => ({ ...(emptied<'person'>(person, ['email', 'phone']) as Person), contact: '' });
 
 /** Without these fields, and without who wrote them when. */
 function emptied<N extends Noun>(row: Row<N>, fields: readonly string[]): Row<N> {

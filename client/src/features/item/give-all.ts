@@ -25,8 +25,16 @@ export function useGiveAll(): <N extends CommandName>(
     const given: string[] = [];
     const notes = new Set<string>();
     let refused: Reason | null = null;
-    for (let from = 0; from < items.length && !refused; from += atOnce) {
-      const one = house.give(name, payloadOf(items.slice(from, from + atOnce)));
+    let most = atOnce;
+    for (let from = 0; from < items.length && !refused;) {
+      const some = items.slice(from, from + most);
+      const one = house.give(name, payloadOf(some));
+      // handed to many people, fewer items go in one
+      if (one.refused?.code === 'too-many' && some.length > 1) {
+        most = Math.ceil(some.length / 2);
+        continue;
+      }
+      from += some.length;
       if (one.refused) refused = one.refused;
       else {
         given.push(one.id);

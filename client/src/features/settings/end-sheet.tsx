@@ -1,17 +1,20 @@
-import { isHere, openParts } from '@kotiva/core';
+import { isHere, linksKnownTo, openParts } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Choice, Heading, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
+import { sayInstant } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 
 /** Ending someone's access: first who takes each of the things they still have in hand. */
 export function EndSheet({ personId, onClose }: { personId: string; onClose: () => void }) {
-  const { rows } = usePlace();
+  const { rows, me, house } = usePlace();
+  const now = useNow();
   const give = useGive();
   const person = rows.get('person', personId);
+  const [keptLinks, setKeptLinks] = useState<string[]>([]);
   const [chosen, setChosen] = useState<Record<string, string>>({});
   const [error, setError] = useState<string | null>(null);
   if (typeof person === 'string') return null;
@@ -25,10 +28,13 @@ export function EndSheet({ personId, onClose }: { personId: string; onClose: () 
     .all('person')
     .filter((one) => isHere(one) && one.id !== personId)
     .sort((a, b) => a.name.localeCompare(b.name));
+  // who leaves by themselves takes nothing from the others
+  const links = me.id === personId ? [] : linksKnownTo(person, now, rows).filter(({ uses }) => uses === 'several');
+  const keep = (id: string, kept: boolean) => setKeptLinks(kept ? [...keptLinks, id] : keptLinks.filter((one) => one !== id));
   const end = () => {
     const reason = give(
       'person.end',
-      { person: personId, parts: items.map((item) => ({ item: item.id, to: (chosen[item.id] ?? 'later') as 'later' })) },
+      { person: personId, keepLinks: keptLinks, parts: items.map((item) => ({ item: item.id, to: (chosen[item.id] ?? 'later') as 'later' })) },
       { words: t('said.ended', { name: person.name }), ownRefusal: true },
     );
     if (reason) setError(sayReason(reason));
@@ -52,6 +58,20 @@ export function EndSheet({ personId, onClose }: { personId: string; onClose: () 
                 { value: 'later', words: t('end.later') },
                 { value: 'nobody', words: t('end.nobody') },
                 ...others.map((one) => ({ value: one.id, words: one.name })),
+              ]}
+            />
+          </View>
+        ))}
+        {links.map(({ id, role, madeAt }) => (
+          <View key={id} className="gap-2 border-b border-line pb-3">
+            <Txt>{t('end.link', { name: person.name, role: t(`role.${role}`), when: sayInstant(madeAt, now, house.zone) })}</Txt>
+            <Choice
+              label={t('end.linkWhat')}
+              value={keptLinks.includes(id) ? 'keep' : 'withdraw'}
+              onChange={(what) => keep(id, what === 'keep')}
+              options={[
+                { value: 'withdraw', words: t('end.linkWithdraw') },
+                { value: 'keep', words: t('end.linkKeep') },
               ]}
             />
           </View>

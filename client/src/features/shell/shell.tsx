@@ -10,6 +10,7 @@ import { useGive } from '@/store/live-house.tsx';
 import { quiet, useHouseState, usePlace, usePlaceOrNull, useSaid } from '@/store/store.ts';
 import { elementOf, Heading, Icon, IconButton, NoticeBar, PersonMark, ScrollRoot, Txt, useKeysEverywhere, useWide, WovenSign, type IconName } from '@/ui';
 import { t, type WordKey } from '@/words';
+import { sayHeldUp } from '@/words/problems.ts';
 import { Keyboard } from './keyboard.tsx';
 import { NotApplied } from './not-applied.tsx';
 import { useOccasions } from './occasions.ts';
@@ -163,12 +164,17 @@ function TopBar() {
 /** Offline is said quietly, with how many changes wait. */
 function LineState() {
   const line = useHouseState((state) => state.line);
+  const heldUp = useHouseState((state) => state.heldUp);
   const waiting = useHouseState((state) => state.pending.filter(({ ackSeq }) => ackSeq === null).length);
   return (
     <>
       {line === 'offline' ? (
         <Txt role="status" size={15} tone="waits" className="bg-sunk px-4 py-1.5">
           {waiting > 0 ? t('line.offlineWaiting', { count: waiting }) : t('line.offline')}
+        </Txt>
+      ) : heldUp ? (
+        <Txt role="status" size={15} tone="waits" className="bg-sunk px-4 py-1.5">
+          {[sayHeldUp(heldUp), waiting > 0 ? t('line.waiting', { count: waiting }) : null].filter(Boolean).join(' ')}
         </Txt>
       ) : null}
       <NotApplied />

@@ -1,0 +1,50 @@
+import type { HttpBindings } from '@hono/node-server';
+import type { Context } from 'hono';
+import { streamSSE } from 'hono/streaming';
+import type { LiveEvent, Sink } from '../sync/live.ts';
+
+/** What a stream may hold that its device has not read. */
+const MOST_WAITING = 256 * 1024;
+/** A stream that was ended and is not read is cut off after so long. */
+const CUT_OFF_MS = 5_000;
+
+/** Answers with server-sent events, fed by whoever is given the sink; `first` is said once it is open. */
+export function liveStream(c: Context, first: LiveEvent, open: (sink: Sink) => (() => void) | LiveEvent): Response {
+  c.header('X-Accel-Buffering', 'no');
+  return streamSSE(c, async (stream) => {
+    let waiting = 0;
+    await new Promise<void>((ended) => {
+      const write = (event: LiveEvent): boolean => {
+        const data = JSON.stringify(event);
+        // the last word may always be said
+        if (waiting + data.length > MOST_WAITING && event.event !== 'behind' && event.event !== 'gone') return false;
+        waiting += data.length;
+        void stream.writeSSE({ event: event.event, data }).then(
+          () => (waiting -= data.length),
+          () => undefined,
+        );
+        return true;
+      };
+      const end = () => {
+        setTimeout(() => cutOff(c), CUT_OFF_MS).unref();
+        ended();
+      };
+      const opened = open({ send: write, close: end });
+      if (typeof opened === 'object') {
+        write(opened);
+        return end();
+      }
+      write(first);
+      stream.onAbort(() => {
+        opened();
+        ended();
+      });
+    });
+  });
+}
+
+/** What was not read goes with the connection. */
+function cutOff(c: Context): void {
+  const outgoing = (c.env as Partial<HttpBindings> | undefined)?.outgoing;
+  if (outgoing && !outgoing.writableFinished) outgoing.destroy();
+}
