@@ -55,6 +55,7 @@ export class Editor {
       },
     });
     await this.engine.start();
+    await this.settleFollowing();
   }
 
   /** The tab is closed and opened again: what the device kept is all there is. */
@@ -79,8 +80,14 @@ export class Editor {
 
   /** Fetches one page, as the live stream would push it. */
   async pull(): Promise<boolean> {
-    const page = await this.fetchPage();
+    const page = await this.fetchPage(this.store.getState().cursor, false);
     if (!page) return false;
+    if (page.reset) {
+      // the stream ends, and everything is fetched anew
+      this.handlers?.behind();
+      await this.settleFollowing();
+      return false;
+    }
     this.handlers?.page(page);
     return page.more;
   }
@@ -91,6 +98,10 @@ export class Editor {
     this.tasks.clear();
     for (const task of due) task();
     await this.settleSending();
+  }
+
+  private async settleFollowing(): Promise<void> {
+    while ((this.engine as unknown as { following: boolean }).following) await new Promise((resolve) => setImmediate(resolve));
   }
 
   async settleSending(): Promise<void> {
@@ -128,7 +139,7 @@ export class Editor {
         if (this.random.chance(this.faults.lostAck)) throw new TransportError('offline');
         return { ...answer, outcomes: this.reorder(answer.outcomes) };
       },
-      changes: async () => (await this.fetchPage()) ?? Promise.reject(new TransportError('not-a-member')),
+      changes: async (since, fresh) => (await this.fetchPage(since, fresh)) ?? Promise.reject(new TransportError('not-a-member')),
       live: (_since, handlers) => {
         this.handlers = handlers;
         return () => (this.handlers = null);
@@ -154,9 +165,8 @@ export class Editor {
     return (await response.json()) as { outcomes: Outcome[]; now: string };
   }
 
-  private async fetchPage() {
-    const since = this.store.getState().cursor;
-    const response = await fetch(`${this.server.base}/api/houses/${this.houseId}/changes?since=${since}&limit=${this.pageRows}`, {
+  private async fetchPage(since: number, fresh: boolean) {
+    const response = await fetch(`${this.server.base}/api/houses/${this.houseId}/changes?since=${since}&limit=${this.pageRows}${fresh ? '&fresh=1' : ''}`, {
       headers: { cookie: this.who.cookie },
     });
     if (response.status === 403) {
@@ -164,6 +174,13 @@ export class Editor {
       return null;
     }
     if (!response.ok) throw new Error(`${response.status} ${await response.text()}`);
-    return (await response.json()) as { seq: number; more: boolean; put: { noun: Noun; row: Row }[]; evict: { noun: Noun; id: string }[]; now: string };
+    return (await response.json()) as {
+      seq: number;
+      more: boolean;
+      reset?: boolean;
+      put: { noun: Noun; row: Row }[];
+      evict: { noun: Noun; id: string }[];
+      now: string;
+    };
   }
 }

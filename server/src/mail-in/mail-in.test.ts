@@ -27,8 +27,10 @@ function desk() {
   return { house, links, mailIn, logged, owner, reply: outside.replyAddressOf(owner), capture: `c${links.captureTokenOf(house.person('Aino'))}@${DOMAIN}` };
 }
 
+/** The receiving server stands for it. */
+const VOUCHED = 'Authentication-Results: mx.kaislaranta.example; dmarc=pass header.from=kaislaranta.example';
 const mail = (from: string, subject: string, body: string, more: string[] = []) =>
-  [`From: ${from}`, 'To: someone', `Subject: ${subject}`, `Message-ID: <${subject.replace(/\W/g, '')}@test.example>`, ...more, '', body].join('\r\n');
+  [VOUCHED, `From: ${from}`, 'To: someone', `Subject: ${subject}`, `Message-ID: <${subject.replace(/\W/g, '')}@test.example>`, ...more, '', body].join('\r\n');
 
 const calendar = (uid: string, partstat: string, who = 'workshop@engines.example') =>
   [
@@ -154,4 +156,73 @@ describe('a reply of somebody outside', () => {
     expect(mailIn.knows(reply)).toBe(false);
     expect(await mailIn.take(withCalendar('workshop@engines.example', calendar(item, 'COMPLETED')), reply)).toMatchObject({ outcome: 'refused' });
   });
+});
+
+describe('what nobody stands for', () => {
+  const unvouched = (more: string[] = []) => mail('aino@kaislaranta.example', 'Offer', 'See below.', more).replace(`${VOUCHED}\r\n`, '');
+  const from = { from: '192.0.2.7', returnPath: 'aino@kaislaranta.example' };
+  const titles = ({ house }: ReturnType<typeof desk>) => house.ledger.rows(house.houseId).all('item').map(({ title }) => title); // prettier-ignore
+  const aino = ({ house }: ReturnType<typeof desk>) => house.row('person', ({ name }) => name === 'Aino');
+
+  test('waits for its owner, who is told, once; taken, it is something to sort', async () => {
+    const at = desk();
+    for (let time = 0; time < 3; time++) expect(await at.mailIn.take(unvouched(), at.capture, from)).toEqual({ outcome: 'held' });
+    expect(titles(at)).toEqual([]);
+    expect(at.house.notices('Aino')).toMatchObject([{ kind: 'mail-held', params: { who: 'aino@kaislaranta.example', title: 'Offer' } }]);
+    const [held] = at.mailIn.held.of(aino(at).id);
+    expect(
+      at.mailIn.accept(
+        at.house.row('person', ({ name }) => name === 'Leila'),
+        held!.id,
+      ),
+    ).toBe(false);
+    expect(at.mailIn.accept(aino(at), held!.id)).toBe(true);
+    expect(titles(at)).toEqual(['Offer']);
+    expect(at.mailIn.held.of(aino(at).id)).toEqual([]);
+  });
+
+  test('by a way that was taken before it comes in; by another it waits again', async () => {
+    const at = desk();
+    await at.mailIn.take(unvouched(), at.capture, from);
+    at.mailIn.accept(aino(at), at.mailIn.held.of(aino(at).id)[0]!.id);
+    const next = unvouched().replace(/Offer/g, 'Second');
+    expect(await at.mailIn.take(next, at.capture, from)).toEqual({ outcome: 'added' });
+    expect(await at.mailIn.take(unvouched().replace(/Offer/g, 'Third'), at.capture, { ...from, from: '198.51.100.9' })).toEqual({ outcome: 'held' });
+  });
+
+  test.each([
+    ['another server’s word', 'Authentication-Results: mx.elsewhere.example; dmarc=pass', 'held'],
+    ['a signature of another domain', 'Authentication-Results: mx.kaislaranta.example; dkim=pass header.d=elsewhere.example', 'held'],
+    ['it says it is forged', 'Authentication-Results: mx.kaislaranta.example; dmarc=fail', 'held'],
+    ['a signature of its own domain', 'Authentication-Results: mx.kaislaranta.example; dkim=pass header.d=kaislaranta.example', 'added'],
+    ['the path of its own domain', 'Authentication-Results: mx.kaislaranta.example; spf=pass smtp.mailfrom=aino@kaislaranta.example', 'added'],
+    ['words between', 'Authentication-Results: mx.kaislaranta.example (a filter); dmarc=pass (p=none) header.from=kaislaranta.example', 'added'],
+  ])('%s', async (_what, header, outcome) => {
+    const at = desk();
+    expect(await at.mailIn.take(unvouched([header]), at.capture, from)).toEqual({ outcome });
+  });
+
+  test('more than fifty are told to wait', async () => {
+    const at = desk();
+    for (let nth = 0; nth < 50; nth++) await at.mailIn.take(unvouched().replace(/Offer/g, `Offer ${nth}`), at.capture, from);
+    expect(await at.mailIn.take(unvouched().replace(/Offer/g, 'One more'), at.capture, from)).toMatchObject({ outcome: 'refused', later: true });
+  });
+});
+
+test.each([
+  ['an automatic answer', ['Auto-Submitted: auto-replied'], 'a@b.example'],
+  ['a list', ['List-Id: <news.example>'], 'a@b.example'],
+  ['to many', ['Precedence: bulk'], 'a@b.example'],
+  ['a report', ['Content-Type: multipart/report; boundary=x; report-type=delivery-status'], 'a@b.example'],
+  ['what goes back to nobody', [], ''],
+])('%s is not captured', async (_what, headers, returnPath) => {
+  const { house, mailIn, capture, reply } = desk();
+  const raw = mail('aino@kaislaranta.example', 'Away', 'I am away.', headers);
+  expect(await mailIn.take(raw, capture, { from: '192.0.2.7', returnPath })).toEqual({ outcome: 'ignored' });
+  expect(house.ledger.rows(house.houseId).all('item')).toEqual([]);
+  // nor said as an answer
+  const id = house.item('Aino', 'Repair the engine', { persons: [house.person('Workshop')] });
+  expect(id).toBeTruthy();
+  await mailIn.take(mail('workshop@engines.example', 'Re', 'I am away.', headers), reply, { from: '192.0.2.7', returnPath });
+  expect(house.ledger.rows(house.houseId).all('comment')).toEqual([]);
 });

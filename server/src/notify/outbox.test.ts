@@ -130,14 +130,16 @@ test('a device that has gone is forgotten, without a word', async () => {
   expect(house.notices('Aino')).toEqual([]);
 });
 
-test('cut off between sending and noting it, it goes out again under the same id', async () => {
+test('cut off between sending and noting it, it goes out again at its next time, under the same id', async () => {
+  jest.spyOn(console, 'error').mockImplementationOnce(() => undefined);
   const post = new Post();
   const { house } = post;
   house.item('Aino', 'Order candles', { persons: [house.person('Leila')] });
   post.mailAnswer = () => {
     throw new Error('the power went');
   };
-  await expect(post.after(1)).rejects.toThrow('the power went');
+  await post.after(1);
+  expect(post.mailed).toHaveLength(1);
   post.mailAnswer = () => SENT;
   await post.after(1);
   expect(post.mailed.map(({ messageId }) => messageId)).toEqual([post.mailed[0]!.messageId, post.mailed[0]!.messageId]);

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ask, type ProblemDetails } from '@/store/api.ts';
 import { Button } from '@/ui/button.tsx';
@@ -7,19 +7,30 @@ import { Txt } from '@/ui/text.tsx';
 import { t } from '@/words';
 import { sayProblem } from '@/words/problems.ts';
 
+/** Who may make an account here; everybody, as long as nothing else was heard. */
+function useSignUp(): 'open' | 'invited' | 'closed' {
+  const [signUp, setSignUp] = useState<'open' | 'invited' | 'closed'>('open');
+  useEffect(() => {
+    void ask<{ signUp: typeof signUp }>('GET', '/sign-up').then((answer) => answer.ok && setSignUp(answer.value.signUp));
+  }, []);
+  return signUp;
+}
+
 /** Signing in, or a new account: e-mail, password, name, nothing else. */
-export function AccountForm({ startsNew, onDone }: { startsNew: boolean; onDone: () => Promise<void> }) {
+export function AccountForm({ startsNew, invitation, onDone }: { startsNew: boolean; invitation?: string; onDone: () => Promise<void> }) {
   const [isNew, setNew] = useState(startsNew);
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<ProblemDetails | null>(null);
   const [busy, setBusy] = useState(false);
+  const signUp = useSignUp();
+  const mayMakeOne = signUp === 'open' || (signUp === 'invited' && invitation !== undefined);
   const errorAt = (field: string) => (problem?.field === field ? sayProblem(problem) : null);
 
   const submit = async () => {
     setBusy(true);
-    const answer = isNew ? await ask('POST', '/accounts', { email, password, name }) : await ask('POST', '/session', { email, password });
+    const answer = isNew ? await ask('POST', '/accounts', { email, password, name, invitation }) : await ask('POST', '/session', { email, password });
     if (answer.ok) await onDone();
     else setProblem(answer.problem);
     setBusy(false);
@@ -55,15 +66,21 @@ export function AccountForm({ startsNew, onDone }: { startsNew: boolean; onDone:
       <Button kind="main" onPress={() => void submit()} disabled={busy}>
         {isNew ? t('account.make') : t('account.signIn')}
       </Button>
-      <Button
-        kind="quiet"
-        onPress={() => {
-          setNew(!isNew);
-          setProblem(null);
-        }}
-      >
-        {isNew ? t('account.haveOne') : t('account.haveNone')}
-      </Button>
+      {isNew || mayMakeOne ? (
+        <Button
+          kind="quiet"
+          onPress={() => {
+            setNew(!isNew);
+            setProblem(null);
+          }}
+        >
+          {isNew ? t('account.haveOne') : t('account.haveNone')}
+        </Button>
+      ) : (
+        <Txt size={15} tone="muted">
+          {t(signUp === 'invited' ? 'account.onlyInvited' : 'account.closed')}
+        </Txt>
+      )}
     </View>
   );
 }

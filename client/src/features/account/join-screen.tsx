@@ -40,7 +40,11 @@ export function JoinScreen({ token }: { token: string }) {
     <Page>
       <Heading level={1}>{t('join.title', { house: invited.house })}</Heading>
       <Txt>{t('join.by', { by: invited.by, role: t(`role.${invited.role}` as WordKey) })}</Txt>
-      {standing.state === 'in' ? <JoinForm token={token} invited={invited} name={standing.me.account.name} /> : <AccountForm startsNew onDone={refresh} />}
+      {standing.state === 'in' ? (
+        <JoinForm token={token} invited={invited} name={standing.me.account.name} />
+      ) : (
+        <AccountForm startsNew invitation={token} onDone={refresh} />
+      )}
     </Page>
   );
 }

@@ -11,7 +11,8 @@ interface Session {
   standing: Standing;
   /** Asks the server anew who is signed in here. */
   refresh(): Promise<void>;
-  signOut(everywhere: boolean): Promise<void>;
+  /** On this device; or on all of them, where access keys end too but those named. */
+  signOut(everywhere: boolean, keepKeys?: readonly string[]): Promise<void>;
   choose(houseId: string): void;
   /** The server no longer lets this device in. */
   lost(why: 'signed-out' | 'not-a-member'): void;
@@ -63,8 +64,8 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
     () => ({
       standing,
       refresh,
-      async signOut(everywhere) {
-        await ask('DELETE', `/session${everywhere ? '?everywhere=1' : ''}`);
+      async signOut(everywhere, keepKeys = []) {
+        await ask('DELETE', `/session${everywhere ? `?everywhere=1${keepKeys.map((id) => `&keep=${id}`).join('')}` : ''}`);
         await leave('fresh');
       },
       choose(houseId) {

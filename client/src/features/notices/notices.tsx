@@ -50,6 +50,7 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
     onClose();
     if (notice.itemId) openItem(notice.itemId);
     if (notice.kind === 'round') router.push('/round');
+    if (notice.kind === 'mail-held') router.push('/sort');
   };
   return (
     <Sheet open onClose={onClose} title={t('notices.title')} closeLabel={t('common.close')} head={<Heading level={2}>{t('notices.title')}</Heading>}>

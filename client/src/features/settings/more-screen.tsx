@@ -12,6 +12,7 @@ import { Devices } from './devices.tsx';
 import { HouseSettings } from './house-settings.tsx';
 import { Labels } from './labels.tsx';
 import { CaptureTokens } from './capture-tokens.tsx';
+import { SignOuts } from './sign-outs.tsx';
 import { Invitations } from './invitations.tsx';
 import { EndSheet } from './end-sheet.tsx';
 import { NoticeSettings } from './notice-settings.tsx';
@@ -23,7 +24,7 @@ import { ThemeChoice } from './theme-choice.tsx';
 export function MoreScreen() {
   const { rows, me, house } = usePlace();
   const { houses, demo } = useMe();
-  const { choose, signOut } = useSession();
+  const { choose } = useSession();
   const router = useRouter();
   const [sheet, setSheet] = useState<string | 'new' | null>(null);
   const [ending, setEnding] = useState<string | null>(null);
@@ -103,12 +104,7 @@ export function MoreScreen() {
           </View>
           <CaptureTokens />
           <Devices />
-          <View className="flex-row flex-wrap gap-2 px-4 py-4">
-            <Button onPress={() => void signOut(false)}>{t('account.signOut')}</Button>
-            <Button kind="quiet" onPress={() => void signOut(true)}>
-              {t('account.signOutEverywhere')}
-            </Button>
-          </View>
+          <SignOuts />
         </View>
       </View>
       {sheet ? (

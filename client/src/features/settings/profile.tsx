@@ -10,6 +10,7 @@ import { sayProblem, sayReason } from '@/words/problems.ts';
 import { AwayForm } from './away-form.tsx';
 import { RestForm } from './rest-form.tsx';
 import { WeekHours } from './week-hours.tsx';
+import { KeysToKeep } from './keys-to-keep.tsx';
 import { LooksFields } from './looks-fields.tsx';
 
 /** How one appears in this house, and one's password. */
@@ -81,8 +82,9 @@ function PasswordForm() {
   const [password, setPassword] = useState('');
   const [problem, setProblem] = useState<ProblemDetails | null>(null);
   const [changed, setChanged] = useState(false);
+  const [keepKeys, setKeepKeys] = useState<string[]>([]);
   const save = async () => {
-    const answer = await ask('POST', '/me/password', { current, password });
+    const answer = await ask('POST', '/me/password', { current, password, keepKeys });
     setProblem(answer.ok ? null : answer.problem);
     setChanged(answer.ok);
     if (!answer.ok) return;
@@ -109,6 +111,7 @@ function PasswordForm() {
         autoComplete="new-password"
         error={errorAt('password')}
       />
+      <KeysToKeep kept={keepKeys} onChange={setKeepKeys} />
       {problem && !problem.field ? (
         <Txt role="alert" tone="late" size={15}>
           {sayProblem(problem)}

@@ -1,5 +1,6 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
+import { answering } from '@/testing/answers.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { SortScreen } from './sort-screen.tsx';
 
@@ -15,6 +16,9 @@ function pile() {
 const tap = (name: string | RegExp, role = 'button') => fireEvent.click(screen.getByRole(role, { name }));
 const press = (key: string) => fireEvent.keyDown(document.body, { key });
 const count = () => screen.queryByText(/^\d+ things? nobody has decided about$/)?.textContent ?? 'none';
+
+// no mail waits, where nothing else is said
+beforeEach(() => void answering({ body: { held: [] } }));
 
 test('the newest stands open; a decision leads on to the next', () => {
   const { w } = pile();
@@ -58,4 +62,17 @@ test('what was handed to me is taken where it stands', () => {
   tap('Take it: Varnish the rail');
   expect(w.part(rail, 'Aino').standing).toBe('accepted');
   expect(count()).toBe('3 things nobody has decided about');
+});
+
+test('mail that nobody vouches for is added or discarded from here', async () => {
+  const { w } = pile();
+  const held = { id: 'm1', sender: 'mill@flour.example', title: 'Offer', notes: 'Two sacks', at: w.now };
+  const asked = answering({ body: { held: [held] } }, { status: 204, body: null });
+  const { said } = inHouse(w, 'Aino', <SortScreen />);
+  await act(async () => undefined);
+  expect(screen.getByText(/mill@flour.example/)).toBeTruthy();
+  await act(async () => tap('Add “Offer”'));
+  expect(asked).toEqual([`GET /api/houses/${w.houseId}/held-mail`, `POST /api/houses/${w.houseId}/held-mail/m1`]);
+  expect(said()).toBe('Added “Offer”.');
+  expect(screen.queryByText(/mill@flour.example/)).toBeNull();
 });

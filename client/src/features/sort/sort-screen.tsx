@@ -9,6 +9,7 @@ import { usePlace } from '@/store/store.ts';
 import { Button, Empty, Field, PersonMark, Switch, Txt, useKeys, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { HeldMail } from './held-mail.tsx';
 
 /** What came in and nobody has decided about: one after the other, or several at once. */
 export function SortScreen() {
@@ -39,6 +40,7 @@ export function SortScreen() {
 
   return (
     <Screen title={t('sort.title')} sub={entries.length > 0 ? t('sort.count', { count: entries.length }) : undefined}>
+      <HeldMail />
       {entries.length === 0 ? <Empty words={t('sort.empty')} /> : null}
       {entries.length > 1 ? (
         <View className="flex-row flex-wrap items-center gap-x-2 px-4 pt-2">

@@ -1,0 +1,34 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useSession } from '@/features/account';
+import { Button, Txt } from '@/ui';
+import { t } from '@/words';
+import { KeysToKeep } from './keys-to-keep.tsx';
+
+/** Signing out here, or on every device: there it is said what else ends. */
+export function SignOuts() {
+  const { signOut } = useSession();
+  const [everywhere, setEverywhere] = useState(false);
+  const [keepKeys, setKeepKeys] = useState<string[]>([]);
+  return (
+    <View className="gap-3 px-4 py-4">
+      <View className="flex-row flex-wrap gap-2">
+        <Button onPress={() => void signOut(false)}>{t('account.signOut')}</Button>
+        <Button kind="quiet" expanded={everywhere} onPress={() => setEverywhere(!everywhere)}>
+          {t('account.signOutEverywhere')}
+        </Button>
+      </View>
+      {everywhere ? (
+        <View className="items-start gap-3">
+          <Txt size={15} tone="muted">
+            {t('account.everywhereMeans')}
+          </Txt>
+          <KeysToKeep kept={keepKeys} onChange={setKeepKeys} />
+          <Button kind="main" onPress={() => void signOut(true, keepKeys)}>
+            {t('account.signOutAll')}
+          </Button>
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,75 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { useDispatch } from 'react-redux';
+import { ask, type ProblemDetails } from '@/store/api.ts';
+import { said, useNow, usePlace } from '@/store/store.ts';
+import { Button, GroupHead, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayInstant } from '@/words/dates.ts';
+import { sayProblem } from '@/words/problems.ts';
+
+interface Held {
+  id: string;
+  sender: string;
+  title: string;
+  notes: string;
+  at: string;
+}
+
+/** Mail to one's own address that nobody vouches for: added or thrown away from here. Nothing where none waits. */
+export function HeldMail() {
+  const { house } = usePlace();
+  const now = useNow();
+  const dispatch = useDispatch();
+  const [held, setHeld] = useState<Held[]>([]);
+  const [problem, setProblem] = useState<ProblemDetails | null>(null);
+  useEffect(() => {
+    void ask<{ held: Held[] }>('GET', `/houses/${house.id}/held-mail`).then((answer) => {
+      if (answer.ok && answer.value.held.length > 0) setHeld(answer.value.held);
+    });
+  }, [house.id]);
+  const settle = async ({ id, title }: Held, take: boolean) => {
+    const answer = await ask('POST', `/houses/${house.id}/held-mail/${id}`, { take });
+    setProblem(answer.ok || answer.problem.code === 'gone' ? null : answer.problem);
+    if (!answer.ok && answer.problem.code !== 'gone') return;
+    setHeld((all) => all.filter((one) => one.id !== id));
+    dispatch(said({ words: t(take ? 'mail.added' : 'mail.discarded', { title }), offer: null, tone: 'plain' }));
+  };
+  if (held.length === 0) return null;
+  return (
+    <View>
+      <GroupHead title={t('mail.waiting')} count={held.length} />
+      <Txt size={15} tone="muted" className="px-4">
+        {t('mail.why')}
+      </Txt>
+      {problem ? (
+        <Txt role="alert" tone="late" size={15} className="px-4 pt-2">
+          {sayProblem(problem)}
+        </Txt>
+      ) : null}
+      {held.map((mail) => (
+        <View key={mail.id} className="gap-2 border-b border-line px-4 py-3">
+          <View>
+            <Txt face="medium">{mail.title}</Txt>
+            <Txt size={13} tone="muted">
+              {t('mail.from', { sender: mail.sender, when: sayInstant(mail.at, now, house.zone) })}
+            </Txt>
+          </View>
+          {mail.notes ? (
+            <Txt size={15} numberOfLines={3}>
+              {mail.notes}
+            </Txt>
+          ) : null}
+          <View className="flex-row gap-2">
+            <Button label={t('mail.addNamed', { title: mail.title })} onPress={() => void settle(mail, true)}>
+              {t('mail.add')}
+            </Button>
+            <Button kind="quiet" tone="muted" label={t('mail.discardNamed', { title: mail.title })} onPress={() => void settle(mail, false)}>
+              {t('mail.discard')}
+            </Button>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
