@@ -122,8 +122,13 @@ function ending({ hub }: Services, server: Server, close: () => void): void {
     if (isEnding) return;
     isEnding = true;
     const done = () => {
-      close();
-      process.exit(0);
+      try {
+        close();
+        process.exit(0);
+      } catch (error) {
+        console.error(error);
+        process.exit(1);
+      }
     };
     hub.endAll();
     server.close(done);

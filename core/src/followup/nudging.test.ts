@@ -54,6 +54,13 @@ describe('with a deadline', () => {
     hand('Count the beds', { due: '2026-11-24T20:00' });
     expect(until(HELSINKI('2026-11-25T12:00'))).toEqual(['2026-11-24T16:00 unseen', '2026-11-24T20:00 due']);
   });
+  test('of long ago it is asked about by the week, from the next such day on', () => {
+    const { hand, next, until } = house();
+    // 2 January 1970 was a Friday; the night ends at seven
+    const item = hand('Fire plan', { due: '1970-01-02' });
+    expect(next(item)).toBe('2026-11-27T07:00 after-due');
+    expect(until(HELSINKI('2027-12-31T00:00'))).toEqual(['2026-11-27T07:00', '2026-12-04T07:00', '2026-12-11T07:00'].map((at) => `${at} after-due`));
+  });
   test('without an hour the deadline counts from the morning', () => {
     const { hand, next, w } = house();
     const item = hand('Fire plan', { due: '2026-11-26' });

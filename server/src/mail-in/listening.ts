@@ -49,7 +49,8 @@ export function listenForMail(mailIn: MailIn, domain: string): SMTPServer {
       void reading.run(() => receive(stream, session, mailIn)).then(callback, (error: unknown) => callback(faultOf(error)));
     },
   });
-  server.on('error', (error) => console.error('mail coming in:', error.message));
+  // what keeps it from listening at all is said by whoever started it
+  server.on('error', (error) => server.server.listening && console.error('mail coming in:', error.message));
   return server;
 }
 
@@ -76,15 +77,20 @@ function wholeOf(stream: SMTPServerDataStream): Promise<Buffer[] | null> {
     });
     stream.on('end', () => resolve(chunks));
     stream.on('error', reject);
-    stream.on('close', () => reject(new Error('the connection ended before the mail did')));
+    stream.on('close', () => reject(new CutOff('the connection ended before the mail did')));
   });
 }
+
+/** Whoever sent it has gone: there is nobody to tell, and nothing to look into. */
+const isCutOff = (error: unknown): boolean => error instanceof Error && (error instanceof CutOff || (error as NodeJS.ErrnoException).code === 'ECONNECTION');
+
+class CutOff extends Error {}
 
 function faultOf(error: unknown): Error {
   if (isOfStorage(error)) return smtpError(452, 'There is no room to keep it now. Try again later.');
   // what can't be read today can't be read tomorrow
   if (error instanceof Error && /MIME|header|nested|child/i.test(error.message)) return smtpError(554, 'This mail can’t be read.');
-  if (!(error instanceof Error && error.message === 'the connection ended before the mail did')) console.error(error);
+  if (!isCutOff(error)) console.error(error);
   return smtpError(451, 'It could not be read now. Try again later.');
 }
 

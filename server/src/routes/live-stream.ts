@@ -5,6 +5,7 @@ import type { LiveEvent, Sink } from '../sync/live.ts';
 
 /** What a stream may hold that its device has not read. */
 const MOST_WAITING = 256 * 1024;
+const LAST_WORDS: readonly LiveEvent['event'][] = ['behind', 'full', 'gone'];
 /** A stream that was ended and is not read is cut off after so long. */
 const CUT_OFF_MS = 5_000;
 
@@ -13,21 +14,23 @@ export function liveStream(c: Context, first: LiveEvent, open: (sink: Sink) => (
   c.header('X-Accel-Buffering', 'no');
   return streamSSE(c, async (stream) => {
     let waiting = 0;
+    let last: Promise<unknown> = Promise.resolve();
     await new Promise<void>((ended) => {
       const write = (event: LiveEvent): boolean => {
         const data = JSON.stringify(event);
         // the last word may always be said
-        if (waiting + data.length > MOST_WAITING && event.event !== 'behind' && event.event !== 'gone') return false;
+        if (waiting + data.length > MOST_WAITING && !LAST_WORDS.includes(event.event)) return false;
         waiting += data.length;
-        void stream.writeSSE({ event: event.event, data }).then(
+        last = stream.writeSSE({ event: event.event, data }).then(
           () => (waiting -= data.length),
           () => undefined,
         );
         return true;
       };
+      // once what was said last is on its way; where nobody reads, with the connection
       const end = () => {
         setTimeout(() => cutOff(c), CUT_OFF_MS).unref();
-        ended();
+        void last.then(() => ended());
       };
       const opened = open({ send: write, close: end });
       if (typeof opened === 'object') {

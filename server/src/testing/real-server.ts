@@ -19,7 +19,11 @@ export class RealServer {
   services!: Services;
   base = '';
 
-  constructor(private readonly options: Pick<AppOptions, 'geocoder' | 'map'> = {}) {}
+  constructor(private readonly options: Partial<Omit<AppOptions, 'storage' | 'version'>> = {}) {}
+
+  get raw(): Storage['raw'] {
+    return this.storage.raw;
+  }
 
   async start(): Promise<void> {
     this.storage = openStorage(join(this.folder, 'kotiva.sqlite'), MIGRATIONS);
