@@ -9,6 +9,7 @@ install();
 needChromium();
 await sideBySide('lint', 'typecheck');
 step('unit', () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '20000' : '1000', KILL_SEEDS: deep ? '200' : '3' } }));
+if (deep) step('fuzz', () => run('npx', ['jest', '--ci', '-i', 'hostile/fuzz'], { env: { FUZZ: '100000', FUZZ_STRICT: '1' } }));
 step('build', build);
 step('browser', () => run('npm', ['run', '-s', 'browser']));
 console.log(`Everything passed in ${Math.round((Date.now() - started) / 1000)} s.`);

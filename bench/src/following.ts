@@ -5,7 +5,7 @@ import { DemoPerson } from './people.ts';
 import { percentile, report, timed } from './report.ts';
 import { arrivals, startEcho } from './wire.ts';
 
-const DEVICES = 50;
+const DEVICES = 20;
 const ROUNDS = 40;
 const ITEMS = 300;
 const PEOPLE = 20;
@@ -15,7 +15,7 @@ export async function fanout(base: string): Promise<void> {
   const aino = await DemoPerson.signIn(base, 'Aino');
   const part = await aino.itemForMe('Bench: watch me, all of you');
   const open = await Promise.all(
-    Array.from({ length: DEVICES }, async () => arrivals(await aino.live(0), (data) => (data.includes(part.item) ? 'row' : null))),
+    Array.from({ length: DEVICES }, async () => arrivals(await aino.live(), (data) => (data.includes(part.item) ? 'row' : null))),
   );
   await Promise.all(open.map((device) => device.next()));
   const echo = await startEcho();
@@ -38,7 +38,7 @@ export async function timerDrift(base: string): Promise<void> {
   const { item } = await aino.itemForMe('Bench: remind me');
   await aino.send('alarm.set', { item, trigger: { kind: 'relative', to: 'due', offset: '-P1D' } });
   const alarm = (await aino.rows('alarm')).find((one) => one.itemId === item)!.id;
-  const rings = await arrivals(await aino.live(0), (data) => (data.includes('"reminder"') && data.includes(alarm) ? 'ring' : null));
+  const rings = await arrivals(await aino.live(), (data) => (data.includes('"reminder"') && data.includes(alarm) ? 'ring' : null));
   const drifts: number[] = [];
   for (let round = 0; round < 8; round++) {
     const { now } = (await (await fetch(`${base}/api/simulate/clock`)).json()) as { now: string };

@@ -35,14 +35,25 @@ export class DemoPerson {
   }
 
   async rows<N extends Noun>(noun: N): Promise<Row<N>[]> {
-    const { put } = (await (
-      await fetch(`${this.base}/api/houses/${this.houseId}/changes?since=0&limit=5000`, { headers: { cookie: this.cookie } })
-    ).json()) as { put: { noun: Noun; row: Row }[] };
-    return put.filter((one) => one.noun === noun).map((one) => one.row as Row<N>);
+    const found: Row<N>[] = [];
+    for (let since = 0, more = true; more;) {
+      const page = await this.changes(since);
+      for (const one of page.put) if (one.noun === noun) found.push(one.row as Row<N>);
+      ({ seq: since, more } = page);
+    }
+    return found;
   }
 
-  live(since: number): Promise<Response> {
+  /** The stream of what follows from now on. */
+  async live(): Promise<Response> {
+    let since = 0;
+    for (let more = true; more;) ({ seq: since, more } = await this.changes(since));
     return fetch(`${this.base}/api/houses/${this.houseId}/live?since=${since}`, { headers: { cookie: this.cookie } });
+  }
+
+  private async changes(since: number): Promise<{ seq: number; more: boolean; put: { noun: Noun; row: Row }[] }> {
+    const answer = await fetch(`${this.base}/api/houses/${this.houseId}/changes?since=${since}`, { headers: { cookie: this.cookie } });
+    return (await answer.json()) as { seq: number; more: boolean; put: { noun: Noun; row: Row }[] };
   }
 
   async itemForMe(title: string): Promise<{ item: string; person: string }> {

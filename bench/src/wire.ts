@@ -33,7 +33,7 @@ export async function propagation(base: string): Promise<void> {
   const first = await aino.send('item.add', { title: 'Bench: watch me', list: list.id, persons: [aino.personId] });
   const item = (await aino.rows('item')).find((one) => one.stamps['']!.c === first)!;
   const part = { item: item.id, person: aino.personId };
-  const seen = await arrivals(await petri.live(0), (data) => (data.includes(part.item) ? 'row' : null));
+  const seen = await arrivals(await petri.live(), (data) => (data.includes(part.item) ? 'row' : null));
   await seen.next();
   const took: number[] = [];
   const echoed: number[] = [];

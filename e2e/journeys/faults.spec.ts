@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, everythingSeen, PHONE, test, WIDE } from './house.ts';
 
 test('the network goes in the middle of a check-off: kept, sent later, once', async ({ demo, devices }) => {
   const tapio = await devices.open(PHONE);
@@ -15,13 +15,10 @@ test('the network goes in the middle of a check-off: kept, sent later, once', as
   await expect(tapio.getByText(/waits to be sent/)).toBeHidden({ timeout: 40_000 });
   await aino.getByRole('button', { name: /^Notices/ }).click();
   await aino.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
-  const people = await (await tapio.request.get(`${demo.base}/api/me`)).json();
-  const changes = await (await tapio.request.get(`${demo.base}/api/houses/${people.houses[0].houseId}/changes?since=0&limit=5000`)).json();
-  const checked = changes.put.filter(
-    ({ noun, row }: { noun: string; row: { kind: string; itemId: string } }) => noun === 'activity' && row.kind === 'part.checkOff',
-  );
-  const sanded = changes.put.find(({ row }: { row: { title?: string } }) => row.title === 'Sand the steps to the shore').row.id;
-  expect(checked.filter(({ row }: { row: { itemId: string } }) => row.itemId === sanded)).toHaveLength(1);
+  const seen = await everythingSeen(tapio, demo);
+  const checked = seen.filter(({ noun, row }) => noun === 'activity' && row.kind === 'part.checkOff');
+  const sanded = seen.find(({ row }) => row.title === 'Sand the steps to the shore')!.row.id;
+  expect(checked.filter(({ row }) => row.itemId === sanded)).toHaveLength(1);
 });
 
 test('the tab is closed and opened again without a network: all is there, what waits goes once', async ({ demo, devices }) => {
@@ -195,6 +192,7 @@ test('a device signed out from elsewhere says so', async ({ demo, devices }) => 
   await enterDemo(desk, demo, 'Leila');
   await desk.getByRole('link', { name: 'More', exact: true }).click();
   await desk.getByRole('button', { name: 'Sign out everywhere' }).click();
+  await desk.getByRole('button', { name: 'Sign out all devices' }).click();
   await expect(phone.getByText('You were signed out on this device. Sign in to go on.')).toBeVisible();
 });
 

@@ -184,3 +184,15 @@ export async function enterDemo(page: Page, running: RunningKotiva, name: string
   await page.getByRole('navigation').waitFor();
   await page.getByRole('main').getByRole('heading', { level: 1 }).waitFor();
 }
+
+/** Everything somebody sees of their first house, as their device would fetch it. */
+export async function everythingSeen(page: Page, { base }: RunningKotiva) {
+  const { houses } = await (await page.request.get(`${base}/api/me`)).json();
+  const put: { noun: string; row: { id: string; title?: string; kind: string; itemId: string } }[] = [];
+  for (let since = 0, more = true; more;) {
+    const found = await (await page.request.get(`${base}/api/houses/${houses[0].houseId}/changes?since=${since}`)).json();
+    put.push(...found.put);
+    ({ seq: since, more } = found);
+  }
+  return put;
+}

@@ -49,6 +49,7 @@ export class SyncEngine {
   private liveWait = FIRST_WAIT_MS;
   private stopped = false;
   private following = false;
+  private wasGone = false;
   private readonly settling = new Map<string, (outcome: Outcome) => void>();
 
   constructor(private readonly ports: EnginePorts) {}
@@ -225,6 +226,7 @@ export class SyncEngine {
       },
       clock: (now) => {
         this.ports.toldTime(now);
+        this.wasGone = false;
         if (this.ports.store.getState().heldUp === 'too-many-streams') this.heldUpBy(null);
         this.lineIs('live');
       },
@@ -235,7 +237,12 @@ export class SyncEngine {
         this.liveWait = LONGEST_WAIT_MS;
         this.reopenLater();
       },
-      gone: () => this.reopenLater(),
+      // asked at once what it means; a server that stops says so again, and is asked more rarely
+      gone: () => {
+        if (this.wasGone) return this.reopenLater();
+        this.wasGone = true;
+        void this.follow();
+      },
       broken: () => this.reopenLater(),
     });
   }

@@ -1,0 +1,145 @@
+import { NEEDS, type CommandName } from '@kotiva/core';
+
+/** What is thrown at the server: what the application says, changed as neither it nor its people would. */
+
+/** A small seeded generator (mulberry32): the same seed gives the same run. */
+export class Dice {
+  constructor(private state: number) {}
+
+  next(): number {
+    this.state = (this.state + 0x6d2b79f5) | 0;
+    let t = Math.imul(this.state ^ (this.state >>> 15), 1 | this.state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  }
+
+  below = (n: number): number => Math.floor(this.next() * n);
+  chance = (p: number): boolean => this.next() < p;
+  pick = <T>(from: readonly T[]): T => from[this.below(from.length)]!;
+
+  uuid(version: 4 | 5 | 7 = 7): string {
+    const hex = Array.from({ length: 32 }, () => this.below(16).toString(16));
+    hex[12] = String(version);
+    hex[16] = '89ab'[this.below(4)]!;
+    return hex.join('').replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+  }
+}
+
+export const RULES = [
+  'FREQ=DAILY',
+  'FREQ=WEEKLY;INTERVAL=2;BYDAY=FR',
+  'FREQ=HOURLY',
+  'FREQ=HOURLY;COUNT=1000;BYMONTH=2;BYMONTHDAY=29',
+  'FREQ=MINUTELY;COUNT=9999999;BYMONTH=2;BYMONTHDAY=29',
+  'FREQ=SECONDLY',
+  'FREQ=SECONDLY;COUNT=9999999;BYSETPOS=1;BYSECOND=1',
+  'FREQ=YEARLY;BYHOUR=0,1,2,3,4,5,6,7,8,9,10,11,12;BYMINUTE=0,1,2,3,4,5,6,7,8,9;BYDAY=MO,TU,WE,TH,FR,SA,SU;BYSETPOS=-1',
+  'FREQ=YEARLY;INTERVAL=9999999',
+  'FREQ=DAILY;COUNT=9999999',
+  'FREQ=MONTHLY;BYMONTHDAY=31;BYMONTH=2',
+  'FREQ=DAILY;UNTIL=00010101',
+  'FREQ=YEARLY;BYWEEKNO=53;BYDAY=MO',
+  'FREQ=;',
+  'FREQ=DAILY;FREQ=DAILY',
+];
+export const DATES = ['2026-12-04', '2026-12-04T17:00', '1970-01-01', '2199-12-31', '2200-01-01', '0000-00-00', '0026-12-31', '9999-12-31', '2026-02-31', '1900-01-01', '1899-12-31T00:00', '+275760-09-13', '-000001-01-01', '2026-12-04T24:00', '26-12-04']; // prettier-ignore
+export const WORDS = ['Order candles', '', ' ', '\u0000', '\u202e', 'a'.repeat(501), '🎂'.repeat(200), '<script>', '{{name}}', "'; DROP TABLE item;--", ' '.repeat(30_000), 'x, '.repeat(400), '@Aino, @Aino, @Aino', 'every day from 2016-01-01', 'by Friday at 25:00 every 31st of Feb', '# - [ ] * 1.', '../../etc/passwd', '\ud800']; // prettier-ignore
+const NUMBERS = [0, -1, 1, 1e9, 1e308, -1e308, 0.1, Number.MAX_SAFE_INTEGER];
+const DURATIONS = ['P1D', 'P9999Y', 'P9999D', 'P0D', '-P9999D', 'PT99999M', '-P999W', 'P1Y1M', ''];
+
+/** What is in the house, by noun. */
+export type Ids = (noun: string) => string;
+
+/** Payloads as the application gives them. */
+const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown> } = {
+  'item.add': (d, id) => ({ title: d.pick(WORDS), due: d.pick(DATES), plan: d.pick(DATES), persons: [id('person')], rule: { rrule: d.pick(RULES), afterDone: null, time: null }, tags: ['wood'], parent: id('item') }), // prettier-ignore
+  'item.addMany': (d) => ({ items: Array.from({ length: 1 + d.below(40) }, (_, nth) => ({ title: `Thing ${nth}`, under: nth === 0 ? null : d.below(nth) })) }), // prettier-ignore
+  'item.change': (d, id) => ({
+    item: id('item'),
+    title: d.pick(WORDS),
+    notes: d.pick(WORDS),
+    notesBase: d.pick(WORDS),
+    start: d.pick(DATES),
+    effort: d.pick(NUMBERS),
+  }),
+  'item.setDue': (d, id) => ({ item: id('item'), due: d.pick(DATES) }),
+  'item.move': (d, id) => ({ items: [id('item')], parent: d.chance(0.6) ? id('item') : null, after: id('item') }),
+  'item.copy': (_d, id) => ({ items: [id('item')], parent: id('item') }),
+  'item.remove': (_d, id) => ({ items: [id('item'), id('item')] }),
+  'item.bringBack': (_d, id) => ({ items: [id('item')] }),
+  'chore.make': (d, id) => ({ title: 'Water', rrule: d.pick(RULES), dtstart: d.pick(DATES), missed: d.pick(['keep', 'roll']), turn: 'turns', persons: [id('person')], offDay: d.pick(['keep', 'before', 'after']) }), // prettier-ignore
+  'chore.change': (d, id) => ({ series: id('series'), from: d.pick([...DATES, null]), rrule: d.pick(RULES), dtstart: d.pick(DATES), afterDone: d.chance(0.2) ? d.pick(DURATIONS) : undefined }), // prettier-ignore
+  'chore.end': (d, id) => ({ series: id('series'), recurrenceId: d.pick(DATES) }),
+  'chore.skip': (d, id) => ({ series: id('series'), recurrenceId: d.pick(DATES) }),
+  'chore.move': (d, id) => ({ series: id('series'), recurrenceId: d.pick(DATES), at: d.pick(DATES) }),
+  'chore.ahead': (_d, id) => ({ series: id('series') }),
+  'chore.plain': (_d, id) => ({ item: id('item') }),
+  'chore.giveTurn': (d, id) => ({ series: id('series'), recurrenceId: d.pick(DATES), person: id('person') }),
+  'part.handOver': (d, id) => ({ items: [id('item')], persons: [id('person')], due: d.pick(DATES), message: d.pick(WORDS), policy: d.pick(['any', 'each']) }),
+  'part.checkOff': (_d, id) => ({ item: id('item'), person: null }),
+  'part.uncheck': (_d, id) => ({ item: id('item'), person: null }),
+  'part.plan': (d, id) => ({ items: [id('item')], plan: d.pick(DATES) }),
+  'part.progress': (d, id) => ({ item: id('item'), percent: d.pick(NUMBERS) }),
+  'part.nudge': (_d, id) => ({ items: [id('item')], person: id('person') }),
+  'alarm.set': (d, id) => ({ item: id('item'), trigger: d.pick([{ kind: 'absolute', at: d.pick(DATES) }, { kind: 'relative', to: 'due', offset: d.pick(DURATIONS) }]) }), // prettier-ignore
+  'away.add': (d, id) => ({ person: id('person'), from: d.pick(DATES), to: d.pick(DATES) }),
+  'wait.set': (d, id) => ({ items: [id('item')], words: d.pick(WORDS), askOn: d.pick(DATES) }),
+  'slot.book': (d, id) => ({ items: [id('item')], start: d.pick(DATES), minutes: d.pick(NUMBERS) }),
+  'tag.make': (d) => ({ name: d.pick(WORDS) }),
+  'tag.change': (d, id) => ({ tag: id('tag'), parent: d.chance(0.5) ? id('tag') : null }),
+  'tag.merge': (_d, id) => ({ from: id('tag'), into: id('tag') }),
+  'list.make': (d) => ({ name: d.pick(WORDS), colour: 'moss', icon: 'leaf' }),
+  'list.share': (d, id) => ({ list: id('list'), person: id('person'), access: d.pick(['edit', 'check', 'view', null]) }),
+  'list.remove': (d, id) => ({ list: id('list'), removed: d.chance(0.5) }),
+  'section.make': (d, id) => ({ list: id('list'), name: d.pick(WORDS) }),
+  'comment.say': (d, id) => ({ item: id('item'), text: d.pick(WORDS) }),
+  'person.setRest': (d, id) => ({ person: id('person'), rest: { hours: { from: '21:00', to: '07:00' }, daysOff: d.pick([[], [1, 2, 3, 4, 5, 6]]) } }),
+  'place.make': (d) => ({ name: d.pick(WORDS), openingHours: d.pick(['Mo-Fr 09:00-17:00', ...WORDS]) }),
+  'house.change': (d) => ({ zone: d.pick(['Europe/Helsinki', 'Pacific/Apia', 'Nowhere', '']), name: d.pick(WORDS) }),
+  'week.shareOut': (d, id) => ({ turns: [{ item: id('item'), person: id('person'), date: d.pick(DATES) }] }),
+};
+
+const NAMES = Object.keys(NEEDS) as CommandName[];
+
+/** A command's name and payload: as it would be, or with one of its values replaced by one that is none. */
+export function mutated(d: Dice, id: Ids): { name: CommandName; payload: unknown } {
+  const name = d.chance(0.85) ? d.pick(Object.keys(PLAIN) as CommandName[]) : d.pick(NAMES);
+  const payload = PLAIN[name]?.(d, id) ?? { item: id('item'), person: id('person'), list: id('list') };
+  if (d.chance(0.6)) return { name, payload };
+  const field = d.pick(Object.keys(payload).concat('extra'));
+  return { name, payload: d.chance(0.1) ? oddity(d) : { ...payload, [field]: oddity(d) } };
+}
+
+/** A value of no right kind. */
+export function oddity(d: Dice): unknown {
+  return d.pick<() => unknown>([
+    () => d.pick(WORDS),
+    () => d.pick(DATES),
+    () => d.pick(NUMBERS),
+    () => d.pick(DURATIONS),
+    () => d.uuid(d.pick([4, 5, 7])),
+    () => Array.from({ length: d.pick([0, 1, 600]) }, () => d.uuid()),
+    () => nested(d.pick([1, 50, 2_000])),
+    () => ({ __proto__: { polluted: true }, constructor: 'x' }),
+    () => null,
+    () => true,
+  ])();
+}
+
+function nested(depth: number): unknown {
+  let made: unknown = 'deep';
+  for (let nth = 0; nth < depth; nth++) made = nth % 2 ? [made] : { of: made };
+  return made;
+}
+
+/** A mail as somebody might send it, cut off, doubled or with nonsense in its head. */
+export function mutatedMail(d: Dice): string {
+  const headers = [
+    `From: ${d.pick(['Aino <aino@x.example>', '"', '<>', 'a@b, c@d', '@'.repeat(200)])}`,
+    `Subject: ${d.pick(WORDS).replace(/[\r\n\0]/g, ' ')}`,
+    `Message-ID: <${d.uuid()}@x.example>`,
+    d.pick(['Content-Type: text/html', 'Content-Type: multipart/mixed; boundary=b', 'Content-Type: text/calendar; method=REPLY', 'Content-Transfer-Encoding: base64', 'Auto-Submitted: no', 'Authentication-Results: ' + '('.repeat(500)]), // prettier-ignore
+  ];
+  const bodies = ['words', '--b\r\n'.repeat(300), 'BEGIN:VCALENDAR\r\nMETHOD:REPLY\r\n', '='.repeat(5_000), '<div>'.repeat(2_000)];
+  return [...headers, '', d.pick(bodies)].join('\r\n');
+}
