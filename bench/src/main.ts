@@ -7,6 +7,7 @@ import { calendarMonth } from './calendar.ts';
 import { shareOutMs } from './sharing-out.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
+import { unbrokenMs } from './unbroken.ts';
 import { checkoffAck, propagation } from './wire.ts';
 
 const demo = await startDemo();
@@ -16,6 +17,7 @@ try {
   await fanout(demo.base);
   await timerDrift(demo.base);
   commandsPerSecond();
+  unbrokenMs();
   captureParse();
   today10k();
   fitsNowMs();

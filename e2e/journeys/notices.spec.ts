@@ -95,10 +95,7 @@ test('a workshop without an account gets a mail, answers by its link without a s
   const plain = await (await browser.newContext({ javaScriptEnabled: false, viewport: PHONE })).newPage();
   await plain.goto(`${demo.base}/simulate/mailbox`);
   await plain.getByRole('link', { name: 'Aino handed you “Repair the engine”' }).click();
-  await plain
-    .getByRole('link', { name: /\/o\// })
-    .first()
-    .click();
+  await plain.getByRole('link', { name: /\/o\// }).first().click();
   await expect(plain.getByRole('heading', { name: 'For Workshop' })).toBeVisible();
   const asked = plain.getByRole('article').filter({ hasText: 'Repair the engine' });
   await asked.getByRole('button', { name: 'Can’t' }).click();
@@ -140,10 +137,7 @@ test('a workshop without an account gets a mail, answers by its link without a s
 async function linkIn(page: Page, running: RunningKotiva): Promise<string> {
   await page.goto(`${running.base}/simulate/mailbox`);
   await page.getByRole('link', { name: 'Aino handed you “Repair the engine”' }).click();
-  return (await page
-    .getByRole('link', { name: /\/o\// })
-    .first()
-    .getAttribute('href'))!;
+  return (await page.getByRole('link', { name: /\/o\// }).first().getAttribute('href'))!;
 }
 
 test('a reminder typed in the line rings at its time, is put off, rings again, and is done from the bell', async ({ demo, devices }) => {

@@ -8,7 +8,10 @@ test('what stands in the way of starting is said in a sentence', async ({ empty 
   writeFileSync(file, '');
   const port = String(await freePort());
   const taken = await startInVain('main', ['--port', String(empty.port), '--data', join(empty.data, 'other')]);
-  expect(taken).toEqual({ code: 1, said: `Port ${empty.port} is taken by another program. Choose another with --port or PORT.\n` });
+  expect(taken).toEqual({
+    code: 1,
+    said: `Port ${empty.port} is taken by another program. Choose another with --port or PORT, for mail with KOTIVA_SMTP_IN_PORT.\n`,
+  });
   const unwritable = await startInVain('main', ['--port', port, '--data', file]);
   expect(unwritable.code).toBe(1);
   expect(unwritable.said).toContain(`The data folder ${file} can't be written`);

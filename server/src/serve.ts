@@ -177,7 +177,7 @@ function orStop<T>(open: () => T): T {
 const isLoopback = (host: string): boolean => /^(127\.\d+\.\d+\.\d+|::1|localhost)$/.test(host);
 
 function sayListenError(error: NodeJS.ErrnoException, port: number): string {
-  if (error.code === 'EADDRINUSE') return `Port ${port} is taken by another program. Choose another port.`;
+  if (error.code === 'EADDRINUSE') return `Port ${port} is taken by another program. Choose another with --port or PORT, for mail with KOTIVA_SMTP_IN_PORT.`;
   if (error.code === 'EACCES') return `Port ${port} may not be opened by this user. Choose one above 1023.`;
   return `Port ${port} can't be opened: ${error.message}.`;
 }

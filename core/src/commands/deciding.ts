@@ -1,5 +1,5 @@
-import { NIL, v5 } from 'uuid';
-import type { IndexOf, Noun, Row } from '../model/nouns.ts';
+import { NIL, parse, v5 } from 'uuid';
+import { INDEXES, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
 import { isHere, type Person } from '../model/person.ts';
 import type { NoticeKind, Params } from '../model/said.ts';
 import { noticeId } from '../model/notice-id.ts';
@@ -64,8 +64,12 @@ export class Deciding {
   private readonly written = new Map<string, { noun: Noun; row: Row; made: boolean; fields: Record<string, unknown> }>();
   /** The same by noun: what is looked up again and again. */
   private readonly rowsOf = new Map<Noun, Map<string, Row>>();
+  /** By indexed field and value, the ids of those rows. */
+  private readonly lookups = new Map<string, Map<string, Set<string>>>();
   private readonly remembered = new Map<string, unknown>();
   private made = 0;
+  /** The command's id as the namespace of those made of it. */
+  private space: Uint8Array | undefined;
   private person: Person | null | undefined;
 
   constructor(
@@ -99,7 +103,8 @@ export class Deciding {
   }
 
   newId(): string {
-    return v5(String(this.made++), this.context.commandId);
+    this.space ??= parse(this.context.commandId);
+    return v5(String(this.made++), this.space);
   }
 
   /** The row, or a refusal: it is not there. Where rows are only partly held: no answer. */
@@ -121,11 +126,11 @@ export class Deciding {
   }
 
   by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] {
-    return this.merged(noun, this.reader.by(noun, field, value), (row) => (row as Record<string, unknown>)[String(field)] === value);
+    return this.merged(noun, this.reader.by(noun, field, value), this.writtenBy(noun, String(field), value));
   }
 
   all<N extends Noun>(noun: N): Row<N>[] {
-    return this.merged(noun, this.reader.all(noun), () => true);
+    return this.merged(noun, this.reader.all(noun), (this.rowsOf.get(noun)?.values() ?? []) as Iterable<Row<N>>);
   }
 
   /** Whether the whole house is held here: then what is not found is not there. */
@@ -210,6 +215,7 @@ export class Deciding {
   private write(noun: Noun, row: Row, made: boolean, fields: Record<string, unknown>): void {
     this.written.set(key(noun, row.id), { noun, row, made, fields });
     const rows = this.rowsOf.get(noun);
+    this.lookUp(noun, rows?.get(row.id), row);
     if (rows) rows.set(row.id, row);
     else this.rowsOf.set(noun, new Map([[row.id, row]]));
   }
@@ -218,12 +224,30 @@ export class Deciding {
     return this.rowsOf.get(noun)?.get(id) as Row<N> | undefined;
   }
 
-  private merged<N extends Noun>(noun: N, base: Row<N>[], matches: (row: Row<N>) => boolean): Row<N>[] {
+  /** What a lookup gives, with what this command has written in the place of what it wrote over. */
+  private merged<N extends Noun>(noun: N, base: Row<N>[], mine: Iterable<Row<N>>): Row<N>[] {
     const written = this.rowsOf.get(noun);
     if (!written) return base;
     const rows = base.filter((row) => !written.has(row.id));
-    for (const row of written.values()) if (matches(row as Row<N>)) rows.push(row as Row<N>);
+    for (const row of mine) rows.push(row);
     return rows;
+  }
+
+  /** The rows this command has written whose field has that value: they are looked up as often as others. */
+  private *writtenBy<N extends Noun>(noun: N, field: string, value: string): Generator<Row<N>> {
+    for (const id of this.lookups.get(`${noun}.${field}`)?.get(value) ?? []) yield this.own(noun, id)!;
+  }
+
+  private lookUp(noun: Noun, before: Row | undefined, row: Row): void {
+    for (const field of INDEXES[noun] as readonly string[]) {
+      const name = `${noun}.${field}`;
+      const [was, is] = [before, row].map((one) => (one as unknown as Record<string, unknown> | undefined)?.[field]);
+      if (before && was === is) continue;
+      const ids = this.lookups.get(name) ?? new Map<string, Set<string>>();
+      this.lookups.set(name, ids);
+      if (typeof was === 'string') ids.get(was)?.delete(row.id);
+      if (typeof is === 'string') ids.set(is, (ids.get(is) ?? new Set<string>()).add(row.id));
+    }
   }
 }
 

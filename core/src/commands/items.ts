@@ -13,7 +13,7 @@ import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fie
 import { commandKind } from './kind.ts';
 import { refuse } from './reasons.ts';
 import { removeWhole } from './removing.ts';
-import { askForSpot, moveStepsAlong, NEIGHBOURS, putBeside, SPOT, spotOf } from './spot.ts';
+import { askForSpot, moveStepsAlong, NEIGHBOURS, putAllBeside, SPOT, spotOf } from './spot.ts';
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
 
@@ -122,18 +122,16 @@ export const moveItem = commandKind({
   },
   decide({ items, after, before, ...target }, d) {
     const spot = spotOf(target, d);
-    let previous = after;
     for (const itemId of items) {
       const item = d.need('item', itemId);
       if (spot.parentId && isUnder(spot.parentId, itemId, d)) refuse('into-itself', { title: item.title });
       const from = item.listId;
       // an own pile belongs to its maker: what is taken out of a list into it becomes theirs
       d.set('item', itemId, { ...spot, ...(spot.listId === null && spot.parentId === null ? { makerId: d.actor.id } : {}) });
-      putBeside(itemId, spot, { after: previous, before }, d);
       moveStepsAlong(itemId, spot, d);
       if (from !== spot.listId) d.enter('item.move', { itemId }, { from: nameOfList(from, d), to: nameOfList(spot.listId, d) });
-      previous = itemId;
     }
+    putAllBeside(items, spot, { after, before }, d);
   },
 });
 

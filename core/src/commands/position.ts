@@ -26,15 +26,21 @@ export interface Neighbours {
  * A key beside the neighbour named; with neither, at the end; `after: null` alone, at the top. A neighbour that is gone is passed over.
  * Where two siblings share a key, all are spaced anew: `respaced` says how, by id.
  */
-export function keyBeside(siblings: readonly Placed[], { after, before }: Neighbours): { position: string; respaced: Map<string, string> } {
+export function keyBeside(siblings: readonly Placed[], neighbours: Neighbours): { position: string; respaced: Map<string, string> } {
+  const { positions, respaced } = keysBeside(siblings, neighbours, 1);
+  return { position: positions[0]!, respaced };
+}
+
+/** Keys for several one after the other in that place. */
+export function keysBeside(siblings: readonly Placed[], { after, before }: Neighbours, many: number): { positions: string[]; respaced: Map<string, string> } {
   const ordered = [...siblings].sort(byPosition);
   const slot = slotOf(ordered, after, before);
   const left = ordered[slot - 1]?.position ?? null;
   const right = ordered[slot]?.position ?? null;
-  if (left === null || right === null || left < right) return { position: generateKeyBetween(left, right), respaced: new Map() };
-  const keys = generateNKeysBetween(null, null, ordered.length + 1);
-  const respaced = new Map(ordered.map((one, index) => [one.id, keys[index < slot ? index : index + 1]!]));
-  return { position: keys[slot]!, respaced };
+  if (left === null || right === null || left < right) return { positions: generateNKeysBetween(left, right, many), respaced: new Map() };
+  const keys = generateNKeysBetween(null, null, ordered.length + many);
+  const respaced = new Map(ordered.map((one, index) => [one.id, keys[index < slot ? index : index + many]!]));
+  return { positions: keys.slice(slot, slot + many), respaced };
 }
 
 function slotOf(ordered: readonly Placed[], after: string | null | undefined, before: string | null | undefined): number {

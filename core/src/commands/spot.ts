@@ -4,7 +4,7 @@ import { Id } from '../model/row.ts';
 import { withBelow } from '../reader/tree.ts';
 import type { Deciding } from './deciding.ts';
 import type { Ask } from './may.ts';
-import { keyBeside } from './position.ts';
+import { keysBeside, type Neighbours } from './position.ts';
 
 /** Where an item lies: in a list and maybe a section, under another item, or in its maker's own pile. */
 export interface Spot {
@@ -40,11 +40,15 @@ export const askForSpot = ({ list, parent }: { list?: string | null; parent?: st
   parent ? { deed: 'change', item: parent } : list ? { deed: 'add', list } : { deed: 'keep' };
 
 /** Puts an item beside the neighbours named. */
-export function putBeside(itemId: string, place: Spot, neighbours: { after?: string | null; before?: string | null }, d: Deciding): void {
-  const siblings = siblingsAt(place, d.need('item', itemId).makerId, d).filter((item) => item.id !== itemId);
-  const { position, respaced } = keyBeside(siblings, neighbours);
+export const putBeside = (itemId: string, place: Spot, neighbours: Neighbours, d: Deciding): void => putAllBeside([itemId], place, neighbours, d);
+
+/** Puts items that lie there one after the other beside the neighbours named: those are looked up once, however many there are. */
+export function putAllBeside(itemIds: readonly string[], place: Spot, neighbours: Neighbours, d: Deciding): void {
+  const moved = new Set(itemIds);
+  const siblings = siblingsAt(place, d.need('item', itemIds[0]!).makerId, d).filter((item) => !moved.has(item.id));
+  const { positions, respaced } = keysBeside(siblings, neighbours, moved.size);
   for (const [id, key] of respaced) d.set('item', id, { position: key });
-  d.set('item', itemId, { position });
+  for (const [nth, id] of [...moved].entries()) d.set('item', id, { position: positions[nth] });
 }
 
 /** What is under an item goes where it goes. */

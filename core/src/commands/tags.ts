@@ -18,21 +18,33 @@ export function tagsInSight(person: Person, d: { all: Reader['all']; find: Decid
   return seen;
 }
 
-function knownTags(d: Deciding): Tag[] {
-  // whole once for a command: the tags it makes are its actor's own
-  const inSight = d.once('tags in sight', () => tagsInSight(d.actor, d));
-  return d.all('tag').filter((tag) => !tag.removedAt && (tag.makerId === d.actor.id || inSight.has(tag.id)));
-}
+/** The tags there are by the word they are known by, worked out once for a command: those it makes it remembers itself. */
+const tagsByWord = (d: Deciding): Map<string, Tag[]> =>
+  d.once('tags by word', () => {
+    const byWord = new Map<string, Tag[]>();
+    for (const tag of d.all('tag')) if (!tag.removedAt) byWord.set(tagKey(tag.name), [...(byWord.get(tagKey(tag.name)) ?? []), tag]);
+    return byWord;
+  });
+
+/** The tag a word means to the actor: one of their own, or carried by something they see. */
+const knownTag = (name: string, d: Deciding): Tag | undefined =>
+  tagsByWord(d)
+    .get(tagKey(name))
+    ?.find((tag) => isKnown(tag, d));
+
+const isKnown = (tag: Tag, d: Deciding): boolean =>
+  tag.makerId === d.actor.id ||
+  d.once(`sees ${tag.id}`, () => d.all('item').some((item) => item.tagIds.includes(tag.id) && footingsOnItem(item, d.actor, d).length > 0));
 
 /** The tags of these names: those the actor knows, and new ones for words never used. Each once, in the order given. */
 export function tagsNamed(names: readonly string[], d: Deciding): string[] {
   if (names.length === 0) return [];
-  const byKey = new Map(knownTags(d).map((tag) => [tagKey(tag.name), tag.id]));
   const ids = names.map((name) => {
-    const key = tagKey(name);
-    const id = byKey.get(key) ?? insertTag(name, {}, d).id;
-    byKey.set(key, id);
-    return id;
+    const known = knownTag(name, d);
+    if (known) return known.id;
+    const made = insertTag(name, {}, d);
+    tagsByWord(d).set(tagKey(name), [made]);
+    return made.id;
   });
   return [...new Set(ids)];
 }
@@ -54,7 +66,7 @@ export const makeTag = commandKind({
   payload: z.object({ name: TagName, colour: z.optional(Colour), parent: z.optional(z.nullable(Id)) }),
   asks: () => [{ deed: 'keep' }],
   decide({ name, colour, parent }, d) {
-    if (knownTags(d).some((tag) => tagKey(tag.name) === tagKey(name))) refuse('tag-exists', { name }, 'name');
+    if (knownTag(name, d)) refuse('tag-exists', { name }, 'name');
     if (parent) d.need('tag', parent);
     insertTag(name, { colour, parentId: parent ?? null }, d);
   },
@@ -66,7 +78,8 @@ export const changeTag = commandKind({
   asks: ({ tag }, d) => [shaping(tag, d)],
   decide({ tag: tagId, name, colour, parent }, d) {
     d.need('tag', tagId);
-    if (name !== undefined && knownTags(d).some((other) => other.id !== tagId && tagKey(other.name) === tagKey(name))) refuse('tag-exists', { name }, 'name');
+    const same = name === undefined ? [] : (tagsByWord(d).get(tagKey(name)) ?? []);
+    if (same.some((other) => other.id !== tagId && isKnown(other, d))) refuse('tag-exists', { name: name! }, 'name');
     if (parent) d.need('tag', parent);
     d.set('tag', tagId, { name: name?.trim().replace(/\s+/g, ' '), colour, parentId: parent });
   },

@@ -36,6 +36,19 @@ export function nudgeOf(part: Part, house: Pick<House, 'zone' | 'dayParts' | 'pa
 
 /** The next round of everybody who has one, earliest first. Never two of a person within one window. */
 export function nudgeRounds(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): NudgeRound[] {
+  const working = nudgeRoundsInSteps(house, rows);
+  for (;;) {
+    const step = working.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** Nudges worked out between one pause and the next. */
+const AT_ONCE = 100;
+
+/** The same, with pauses: where there are thousands of parts, others have their turn in between. */
+export function* nudgeRoundsInSteps(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): Generator<void, NudgeRound[]> {
+  let worked = 0;
   const nudges = new Map<string, { partId: string; at: string }[]>();
   const last = new Map<string, string>();
   for (const part of rows.all('part')) {
@@ -43,6 +56,7 @@ export function nudgeRounds(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, ro
     if (part.nudgedAt !== null && part.nudgedAt > (last.get(part.personId) ?? '')) last.set(part.personId, part.nudgedAt);
     if (part.standing === 'completed') continue;
     const nudge = nudgeOf(part, house, rows);
+    if (++worked % AT_ONCE === 0) yield;
     if (!nudge) continue;
     const known = nudges.get(part.personId);
     if (known) known.push({ partId: part.id, at: nudge.at });

@@ -39,12 +39,6 @@ export function isZone(zone: string): boolean {
   }
 }
 
-/** Whether a date exists: the shape alone lets 31 February pass. */
-export function isMoment(moment: string): boolean {
-  try {
-    Temporal.PlainDateTime.from(moment, { overflow: 'reject' });
-    return true;
-  } catch {
-    return false;
-  }
-}
+/** Whether a date exists, with an hour or without: the shape alone lets 31 February pass. */
+export const isMoment = (moment: string): boolean => MOMENT.test(moment) && civilFromDays(daysOf(moment)) === moment.slice(0, 10);
+const MOMENT = /^\d{4}-\d\d-\d\d(?:T(?:[01]\d|2[0-3]):[0-5]\d)?$/;

@@ -16,7 +16,7 @@ export function takeFolder(folder: string): () => void {
     mkdirSync(folder, { recursive: true, mode: 0o700 });
     chmodSync(folder, 0o700);
   } catch (error) {
-    throw new Unusable(`The data folder ${folder} can't be used: ${(error as Error).message}. Choose another with --data or KOTIVA_DATA.`);
+    throw new Unusable(`The data folder ${folder} can't be written: ${(error as Error).message}. Choose another with --data or KOTIVA_DATA.`);
   }
   const release = lock(folder);
   keepPrivate(folder);

@@ -1,7 +1,7 @@
 import { INDEXES, NOUNS, type IndexOf, type Noun, type Row } from '@kotiva/core';
 
-/** Above this many rows everything is forgotten and read anew: a house is far smaller. */
-const MOST_ROWS = 50_000;
+/** Above this many rows everything is forgotten and read anew, the next time it is begun with. */
+const MOST_ROWS = 200_000;
 
 type Ids = Map<string, Set<string>>;
 
@@ -13,6 +13,8 @@ export class RowCache {
   private rows = new Map<Noun, Map<string, Row>>();
   private lookups = new Map<string, Ids>();
   private complete = new Set<Noun>();
+  /** Lookups of every value there is: what is not in them does not exist. */
+  private wholeLookups = new Set<string>();
   private count = 0;
 
   get<N extends Noun>(noun: N, id: string): Row<N> | undefined {
@@ -28,14 +30,16 @@ export class RowCache {
     return [...(this.rows.get(noun)?.values() ?? [])] as Row<N>[];
   }
 
-  /** The rows of a lookup made before, or undefined if it was not. */
+  /** The rows of a lookup made before, or that can be made of what is held; undefined if not. */
   by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] | undefined {
-    const ids = this.lookups.get(lookupName(noun, String(field)))?.get(value);
-    return ids && [...ids].map((id) => this.get(noun, id)!);
+    const name = lookupName(noun, String(field));
+    if (this.complete.has(noun) && !this.wholeLookups.has(name)) this.lookUpAll(noun, String(field), name);
+    const ids = this.lookups.get(name)?.get(value);
+    if (ids === undefined) return this.wholeLookups.has(name) ? [] : undefined;
+    return [...ids].map((id) => this.get(noun, id)!);
   }
 
   put(noun: Noun, row: Row): void {
-    if (this.count >= MOST_ROWS) this.forget();
     const rows = this.rows.get(noun) ?? new Map<string, Row>();
     this.rows.set(noun, rows);
     const old = rows.get(row.id);
@@ -57,11 +61,33 @@ export class RowCache {
     this.complete.add(noun);
   }
 
+  /** Some of a noun, of which more is still to be read. */
+  keepSome<N extends Noun>(noun: N, rows: readonly Row<N>[]): void {
+    for (const row of rows) if (this.get(noun, row.id) === undefined) this.put(noun, row);
+  }
+
+  isWhole(noun: Noun): void {
+    this.complete.add(noun);
+  }
+
+  /** Between one thing and the next: never in the middle, where what is known to be whole would have holes. */
+  trim(): void {
+    if (this.count > MOST_ROWS) this.forget();
+  }
+
   forget(): void {
     this.rows.clear();
     this.lookups.clear();
+    this.wholeLookups.clear();
     this.complete.clear();
     this.count = 0;
+  }
+
+  private lookUpAll(noun: Noun, field: string, name: string): void {
+    const lookup: Ids = new Map();
+    for (const row of this.rows.get(noun)?.values() ?? []) enter(lookup, (row as unknown as Record<string, unknown>)[field], row.id);
+    this.lookups.set(name, lookup);
+    this.wholeLookups.add(name);
   }
 
   /** A row that was written leaves the lookups of its old value and enters those of its new one, where they were made. */
@@ -70,8 +96,16 @@ export class RowCache {
     if (!lookup) return;
     const [before, now] = [old, row].map((one) => (one as unknown as Record<string, unknown> | undefined)?.[field]);
     if (typeof before === 'string' && before !== now) lookup.get(before)?.delete(row.id);
-    if (typeof now === 'string') lookup.get(now)?.add(row.id);
+    if (this.wholeLookups.has(lookupName(noun, field))) enter(lookup, now, row.id);
+    else if (typeof now === 'string') lookup.get(now)?.add(row.id);
   }
+}
+
+function enter(lookup: Ids, value: unknown, id: string): void {
+  if (typeof value !== 'string') return;
+  const ids = lookup.get(value);
+  if (ids) ids.add(id);
+  else lookup.set(value, new Set([id]));
 }
 
 const lookupName = (noun: Noun, field: string): string => `${noun}.${field}`;

@@ -24,7 +24,17 @@ interface Statement {
 }
 type Values = Record<string, unknown>;
 
+/** Rows read at a time where all are read. */
+const AT_ONCE = 500;
+
 const columnsOf = Object.fromEntries(NOUNS.map((noun) => [noun, getTableColumns(nounTables[noun])])) as unknown as Record<Noun, Record<string, Column>>;
+
+const ofEachNoun = <T>(make: (noun: Noun) => T) => Object.fromEntries(NOUNS.map((noun) => [noun, make(noun)])) as Record<Noun, T>;
+const fieldsOf = ofEachNoun((noun) => Object.keys(columnsOf[noun]));
+/** Put together once: a row is written thousands of times. */
+const INSERTS = ofEachNoun(
+  (noun) => `INSERT INTO "${noun}" (${fieldsOf[noun].map((field) => `"${field}"`).join(', ')}) VALUES (${fieldsOf[noun].map(() => '?').join(', ')})`,
+);
 
 /**
  * The rows of a whole house in SQLite: what `decide` reads through on the server, and where its changes are written.
@@ -66,6 +76,25 @@ export class SqliteRows implements Reader {
     return rows;
   }
 
+  /** Reads all of a noun a piece at a time; what is written in between is held anyway. */
+  *loading(noun: Noun): Generator<void> {
+    if (this.cache.isComplete(noun) || !CACHED.includes(noun)) return;
+    const next = this.prepared(`SELECT rowid AS _at, * FROM "${noun}" WHERE "houseId" = ? AND rowid > ? ORDER BY rowid LIMIT ${AT_ONCE}`);
+    for (let from = 0; ;) {
+      const found = next.all(this.houseId, from) as (Values & { _at: number })[];
+      this.cache.keepSome(noun, this.read(noun, found) as never);
+      if (found.length < AT_ONCE) break;
+      from = Number(found.at(-1)!._at);
+      yield;
+    }
+    this.cache.isWhole(noun);
+  }
+
+  /** Before something is begun with. */
+  trim(): void {
+    this.cache.trim();
+  }
+
   /** After a transaction that was rolled back: what was written in it is not there. */
   forget(): void {
     this.cache.forget();
@@ -90,12 +119,11 @@ export class SqliteRows implements Reader {
     const held = change.made ? 'absent' : this.get(change.noun, change.id);
     const before = typeof held === 'string' ? undefined : held;
     const row = applyChange(before, change, writer);
-    const after = toDriver(change.noun, row);
-    const fields = before ? [...Object.keys(change.fields), 'seq', 'stamps'] : Object.keys(after);
-    const names = fields.map((field) => `"${field}"`);
-    const values = fields.map((field) => after[field]);
-    if (before) this.prepared(`UPDATE "${change.noun}" SET ${names.map((name) => `${name} = ?`).join(', ')} WHERE id = ?`).run(...values, change.id);
-    else this.prepared(`INSERT INTO "${change.noun}" (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`).run(...values);
+    if (before) {
+      const fields = [...Object.keys(change.fields), 'seq', 'stamps'];
+      const names = fields.map((field) => `"${field}" = ?`).join(', ');
+      this.prepared(`UPDATE "${change.noun}" SET ${names} WHERE id = ?`).run(...toDriver(change.noun, row, fields), change.id);
+    } else this.prepared(INSERTS[change.noun]).run(...toDriver(change.noun, row, fieldsOf[change.noun]));
     if (CACHED.includes(change.noun)) this.cache.put(change.noun, row);
     return recordOf(change, before);
   }
@@ -122,11 +150,9 @@ export function fromDriver(noun: Noun, values: Values): Row {
   return row as unknown as Row;
 }
 
-function toDriver(noun: Noun, row: Row): Values {
-  const values: Values = {};
-  for (const [field, column] of Object.entries(columnsOf[noun])) {
+/** The values of some fields as the database holds them, in their order. */
+const toDriver = (noun: Noun, row: Row, fields: readonly string[]): unknown[] =>
+  fields.map((field) => {
     const value = (row as unknown as Values)[field];
-    values[field] = value === null || value === undefined ? null : column.mapToDriverValue(value as never);
-  }
-  return values;
-}
+    return value === null || value === undefined ? null : columnsOf[noun][field]!.mapToDriverValue(value as never);
+  });

@@ -164,7 +164,7 @@ describe('what can’t be used ends the start with one sentence', () => {
   test('a folder that is a file', () => {
     const data = join(folder, 'a-file');
     writeFileSync(data, '');
-    return refused(data, /can't be used/);
+    return refused(data, /The data folder .* can't be written/);
   });
 
   test('a port for mail that is taken', async () => {

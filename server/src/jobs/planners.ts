@@ -5,6 +5,7 @@ import {
   lastCallsAhead,
   nextAppearance,
   nudgeRounds,
+  nudgeRoundsInSteps,
   purgesAhead,
   ringId,
   ringsAhead,
@@ -28,14 +29,20 @@ export interface Due {
   payload: unknown;
 }
 
-/** What comes of its kind, the next first, and no more than is asked for. It follows from the rows alone; `now` says only which day it is. */
-export type Planner = (house: House, rows: Reader, now: string) => Iterable<Due>;
+/**
+ * What comes of its kind, the next first, and no more than is asked for. It follows from the rows alone; `now` says only which day it
+ * is. Null: nothing yet, others may have their turn.
+ */
+export type Planner = (house: House, rows: Reader, now: string) => Iterable<Due | null>;
 
 /** What core reads is a part of every reader. */
 const as = <R>(rows: Reader): R => rows as unknown as R;
 
-function* nudges(house: House, rows: Reader): Generator<Due> {
-  for (const round of nudgeRounds(house, as(rows))) yield roundDue(house, round);
+function* nudges(house: House, rows: Reader): Generator<Due | null> {
+  const working = nudgeRoundsInSteps(house, as(rows));
+  let step = working.next();
+  for (; !step.done; step = working.next()) yield null;
+  for (const round of step.value) yield roundDue(house, round);
 }
 
 const roundDue = ({ id: houseId }: House, { personId, at, partIds }: NudgeRound): Due => ({
@@ -78,15 +85,17 @@ function* forgetting(house: House, rows: Reader): Generator<Due> {
 }
 
 /** The next occurrence of each chore: when its day begins, or now where the last is over. */
-function chores(house: House, rows: Reader, now: string): Due[] {
-  const found = rows.all('series').flatMap((series): Due[] => {
+function* chores(house: House, rows: Reader, now: string): Generator<Due | null> {
+  const found: Due[] = [];
+  for (const series of rows.all('series')) {
     const next = nextAppearance(series, now, house, rows);
-    if (!next) return [];
+    if (found.length % 20 === 19) yield null;
+    if (!next) continue;
     const { recurrenceId } = next.occurrence;
     const payload = { series: series.id, recurrenceId };
-    return [{ houseId: house.id, at: next.at, id: v5(`appear:${recurrenceId}`, series.id), name: 'chore.appear', payload }];
-  });
-  return earliestFirst(found, ({ id }) => id);
+    found.push({ houseId: house.id, at: next.at, id: v5(`appear:${recurrenceId}`, series.id), name: 'chore.appear', payload });
+  }
+  yield* earliestFirst(found, ({ id }) => id);
 }
 
 function* holidays(house: House, _rows: Reader, now: string): Generator<Due> {

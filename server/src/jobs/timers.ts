@@ -1,4 +1,4 @@
-import { epochOf, instantOf, isHere, WINDOW_MS, type House, type Reader } from '@kotiva/core';
+import { epochOf, instantOf, isHere, WINDOW_MS, type House, type Noun, type Reader } from '@kotiva/core';
 import type { Clock } from '../clock.ts';
 import { isOfStorage } from '../db/faults.ts';
 import type { Raw } from '../db/open.ts';
@@ -154,6 +154,7 @@ export class Timers {
       return this.rest(houseId, made, error);
     }
     if (typeof house === 'string') return;
+    for (const noun of PLANNED) yield* this.ledger.rows(houseId).loading(noun);
     let failed = 0;
     for (const [name, planner] of Object.entries(this.planners)) {
       const key = plannerKey(houseId, name);
@@ -164,7 +165,7 @@ export class Timers {
         continue;
       }
       try {
-        const due = this.firstOf(planner(house, rows, this.clock.now()), made);
+        const due = yield* this.firstOf(planner(house, rows, this.clock.now()), made);
         if (due && (made.next === null || due.at < made.next.at)) made.next = due;
         this.setbacks.clear(key);
       } catch (error) {
@@ -187,8 +188,12 @@ export class Timers {
   }
 
   /** The first that is not set aside. */
-  private firstOf(dues: Iterable<Due>, made: Known): Due | null {
+  private *firstOf(dues: Iterable<Due | null>, made: Known): Generator<void, Due | null> {
     for (const due of dues) {
+      if (due === null) {
+        yield;
+        continue;
+      }
       const aside = this.setbacks.until(dueKey(due.id));
       if (aside === null) return due;
       made.again = earlier(made.again, aside);
@@ -205,6 +210,9 @@ export class Timers {
     return (found as { houseId: string }[]).map(({ houseId }) => houseId);
   }
 }
+
+/** What the planners read all of. */
+const PLANNED: readonly Noun[] = ['person', 'item', 'part', 'series', 'override', 'alarm', 'wait', 'visit', 'noticeChoices', 'timeAway'];
 
 const earlier = (a: string | null, b: string | null): string | null => (a === null || (b !== null && b < a) ? b : a);
 

@@ -158,6 +158,7 @@ export class Ledger {
 
   private inTransaction(houseId: string, task: () => Outcome): Outcome {
     const { begin, commit, rollback } = this.statements;
+    this.houses.get(houseId)?.trim();
     begin.run();
     try {
       const outcome = task();
@@ -195,9 +196,10 @@ export class Ledger {
       return outcome;
     }
     const reach = reachOf(decision.changes, rows);
-    const tooFar = reachesFar(reach, rows);
+    const concerned = () => this.readers(rows).filter(({ id }) => reach.people === null || reach.people.has(id));
+    const tooFar = reachesFar(reach, rows, concerned().length);
     const watched = !tooFar && !reachesNothing(reach);
-    const before = watched ? seenInReach(reach, rows, this.readers(rows)) : null;
+    const before = watched ? seenInReach(reach, rows, concerned()) : null;
     const seq = this.nextSeq(command.houseId);
     const recorded: RecordedCommand = rows.apply(decision.changes, {
       commandId: command.id,
@@ -207,11 +209,11 @@ export class Ledger {
       seq,
     });
     if (before) {
-      const after = seenInReach(reach, rows, this.readers(rows));
+      const after = seenInReach(reach, rows, concerned());
       for (const { personId, noun, rowId } of differences(before, after)) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
     }
     // who sees what is not compared row by row: their devices begin anew
-    const anew = tooFar ? this.readers(rows).map(({ id }) => id) : otherRole(decision.changes);
+    const anew = tooFar ? concerned().map(({ id }) => id) : otherRole(decision.changes);
     for (const personId of anew) this.statements.sight.run(command.houseId, personId, seq, RESET, RESET);
     for (const write of this.besides) write(command.houseId, decision.changes, rows, { account, now });
     const outcome: Outcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };

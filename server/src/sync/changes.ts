@@ -1,6 +1,6 @@
 import { NOUNS, type Noun, type Person, type Row } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
-import { fromDriver, type SqliteRows } from '../db/sqlite-rows.ts';
+import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { RESET } from './reach.ts';
 import { Sight } from './visibility.ts';
 
@@ -37,12 +37,10 @@ interface Key {
 export class ChangeFeed {
   private readonly keys;
   private readonly resets;
-  private readonly bySeq = new Map<Noun, ReturnType<Raw['prepare']>>();
 
   constructor(raw: Raw) {
     this.keys = raw.prepare(KEYS_POSITIONAL);
     this.resets = raw.prepare('SELECT seq FROM sight WHERE "houseId" = ? AND "personId" = ? AND seq > ? AND noun = ? LIMIT 1');
-    for (const noun of NOUNS) this.bySeq.set(noun, raw.prepare(`SELECT * FROM "${noun}" WHERE id = ?`));
   }
 
   /**
@@ -56,8 +54,8 @@ export class ChangeFeed {
     const put: Page['put'] = [];
     const evict: Page['evict'] = [];
     for (const { noun, id, sighted } of unique(keys).values()) {
-      const values = this.bySeq.get(noun)!.get(id) as Record<string, unknown> | undefined;
-      const row = values ? fromDriver(noun, values) : undefined;
+      const held = rows.get(noun, id);
+      const row = typeof held === 'string' ? undefined : held;
       if (row && sight.sees(noun, row)) put.push({ noun, row: sight.shown(noun, row) });
       else if (sighted) evict.push({ noun, id });
     }

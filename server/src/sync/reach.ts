@@ -18,6 +18,8 @@ export interface Reach {
   singles: Set<`${Single}:${string}`>;
   /** Tags that items carry now, or did. */
   tags: Set<string>;
+  /** Whose rights are touched; null: anybody's. */
+  people: Set<string> | null;
   everything: boolean;
 }
 
@@ -35,10 +37,12 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
 };
 
 export function reachOf(changes: readonly Change[], reader: Reader): Reach {
-  const reach: Reach = { lists: new Set(), items: new Set(), series: new Set(), singles: new Set(), tags: new Set(), everything: false };
+  const reach: Reach = { lists: new Set(), items: new Set(), series: new Set(), singles: new Set(), tags: new Set(), people: new Set(), everything: false };
   const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
-  for (const { noun, id, made, fields } of changes) {
+  for (const change of changes) {
+    const { noun, id, made, fields } = change;
     if (!TOUCHING[noun]?.some((field) => field in fields)) continue;
+    touchPeople(reach, change, reader);
     // who comes new has seen nothing before: their devices begin at the beginning
     if (noun === 'person') reach.everything ||= !made;
     if (isSingle(noun) && !made) reach.singles.add(`${noun}:${id}`);
@@ -52,6 +56,17 @@ export function reachOf(changes: readonly Change[], reader: Reader): Reach {
     }
   }
   return reach;
+}
+
+/** A handover touches who has it, had it or gave it; a sharing who it is with, and managers, who see what is shared with anybody. */
+function touchPeople(reach: Reach, { noun, id, made, fields }: Change, reader: Reader): void {
+  if (reach.people === null) return;
+  // a new item changes nobody's rights; its tags may come into anybody's sight
+  if (noun === 'item' && made && (fields as Partial<Item>).tagIds!.length === 0) return;
+  if (noun !== 'part' && noun !== 'share') return void (reach.people = null);
+  for (const row of [fields, reader.get(noun, id)] as Record<string, unknown>[])
+    for (const field of ['personId', 'giverId', 'originId']) if (typeof row[field] === 'string') reach.people.add(row[field]);
+  if (noun === 'share') for (const person of reader.all('person')) if (person.role === 'manager') reach.people.add(person.id);
 }
 
 /** The tags it carries, and where it moves itself it and what lies under it. A new one is seen by whoever sees its place. */
@@ -77,14 +92,14 @@ export const reachesNothing = ({ lists, items, series, singles, tags, everything
 
 /** In the place of a noun and an id: everything is to be fetched anew. */
 export const RESET = '*';
-/** Rows whose readers are compared one by one; beyond, devices are told to begin anew. */
-const MOST_COMPARED = 1_000;
+/** Rows looked at for everybody concerned; beyond, their devices are told to begin anew. */
+const MOST_COMPARED = 1_500;
 
-/** Whether comparing would take too long. Counts no further than it has to. */
-export function reachesFar(reach: Reach, reader: Reader): boolean {
+/** Whether comparing for so many people would take too long. Counts no further than it has to. */
+export function reachesFar(reach: Reach, reader: Reader, people: number): boolean {
   if (reachesNothing(reach)) return false;
   let many = 0;
-  for (const _row of rowsInReach(reach, reader)) if ((many += 1) > MOST_COMPARED) return true;
+  for (const _row of rowsInReach(reach, reader)) if ((many += people) > MOST_COMPARED) return true;
   return false;
 }
 

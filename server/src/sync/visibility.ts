@@ -19,6 +19,9 @@ import {
   type Activity,
 } from '@kotiva/core';
 
+/** Above so many, all tags are worked out together. */
+const FEW_TAGS = 20;
+
 /**
  * Who sees what: for changes, the live stream and everything else that leaves the server.
  * One `Sight` answers for one person at one moment; it remembers what it worked out.
@@ -27,6 +30,8 @@ export class Sight {
   private readonly lists = new Map<string, boolean>();
   private readonly items = new Map<string, readonly Footing[]>();
   private tags: ReadonlySet<string> | null = null;
+  /** Tags asked about one by one: most often the first item that carries one is seen. */
+  private readonly fewTags = new Map<string, boolean>();
   private readonly rows: { find<N extends Noun>(noun: N, id: string): Row<N> | undefined; by: Reader['by'] };
 
   constructor(
@@ -135,8 +140,16 @@ export class Sight {
   }
 
   private seesTag(tagId: string): boolean {
-    this.tags ??= tagsInSight(this.person, { ...this.rows, all: (noun) => this.reader.all(noun) });
-    return this.tags.has(tagId);
+    if (this.tags) return this.tags.has(tagId);
+    const known = this.fewTags.get(tagId);
+    if (known !== undefined) return known;
+    if (this.fewTags.size >= FEW_TAGS) {
+      this.tags = tagsInSight(this.person, { ...this.rows, all: (noun) => this.reader.all(noun) });
+      return this.tags.has(tagId);
+    }
+    const seen = this.reader.all('item').some((item) => item.tagIds.includes(tagId) && this.footings(item.id, item).length > 0);
+    this.fewTags.set(tagId, seen);
+    return seen;
   }
 
   private seesItem(itemId: string): boolean {
