@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { civilFromDays, daysOf } from '../time/epoch.ts';
 
 /** A UUID of any version. Commands carry version 7, everything decided from them version 5 (RFC 9562). */
 export const Id = z.uuid();
@@ -22,7 +23,9 @@ export interface YearsRefused {
 
 const DATE = '\\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\\d|3[01])';
 const HOUR = '([01]\\d|2[0-3]):[0-5]\\d';
-const shaped = (source: string, first = FIRST_YEAR) => z.string().check(z.regex(new RegExp(`^${source}$`)), years(first, LAST_YEAR));
+/** The shape alone lets 31 February pass. */
+const exists = z.refine<string>((text) => civilFromDays(daysOf(text)) === text.slice(0, 10));
+const shaped = (source: string, first = FIRST_YEAR) => z.string().check(z.regex(new RegExp(`^${source}$`)), years(first, LAST_YEAR), exists);
 
 /** A moment on the time line: UTC, milliseconds, `2026-11-24T10:42:00.000Z`. Fixed width, so text order is time order. */
 export const Instant = shaped(`${DATE}T${HOUR}:[0-5]\\d\\.\\d{3}Z`);

@@ -1,8 +1,8 @@
 import { Temporal } from 'temporal-polyfill';
-import { civilFromDays, daysFromCivil, epochOf, instantOf, minutesOf, weekdayOfDay } from './epoch.ts';
+import { civilFromDays, daysOf, epochOf, instantOf, minutesOf, weekdayOfDay } from './epoch.ts';
 import { zoneMinutes } from './zone-minutes.ts';
 
-export { epochOf, instantOf };
+export { daysOf, epochOf, instantOf };
 
 /** The calendar date an instant has in a zone. */
 export const calendarDateOf = (instant: string, zone: string): string => wallClockOf(instant, zone).slice(0, 10);
@@ -26,9 +26,6 @@ export const addDays = (date: string, days: number): string => civilFromDays(day
 
 /** ISO 8601 day of the week, Monday 1 … Sunday 7. */
 export const weekdayOf = (date: string): number => weekdayOfDay(daysOf(date));
-
-/** Days since the epoch of a date that exists; of a moment, of its date. */
-export const daysOf = (date: string): number => daysFromCivil(Number(date.slice(0, 4)), Number(date.slice(5, 7)), Number(date.slice(8, 10)));
 
 export function isZone(zone: string): boolean {
   try {

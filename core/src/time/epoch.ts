@@ -40,6 +40,9 @@ export function daysFromCivil(year: number, month: number, day: number): number 
   return era * 146_097 + yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + dayOfYear - 719_468;
 }
 
+/** Days since the epoch of a date that exists, written as `2026-11-24`; of a moment, of its date. */
+export const daysOf = (date: string): number => daysFromCivil(Number(date.slice(0, 4)), Number(date.slice(5, 7)), Number(date.slice(8, 10)));
+
 /** A date of the proleptic Gregorian calendar. */
 export interface Civil {
   year: number;
