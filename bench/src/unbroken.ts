@@ -77,6 +77,9 @@ export function unbrokenMs(): void {
   timed('move_500', LARGE_MS, (nth) => give('Aino', 'item.move', { items: some(1_000, 500), list: lists[nth] }));
   timed('share', LARGE_MS, (nth) => give('Aino', 'list.share', { list: lists[8], person: person('Tapio'), access: nth % 2 ? null : 'view' }));
   timed('remove_500', LARGE_MS, (nth) => give('Aino', 'item.remove', { items: some(2_000 + 500 * nth, 500) }));
+  const turns = (nth: number) => rows('series').flatMap(({ id, rrule, turn }) => (turn === 'fair' && rrule === 'FREQ=WEEKLY' ? [{ series: id, recurrenceId: `2026-12-${13 + 7 * nth}`, person: person(nth % 2 ? 'Leila' : 'Noor') }] : [])); // prettier-ignore
+  timed('share_out', LARGE_MS, (nth) => give('Aino', 'week.shareOut', { items: [], turns: turns(nth % 2) }));
+  timed('away', LARGE_MS, (nth) => give('Leila', 'away.add', { person: person('Leila'), from: '2026-11-01', to: `2026-12-${10 + nth}` }));
   const feed = new ChangeFeed(storage.raw);
   const reader = rows('person').find(({ name }) => name === 'Leila')!;
   let [since, more, longest] = [0, true, 0];

@@ -10,7 +10,6 @@ import { CHORE_STEPS, choreFault, LONGEST_GAP_DAYS, MOST_TIMES } from '../recurr
 import { neverOccurs, type Occurrence } from '../recurrence/occurrences.ts';
 import { BadRule } from '../recurrence/rrule.ts';
 import { TooCostly } from '../recurrence/steps.ts';
-import { CarriedMinutes } from '../recurrence/fair.ts';
 import { Presence } from '../recurrence/presence.ts';
 import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whose-turn.ts';
 import { addAlarm } from './alarms.ts';
@@ -87,12 +86,13 @@ export function appear(series: Series, occurrence: Occurrence, d: Deciding): Ite
   return item;
 }
 
-export const assignNow = (series: Series, occurrence: Occurrence, d: Deciding): Assigned =>
+/** `carried`: as it stands, of whoever assigns many and keeps count. */
+export const assignNow = (series: Series, occurrence: Occurrence, d: Deciding, carried = () => carriedSoFar(d)): Assigned =>
   assign(
     series,
     occurrence,
     queueOf(series, d, occurrence.recurrenceId),
-    series.turn === 'fair' ? carriedSoFar(d) : new CarriedMinutes(),
+    carried,
     new Presence(d, houseOf(d)),
     d.by('override', 'seriesId', series.id),
   );

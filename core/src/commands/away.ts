@@ -1,8 +1,11 @@
 import * as z from 'zod/mini';
 import { CalendarDate, Id } from '../model/row.ts';
 import { madeOf } from '../recurrence/chores.ts';
-import { holderOf } from '../recurrence/whose-turn.ts';
-import { isMoment } from '../time/clock.ts';
+import type { Item } from '../model/item.ts';
+import { GUESSED_MINUTES } from '../planning/fits-now.ts';
+import type { CarriedMinutes } from '../recurrence/fair.ts';
+import { carriedSoFar, holderOf } from '../recurrence/whose-turn.ts';
+import { daysOf, isMoment } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
 import { assignNow, reassign } from './appearing.ts';
 import { needPerson, partId } from './parts.ts';
@@ -38,6 +41,9 @@ export const removeAway = commandKind({
 
 /** Turns of those days go to the next, but for those the person had said they would take. */
 function passTurnsOn(personId: string, from: string, to: string, d: Deciding): void {
+  // gathered once from all there ever was, then kept with each that passes on
+  let gathered: CarriedMinutes | null = null;
+  const carried = (): CarriedMinutes => (gathered ??= carriedSoFar(d));
   for (const series of d.all('series')) {
     if (series.turn === 'fixed' || !series.personIds.includes(personId) || (series.turn === 'fair' && !d.holdsAll)) continue;
     for (const item of madeOf(series.id, d)) {
@@ -45,7 +51,15 @@ function passTurnsOn(personId: string, from: string, to: string, d: Deciding): v
       if (item.removedAt !== null || day === undefined || day < from || day > to || holderOf(item, d) !== personId) continue;
       const part = d.find('part', partId(item.id, personId));
       if (!part || part.lastSignAt !== null || part.standing === 'completed') continue;
-      reassign(item, assignNow(series, { recurrenceId: item.recurrenceId!, at: item.due! }, d), d);
+      const assigned = assignNow(series, { recurrenceId: item.recurrenceId!, at: item.due! }, d, carried);
+      reassign(item, assigned, d);
+      if (series.turn === 'fair') passMinutes(item, personId, assigned.personIds, carried());
     }
   }
+}
+
+function passMinutes(item: Item, from: string, to: readonly string[], carried: CarriedMinutes): void {
+  const [day, minutes] = [daysOf(item.due!), item.effort ?? GUESSED_MINUTES];
+  carried.add({ personId: from, day, minutes: -minutes });
+  for (const personId of to) carried.add({ personId, day, minutes });
 }

@@ -181,6 +181,16 @@ describe('whose turn', () => {
     expect(ahead('2026-12-05')).toEqual(['11-28 Petri', '12-02 Oona', '12-05 Eetu']);
   });
 
+  test('whose turn it is is said for a year and a little; what is further off is nobody’s to give away', () => {
+    const allowed = (recurrenceId: string) =>
+      ['Petri', 'Oona', 'Eetu'].filter((name) => {
+        const { w, series } = house();
+        return w.try(name, 'chore.giveTurn', { series: series().id, recurrenceId, person: w.person('Eetu') }).outcome === 'accepted';
+      });
+    expect(allowed('2027-11-27T16:00')).toHaveLength(1);
+    for (const far of ['2028-11-25T16:00', '2199-12-28T16:00']) expect(allowed(far)).toEqual([]);
+  });
+
   test('fair: least minutes in four weeks ÷ capacity, and why is kept', () => {
     const { w, open, who, done, clock } = house({ turn: 'fair', effort: 60 });
     const round: string[] = [];

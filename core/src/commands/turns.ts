@@ -1,9 +1,10 @@
 import * as z from 'zod/mini';
 import { Id, Moment } from '../model/row.ts';
+import type { Series } from '../model/series.ts';
 import { itemsOf } from '../recurrence/chores.ts';
 import { LONGEST_OFF } from '../recurrence/off-days.ts';
-import { choresAhead, holderOf } from '../recurrence/whose-turn.ts';
-import { addDays } from '../time/clock.ts';
+import { choresAhead, holderOf, type Ahead } from '../recurrence/whose-turn.ts';
+import { addDays, calendarDateOf } from '../time/clock.ts';
 import { assignNow, houseOf, override, reassign } from './appearing.ts';
 import { askToChange, needOpen, ONE } from './chores.ts';
 import type { Deciding } from './deciding.ts';
@@ -20,14 +21,27 @@ export const asksForTurns = (turns: readonly { series: string; recurrenceId: str
     ? [{ deed: 'self', is: turns.every(({ series }) => d.need('series', series).personIds.includes(d.actorOrNull?.id ?? '')) }]
     : [...new Set(turns.map(({ series }) => series))].map((series) => askToChange(d.need('series', series), d));
 
+/** Nobody says whose turn it is longer before. */
+const MOST_DAYS_AHEAD = 400;
+
 function whoHas({ series: seriesId, recurrenceId }: { series: string; recurrenceId: string }, d: Deciding): string | null {
   const item = itemsOf(seriesId, d).find((one) => one.recurrenceId === recurrenceId);
   if (item) return holderOf(item, d);
-  const until = addDays(recurrenceId.slice(0, 10), LONGEST_OFF);
-  return (
-    choresAhead(until, d, houseOf(d)).find((one) => one.series.id === seriesId && one.occurrence.recurrenceId === recurrenceId)?.assigned.personIds[0] ?? null
+  const day = recurrenceId.slice(0, 10);
+  if (day > addDays(calendarDateOf(d.now, houseOf(d).zone), MOST_DAYS_AHEAD)) return null;
+  const found = aheadWith(d.need('series', seriesId), addDays(day, LONGEST_OFF), d).find(
+    (one) => one.series.id === seriesId && one.occurrence.recurrenceId === recurrenceId,
   );
+  return found?.assigned.personIds[0] ?? null;
 }
+
+/** What a chore's turns follow from: where they are fair, all that is fair; else its own. */
+const aheadWith = (series: Series, until: string, d: Deciding): Ahead[] => {
+  const fair = series.turn === 'fair';
+  return d.once(`ahead ${fair ? 'fair' : series.id} ${until}`, () =>
+    choresAhead(until, d, houseOf(d), fair ? d.all('series').filter(({ turn }) => turn === 'fair') : [series]),
+  );
+};
 
 /** Somebody else has this one. */
 export function setTurn(one: { series: string; recurrenceId: string }, personId: string, countsFor: string | null, d: Deciding): void {

@@ -30,7 +30,7 @@ export function assign(
   series: Series,
   { recurrenceId, at }: Occurrence,
   queue: readonly string[],
-  carried: CarriedMinutes,
+  carried: () => CarriedMinutes,
   presence: Presence,
   overrides: readonly Override[],
 ): Assigned {
@@ -44,7 +44,7 @@ export function assign(
     return personId === null ? { personIds: [], turn: turn('nobody') } : { personIds: [personId], turn: turn('turns', { skipped }) };
   }
   const able = series.personIds.flatMap((id) => presence.of(id) ?? []);
-  const found = fairTurn(day, able, carried);
+  const found = fairTurn(day, able, carried());
   return found ? { personIds: [found.personId], turn: turn('fair', { minutes: found.minutes }) } : { personIds: [], turn: turn('nobody') };
 }
 
@@ -73,15 +73,15 @@ export interface Ahead {
  * Everything still to come up to a day, with whose turn it would be, in the order of time: fair turns are given one after the other.
  * Of what comes so long after it was done, and of a chore whose next waits for its last, only what is certain.
  */
-export function choresAhead(until: string, rows: ChoreRows, house: ChoreHouse): Ahead[] {
-  const found = rows.all('series').flatMap((series) => comingOf(series, until, rows, house).map((occurrence) => ({ series, occurrence })));
+export function choresAhead(until: string, rows: ChoreRows, house: ChoreHouse, of: Series[] = rows.all('series')): Ahead[] {
+  const found = of.flatMap((series) => comingOf(series, until, rows, house).map((occurrence) => ({ series, occurrence })));
   found.sort((a, b) => (a.occurrence.at < b.occurrence.at ? -1 : a.occurrence.at > b.occurrence.at ? 1 : a.series.id < b.series.id ? -1 : 1));
   const carried = found.some(({ series }) => series.turn === 'fair') ? carriedSoFar(rows) : new CarriedMinutes();
   const presence = new Presence(rows, house);
   const queues = new Map<string, string[]>();
   return found.map(({ series, occurrence }) => {
     const queue = queues.get(series.id) ?? queueOf(series, rows);
-    const assigned = assign(series, occurrence, queue, carried, presence, rows.by('override', 'seriesId', series.id));
+    const assigned = assign(series, occurrence, queue, () => carried, presence, rows.by('override', 'seriesId', series.id));
     queues.set(series.id, queueAfter(assigned.turn, assigned.personIds[0] ?? null));
     if (series.turn === 'fair')
       for (const personId of assigned.personIds) carried.add({ personId, day: daysOf(occurrence.at), minutes: series.effort ?? GUESSED_MINUTES });
