@@ -241,11 +241,13 @@ const tooLarge = (): never => {
 
 /**
  * A browser sends Origin with every changing request: one from another site is refused whatever cookies it brings. Ours is the public
- * address, and what the browser itself asked for: the Host, or what a proxy we trust says it was.
+ * address, and what the browser itself asked for: the Host, or what a proxy we trust says it was. A page that tells its address to
+ * nobody has no origin to send either; there the address itself says who asks, and no cookie does.
  */
 function refuseForeign(c: Context, { publicUrl, proxies }: Services): void {
   const origin = c.req.header('origin');
   if (c.req.method === 'GET' || c.req.method === 'HEAD' || !origin) return;
+  if (origin === 'null' && c.req.path.startsWith('/o/')) return;
   const forwarded = proxies.has(remoteOf(c)) ? c.req.header('x-forwarded-host') : undefined;
   const own = [new URL(publicUrl).host, c.req.header('host'), forwarded];
   if (!URL.canParse(origin) || !own.includes(new URL(origin).host)) throw new Problem(403, 'foreign-origin', 'This request came from another site.');

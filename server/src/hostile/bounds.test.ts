@@ -165,6 +165,9 @@ describe('bodies', () => {
     const { pathname } = new URL(server.services.desk.linkOf({ houseId: house.houseId, personId: house.person('Mill') }));
     const { headers } = await fetch(server.base + pathname);
     expect(headers.get('referrer-policy')).toBe('no-referrer');
+    // so its own form comes without an origin, while one of another site says whose it is
+    const from = (origin: string, path = `${pathname}/stop`) => fetch(server.base + path, { method: 'POST', headers: { origin }, redirect: 'manual' });
+    expect([(await from('null')).status, (await from('https://other.example')).status, (await from('null', '/api/session')).status]).toEqual([303, 403, 403]);
     expect(headers.get('content-security-policy')).toContain("form-action 'self'");
     expect(headers.get('permissions-policy')).toContain('camera=()');
   });
