@@ -15,7 +15,8 @@ const { values } = parseArgs({
   },
 });
 
-const { KOTIVA_SIGN_UP: signUp = 'open', KOTIVA_METRICS_PORT: metricsPort } = process.env;
+const signUp = process.env.KOTIVA_SIGN_UP ?? 'open';
+const metricsPort = process.env.KOTIVA_METRICS_PORT;
 if (signUp !== 'open' && signUp !== 'invited' && signUp !== 'closed') stop(`KOTIVA_SIGN_UP is open, invited or closed, not '${signUp}'.`);
 
 /** Addresses and ranges, with commas between them. */

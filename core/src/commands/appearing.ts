@@ -88,14 +88,7 @@ export function appear(series: Series, occurrence: Occurrence, d: Deciding): Ite
 
 /** `carried`: as it stands, of whoever assigns many and keeps count. */
 export const assignNow = (series: Series, occurrence: Occurrence, d: Deciding, carried = () => carriedSoFar(d)): Assigned =>
-  assign(
-    series,
-    occurrence,
-    queueOf(series, d, occurrence.recurrenceId),
-    carried,
-    new Presence(d, houseOf(d)),
-    d.by('override', 'seriesId', series.id),
-  );
+  assign(series, occurrence, queueOf(series, d, occurrence.recurrenceId), carried, new Presence(d, houseOf(d)), d.by('override', 'seriesId', series.id));
 
 function layOut(series: Series, { recurrenceId, at }: Occurrence, turn: Turn, withdrawn: Item | undefined, d: Deciding): Item {
   const { id: seriesId, listId, sectionId, makerId, title } = series;

@@ -31,9 +31,7 @@ function whoHas({ series: seriesId, recurrenceId }: { series: string; recurrence
   const series = d.need('series', seriesId);
   const [today, begins] = [calendarDateOf(d.now, houseOf(d).zone), series.dtstart.slice(0, 10)];
   if (day > addDays(begins > today ? begins : today, MOST_DAYS_AHEAD)) return null;
-  const found = aheadWith(series, addDays(day, LONGEST_OFF), d).find(
-    (one) => one.series.id === seriesId && one.occurrence.recurrenceId === recurrenceId,
-  );
+  const found = aheadWith(series, addDays(day, LONGEST_OFF), d).find((one) => one.series.id === seriesId && one.occurrence.recurrenceId === recurrenceId);
   return found?.assigned.personIds[0] ?? null;
 }
 

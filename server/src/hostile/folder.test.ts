@@ -1,7 +1,7 @@
 import Database from 'libsql';
 import { build } from 'esbuild';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { chmodSync, copyFileSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { chmodSync, closeSync, copyFileSync, existsSync, mkdirSync, mkdtempSync, openSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync, writeSync } from 'node:fs'; // prettier-ignore
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -132,10 +132,9 @@ describe('what can’t be used ends the start with one sentence', () => {
         storage.close();
         const size = statSync(file).size;
         const bytes = Buffer.alloc(4096 * 8, 0xff);
-        const fd = require('node:fs') as typeof import('node:fs');
-        const handle = fd.openSync(file, 'r+');
-        fd.writeSync(handle, bytes, 0, bytes.length, Math.floor(size / 8192) * 4096);
-        fd.closeSync(handle);
+        const handle = openSync(file, 'r+');
+        writeSync(handle, bytes, 0, bytes.length, Math.floor(size / 8192) * 4096);
+        closeSync(handle);
       }),
       /is damaged|can't be used|can't be opened/,
     ));
@@ -197,7 +196,7 @@ test('a migration keeps a copy of how it was before', () => {
   const file = join(folder, 'older.sqlite');
   const older = join(folder, 'drizzle');
   // the migrations up to the one before the last
-  const journal = JSON.parse(require('node:fs').readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8') as string) as {
+  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
     entries: { tag: string; when: number }[];
   };
   mkdirSync(join(older, 'meta'), { recursive: true });

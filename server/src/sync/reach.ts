@@ -99,8 +99,9 @@ const MOST_COMPARED = 1_500;
 export function reachesFar(reach: Reach, reader: Reader, people: number): boolean {
   if (reachesNothing(reach)) return false;
   let many = 0;
-  for (const _row of rowsInReach(reach, reader)) if ((many += people) > MOST_COMPARED) return true;
-  return false;
+  const rows = rowsInReach(reach, reader);
+  while (many <= MOST_COMPARED && !rows.next().done) many += people;
+  return many > MOST_COMPARED;
 }
 
 type Key = `${Noun}:${string}`;
