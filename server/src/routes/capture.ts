@@ -9,7 +9,8 @@ import { bodyOf, Problem } from '../problem.ts';
 import { breathe, inSlices } from '../slices.ts';
 import { Sight } from '../sync/visibility.ts';
 import { memberOf } from './house.ts';
-import { addressOf, refuseWhileLimited, signedIn } from './session.ts';
+import { addressOf, refuseWhileLimited } from './asker.ts';
+import { signedIn } from './session.ts';
 
 /** So many in one request: what is more is pasted in the application, where it can be stopped. */
 const MOST_ITEMS = 500;

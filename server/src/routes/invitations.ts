@@ -3,7 +3,7 @@ import { Hono } from 'hono';
 import { networkOf } from '../auth/addresses.ts';
 import type { Env, Services } from '../context.ts';
 import { Problem } from '../problem.ts';
-import { addressOf, refuseWhileLimited } from './session.ts';
+import { addressOf, refuseWhileLimited } from './asker.ts';
 
 /** What an invitation link says before anybody is signed in. */
 export function invitationRoutes(services: Services): Hono<Env> {

@@ -9,7 +9,8 @@ import type { OutsideVisit } from '../outside/desk.ts';
 import { closedPage, outsidePage, stopPage } from '../outside/page.ts';
 import { Problem } from '../problem.ts';
 import { memberOf } from './house.ts';
-import { addressOf, refuseWhileLimited, signedIn } from './session.ts';
+import { addressOf, refuseWhileLimited } from './asker.ts';
+import { signedIn } from './session.ts';
 
 const Answer = z.object({
   item: z.uuid(),

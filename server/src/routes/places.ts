@@ -2,7 +2,8 @@ import { Hono } from 'hono';
 import { AttemptLimit } from '../auth/limits.ts';
 import type { Env, Services } from '../context.ts';
 import { Problem } from '../problem.ts';
-import { signedIn, take } from './session.ts';
+import { take } from './asker.ts';
+import { signedIn } from './session.ts';
 
 const MOST_WORDS = 200;
 /** A look-up may be answered by somebody else's service: so many an account in so many minutes. */

@@ -2,16 +2,15 @@ import type { Context } from 'hono';
 import { Hono } from 'hono';
 import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import { createMiddleware } from 'hono/factory';
-import { getConnInfo } from '@hono/node-server/conninfo';
 import * as z from 'zod';
 import { invitationClosed } from '@kotiva/core';
 import { SESSION_DAYS, type Account } from '../auth/accounts.ts';
 import { networkOf } from '../auth/addresses.ts';
-import type { AttemptLimit } from '../auth/limits.ts';
 import { LONGEST_PASSWORD, passwordFault, SHORTEST_PASSWORD, type PasswordFault } from '../auth/passwords.ts';
 import { deviceLabel } from '../auth/label.ts';
 import type { Env, Services } from '../context.ts';
 import { bodyOf, Problem } from '../problem.ts';
+import { addressOf, refuseWhileLimited, take } from './asker.ts';
 import { invitationWith } from './invitations.ts';
 
 const COOKIE = 'kotiva_session';
@@ -213,27 +212,3 @@ const PASSWORD_FAULTS: Record<PasswordFault, string> = {
   'password-common': 'Many people use this password. Choose another.',
   'password-address': 'Your address can’t be your password.',
 };
-
-export function refuseWhileLimited(limit: { wait(key: string): number }, key: string): void {
-  const minutes = limit.wait(key);
-  if (minutes > 0) throw new Problem(429, 'too-many-attempts', `Too many attempts. Try again in ${minutes} min.`, { params: { minutes } });
-}
-
-/** Counts one, unless there were too many already. */
-export function take(limit: AttemptLimit, key: string): void {
-  refuseWhileLimited(limit, key);
-  limit.count(key);
-}
-
-/** The address a request comes from, behind the proxies that are trusted. */
-export function addressOf(c: Context, { proxies }: Pick<Services, 'proxies'>): string {
-  return proxies.clientOf(remoteOf(c), { forwarded: c.req.header('forwarded'), forwardedFor: c.req.header('x-forwarded-for') });
-}
-
-export function remoteOf(c: Context): string {
-  try {
-    return getConnInfo(c).remote.address ?? 'unknown';
-  } catch {
-    return 'unknown';
-  }
-}
