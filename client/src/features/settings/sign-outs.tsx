@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useSession } from '@/features/account';
 import { Button, Txt } from '@/ui';
@@ -9,6 +9,9 @@ import { KeysToKeep } from './keys-to-keep.tsx';
 export function SignOuts() {
   const { signOut } = useSession();
   const [everywhere, setEverywhere] = useState(false);
+  const panel = useRef<View>(null);
+  // it opens at the very end of the page, and grows when the keys have come: on a phone nothing of it would be seen
+  const bringIntoView = () => (panel.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'end' });
   const [keepKeys, setKeepKeys] = useState<string[]>([]);
   return (
     <View className="gap-3 px-4 py-4">
@@ -19,7 +22,7 @@ export function SignOuts() {
         </Button>
       </View>
       {everywhere ? (
-        <View className="items-start gap-3">
+        <View ref={panel} onLayout={bringIntoView} className="items-start gap-3">
           <Txt size={15} tone="muted">
             {t('account.everywhereMeans')}
           </Txt>
