@@ -1,13 +1,13 @@
 import Database from 'libsql';
-import { build } from 'esbuild';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { chmodSync, closeSync, copyFileSync, existsSync, mkdirSync, mkdtempSync, openSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync, writeSync } from 'node:fs'; // prettier-ignore
-import { createServer, type AddressInfo } from 'node:net';
+import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openStorage } from '../db/open.ts';
 import { Outbox } from '../notify/outbox.ts';
 import { SENT } from '../notify/messenger.ts';
+import { bundled, freePort } from '../testing/bundled.ts';
 import { Household } from '../testing/household.ts';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { RealServer } from '../testing/real-server.ts';
@@ -20,31 +20,11 @@ const script = join(__dirname, '../../out/hostile-main.mjs');
 const folder = mkdtempSync(join(tmpdir(), 'kotiva-folder-'));
 const running = new Set<ChildProcess>();
 
-beforeAll(() =>
-  build({
-    entryPoints: [join(__dirname, '../main.ts')],
-    outfile: script,
-    bundle: true,
-    platform: 'node',
-    target: 'node20',
-    format: 'esm',
-    external: ['libsql', '@libsql/*', '@node-rs/argon2'],
-    banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
-  }),
-);
+beforeAll(() => bundled('main.ts', script));
 afterAll(() => {
   for (const child of running) child.kill('SIGKILL');
   rmSync(folder, { recursive: true, force: true });
 });
-
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const server = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as AddressInfo;
-      server.close(() => resolve(port));
-    });
-  });
-}
 
 interface Run {
   child: ChildProcess;

@@ -1,11 +1,11 @@
-import { build } from 'esbuild';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { appendFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { once } from 'node:events';
-import { createServer, connect, type AddressInfo } from 'node:net';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
+import { bundled, freePort } from '../testing/bundled.ts';
 import { Dice, DATES, mutated, mutatedMail, oddity, RULES, WORDS } from './mutating.ts';
 
 /**
@@ -29,25 +29,8 @@ let base: string;
 let mailPort: number;
 let printed = '';
 
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const server = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as AddressInfo;
-      server.close(() => resolve(port));
-    });
-  });
-
 beforeAll(async () => {
-  await build({
-    entryPoints: [join(__dirname, '../main.ts')],
-    outfile: script,
-    bundle: true,
-    platform: 'node',
-    target: 'node20',
-    format: 'esm',
-    external: ['libsql', '@libsql/*', '@node-rs/argon2'],
-    banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
-  });
+  await bundled('main.ts', script);
   const port = await freePort();
   mailPort = await freePort();
   base = `http://127.0.0.1:${port}`;

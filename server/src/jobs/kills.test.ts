@@ -1,8 +1,8 @@
-import { build } from 'esbuild';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { bundled } from '../testing/bundled.ts';
 
 jest.setTimeout(120_000);
 
@@ -19,18 +19,7 @@ interface Month {
   kills: number;
 }
 
-beforeAll(() =>
-  build({
-    entryPoints: [join(__dirname, '../testing/month.ts')],
-    outfile: script,
-    bundle: true,
-    platform: 'node',
-    target: 'node20',
-    format: 'esm',
-    external: ['libsql', '@libsql/*', '@node-rs/argon2'],
-    banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
-  }),
-);
+beforeAll(() => bundled('testing/month.ts', script));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 /** Lives through the month in one folder; as long as it is killed it is begun again, with what `next` says for that time. */
