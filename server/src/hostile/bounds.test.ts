@@ -14,9 +14,7 @@ let house: Household;
 beforeAll(() => server.start());
 afterAll(() => server.stop());
 beforeEach(async () => {
-  house = new Household(server);
-  await house.found('Aino');
-  await house.join('Leila', 'helper', 'Aino');
+  house = await Household.of(server, { Leila: 'helper' });
 });
 
 const open: AbortController[] = [];

@@ -243,10 +243,7 @@ describe('whose access was ended', () => {
   });
 
   test('a manager who is ended takes every open link along; who leaves by themselves takes none of several', async () => {
-    const house = new Household(server);
-    await house.found('Aino');
-    await house.join('Petri', 'manager', 'Aino');
-    await house.join('Leila', 'helper', 'Aino');
+    const house = await Household.of(server, { Petri: 'manager', Leila: 'helper' });
     const token = v7().replaceAll('-', '');
     await house.must('Aino', 'invitation.make', { role: 'helper', uses: 'several', token });
     await house.must('Leila', 'person.end', { person: house.person('Leila') });
@@ -258,9 +255,7 @@ describe('whose access was ended', () => {
 });
 
 test('helpers see names and marks, not how people are reached; managers do', async () => {
-  const house = new Household(server);
-  await house.found('Aino');
-  await house.join('Leila', 'helper', 'Aino');
+  const house = await Household.of(server, { Leila: 'helper' });
   await house.must('Aino', 'person.add', {
     name: 'Workshop',
     mark: 'Ws',
@@ -286,9 +281,7 @@ test('helpers see names and marks, not how people are reached; managers do', asy
 });
 
 test('a place somebody keeps to themselves is named on no item by anybody else', async () => {
-  const house = new Household(server);
-  await house.found('Aino');
-  await house.join('Leila', 'member', 'Aino');
+  const house = await Household.of(server, { Leila: 'member' });
   const place = house.made('place', await house.must('Aino', 'place.make', { name: 'Hiding place', seenBy: [house.person('Aino')] })).id;
   expect(await house.send('Leila', { name: 'item.add', payload: { title: 'Lamp', place } })).toMatchObject({ outcome: 'refused', reason: { code: 'gone' } });
   expect(await house.send('Leila', { name: 'chore.make', payload: { title: 'Lamp', place, rrule: 'FREQ=DAILY', dtstart: '2026-11-24' } })).toMatchObject({

@@ -10,9 +10,7 @@ let house: Household;
 beforeAll(() => server.start());
 afterAll(() => server.stop());
 beforeEach(async () => {
-  house = new Household(server);
-  await house.found('Aino');
-  await house.join('Leila', 'member', 'Aino');
+  house = await Household.of(server, { Leila: 'member' });
 });
 
 /** An item with twelve hundred steps, three deep. */

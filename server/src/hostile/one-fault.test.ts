@@ -131,9 +131,7 @@ describe('over HTTP', () => {
   beforeAll(() => server.start());
   afterAll(() => server.stop());
   beforeEach(async () => {
-    house = new Household(server);
-    await house.found('Aino');
-    await house.join('Leila', 'helper', 'Aino');
+    house = await Household.of(server, { Leila: 'helper' });
   });
   const health = async () => (await (await fetch(`${server.base}/api/health`)).json()) as { status: string; setAside: Record<string, number> };
 

@@ -14,9 +14,7 @@ describe('what happened, by page', () => {
   beforeAll(() => server.start());
   afterAll(() => server.stop());
   beforeEach(async () => {
-    house = new Household(server);
-    await house.found('Aino');
-    await house.join('Leila', 'helper', 'Aino');
+    house = await Household.of(server, { Leila: 'helper' });
   });
   const get = async (who: string, query = ''): Promise<Page> =>
     (await (await house.fetch(who, 'GET', `/api/houses/${house.houseId}/activity${query}`)).json()) as Page;

@@ -10,9 +10,7 @@ describe('adding from elsewhere with a key', () => {
   beforeAll(() => server.start());
   afterAll(() => server.stop());
   beforeEach(async () => {
-    house = new Household(server);
-    await house.found('Aino');
-    await house.join('Leila', 'helper', 'Aino');
+    house = await Household.of(server, { Leila: 'helper' });
     const made = await house.fetch('Aino', 'POST', `/api/houses/${house.houseId}/tokens`, { name: 'phone shortcut' });
     ({
       secret,

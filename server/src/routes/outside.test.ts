@@ -8,9 +8,7 @@ describe('the page of somebody without an account', () => {
   beforeAll(() => server.start());
   afterAll(() => server.stop());
   beforeEach(async () => {
-    house = new Household(server);
-    await house.found('Aino');
-    await house.join('Leila', 'helper', 'Aino');
+    house = await Household.of(server, { Leila: 'helper' });
     await house.must('Aino', 'person.add', { name: 'Workshop', mark: 'Ws', colour: 'moss', pattern: 'twill', email: 'workshop@engines.example' });
     const answer = await house.fetch('Aino', 'POST', `/api/houses/${house.houseId}/people/${house.person('Workshop')}/link`);
     path = new URL(((await answer.json()) as { link: string }).link).pathname;

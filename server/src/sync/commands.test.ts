@@ -9,10 +9,7 @@ describe('commands over HTTP', () => {
   beforeAll(() => server.start());
   afterAll(() => server.stop());
   beforeEach(async () => {
-    house = new Household(server);
-    await house.found('Aino');
-    await house.join('Leila', 'helper', 'Aino');
-    await house.join('Noor', 'helper', 'Aino');
+    house = await Household.of(server, { Leila: 'helper', Noor: 'helper' });
   });
   const anItem = async (names: string[], more: object = {}) =>
     house.made('item', await house.must('Aino', 'item.add', { title: 'Jackets', persons: names.map((name) => house.person(name)), ...more })).id;

@@ -10,6 +10,14 @@ export class Household {
 
   constructor(private readonly server: RealServer) {}
 
+  /** A house of Aino's with these people in it. */
+  static async of(server: RealServer, members: Record<string, Exclude<Role, 'outside'>>): Promise<Household> {
+    const house = new Household(server);
+    await house.found('Aino');
+    for (const [name, role] of Object.entries(members)) await house.join(name, role, 'Aino');
+    return house;
+  }
+
   async found(manager: string): Promise<void> {
     await this.must(manager, 'house.make', { name: 'House', zone: 'Europe/Helsinki', person: this.looks(manager) });
   }
