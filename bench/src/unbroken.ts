@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { v5, v7 } from 'uuid';
 import { openStorage } from '../../server/src/db/open.ts';
 import { Timers } from '../../server/src/jobs/timers.ts';
-import { Ledger } from '../../server/src/sync/apply.ts';
+import { Ledger, type How } from '../../server/src/sync/apply.ts';
 import { ChangeFeed } from '../../server/src/sync/changes.ts';
 import { report } from './report.ts';
 import { ROOT } from './server.ts';
@@ -25,11 +25,25 @@ export function unbrokenMs(): void {
   const ledger = new Ledger(storage.raw, clock);
   const timers = new Timers(storage.raw, ledger, clock);
   const houseId = v7();
-  const give = (by: string, name: string, payload: unknown): string => {
-    const id = v7();
-    const outcome = ledger.apply({ id, houseId, name: name as never, payload, at: clock.now(), seen: 1e9 }, { id: v5(by, NAMES), name: by });
+  const apply = (by: string, name: string, payload: unknown, id: string, how: How = {}): string => {
+    const outcome = ledger.apply({ id, houseId, name: name as never, payload, at: clock.now(), seen: 1e9 }, { id: v5(by, NAMES), name: by }, how);
     if (outcome.outcome === 'refused') throw new Error(`${name}: ${JSON.stringify(outcome.reason)}`);
     return id;
+  };
+  const give = (by: string, name: string, payload: unknown): string => apply(by, name, payload, v7());
+  /** The longest stretch of what is done in slices, and what comes before the first: all as over the wire. */
+  const longestSlice = (by: string, name: string, payload: unknown): number => {
+    const id = v7();
+    let [longest, from] = [0, performance.now()];
+    const rest = () => ([longest, from] = [Math.max(longest, performance.now() - from), performance.now()]);
+    const slices = ledger.slicesOf({ id, houseId, name: name as never, payload, at: clock.now(), seen: 1e9 }, { id: v5(by, NAMES), name: by });
+    for (const slice of slices) {
+      apply(by, name, slice.payload, slice.id, { slice: true });
+      rest();
+    }
+    apply(by, name, payload, id, { ahead: slices.length });
+    rest();
+    return longest;
   };
   const rows = <N extends Noun>(noun: N): Row<N>[] => ledger.rows(houseId).all(noun);
   const person = (name: string): string => rows('person').find((one) => one.name === name)!.id;
@@ -74,12 +88,17 @@ export function unbrokenMs(): void {
   timed('add', SMALL_MS, () => give('Leila', 'item.add', { title: 'One more', list: lists[0], tags: ['wood'] }));
   timed('check', SMALL_MS, (nth) => give('Aino', 'part.checkOff', { item: items[nth + 1]!.id, person: null }));
   timed('hand_over', SMALL_MS, (nth) => give('Aino', 'part.handOver', { items: some(100 + nth * 20, 20), persons: [person('Noor')] }));
+  report('unbroken_hand_over_500_ms', longestSlice('Aino', 'part.handOver', { items: some(5_000, 500), persons: [person('Tapio')] }), 'ms', LARGE_MS);
+  timed('copy_500', LARGE_MS, (nth) => give('Aino', 'item.copy', { items: some(1_500, 500), list: lists[nth] }));
+  timed('chores_100', LARGE_MS, (nth) => give('Aino', 'item.addMany', { list: lists[nth], items: Array.from({ length: 100 }, (_, line) => ({ title: `Round ${line}`, due: '2026-11-27T09:00', rule: { rrule: `FREQ=HOURLY;BYMONTH=10;BYMONTHDAY=${1 + (line % 31)}`, afterDone: null, time: '09:00' } })) })); // prettier-ignore
   timed('move_500', LARGE_MS, (nth) => give('Aino', 'item.move', { items: some(1_000, 500), list: lists[nth] }));
   timed('share', LARGE_MS, (nth) => give('Aino', 'list.share', { list: lists[8], person: person('Tapio'), access: nth % 2 ? null : 'view' }));
   timed('remove_500', LARGE_MS, (nth) => give('Aino', 'item.remove', { items: some(2_000 + 500 * nth, 500) }));
   const turns = (nth: number) => rows('series').flatMap(({ id, rrule, turn }) => (turn === 'fair' && rrule === 'FREQ=WEEKLY' ? [{ series: id, recurrenceId: `2026-12-${13 + 7 * nth}`, person: person(nth % 2 ? 'Leila' : 'Noor') }] : [])); // prettier-ignore
   timed('share_out', LARGE_MS, (nth) => give('Aino', 'week.shareOut', { items: [], turns: turns(nth % 2) }));
   timed('away', LARGE_MS, (nth) => give('Leila', 'away.add', { person: person('Leila'), from: '2026-11-01', to: `2026-12-${10 + nth}` }));
+  give('Aino', 'person.setRole', { person: person('Tapio'), role: 'manager' });
+  report('unbroken_end_person_ms', longestSlice('Tapio', 'person.end', { person: person('Aino'), parts: [] }), 'ms', LARGE_MS);
   const feed = new ChangeFeed(storage.raw);
   const reader = rows('person').find(({ name }) => name === 'Leila')!;
   let [since, more, longest] = [0, true, 0];

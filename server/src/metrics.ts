@@ -16,7 +16,8 @@ export function metricsOf({ health, timers, hub, ledger }: Pick<Services, 'healt
       },
     });
   gauge('kotiva_streams_open', 'Open live streams.', () => hub.size);
-  gauge('kotiva_houses_held', 'Houses held in memory.', () => ledger.held);
+  gauge('kotiva_houses_held', 'Houses held in memory.', () => ledger.held.houses);
+  gauge('kotiva_rows_held', 'Rows held in memory.', () => ledger.held.rows);
   gauge('kotiva_storage_full', '1 while nothing can be saved.', () => (health.storage === 'full' ? 1 : 0));
   gauge('kotiva_timer_failures', 'Times a due, a planner or a house failed since the start.', () => timers.setbacks.failures);
   new Gauge({

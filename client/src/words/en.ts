@@ -1518,6 +1518,7 @@ export const en = {
   'reason.title-empty': 'Write at least one word.',
   'reason.too-long': 'That is too long: at most {max} characters.',
   'reason.too-many': 'That is too many at once: at most {max}.',
+  'reason.too-many-chores': 'At most {max} lines that repeat can be added at once. Add some now and the rest afterwards.',
   'reason.too-large': 'That is more than 1 MB at once.',
   'reason.mark-taken': '{name} has the mark {mark} already. Choose another.',
   'reason.last-manager': '{name} is the last manager. Make someone else a manager first.',

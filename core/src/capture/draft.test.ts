@@ -60,6 +60,13 @@ describe('pasted lines in commands', () => {
     ]);
   });
 
+  test('of lines that come back no command gets more than it takes', () => {
+    const read = readLines(Array.from({ length: 250 }, (_, nth) => `Water ${nth}`).join('\n'));
+    const rule = { rrule: 'FREQ=DAILY', afterDone: null, time: null, words: 'every day' };
+    const made = batchesOf(read, (title) => ({ title, persons: [], rule }), 500);
+    expect(made.map(({ length }) => length)).toEqual([100, 100, 50]);
+  });
+
   test('nothing pasted is nothing to give', () => expect(batches('\n \n', 10)).toEqual([]));
 
   test('whatever is pasted, every line goes once, and nobody stands under what comes later', () => {

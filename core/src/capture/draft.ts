@@ -74,9 +74,12 @@ export type NewLine = Omit<Draft, 'list' | 'section'> & { under: number | null; 
 /** Rows of one command of several lines, some left for what the house adds to them. */
 const MOST_ROWS = 1_800;
 
+/** What comes back is worked out by its rule as it is made: it counts for as many rows. */
+const ROWS_OF_RULE = 15;
+
 /** Rows a line becomes, at most: the item, its own part and entry; of each person a part and a notice; reminders; new tags. */
-const rowsOf = ({ persons, alarms = [], tags = [] }: Omit<Draft, 'list' | 'section'>): number =>
-  3 + 2 * persons.length + alarms.length * Math.max(1, persons.length) + tags.length;
+const rowsOf = ({ rule, persons, alarms = [], tags = [] }: Omit<Draft, 'list' | 'section'>): number =>
+  3 + (rule ? ROWS_OF_RULE : 0) + 2 * persons.length + alarms.length * Math.max(1, persons.length) + tags.length;
 
 /**
  * Pasted lines as what goes in one command each, at most so many: an item and all under it stay together as far as they fit; steps

@@ -1,4 +1,3 @@
-import { generateKeyBetween } from 'fractional-indexing';
 import * as z from 'zod/mini';
 import { countingParts } from '../followup/standing.ts';
 import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
@@ -12,11 +11,10 @@ import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fie
 import { insertItem } from './inserting.ts';
 import { commandKind } from './kind.ts';
 import { givePart, needPerson, settleNobody } from './parts.ts';
-import { keyAtEnd } from './position.ts';
 import { refuse } from './reasons.ts';
 import { appearFirst, houseOf, insertSeries } from './appearing.ts';
 import { calendarDateOf } from '../time/clock.ts';
-import { askForSpot, NEIGHBOURS, putBeside, siblingsAt, SPOT, spotOf, type Spot } from './spot.ts';
+import { askForSpot, NEIGHBOURS, putBeside, SPOT, spotOf, type Spot } from './spot.ts';
 
 const NEW_ITEM = {
   title: Title,
@@ -39,12 +37,12 @@ const NEW_ITEM = {
 };
 type NewItem = z.infer<z.ZodMiniObject<typeof NEW_ITEM>>;
 
-function addOne({ rule, ...fields }: NewItem, spot: Spot, d: Deciding, position?: string): Item {
-  return rule ? addFirst({ ...fields, rule }, spot, d, position) : addPlain(fields, spot, d, position);
+function addOne({ rule, ...fields }: NewItem, spot: Spot, d: Deciding): Item {
+  return rule ? addFirst({ ...fields, rule }, spot, d) : addPlain(fields, spot, d);
 }
 
 /** What is said to come back: a chore, and the first of it. */
-function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: NewItem & { rule: SaidRule }, spot: Spot, d: Deciding, position?: string): Item {
+function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: NewItem & { rule: SaidRule }, spot: Spot, d: Deciding): Item {
   if (spot.parentId !== null) refuse('step-recurs', { title: fields.title }, 'rule');
   const day = fields.start ?? fields.due ?? plan ?? calendarDateOf(d.now, houseOf(d).zone);
   const time = rule.time ?? (day.length > 10 ? day.slice(11) : null);
@@ -67,21 +65,15 @@ function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: N
     personIds: persons.map((id) => needPerson(id, d).id),
   });
   const item = appearFirst(series, d);
-  if (position !== undefined) d.set('item', item.id, { position });
   d.enter('chore.make', { itemId: item.id }, {});
   return d.need('item', item.id);
 }
 
-function addPlain(
-  { persons, message, plan, alarms, note, tags, situations, place, ...fields }: Omit<NewItem, 'rule'>,
-  spot: Spot,
-  d: Deciding,
-  position?: string,
-): Item {
+function addPlain({ persons, message, plan, alarms, note, tags, situations, place, ...fields }: Omit<NewItem, 'rule'>, spot: Spot, d: Deciding): Item {
   refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
   const people = persons.map((id) => needPerson(id, d));
   if (note && d.need('meetingNote', note).makerId !== d.actor.id) refuse('not-yours');
-  const item = insertItem(d, { ...fields, noteId: note ?? null, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id, position });
+  const item = insertItem(d, { ...fields, noteId: note ?? null, ...contextOf({ tags, situations, place }, d), ...spot, makerId: d.actor.id });
   // planned at once, it is the maker's; handed over, the day goes along as a proposal
   const holders = plan && people.length === 0 ? [d.actor] : people;
   for (const person of holders) {
@@ -108,6 +100,9 @@ export const addItem = commandKind({
   },
 });
 
+/** Lines that come back, at once. */
+const MOST_RULES = 100;
+
 /** Several at once, with their steps: one action, one undo. `under` names an earlier one of the same command by its place, from 0. */
 export const addItems = commandKind({
   name: 'item.addMany',
@@ -119,25 +114,15 @@ export const addItems = commandKind({
   }),
   asks: (payload) => [askForSpot(payload)],
   decide({ list, section, parent, items }, d) {
+    // each is worked out by its rule before it is made
+    if (items.filter(({ rule }) => rule).length > MOST_RULES) refuse('too-many-chores', { max: MOST_RULES }, 'items');
     const spot = spotOf({ list, section, parent }, d);
     const made: Item[] = [];
-    const nextKey = keysAtEnd(spot, d);
     for (const [nth, { under, ticked, ...fields }] of items.entries()) {
       const above = under === undefined || under === null ? null : (made[under] ?? refuse('malformed', { field: 'under' }, `items.${nth}.under`));
-      const item = addOne(fields, above ? { ...spot, parentId: above.id } : spot, d, nextKey(above?.id ?? spot.parentId));
+      const item = addOne(fields, above ? { ...spot, parentId: above.id } : spot, d);
       made.push(item);
       if (ticked) for (const part of countingParts(d.by('part', 'itemId', item.id))) completePart(item, part, d);
     }
   },
 });
-
-/** Keys one after the other at the end of a place, and of each item made there: its neighbours are looked up once, however many come. */
-function keysAtEnd(spot: Spot, d: Deciding): (parentId: string | null) => string {
-  const last = new Map<string | null, string>();
-  return (parentId) => {
-    const before = last.get(parentId);
-    const key = before === undefined ? keyAtEnd(parentId === spot.parentId ? siblingsAt(spot, d.actor.id, d) : []) : generateKeyBetween(before, null);
-    last.set(parentId, key);
-    return key;
-  };
-}

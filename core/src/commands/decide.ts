@@ -48,7 +48,7 @@ import { callLast, chooseNotices } from './telling.ts';
 import { giveTurnTo, swapTurns } from './turns.ts';
 import { shareOutWeek } from './sharing-out.ts';
 import { bookSlot, changeSlot, freeSlot } from './slots.ts';
-import { slicesOf, type Slice } from './slicing.ts';
+import { isBounded, mostWritten, slicesOf, type Slice } from './slicing.ts';
 import { undo } from './undo.ts';
 import { uphold } from './upholding.ts';
 import { beginOccasion, forgetVisit, reportVisit } from './visits.ts';
@@ -208,7 +208,7 @@ export function decide(
   reader: Reader,
   context: Pick<Context, 'now' | 'account' | 'readsHours' | 'slice' | 'ahead'>,
 ): Decision {
-  const d = new Deciding(reader, { commandId: command.id, houseId: command.houseId, at: command.at, seen: command.seen, ...context });
+  const d = new Deciding(reader, contextOf(command, context), context.account === null ? Infinity : mostWritten(command.name));
   try {
     run(command, d);
     return { outcome: 'accepted', changes: d.changes(), notes: d.notes, actorId: d.actorOrNull?.id ?? null };
@@ -224,30 +224,54 @@ function run(command: { name: CommandName; payload: unknown }, d: Deciding): voi
   const parsed = z.safeParse(kind.payload, command.payload);
   if (!parsed.success) refuseMalformed(parsed.error.issues[0]);
   refuseUnlessAllowed(kind, parsed.data, d);
-  if (command.name === 'undo') {
-    // what one may no longer do, one may no longer undo
-    const undone = d.command((parsed.data as Payload<'undo'>).command);
-    const recorded = KINDS[undone.name as CommandName] as unknown as CommandKind;
-    const payload = z.safeParse(recorded.payload, undone.payload);
-    // kept from before what it said was bounded
-    if (!payload.success) refuse('nothing-to-undo');
-    refuseUnlessAllowed(recorded, payload.data, d);
-  }
   kind.decide(parsed.data, d);
-  uphold(command.name, d);
+  uphold(d);
 }
 
-/** What of a command is done ahead of it, if it would write too much at once; nothing for most. A payload that can't be read gives nothing. */
-export function slicesOfCommand(command: { id: string; name: CommandName; payload: unknown }, reader: Reader): Slice[] {
-  const parsed = z.safeParse((KINDS[command.name] as unknown as CommandKind).payload, command.payload);
-  return parsed.success ? slicesOf({ ...command, payload: parsed.data }, reader) : [];
+/**
+ * What of a command is done ahead of it, if it would write too much at once; nothing for most. A payload that can't be read gives nothing,
+ * nor does a command that would be refused as a whole: none of it is done.
+ */
+export function slicesOfCommand(command: Parameters<typeof decide>[0], reader: Reader, context: Pick<Context, 'now' | 'account' | 'readsHours'>): Slice[] {
+  const kind = KINDS[command.name] as unknown as CommandKind;
+  const parsed = z.safeParse(kind.payload, command.payload);
+  const slices = parsed.success ? slicesOf({ ...command, payload: parsed.data }, reader) : [];
+  if (slices.length === 0) return [];
+  const d = new Deciding(reader, contextOf(command, context), mostWritten(command.name));
+  try {
+    refuseUnlessAllowed(kind, parsed.data, d);
+    if (isBounded(command.name)) kind.decide(parsed.data as never, d);
+    return slices;
+  } catch (error) {
+    if (error instanceof Refusal || error instanceof NotHeld) return [];
+    throw error;
+  }
 }
+
+const contextOf = ({ id, houseId, at, seen }: Pick<Command, 'id' | 'houseId' | 'at' | 'seen'>, given: Pick<Context, 'now' | 'account'>): Context => ({
+  commandId: id,
+  houseId,
+  at,
+  seen,
+  ...given,
+});
 
 function refuseUnlessAllowed(kind: CommandKind, payload: unknown, d: Deciding): void {
   for (const ask of kind.asks(payload, d)) {
     if (!(NEEDS[kind.name] as readonly string[]).includes(ask.deed)) throw new Error(`${kind.name} asks for '${ask.deed}', which the table does not list`);
     if (!isAllowed(ask, d.actorOrNull, d)) refuse(d.actorOrNull || ask.deed === 'enter' ? 'not-allowed' : 'not-a-member');
   }
+  if (kind.name === 'undo') refuseUnlessAllowedUndone(payload as Payload<'undo'>, d);
+}
+
+/** What one may no longer do, one may no longer undo. */
+function refuseUnlessAllowedUndone({ command }: Payload<'undo'>, d: Deciding): void {
+  const undone = d.command(command);
+  const recorded = KINDS[undone.name as CommandName] as unknown as CommandKind;
+  const payload = z.safeParse(recorded.payload, undone.payload);
+  // kept from before what it said was bounded
+  if (!payload.success) refuse('nothing-to-undo');
+  refuseUnlessAllowed(recorded, payload.data, d);
 }
 
 interface Issue {

@@ -29,8 +29,8 @@ export interface Context {
   account: Actor | null;
   /** A part of a longer command, done by the server ahead of the rest of it: see `slicesOf`. */
   slice?: boolean;
-  /** Its slices have been done: what is left is its own, the last. */
-  ahead?: boolean;
+  /** So many slices of it have been done ahead: what is left is its own, the last. */
+  ahead?: number;
   /** Whether opening hours can be read; where nothing is given they are not looked at. */
   readsHours?: (hours: string) => boolean;
 }
@@ -75,6 +75,8 @@ export class Deciding {
   constructor(
     private readonly reader: Reader,
     readonly context: Context,
+    /** Rows it may write; the one that is too many refuses it, so that nobody waits for the rest to be worked out. */
+    private readonly most = Infinity,
   ) {}
 
   get now(): string {
@@ -214,6 +216,7 @@ export class Deciding {
 
   private write(noun: Noun, row: Row, made: boolean, fields: Record<string, unknown>): void {
     this.written.set(key(noun, row.id), { noun, row, made, fields });
+    if (this.written.size > this.most) refuse('too-many', { max: this.most });
     const rows = this.rowsOf.get(noun);
     this.lookUp(noun, rows?.get(row.id), row);
     if (rows) rows.set(row.id, row);

@@ -9,6 +9,7 @@ import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { handedAtOnce, leftAfter } from './slicing.ts';
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
 const PEOPLE = z.array(Id).check(z.minLength(1), z.maxLength(60));
@@ -27,7 +28,7 @@ export const handOver = commandKind({
   asks: ({ items }) => items.map((item) => ({ deed: 'change', item }) as const),
   decide({ items, persons, message, policy, due, confirm }, d) {
     const people = persons.map((id) => needPerson(id, d));
-    for (const itemId of items) {
+    for (const itemId of leftAfter(items, d.context.ahead, handedAtOnce(persons))) {
       const item = d.need('item', itemId);
       if (item.removedAt) refuse('gone', { noun: 'item' });
       const fresh = people.filter((person) => !hasCountingPart(itemId, person.id, d));

@@ -1,8 +1,7 @@
 import { USUAL_NATURE, type Item } from '../model/item.ts';
 import type { Deciding } from './deciding.ts';
 import { makePart } from './parts.ts';
-import { keyAtEnd } from './position.ts';
-import { siblingsAt, type Spot } from './spot.ts';
+import { nextKeyAt, type Spot } from './spot.ts';
 
 const BLANK = {
   ...USUAL_NATURE,
@@ -22,7 +21,7 @@ export function insertItem(d: Deciding, fields: Spot & { title: string; makerId:
   const made = { ...BLANK, createdAt: d.now } as Record<string, unknown>;
   // what was left out is as usual
   for (const field in fields) if (fields[field as keyof Item] !== undefined) made[field] = fields[field as keyof Item];
-  made['position'] ??= keyAtEnd(siblingsAt(fields, fields.makerId, d));
+  made['position'] ??= nextKeyAt(fields, fields.makerId, d);
   const item = d.insert('item', id, made as never);
   makePart(id, null, d);
   return item;

@@ -3,11 +3,12 @@ import { INVITATION_DAYS, invitationClosed, InvitedList } from '../model/invitat
 import type { Invitation } from '../model/invitation.ts';
 import { Address, Colour, ContactWords, isHere, Mark, NO_CONTACT, Pattern, Phone, Role, USUAL_REST, type Person } from '../model/person.ts';
 import { Id, Name } from '../model/row.ts';
+import type { Part } from '../model/part.ts';
 import { openParts } from '../followup/standing.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
-import { commandKind } from './kind.ts';
+import { commandKind, SLICE } from './kind.ts';
 import { footingsOnItem } from './may.ts';
 import { putShare } from './lists.ts';
 import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
@@ -71,9 +72,10 @@ export const endPerson = commandKind({
     parts: z._default(z.array(z.object({ item: Id, to: z.union([Id, z.literal('nobody'), z.literal('later')]) })).check(z.maxLength(20_000)), []),
     /** Links for several people that they know, and that stay good for others. */
     keepLinks: z._default(z.array(Id).check(z.maxLength(100)), []),
+    follows: SLICE,
   }),
   asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
-  decide({ person: personId, parts, keepLinks }, d) {
+  decide({ person: personId, parts, keepLinks, follows }, d) {
     const person = d.need('person', personId);
     if (!isHere(person)) refuse('person-left', { name: person.name });
     if (person.role === 'manager' && managersBut(personId, d) === 0) refuse('last-manager', { name: person.name });
@@ -81,15 +83,15 @@ export const endPerson = commandKind({
     const decided = new Map(parts.map(({ item, to }) => [item, to]));
     if (d.context.slice) {
       for (const itemId of open) if (decided.has(itemId)) settlePart(itemId, person, decided.get(itemId)!, d);
+      if (follows) passFollowUp(follows.map((id) => d.need('part', id)), person, d); // prettier-ignore
       return;
     }
     // what who ends the access can't see, they can't decide: it waits for whoever gave it
     const undecided = open.filter((itemId) => !decided.has(itemId) && sees(d.actor, itemId, d));
     if (undecided.length > 0) refuse('open-parts', { name: person.name, count: undecided.length });
     for (const itemId of open) settlePart(itemId, person, decided.get(itemId) ?? 'later', d);
-    const heir = heirOf(person, d);
-    leaveLists(person, heir, d);
-    if (heir) passFollowUp(person, heir, d);
+    passFollowUp(d.all('part'), person, d);
+    leaveLists(person, heirOf(person, d), d);
     withdrawLinksOf(person, keepLinks, d);
     d.set('person', personId, { endedAt: d.now });
     d.enter('person.end', {}, { name: person.name });
@@ -149,8 +151,10 @@ const heirOf = (person: Person, d: Deciding): Person | undefined =>
   d.actor.id !== person.id ? d.actor : d.all('person').find((other) => isHere(other) && other.role === 'manager' && other.id !== person.id);
 
 /** What they handed to others and what they left undecided is followed by their heir from now on, as far as the heir can see it. */
-function passFollowUp(person: Person, heir: Person, d: Deciding): void {
-  for (const part of openParts(d.all('part'))) {
+function passFollowUp(parts: readonly Part[], person: Person, d: Deciding): void {
+  const heir = heirOf(person, d);
+  if (!heir) return;
+  for (const part of openParts(parts)) {
     if (part.originId === person.id && sees(heir, part.itemId, d)) d.set('part', part.id, { originId: heir.id });
   }
 }

@@ -6,8 +6,10 @@ import { Id } from '../model/row.ts';
 import { above } from '../reader/tree.ts';
 import { calendarDateOf } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
-import { commandKind } from './kind.ts';
+import { houseOf } from './appearing.ts';
+import { commandKind, SLICE } from './kind.ts';
 import { refuse } from './reasons.ts';
+import { slicesAhead } from './slicing.ts';
 
 /** What is done in a list goes out of sight for everyone; the history keeps it, and it is brought back by clearing nothing. */
 export const clearDone = commandKind({
@@ -23,27 +25,41 @@ export const clearDone = commandKind({
 /** A list from the start: all that was checked off is open again, with those who had it, and days that have passed are let go. */
 export const useAgain = commandKind({
   name: 'list.useAgain',
-  payload: z.object({ list: Id }),
+  payload: z.object({ list: Id, items: SLICE }),
   asks: ({ list }) => [{ deed: 'change', list }],
-  decide({ list: listId }, d) {
-    const done = d.by('item', 'listId', listId).filter((item) => !item.removedAt && wasTicked(item, d) && !isOfChore(item, d));
-    if (done.length === 0) refuse('nothing-done', { name: d.need('list', listId).name });
-    const today = calendarDateOf(d.now, d.need('house', d.context.houseId).zone);
-    const handed = new Map<string, Item>();
-    for (const item of done) {
-      d.set('item', item.id, { due: ahead(item.due, today), start: ahead(item.start, today) });
-      for (const part of countingParts(d.by('part', 'itemId', item.id))) {
-        if (part.standing !== 'completed') continue;
-        d.set('part', part.id, startedAnew(part, d));
-        if (part.personId !== null && !handed.has(part.personId)) handed.set(part.personId, item);
-      }
-    }
-    // one event is one notice, however many of its items somebody has
-    for (const [personId, item] of handed) d.tell(personId, 'handed', item.id, { title: d.need('list', listId).name, message: '' });
+  decide({ list: listId, items }, d) {
+    const among = (d.context.slice && items?.map((id) => d.need('item', id)).filter((item) => item.listId === listId)) || d.by('item', 'listId', listId);
+    const done = among.filter((item) => !item.removedAt && wasTicked(item, d) && !isOfChore(item, d));
+    for (const item of done) openAgain(item, d);
+    if (d.context.slice) return;
+    const count = done.length + openedAhead(d);
+    if (count === 0) refuse('nothing-done', { name: d.need('list', listId).name });
+    for (const [personId, item] of handedAgain(listId, d)) d.tell(personId, 'handed', item.id, { title: d.need('list', listId).name, message: '' });
     d.set('list', listId, { clearedAt: null });
-    d.enter('list.useAgain', { listId }, { count: done.length });
+    d.enter('list.useAgain', { listId }, { count });
   },
 });
+
+function openAgain(item: Item, d: Deciding): void {
+  const today = calendarDateOf(d.now, houseOf(d).zone);
+  d.set('item', item.id, { due: ahead(item.due, today), start: ahead(item.start, today) });
+  for (const part of countingParts(d.by('part', 'itemId', item.id))) if (part.standing === 'completed') d.set('part', part.id, startedAnew(part, d));
+}
+
+/** One event is one notice, however many of its items somebody has: the first of them. */
+function handedAgain(listId: string, d: Deciding): Map<string, Item> {
+  const handed = new Map<string, Item>();
+  for (const item of d.by('item', 'listId', listId))
+    for (const { personId, givenAt } of countingParts(d.by('part', 'itemId', item.id)))
+      if (personId !== null && givenAt === d.now && !handed.has(personId)) handed.set(personId, item);
+  return handed;
+}
+
+/** Items the slices done ahead have opened. */
+function openedAhead(d: Deciding): number {
+  const parts = slicesAhead(d).flatMap(({ changes }) => changes.filter(({ noun }) => noun === 'part'));
+  return new Set(parts.map(({ id }) => d.need('part', id).itemId)).size;
+}
 
 const wasTicked = (item: Item, d: Deciding): boolean => {
   const parts = d.by('part', 'itemId', item.id);

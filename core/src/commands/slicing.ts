@@ -1,7 +1,12 @@
 import { v5 } from 'uuid';
+import { openParts } from '../followup/standing.ts';
 import type { Reader, RecordedCommand } from '../reader/reader.ts';
 import { withBelow } from '../reader/tree.ts';
+import type { Deciding } from './deciding.ts';
 import type { CommandName } from './may.ts';
+
+/** Rows one command may write; what removes or undoes more is done in slices, never refused for its size. */
+export const MOST_WRITTEN = 2_000;
 
 /** Rows written in one go: what removes, brings back or undoes more is done in slices, each a command by itself. */
 export const SLICE_ROWS = 400;
@@ -41,19 +46,36 @@ const SLICING: { [N in CommandName]?: (payload: never, reader: Reader) => unknow
   'section.remove': (payload: { section: string }, reader) => chunks(inSection(payload.section, reader), (items) => ({ ...payload, items })),
   'tag.remove': (payload: { tag: string }, reader) => chunks(tagged(payload.tag, reader), (items) => ({ ...payload, items })),
   'tag.merge': (payload: { from: string; into: string }, reader) => chunks(tagged(payload.from, reader), (items) => ({ ...payload, items })),
-  'person.end': (payload: { person: string; parts: unknown[] }) => chunks(payload.parts, (parts) => ({ ...payload, parts })),
+  'person.end': (payload: { person: string; parts: unknown[] }, reader) => [
+    ...chunks(payload.parts, (parts) => ({ ...payload, parts })),
+    ...chunks(openPartsFrom(payload.person, reader), (follows) => ({ ...payload, parts: [], follows })),
+  ],
+  'list.useAgain': (payload: { list: string }, reader) => chunks(reader.by('item', 'listId', payload.list).map(({ id }) => id), (items) => ({ ...payload, items }), SLICE_ROWS / 2), // prettier-ignore
+  'part.handOver': (payload: { items: string[]; persons: string[] }) =>
+    chunks(payload.items, (items) => ({ ...payload, items }), handedAtOnce(payload.persons)),
   undo: (payload: { command: string }, reader) => undoingOf(payload.command, reader),
 };
 
-/** Whether a command may be done in slices. */
-export const isSliced = (name: CommandName): boolean => SLICING[name] !== undefined;
+/** Whether the rows a command may write are limited: what makes things is, also where it is done in slices. */
+export const isBounded = (name: CommandName): boolean => name === 'part.handOver' || SLICING[name] === undefined;
+
+export const mostWritten = (name: CommandName): number => (isBounded(name) ? MOST_WRITTEN : Infinity);
+
+/** Items handed over in one go: each makes a part and a notice for everybody, and what is written of the item itself. */
+export const handedAtOnce = (persons: readonly string[]): number => Math.max(1, Math.floor(SLICE_ROWS / (2 + 2 * persons.length)));
+
+/** What is given to a command in the order it is done, of which so many slices have been done ahead. */
+export const leftAfter = <T>(all: readonly T[], slices: number | undefined, atOnce: number): readonly T[] => all.slice((slices ?? 0) * atOnce);
 
 /** All but the last stretch, which the command itself does. */
-function chunks<T, P>(all: readonly T[], payloadOf: (some: T[]) => P): P[] {
+function chunks<T, P>(all: readonly T[], payloadOf: (some: T[]) => P, atOnce = SLICE_ROWS): P[] {
   const payloads: P[] = [];
-  for (let from = 0; from + SLICE_ROWS < all.length; from += SLICE_ROWS) payloads.push(payloadOf(all.slice(from, from + SLICE_ROWS)));
+  for (let from = 0; from + atOnce < all.length; from += atOnce) payloads.push(payloadOf(all.slice(from, from + atOnce)));
   return payloads;
 }
+
+/** What somebody handed to others, and is not done. */
+const openPartsFrom = (personId: string, reader: Reader): string[] => openParts(reader.all('part')).filter(({ originId }) => originId === personId).map(({ id }) => id); // prettier-ignore
 
 /** What lies below some items and goes, or comes, with them. */
 function alongWith(items: readonly string[], reader: Reader, goes: (removedAt: string | null, top: string | null) => boolean): string[] {
@@ -76,6 +98,10 @@ function inSection(sectionId: string, reader: Reader): string[] {
 }
 
 const tagged = (tagId: string, reader: Reader): string[] => reader.all('item').filter(({ tagIds }) => tagIds.includes(tagId)).map(({ id }) => id); // prettier-ignore
+
+/** What was done ahead of the command being decided. */
+export const slicesAhead = (d: Deciding): RecordedCommand[] =>
+  Array.from({ length: d.context.ahead ?? 0 }, (_, nth) => d.command(sliceId(d.context.commandId, nth)));
 
 /** A command and what was done ahead of it, the command first: what it did last is undone first. */
 function recordsOf(commandId: string, reader: Reader): RecordedCommand[] {

@@ -1,10 +1,11 @@
+import { generateKeyBetween } from 'fractional-indexing';
 import * as z from 'zod/mini';
 import type { Item } from '../model/item.ts';
 import { Id } from '../model/row.ts';
 import { withBelow } from '../reader/tree.ts';
 import type { Deciding } from './deciding.ts';
 import type { Ask } from './may.ts';
-import { keysBeside, type Neighbours } from './position.ts';
+import { keyAtEnd, keysBeside, type Neighbours } from './position.ts';
 
 /** Where an item lies: in a list and maybe a section, under another item, or in its maker's own pile. */
 export interface Spot {
@@ -24,6 +25,16 @@ export const siblingsAt = ({ listId, sectionId, parentId }: Spot, makerId: strin
   if (listId) return d.by('item', 'listId', listId).filter((item) => !item.removedAt && item.parentId === null && item.sectionId === sectionId);
   return d.all('item').filter((item) => item.listId === null && item.parentId === null && item.makerId === makerId && !item.removedAt);
 };
+
+/** A key at the end of a place. Its neighbours are looked up once, however many a command puts there. */
+export function nextKeyAt(spot: Spot, makerId: string, d: Deciding): string {
+  const last = d.once('last-keys', () => new Map<string, string>());
+  const name = spot.parentId ?? `${spot.listId}:${spot.sectionId}:${spot.listId ? '' : makerId}`;
+  const before = last.get(name);
+  const key = before === undefined ? keyAtEnd(siblingsAt(spot, makerId, d)) : generateKeyBetween(before, null);
+  last.set(name, key);
+  return key;
+}
 
 /** The place a new or moved item goes to: a step is where its item is. */
 export function spotOf({ list, section, parent }: { list?: string | null; section?: string | null; parent?: string | null }, d: Deciding): Spot {

@@ -65,6 +65,15 @@ test('one command makes at most 2,000 rows', () => {
   expect(w.refused('Aino', 'item.addMany', { items })).toMatchObject({ code: 'too-many', params: { max: 2_000 } });
 });
 
+test('one command makes at most 100 chores: each is worked out by its rule', () => {
+  const w = new World();
+  const rule = { rrule: 'FREQ=DAILY', afterDone: null, time: null };
+  const items = Array.from({ length: 101 }, (_, nth) => ({ title: `Water ${nth}`, rule }));
+  expect(w.refused('Aino', 'item.addMany', { items })).toMatchObject({ code: 'too-many-chores', params: { max: 100 } });
+  w.must('Aino', 'item.addMany', { items: items.slice(1) });
+  expect(w.rows.all('series')).toHaveLength(100);
+});
+
 test('rows that lead round in a circle, as no command leaves them, hang no walk', () => {
   const rows = new MemoryRows('absent');
   const ring = ['a', 'b', 'c'];

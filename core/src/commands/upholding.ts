@@ -7,21 +7,14 @@ import type { Change } from '../reader/change.ts';
 import { above, DEEPEST, goesRound, levelsBelow } from '../reader/tree.ts';
 import { choreFault, MOST_TIMES } from '../recurrence/chore-bounds.ts';
 import type { Deciding } from './deciding.ts';
-import type { CommandName } from './may.ts';
 import { refuse } from './reasons.ts';
-import { isSliced } from './slicing.ts';
-
-/** Rows one command may write; what removes or undoes more is done in slices, never refused for its size. */
-export const MOST_WRITTEN = 2_000;
 
 /**
  * What holds of every house, whatever was done in it and undone: looked at after each command, undoing included, on the rows it would
  * write. Refuses the command that would break it.
  */
-export function uphold(name: CommandName, d: Deciding): void {
-  const changes = d.changes();
-  if (changes.length > MOST_WRITTEN && d.context.account !== null && !isSliced(name)) refuse('too-many', { max: MOST_WRITTEN });
-  for (const change of changes) {
+export function uphold(d: Deciding): void {
+  for (const change of d.changes()) {
     keepYears(change);
     KEPT_WHOLE[change.noun]?.(change, d);
   }

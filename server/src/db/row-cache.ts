@@ -1,8 +1,5 @@
 import { INDEXES, NOUNS, type IndexOf, type Noun, type Row } from '@kotiva/core';
 
-/** Above this many rows everything is forgotten and read anew, the next time it is begun with. */
-const MOST_ROWS = 200_000;
-
 type Ids = Map<string, Set<string>>;
 
 /**
@@ -16,6 +13,12 @@ export class RowCache {
   /** Lookups of every value there is: what is not in them does not exist. */
   private wholeLookups = new Set<string>();
   private count = 0;
+  /** So often everything was forgotten: whoever reads piece by piece knows by it that the pieces before are gone. */
+  forgotten = 0;
+
+  get size(): number {
+    return this.count;
+  }
 
   get<N extends Noun>(noun: N, id: string): Row<N> | undefined {
     return this.rows.get(noun)?.get(id) as Row<N> | undefined;
@@ -70,17 +73,13 @@ export class RowCache {
     this.complete.add(noun);
   }
 
-  /** Between one thing and the next: never in the middle, where what is known to be whole would have holes. */
-  trim(): void {
-    if (this.count > MOST_ROWS) this.forget();
-  }
-
   forget(): void {
     this.rows.clear();
     this.lookups.clear();
     this.wholeLookups.clear();
     this.complete.clear();
     this.count = 0;
+    this.forgotten += 1;
   }
 
   private lookUpAll(noun: Noun, field: string, name: string): void {

@@ -15,6 +15,7 @@ import {
 import { getTableColumns, type Column } from 'drizzle-orm';
 import type { Raw } from './open.ts';
 import { CACHED, RowCache } from './row-cache.ts';
+import { prepared } from './statements.ts';
 import { nounTables } from './schema.ts';
 
 interface Statement {
@@ -41,7 +42,6 @@ const INSERTS = ofEachNoun(
  * One instance a house is its only writer, so what it has read once it need not read again.
  */
 export class SqliteRows implements Reader {
-  private readonly statements = new Map<string, Statement>();
   private readonly cache = new RowCache();
 
   constructor(
@@ -76,9 +76,10 @@ export class SqliteRows implements Reader {
     return rows;
   }
 
-  /** Reads all of a noun a piece at a time; what is written in between is held anyway. */
+  /** Reads all of a noun a piece at a time; what is written in between is held anyway. If all is forgotten meanwhile, it is left at that. */
   *loading(noun: Noun): Generator<void> {
     if (this.cache.isComplete(noun) || !CACHED.includes(noun)) return;
+    const { forgotten } = this.cache;
     const next = this.prepared(`SELECT rowid AS _at, * FROM "${noun}" WHERE "houseId" = ? AND rowid > ? ORDER BY rowid LIMIT ${AT_ONCE}`);
     for (let from = 0; ;) {
       const found = next.all(this.houseId, from) as (Values & { _at: number })[];
@@ -86,16 +87,17 @@ export class SqliteRows implements Reader {
       if (found.length < AT_ONCE) break;
       from = Number(found.at(-1)!._at);
       yield;
+      if (this.cache.forgotten !== forgotten) return;
     }
     this.cache.isWhole(noun);
   }
 
-  /** Before something is begun with. */
-  trim(): void {
-    this.cache.trim();
+  /** Rows held in memory. */
+  get held(): number {
+    return this.cache.size;
   }
 
-  /** After a transaction that was rolled back: what was written in it is not there. */
+  /** What is held in memory is read anew. Never in the middle of something: what is known to be whole would have holes. */
   forget(): void {
     this.cache.forget();
   }
@@ -133,11 +135,7 @@ export class SqliteRows implements Reader {
   }
 
   private prepared(sql: string): Statement {
-    const known = this.statements.get(sql);
-    if (known) return known;
-    const made = this.raw.prepare(sql) as unknown as Statement;
-    this.statements.set(sql, made);
-    return made;
+    return prepared(this.raw, sql) as unknown as Statement;
   }
 }
 

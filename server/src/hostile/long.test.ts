@@ -95,6 +95,63 @@ test('a tag, a section and somebody’s access, with more than goes in one', asy
   expect(house.rows('part').filter(({ personId, takenBackAt }) => personId !== null && takenBackAt === null)).toEqual([]);
 }, 60_000);
 
+test('handing over five hundred, and taking it back', async () => {
+  const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Move', colour: 'moss', icon: 'leaf' })).id;
+  await house.must('Aino', 'item.addMany', { list, items: Array.from({ length: 500 }, (_, nth) => ({ title: `Box ${nth}` })) });
+  const items = house.rows('item').map(({ id }) => id);
+  const before = records(list).many;
+  const handed = await house.must('Aino', 'part.handOver', { items, persons: [house.person('Leila')], message: 'Please' });
+  expect(records(list).many).toBeGreaterThan(before + 1);
+  const leilas = () => house.rows('part').filter(({ personId, takenBackAt }) => personId === house.person('Leila') && takenBackAt === null);
+  expect(leilas()).toHaveLength(500);
+  // said once of each
+  expect(house.rows('activity').filter(({ kind }) => kind === 'part.handOver')).toHaveLength(500);
+  expect(house.rows('notice').filter(({ kind }) => kind === 'handed')).toHaveLength(500);
+  await house.must('Aino', 'undo', { command: handed });
+  expect(leilas()).toEqual([]);
+}, 60_000);
+
+test('of what is refused as a whole nothing is done', async () => {
+  const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Move', colour: 'moss', icon: 'leaf' })).id;
+  await house.must('Aino', 'item.addMany', { list, items: Array.from({ length: 500 }, (_, nth) => ({ title: `Box ${nth}` })) });
+  const items = house.rows('item').map(({ id }) => id);
+  await house.must('Aino', 'item.remove', { items: items.slice(-1) });
+  const payload = { items, persons: [house.person('Leila')] };
+  expect(await house.send('Aino', { name: 'part.handOver', payload })).toMatchObject({ outcome: 'refused', reason: { code: 'gone' } });
+  const secret = house.made('item', await house.must('Leila', 'item.add', { title: 'Her own' })).id;
+  const stranger = { items: [...items.slice(0, -2), secret], persons: [house.person('Leila')] };
+  expect(await house.send('Aino', { name: 'part.handOver', payload: stranger })).toMatchObject({ outcome: 'refused', reason: { code: 'not-allowed' } });
+  expect(house.rows('notice').filter(({ kind }) => kind === 'handed')).toEqual([]);
+}, 60_000);
+
+test('a list of twelve hundred done things is used again', async () => {
+  const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Season', colour: 'moss', icon: 'leaf' })).id;
+  const persons = [house.person('Leila')];
+  for (let part = 0; part < 3; part++)
+    await house.must('Aino', 'item.addMany', { list, items: Array.from({ length: 400 }, (_, nth) => ({ title: `Bed ${part} ${nth}`, ticked: true, persons: nth % 4 ? [] : persons })) }); // prettier-ignore
+  const open = () => house.rows('part').filter(({ standing, takenBackAt }) => takenBackAt === null && standing !== 'completed').length;
+  expect(open()).toBe(0);
+  const told = house.rows('notice').filter(({ kind }) => kind === 'handed').length;
+  const again = await house.must('Aino', 'list.useAgain', { list });
+  expect(open()).toBe(1_200);
+  expect(house.rows('activity').find(({ kind }) => kind === 'list.useAgain')).toMatchObject({ params: { count: 1_200 } });
+  // one event is one notice
+  expect(house.rows('notice').filter(({ kind }) => kind === 'handed')).toHaveLength(told + 1);
+  await house.must('Aino', 'undo', { command: again });
+  expect(open()).toBe(0);
+}, 60_000);
+
+test('what somebody who goes had handed to others is followed by whoever ends their access', async () => {
+  await house.must('Aino', 'person.setRole', { person: house.person('Leila'), role: 'manager' });
+  const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Move', colour: 'moss', icon: 'leaf' })).id;
+  await house.must('Aino', 'list.share', { list, person: house.person('Leila'), access: 'edit' });
+  const items = Array.from({ length: 300 }, (_, nth) => ({ title: `Box ${nth}`, persons: [house.person('Leila')] }));
+  for (let part = 0; part < 3; part++) await house.must('Aino', 'item.addMany', { list, items });
+  await house.must('Leila', 'person.end', { person: house.person('Aino'), parts: [] });
+  const origins = house.rows('part').flatMap(({ personId, originId }) => (personId === house.person('Leila') ? [originId] : []));
+  expect(origins).toEqual(Array.from({ length: 900 }, () => house.person('Leila')));
+}, 60_000);
+
 test('who may not do the whole does none of it', async () => {
   const { top } = await tree();
   expect(await house.send('Leila', { name: 'item.remove', payload: { items: [top] } })).toMatchObject({ outcome: 'refused', reason: { code: 'not-allowed' } });

@@ -14,8 +14,9 @@ import {
 import { createHash } from 'node:crypto';
 import type { Clock } from '../clock.ts';
 import { isNotUnique } from '../db/faults.ts';
+import { HeldHouses } from '../db/held-houses.ts';
 import type { Raw } from '../db/open.ts';
-import { SqliteRows } from '../db/sqlite-rows.ts';
+import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { readsHours } from '../places/opening-hours.ts';
 import { differences, reachesFar, reachesNothing, reachOf, RESET, seenInReach } from './reach.ts';
 
@@ -31,7 +32,7 @@ export type NewCommand = Pick<Command, 'id' | 'name' | 'houseId' | 'at' | 'seen'
 export interface How {
   now?: string;
   slice?: boolean;
-  ahead?: boolean;
+  ahead?: number;
 }
 
 /** Writes what has to be kept with a command, in its transaction. */
@@ -42,7 +43,7 @@ const NOTHING = new MemoryRows('absent');
 
 /** The one way shared data changes: commands, each in one transaction, each applied once. */
 export class Ledger {
-  private readonly houses = new Map<string, SqliteRows>();
+  private readonly houses;
   private readonly seqs = new Map<string, number>();
   private readonly listeners = new Set<(houseId: string, seq: number) => void>();
   private readonly besides: Beside[] = [];
@@ -52,6 +53,7 @@ export class Ledger {
     private readonly raw: Raw,
     private readonly clock: Clock,
   ) {
+    this.houses = new HeldHouses(raw);
     this.statements = {
       begin: raw.prepare('BEGIN IMMEDIATE'),
       commit: raw.prepare('COMMIT'),
@@ -69,11 +71,7 @@ export class Ledger {
 
   /** The rows of a house. Of one that does not exist nothing is kept: anybody can ask for any id. */
   rows(houseId: string): SqliteRows {
-    const known = this.houses.get(houseId);
-    if (known) return known;
-    const made = new SqliteRows(this.raw, houseId);
-    if (this.exists(houseId)) this.houses.set(houseId, made);
-    return made;
+    return this.houses.of(houseId, () => this.exists(houseId));
   }
 
   /** The last sequence number of a house; 0 before its first command. */
@@ -89,9 +87,9 @@ export class Ledger {
     return this.seq(houseId) > 0;
   }
 
-  /** Houses held in memory. */
-  get held(): number {
-    return this.houses.size;
+  /** Houses and rows held in memory. */
+  get held(): { houses: number; rows: number } {
+    return { houses: this.houses.size, rows: this.houses.rows };
   }
 
   /** Called within each transaction, after its rows were written. */
@@ -111,8 +109,9 @@ export class Ledger {
   }
 
   /** What of a command is done ahead of it; nothing for most. */
-  slicesOf(command: NewCommand): Slice[] {
-    return this.exists(command.houseId) ? slicesOfCommand(command, this.rows(command.houseId)) : [];
+  slicesOf(command: NewCommand, account: Actor | null): Slice[] {
+    if (!this.exists(command.houseId)) return [];
+    return slicesOfCommand(command, this.rows(command.houseId), { now: this.clock.now(), account, readsHours });
   }
 
   now(): string {
@@ -158,7 +157,7 @@ export class Ledger {
 
   private inTransaction(houseId: string, task: () => Outcome): Outcome {
     const { begin, commit, rollback } = this.statements;
-    this.houses.get(houseId)?.trim();
+    this.houses.trim(houseId);
     begin.run();
     try {
       const outcome = task();
@@ -166,7 +165,7 @@ export class Ledger {
       return outcome;
     } catch (error) {
       if (this.raw.inTransaction) rollback.run();
-      this.houses.get(houseId)?.forget();
+      this.houses.forget(houseId);
       this.seqs.delete(houseId);
       throw error;
     }

@@ -4,12 +4,12 @@ import type { Actor, Ledger, NewCommand, Outcome } from './apply.ts';
 /**
  * Applies a command; one that would write too much at once in slices, with others having their turn in between. Each slice is a command
  * in its own transaction, known by an id that follows from the whole one's: one that was cut off goes on where it was when it is given
- * again. The first slice that is refused ends it.
+ * again. What would be refused as a whole is not begun with; a slice that is refused all the same ends it.
  */
 export async function applyInSlices(ledger: Ledger, command: NewCommand, account: Actor | null): Promise<Outcome> {
   const known = ledger.known(command.id, account);
   if (known) return known;
-  const slices = ledger.slicesOf(command);
+  const slices = ledger.slicesOf(command, account);
   if (slices.length === 0) return ledger.apply(command, account);
   // what goes together went at the same moment: it is brought back by that
   const now = ledger.now();
@@ -18,5 +18,5 @@ export async function applyInSlices(ledger: Ledger, command: NewCommand, account
     if (outcome.outcome === 'refused') return { ...outcome, id: command.id };
     await breathe();
   }
-  return ledger.apply(command, account, { now, ahead: true });
+  return ledger.apply(command, account, { now, ahead: slices.length });
 }

@@ -38,7 +38,7 @@ export class Household {
   async must<N extends CommandName>(by: string, name: N, payload: Payload<N>): Promise<string> {
     const id = v7();
     const outcome = await this.send(by, { id, name, payload });
-    if (outcome.outcome === 'refused') throw new Error(`${name} by ${by}: ${outcome.reason.code} ${JSON.stringify(payload)}`);
+    if (outcome.outcome === 'refused') throw new Error(`${name} by ${by}: ${outcome.reason.code} ${JSON.stringify(payload).slice(0, 300)}`);
     return id;
   }
 

@@ -1,0 +1,59 @@
+import type { Raw } from './open.ts';
+import { SqliteRows } from './sqlite-rows.ts';
+
+/** How many rows are held in memory: of the house that is in use, and of all others together. */
+export interface MostHeld {
+  own: number;
+  others: number;
+}
+
+const USUAL: MostHeld = { own: 200_000, others: 50_000 };
+
+/** The rows of each house, remembered as far as there is room: those of the house asked for longest ago are forgotten first. */
+export class HeldHouses {
+  /** The one asked for longest ago comes first. */
+  private readonly houses = new Map<string, SqliteRows>();
+
+  constructor(
+    private readonly raw: Raw,
+    private readonly most = USUAL,
+  ) {}
+
+  get size(): number {
+    return this.houses.size;
+  }
+
+  get rows(): number {
+    let rows = 0;
+    for (const house of this.houses.values()) rows += house.held;
+    return rows;
+  }
+
+  /** The rows of a house; `keep`: it exists, so that what is read of it is worth remembering. */
+  of(houseId: string, keep: () => boolean): SqliteRows {
+    const known = this.houses.get(houseId);
+    const house = known ?? new SqliteRows(this.raw, houseId);
+    if (!known && !keep()) return house;
+    this.houses.delete(houseId);
+    this.houses.set(houseId, house);
+    return house;
+  }
+
+  /** After a transaction that was rolled back. */
+  forget(houseId: string): void {
+    this.houses.get(houseId)?.forget();
+  }
+
+  /** Before something is begun with in a house: makes room. */
+  trim(houseId: string): void {
+    const own = this.houses.get(houseId);
+    if (own && own.held > this.most.own) own.forget();
+    let others = this.rows - (own?.held ?? 0);
+    for (const house of this.houses.values()) {
+      if (others <= this.most.others) return;
+      if (house === own) continue;
+      others -= house.held;
+      house.forget();
+    }
+  }
+}
