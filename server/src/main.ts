@@ -4,7 +4,6 @@ import { parseArgs } from 'node:util';
 import { TrustedProxies } from './auth/addresses.ts';
 import { HttpGeocoder } from './places/geocoder.ts';
 import { portOf, root, startServer, stop } from './serve.ts';
-import { warmUp } from './warm-up.ts';
 
 const { values } = parseArgs({
   options: {
@@ -45,7 +44,6 @@ function mapText(file: string): string {
   }
 }
 
-warmUp();
 await startServer({
   ...values,
   port: portOf(values.port),

@@ -9,7 +9,9 @@ import { isOfStorage } from './db/faults.ts';
 import { keepPrivate, takeFolder, Unusable } from './db/folder.ts';
 import { openStorage, type Storage } from './db/open.ts';
 import { listenForMail } from './mail-in/listening.ts';
+import { keepMemorySmall } from './memory.ts';
 import { serveMetrics } from './metrics.ts';
+import { keepWarm } from './warm-up.ts';
 
 const BEAT_MS = 15_000;
 /** How late what happens by itself may be. */
@@ -53,6 +55,7 @@ export interface ServeOptions {
 
 /** Opens the data, starts answering, and ends cleanly on SIGTERM and SIGINT. What stands in the way is said in a sentence. */
 export async function startServer(options: ServeOptions): Promise<void> {
+  keepMemorySmall();
   const { port, host, fill, smtpInPort, metricsPort, publicUrl = `http://${host}:${port}` } = options;
   if (options.simulate && !isLoopback(host))
     stop(`With --simulate anybody can move the clock and read all mail: it listens on 127.0.0.1 only, not on ${host}.`);
@@ -73,6 +76,7 @@ export async function startServer(options: ServeOptions): Promise<void> {
     mailTrust: options.mailTrust || undefined,
     clientFolder: existsSync(clientFolder) ? clientFolder : undefined,
   });
+  keepWarm();
   const server = serve({
     fetch: app.fetch,
     port,

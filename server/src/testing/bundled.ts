@@ -8,6 +8,8 @@ export const bundled = (entry: string, outfile: string) =>
     entryPoints: [join(__dirname, '..', entry)],
     outfile,
     bundle: true,
+    minifyWhitespace: true,
+    legalComments: 'none',
     platform: 'node',
     target: 'node20',
     format: 'esm',
