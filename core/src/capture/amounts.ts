@@ -1,4 +1,4 @@
-import { pattern, type Line } from './line.ts';
+import type { Line } from './line.ts';
 import { NUMBER, numberOf } from './numbers.ts';
 import type { Span } from './span.ts';
 
@@ -11,7 +11,7 @@ export function findEffort(line: Line): Span[] {
   const behind = '(?<!\\b(?:in|every|within|after|for\\s+the\\s+next)\\s)';
   const ahead = '(?!-|\\s+(?:before|after|ago|late|later|early|from|of|drive|walk|rule|break|show|service|room))';
   const source = `${behind}(?:about\\s+|~\\s*)?(?:(\\d{1,3}(?:[.,]\\d{1,2})?)\\s*(?:${HOURS})(?:\\s*(\\d{1,2})\\s*(?:${MINUTES})?)?|(\\d{1,4})\\s*(?:${MINUTES})|(half)\\s+an\\s+hour|(an)\\s+hour(?:\\s+and\\s+(a\\s+half))?)${ahead}`;
-  for (const match of line.matches(pattern(source))) {
+  for (const match of line.words(source)) {
     const [, hours, more, minutes, half, whole, andHalf] = match;
     const value = hours
       ? Math.round(Number(hours.replace(',', '.')) * 60) + Number(more ?? 0)
@@ -49,7 +49,7 @@ const LETTER: Record<string, string> = { m: 'M', h: 'H', d: 'D', w: 'W' };
 /** "remind me 2 days before", "remind me 30 min before": a duration before the deadline (ISO 8601). */
 export function findAlarm(line: Line): Span[] {
   const source = `remind\\s+(?:me|us|them|him|her)?\\s*(?:a(?:gain)?\\s+)?(${NUMBER})\\s+(min(?:ute)?s?|hours?|h|days?|weeks?)\\s+(?:before|ahead|earlier)`;
-  for (const match of line.matches(pattern(source))) {
+  for (const match of line.words(source)) {
     const unit = LETTER[match[2]![0]!.toLowerCase()]!;
     const count = numberOf(match[1]!);
     const before = unit === 'M' || unit === 'H' ? `PT${count}${unit}` : `P${count}${unit}`;

@@ -15,7 +15,7 @@ import {
   weekdayNumber,
 } from './calendar-words.ts';
 import { FIRST_YEAR, LAST_YEAR } from '../model/row.ts';
-import { pattern, type Line } from './line.ts';
+import type { Line } from './line.ts';
 import { NUMBER, numberOf } from './numbers.ts';
 import type { Doubt } from './span.ts';
 
@@ -144,7 +144,7 @@ export function findDays(line: Line, context: CaptureContext): FoundDay[] {
   const found: FoundDay[] = [];
   const overlaps = (from: number, to: number) => found.some((one) => from < one.to && to > one.from);
   for (const [source, read] of RULES) {
-    for (const match of line.matches(pattern(source))) {
+    for (const match of line.words(source)) {
       const [from, to] = [match.index, match.index + match[0].length];
       if (overlaps(from, to)) continue;
       const day = read(match, context);

@@ -1,10 +1,14 @@
 import type { Span } from './span.ts';
 
 const TAKEN = '\u0000';
+/** Stands for a letter or figure no word of ours has. */
+const OTHER = '\u0001';
 
 /** A line being read: what one recogniser has taken, the next ones no longer see. */
 export class Line {
   private free: string;
+  /** What is free, with its letters beyond ASCII made one; offsets are the same. */
+  private plain: string | undefined;
 
   constructor(readonly typed: string) {
     this.free = typed;
@@ -16,8 +20,15 @@ export class Line {
       yield found as RegExpExecArray;
   }
 
+  /** Every match of words of ours in what is still free: not in the middle of a word, before and behind, in whatever alphabet it is. */
+  words(source: string): Generator<RegExpExecArray> {
+    this.plain ??= plainOf(this.free);
+    return this.plain.matchAll(wholeWords(source)) as Generator<RegExpExecArray>;
+  }
+
   /** Nobody else reads this stretch. */
   take(from: number, to: number): void {
+    this.plain = undefined;
     this.free = this.free.slice(0, from) + TAKEN.repeat(to - from) + this.free.slice(to);
   }
 
@@ -39,13 +50,20 @@ export class Line {
 
 /** Not in the middle of a word, before and behind. */
 export const WORD = { before: '(?<![\\p{L}\\p{N}_@#/.-])', after: '(?![\\p{L}\\p{N}_])' };
+
+/**
+ * Which letters and figures there are in all alphabets takes long to make ready for a pattern, and there are many patterns: so it is asked
+ * once for the line, and the patterns know ASCII.
+ */
+const plainOf = (text: string): string => text.replace(/(?!\p{ASCII})[\p{L}\p{N}]/gu, (one) => OTHER.repeat(one.length));
+
 const compiled = new Map<string, RegExp>();
 
 /** The pattern of whole words, compiled once. */
-export function pattern(source: string): RegExp {
+function wholeWords(source: string): RegExp {
   const known = compiled.get(source);
   if (known) return known;
-  const made = new RegExp(`${WORD.before}(?:${source})${WORD.after}`, 'giu');
+  const made = new RegExp(`(?<![\\w${OTHER}@#/.-])(?:${source})(?![\\w${OTHER}])`, 'gi');
   if (compiled.size > 500) compiled.clear();
   compiled.set(source, made);
   return made;

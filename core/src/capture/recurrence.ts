@@ -1,5 +1,5 @@
 import { BYDAY, MONTH, monthNumber, WEEKDAY, weekdayNumber } from './calendar-words.ts';
-import { pattern, type Line } from './line.ts';
+import type { Line } from './line.ts';
 import { NUMBER, numberOf, ORDINALS, ordinalOf } from './numbers.ts';
 import type { Recurrence, Span } from './span.ts';
 
@@ -78,7 +78,7 @@ const monthly = (every: string | undefined, by: string, hour: string | undefined
 /** The first rule a line says, as an RRULE (RFC 5545 3.3.10) or a time after it was done. */
 export function findRule(line: Line): Span[] {
   for (const [source, read] of RULES) {
-    for (const match of line.matches(pattern(source))) {
+    for (const match of line.words(source)) {
       const rule = read(match);
       if (!rule) continue;
       const [from, to] = [match.index, match.index + match[0].length];

@@ -1,6 +1,6 @@
 import type { CaptureContext } from './context.ts';
 import { hourOf } from './dates.ts';
-import { pattern, type Line } from './line.ts';
+import type { Line } from './line.ts';
 import { NUMBER, numberOf } from './numbers.ts';
 
 /** An hour found in a line, wall-clock. */
@@ -35,7 +35,7 @@ const RULES: Rule[] = [
 export function findTimes(line: Line, context: CaptureContext): FoundTime[] {
   const found: FoundTime[] = [];
   for (const [source, read] of RULES) {
-    for (const match of line.matches(pattern(source))) {
+    for (const match of line.words(source)) {
       const [from, to] = [match.index, match.index + match[0].length];
       if (found.some((one) => from < one.to && to > one.from)) continue;
       const time = read(match, context);

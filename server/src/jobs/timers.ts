@@ -49,10 +49,19 @@ export class Timers {
 
   /** The moment of what comes next in any house, or null. */
   nextAt(): string | null {
+    return atOnce(this.lookAhead());
+  }
+
+  nextAtInSlices(): Promise<string | null> {
+    return inSlices(this.lookAhead());
+  }
+
+  private *lookAhead(): Generator<void, string | null> {
     let earliest: string | null = null;
     for (const houseId of this.houses()) {
-      const next = atOnce(this.nextOf(houseId));
+      const next = yield* this.nextOf(houseId);
       if (next && (earliest === null || next.at < earliest)) earliest = next.at;
+      yield;
     }
     return earliest;
   }

@@ -12,7 +12,10 @@ const LAST = `${LAST_YEAR}-12-31T00:00:00.000Z`;
 /** The simulated clock: read, set, moved on. These routes exist only with `--simulate`. */
 export function clockRoutes(clock: SimulatedClock, { hub, timers, outbox }: Pick<Services, 'hub' | 'timers' | 'outbox'>): Hono {
   const app = new Hono();
-  const nextAt = (): string | null => [timers.nextAt(), outbox.nextAt()].reduce((a, b) => (a !== null && (b === null || a < b) ? a : b));
+  const nextAt = async (): Promise<string | null> => {
+    const [due, mail] = [await timers.nextAtInSlices(), outbox.nextAt()];
+    return due !== null && (mail === null || due < mail) ? due : mail;
+  };
   /** A duration beyond what a calendar can hold is as far as it goes. */
   const after = (duration: string): string => {
     try {
@@ -28,10 +31,10 @@ export function clockRoutes(clock: SimulatedClock, { hub, timers, outbox }: Pick
     if (!(target <= LAST)) throw new Problem(422, 'clock-too-far', `The clock goes up to ${LAST_YEAR}.`, { params: { last: LAST_YEAR } });
     if (target < clock.now()) throw new Problem(422, 'clock-backwards', 'The clock only goes forward.', { params: { now: clock.now() } });
     // what falls due on the way happens at its time, one after the other
-    for (let at = nextAt(); at !== null && at <= target; at = nextAt()) {
+    for (let at = await nextAt(); at !== null && at <= target; at = await nextAt()) {
       clock.moveTo(at);
       const happened = (await timers.runInSlices()) + (await outbox.run());
-      if (happened === 0 && nextAt() === at) break;
+      if (happened === 0 && (await nextAt()) === at) break;
     }
     clock.moveTo(target);
     await outbox.run();
