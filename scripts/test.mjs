@@ -8,7 +8,7 @@ const started = Date.now();
 install();
 needChromium();
 await sideBySide('lint', 'typecheck');
-step('unit', () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '20000' : '1000', KILL_SEEDS: deep ? '200' : '3' } }));
+step('unit', () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '5000' : '200', KILL_SEEDS: deep ? '200' : '3' } }));
 if (deep) step('fuzz', () => run('npx', ['jest', '--ci', '-i', 'hostile/fuzz'], { env: { FUZZ: '100000', FUZZ_STRICT: '1' } }));
 step('build', build);
 step('browser', () => run('npm', ['run', '-s', 'browser']));

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { NOUNS, isHere } from '@kotiva/core';
 import { visible } from '../../server/src/sync/visibility.ts';
 import { doSomething } from './doings.ts';
@@ -5,12 +6,12 @@ import { Editor } from './editor.ts';
 import { Random } from './random.ts';
 import { RealServer } from '../../server/src/testing/real-server.ts';
 
-const SEEDS = Number(process.env.SYNC_SEEDS ?? 1000);
+const SEEDS = Number(process.env.SYNC_SEEDS ?? 200);
 const FIRST = Number(process.env.SYNC_FIRST ?? 1);
 const STEPS = 24;
 const NAMES = ['Aino', 'Leila', 'Noor', 'Eetu'];
 
-/** A house with two to four people, each on a device of their own. */
+/** A house with two to four people, each on a device of their own, some with it open in two tabs. */
 async function household(server: RealServer, random: Random): Promise<Editor[]> {
   const houseId = random.uuid();
   const names = NAMES.slice(0, 2 + random.below(3));
@@ -31,7 +32,7 @@ async function household(server: RealServer, random: Random): Promise<Editor[]> 
       run('invitation.make', { role: random.pick(['manager', 'member', 'helper']), uses: 'one', token }, { id: server.signIn('Aino').accountId, name: 'Aino' });
       run('person.join', { token, ...looks });
     }
-    editors.push(new Editor(server, random, name, houseId, who));
+    for (let tab = random.chance(0.4) ? 0 : 1; tab < 2; tab++) editors.push(new Editor(server, random, name, houseId, who));
   }
   for (const editor of editors) await editor.open();
   for (const editor of editors) await editor.catchUp();
@@ -63,13 +64,19 @@ async function run(server: RealServer, seed: number): Promise<void> {
       await server.restart();
     }
     if (random.chance(0.5)) await editor.settleSending();
+    // closed and opened again between any two steps
+    if (random.chance(0.15)) await random.pick(editors)!.reload();
   }
   for (const editor of editors) await editor.catchUp();
   for (const editor of editors) await editor.catchUp();
+  for (const editor of editors) expectSame(server, editor, seed);
+  // and so does what the device kept
+  for (const editor of editors) await editor.reloadWithoutLine();
   for (const editor of editors) {
     expectSame(server, editor, seed);
     editor.stop();
   }
+  for (const editor of editors) await editor.forget();
 }
 
 /** Row for row: what the device holds is what the server says this person sees. */

@@ -3,8 +3,8 @@ import { isHere, NOUNS, type CommandName, type Command, type MemoryRows, type No
 import { houseSlice, type HouseState } from '@/store/house.ts';
 import { selectRows } from '@/store/rows.ts';
 import { SyncEngine, type Given } from '@/sync/engine.ts';
-import { memoryCache } from '@/sync/memory-cache.ts';
-import { TransportError, type LiveHandlers, type Outcome, type Transport } from '@/sync/ports.ts';
+import { idbCache } from '@/sync/idb-cache.ts';
+import { TransportError, type Cache, type LiveHandlers, type Outcome, type Transport } from '@/sync/ports.ts';
 import type { Random } from './random.ts';
 import type { RealServer } from '../../server/src/testing/real-server.ts';
 
@@ -15,11 +15,13 @@ export interface Faults {
   reordered: number;
 }
 
-/** One device of one person: the client's own engine and store, a line that fails, a clock that is asked for nothing. */
+/** One tab of one person's device: the client's own engine, store and kept copy, a line that fails, a clock that is asked for nothing. */
 export class Editor {
   readonly store: EnhancedStore<HouseState>;
   private engine!: SyncEngine;
-  private readonly cache = memoryCache();
+  private cache!: Cache;
+  /** No line at all. */
+  private cut = false;
   private handlers: LiveHandlers | null = null;
   private tasks = new Set<() => void>();
   private held: Outcome[] | null = null;
@@ -38,6 +40,8 @@ export class Editor {
   }
 
   async open(): Promise<void> {
+    // as every tab does: its own way to the one copy the device keeps
+    this.cache = idbCache(this.who.accountId, this.houseId);
     this.engine = new SyncEngine({
       store: this.store,
       transport: this.transport(),
@@ -62,8 +66,26 @@ export class Editor {
   async reload(): Promise<void> {
     this.engine.stop();
     await this.settleSending();
+    await this.settleKept();
     this.tasks.clear();
     await this.open();
+  }
+
+  /** The same without a line: nothing but what the device kept. */
+  async reloadWithoutLine(): Promise<void> {
+    this.cut = true;
+    await this.reload();
+  }
+
+  private async settleKept(): Promise<void> {
+    await (this.engine as unknown as { keeping: Promise<void> }).keeping;
+    // a page that is still being written is waited for by the next
+    await this.cache.page({ seq: 0, put: [], evict: [] }, 0).catch(() => undefined);
+  }
+
+  async forget(): Promise<void> {
+    await this.settleKept();
+    await this.cache.forget();
   }
 
   give<N extends CommandName>(name: N, payload: Payload<N>): Given {
@@ -134,12 +156,15 @@ export class Editor {
   private transport(): Transport {
     return {
       send: async (commands) => {
-        if (this.random.chance(this.faults.unsent)) throw new TransportError('offline');
+        if (this.cut || this.random.chance(this.faults.unsent)) throw new TransportError('offline');
         const answer = await this.post(commands);
         if (this.random.chance(this.faults.lostAck)) throw new TransportError('offline');
         return { ...answer, outcomes: this.reorder(answer.outcomes) };
       },
-      changes: async (since, fresh) => (await this.fetchPage(since, fresh)) ?? Promise.reject(new TransportError('not-a-member')),
+      changes: async (since, fresh) => {
+        if (this.cut) throw new TransportError('offline');
+        return (await this.fetchPage(since, fresh)) ?? Promise.reject(new TransportError('not-a-member'));
+      },
       live: (_since, handlers) => {
         this.handlers = handlers;
         return () => (this.handlers = null);

@@ -39,6 +39,8 @@ export interface HouseState {
   line: Line;
   /** Why what waits is not taken though there is a connection: the code of what the server said. */
   heldUp: string | null;
+  /** What waits is not kept beyond this tab: the device's storage is full or refused. */
+  isUnkept: boolean;
   /** False until the stored copy or the first page is in. */
   loaded: boolean;
 }
@@ -57,6 +59,7 @@ const closed: HouseState = {
   recent: [],
   line: 'connecting',
   heldUp: null,
+  isUnkept: false,
   loaded: false,
 };
 
@@ -72,7 +75,10 @@ export const houseSlice = createSlice({
     pageApplied(state, { payload: { put, evict, seq, reset } }: PayloadAction<Page>) {
       if (reset) Object.assign(state, { confirmed: noRows(), cursor: 0 });
       // frozen as a whole: what came is not walked through once more to freeze every part of it
-      for (const { noun, row } of put) (state.confirmed[noun] as Record<string, Row>)[row.id] = Object.freeze(row);
+      for (const { noun, row } of put) {
+        const held = (state.confirmed[noun] as Record<string, Row>)[row.id];
+        if (held === undefined || held.seq <= row.seq) (state.confirmed[noun] as Record<string, Row>)[row.id] = Object.freeze(row);
+      }
       for (const { noun, id } of evict) delete state.confirmed[noun][id];
       state.cursor = Math.max(state.cursor, seq);
       state.pending = state.pending.filter(({ ackSeq }) => ackSeq === null || ackSeq > state.cursor);
@@ -96,6 +102,9 @@ export const houseSlice = createSlice({
     },
     lineChanged(state, { payload }: PayloadAction<Line>) {
       state.line = payload;
+    },
+    keptBeyondTab(state, { payload }: PayloadAction<boolean>) {
+      state.isUnkept = !payload;
     },
     heldUp(state, { payload }: PayloadAction<string | null>) {
       state.heldUp = payload;

@@ -13,7 +13,7 @@ const NOW = '2026-11-24T10:00:00.000Z';
 function keptCache() {
   const cache = memoryCache();
   const me = { id: HOUSE, houseId: HOUSE, accountId: HOUSE, name: 'Aino', role: 'manager', endedAt: null, seq: 1, stamps: {} };
-  void cache.page({ seq: 1, put: [{ noun: 'person', row: me as never }], evict: [] });
+  void cache.page({ seq: 1, put: [{ noun: 'person', row: me as never }], evict: [] }, 0);
   return cache;
 }
 
@@ -132,4 +132,49 @@ test('signed out elsewhere: nothing more is sent, and it is said', async () => {
   await runTasks();
   expect(ended()).toBe('signed-out');
   expect(sent).toHaveLength(1);
+});
+
+test('acknowledged, and come back with the changes: after a reload it is not done once more', async () => {
+  const cache = keptCache();
+  const accepted = (commands: readonly Command[]): Outcome[] => commands.map(({ id }) => ({ id, outcome: 'accepted', seq: 5, notes: [] }));
+  const first = device(accepted, cache);
+  await first.engine.start();
+  first.give('One');
+  await first.settle();
+  // it waits for its changes, over a reload too
+  const between = device(fail('offline'), cache);
+  await between.engine.start();
+  expect(between.store.getState().pending).toMatchObject([{ ackSeq: 5 }]);
+  between.engine.stop();
+  await cache.page({ seq: 5, put: [], evict: [] }, 1);
+  const second = device(fail('offline'), cache);
+  await second.engine.start();
+  expect(second.store.getState()).toMatchObject({ cursor: 5, pending: [] });
+});
+
+test('a row that came before a later one of the same is not put over it', async () => {
+  const { engine, store } = device(accept);
+  await engine.start();
+  const titled = (seq: number, title: string) => ({ noun: 'item' as const, row: { id: 'a', seq, title } as never });
+  store.dispatch(houseSlice.actions.pageApplied({ seq: 8, put: [titled(8, 'Two oars')], evict: [] }));
+  store.dispatch(houseSlice.actions.pageApplied({ seq: 9, put: [titled(7, 'Oars')], evict: [] }));
+  expect(store.getState().confirmed.item['a']).toMatchObject({ title: 'Two oars' });
+});
+
+test('what can’t be kept is said, stays in memory, and is kept once there is room', async () => {
+  const cache = keptCache();
+  const commands = cache.commands.bind(cache);
+  let isFull = true;
+  cache.commands = (put, drop) => (isFull ? Promise.reject(new DOMException('full', 'QuotaExceededError')) : commands(put, drop));
+  const { engine, store, settle, give, runTasks } = device(fail('offline'), cache);
+  await engine.start();
+  give('One');
+  await settle();
+  expect(store.getState()).toMatchObject({ isUnkept: true, pending: [{ ackSeq: null }] });
+  isFull = false;
+  give('Two');
+  await settle();
+  await runTasks();
+  expect(store.getState().isUnkept).toBe(false);
+  expect((await cache.load())!.commands).toHaveLength(2);
 });

@@ -1,6 +1,7 @@
 import type { Command, CommandName, Note, Payload, Reason } from '@kotiva/core';
 import { houseSlice, noRows, type HouseState, type Page } from '../store/house.ts';
 import { decideHere, recordHere, selectRows } from '../store/rows.ts';
+import { commandsOf, KeptCommands } from './kept-commands.ts';
 import { TransportError, type Cache, type Outcome, type Transport } from './ports.ts';
 
 const { actions } = houseSlice;
@@ -50,6 +51,8 @@ export class SyncEngine {
   private stopped = false;
   private following = false;
   private wasGone = false;
+  private readonly kept = new KeptCommands();
+  private keeping: Promise<void> = Promise.resolve();
   private readonly settling = new Map<string, (outcome: Outcome) => void>();
 
   constructor(private readonly ports: EnginePorts) {}
@@ -58,8 +61,10 @@ export class SyncEngine {
     const { store, cache, accountId, houseId } = this.ports;
     const kept = await cache.load().catch(() => null);
     if (this.stopped) return;
-    const from = kept ?? { confirmed: noRows(), cursor: 0, pending: [], refused: [] };
-    store.dispatch(actions.opened({ houseId, accountId, ...from, loaded: kept !== null && kept.cursor > 0 }));
+    const { confirmed, cursor, commands } = kept ?? { confirmed: noRows(), cursor: 0, commands: [] };
+    this.kept.begin(commands);
+    store.dispatch(actions.opened({ houseId, accountId, confirmed, cursor, ...commandsOf(commands, cursor), loaded: cursor > 0 }));
+    void this.keepCommands();
     void this.follow();
     void this.flush();
   }
@@ -80,7 +85,7 @@ export class SyncEngine {
     const decision = decideHere(command, rows, accountId);
     if (decision.outcome === 'refused') return { id: null, refused: decision.reason };
     store.dispatch(actions.given({ command, recorded: recordHere(command, decision, rows) }));
-    void this.keepPending();
+    void this.keepCommands();
     void this.flush();
     return { id: command.id, refused: null, notes: decision.outcome === 'accepted' ? decision.notes : [] };
   }
@@ -108,7 +113,7 @@ export class SyncEngine {
 
   putAwayRefusal(id: string): void {
     this.ports.store.dispatch(actions.refusalPutAway(id));
-    void this.keepPending();
+    void this.keepCommands();
   }
 
   /** Sends what waits, oldest first, until nothing does. */
@@ -118,7 +123,7 @@ export class SyncEngine {
     try {
       for (let waiting = this.waiting(); waiting.length > 0 && !this.stopped; waiting = this.waiting()) {
         await this.send(waiting.slice(0, this.most));
-        await this.keepPending();
+        await this.keepCommands();
       }
     } catch (error) {
       this.failed(error);
@@ -211,8 +216,10 @@ export class SyncEngine {
 
   private applyPage(page: Page): void {
     if (this.stopped) return;
+    const since = this.ports.store.getState().cursor;
     this.ports.store.dispatch(actions.pageApplied(page));
-    void this.ports.cache.page(page).catch(() => undefined);
+    void this.ports.cache.page(page, since).catch(() => undefined);
+    void this.keepCommands();
   }
 
   private openLive(): void {
@@ -274,8 +281,19 @@ export class SyncEngine {
     this.ports.ended(why);
   }
 
-  private async keepPending(): Promise<void> {
-    const { pending, refused } = this.ports.store.getState();
-    await this.ports.cache.pending(pending, refused).catch(() => undefined);
+  /** One after the other, each what has changed by then: a tap is on the disk as soon as the one before is. */
+  private keepCommands(): Promise<void> {
+    this.keeping = this.keeping.then(async () => {
+      const { pending, refused, isUnkept } = this.ports.store.getState();
+      const { put, drop, done } = this.kept.changesTo({ pending, refused });
+      if (put.length === 0 && drop.length === 0) return;
+      const isKept = await this.ports.cache.commands(put, drop).then(
+        () => true,
+        () => false,
+      );
+      if (isKept) done();
+      if (isKept === isUnkept && !this.stopped) this.ports.store.dispatch(actions.keptBeyondTab(isKept));
+    });
+    return this.keeping;
   }
 }

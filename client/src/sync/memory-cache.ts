@@ -1,24 +1,32 @@
-import { noRows, type HouseState, type Page } from '../store/house.ts';
-import type { Cache, Kept } from './ports.ts';
+import { noRows, type Page } from '../store/house.ts';
+import { isPassed } from './kept-commands.ts';
+import type { Cache, Kept, KeptCommand } from './ports.ts';
 
 /** What a device keeps, in memory: for tests, and where the browser refuses storage. */
 export function memoryCache(): Cache {
-  let kept: Kept | null = null;
-  const own = (): Kept => (kept ??= { confirmed: noRows(), cursor: 0, pending: [], refused: [] });
+  let rows: Pick<Kept, 'confirmed' | 'cursor'> | null = null;
+  const commands = new Map<string, KeptCommand>();
   return {
-    load: async () => (kept ? structuredClone(kept) : null),
-    async page({ put, evict, seq, reset }: Page) {
-      if (reset) Object.assign(own(), { confirmed: noRows(), cursor: 0 });
-      const { confirmed } = own();
+    async load() {
+      if (rows === null && commands.size === 0) return null;
+      return structuredClone({ ...(rows ?? { confirmed: noRows(), cursor: 0 }), commands: [...commands.values()] });
+    },
+    async page({ put, evict, seq, reset }: Page, since: number) {
+      const kept = rows ?? { confirmed: noRows(), cursor: 0 };
+      if (seq <= kept.cursor || (!reset && since > kept.cursor)) return;
+      const confirmed = reset ? noRows() : kept.confirmed;
       for (const { noun, row } of put) (confirmed[noun] as Record<string, unknown>)[row.id] = row;
       for (const { noun, id } of evict) delete confirmed[noun][id];
-      own().cursor = Math.max(own().cursor, seq);
+      rows = { confirmed, cursor: seq };
+      for (const [id, { ackSeq }] of commands) if (isPassed(ackSeq, seq)) commands.delete(id);
     },
-    async pending(pending: HouseState['pending'], refused: HouseState['refused']) {
-      Object.assign(own(), structuredClone({ pending, refused }));
+    async commands(put, drop) {
+      for (const record of put) commands.set(record.command.id, structuredClone(record));
+      for (const id of drop) commands.delete(id);
     },
     async forget() {
-      kept = null;
+      rows = null;
+      commands.clear();
     },
   };
 }

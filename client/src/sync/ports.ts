@@ -41,12 +41,26 @@ export interface Transport {
   live(since: number, handlers: LiveHandlers): () => void;
 }
 
-export type Kept = Pick<HouseState, 'confirmed' | 'cursor' | 'pending' | 'refused'>;
+export type Kept = Pick<HouseState, 'confirmed' | 'cursor'> & { commands: KeptCommand[] };
 
-/** What the device keeps of one account × house. */
+/** A command as the device keeps it, one record each: it waits to be sent, is acknowledged, or was refused. */
+export interface KeptCommand {
+  /** They are sent in this order; several tabs may give two the same. */
+  order: number;
+  command: Command;
+  ackSeq: number | null;
+  reason: Reason | null;
+}
+
+/**
+ * What the device keeps of one account × house, for all its tabs. It never goes back: a page the kept cursor has passed is in it already,
+ * and a command whose acknowledgement it has passed is none any more.
+ */
 export interface Cache {
   load(): Promise<Kept | null>;
-  page(page: Page): Promise<void>;
-  pending(pending: HouseState['pending'], refused: HouseState['refused']): Promise<void>;
+  /** Keeps a page of what came after `since`; one that would leave a gap is not kept. */
+  page(page: Page, since: number): Promise<void>;
+  /** Keeps some commands as they now stand, and others no longer. Rejects where they are not kept beyond this tab. */
+  commands(put: readonly KeptCommand[], drop: readonly string[]): Promise<void>;
   forget(): Promise<void>;
 }

@@ -28,6 +28,8 @@ export const en = {
   'line.heldUp.not-now': 'The server is busy.',
   'line.waiting_one': '{count} change waits here to be sent.',
   'line.waiting_other': '{count} changes wait here to be sent.',
+  'line.unkept_one': 'This device has no room to keep it: leave Kotiva open until it is sent, or it is lost.',
+  'line.unkept_other': 'This device has no room to keep them: leave Kotiva open until they are sent, or they are lost.',
   'line.offline': 'Offline. You can go on; it is sent later.',
   'line.offlineWaiting_one': 'Offline. {count} change waits to be sent.',
   'line.offlineWaiting_other': 'Offline. {count} changes wait to be sent.',

@@ -1,7 +1,9 @@
 import type { Change } from '@kotiva/core';
+import fc from 'fast-check';
 import { join } from 'node:path';
 import { HeldHouses } from './held-houses.ts';
 import { openStorage, type Storage } from './open.ts';
+import { SqliteRows } from './sqlite-rows.ts';
 
 let storage: Storage;
 beforeEach(() => {
@@ -48,4 +50,47 @@ test('what is forgotten while it is read piece by piece has no holes', () => {
   rows.forget();
   while (!pieces.next().done);
   expect(rows.all('tag')).toHaveLength(1_200);
+});
+
+describe('what is remembered', () => {
+  const PLACES = ['list one', 'list two'];
+  const row = (id: string, list: string) => ({ id, houseId: 'one', listId: list, name: id, position: 'a0', removedAt: null });
+  type Step =
+    { kind: 'write'; nth: number; list: string } | { kind: 'get'; nth: number } | { kind: 'by'; list: string } | { kind: 'all' | 'load' | 'trim' | 'forget' };
+  const step: fc.Arbitrary<Step> = fc.oneof(
+    fc.record({ kind: fc.constant('write' as const), nth: fc.nat(30), list: fc.constantFrom(...PLACES) }),
+    fc.record({ kind: fc.constant('get' as const), nth: fc.nat(30) }),
+    fc.record({ kind: fc.constant('by' as const), list: fc.constantFrom(...PLACES) }),
+    fc.record({ kind: fc.constantFrom('all' as const, 'load' as const, 'trim' as const, 'forget' as const) }),
+  );
+  const sorted = (rows: readonly { id: string }[]) => [...rows].sort((a, b) => (a.id < b.id ? -1 : 1));
+
+  test('is what is there, whatever is read and written around its limit', () => {
+    // rows of one noun alone
+    storage.raw.exec('PRAGMA foreign_keys = OFF');
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 60 }), (steps) => {
+        storage.raw.exec('DELETE FROM section');
+        const held = new HeldHouses(storage.raw, { own: 12, others: 5 });
+        const pieces: Generator<void>[] = [];
+        let seq = 0;
+        for (const one of steps) {
+          const [rows, fresh] = [held.of('one', () => true), new SqliteRows(storage.raw, 'one')];
+          if (one.kind === 'write') {
+            const id = `section ${one.nth}`;
+            const made = rows.get('section', id) === 'absent';
+            rows.apply([{ noun: 'section', id, made, fields: made ? row(id, one.list) : { listId: one.list } } as never], { commandId: 'c', name: 'x', actorId: null, payload: null, seq: ++seq }); // prettier-ignore
+          } else if (one.kind === 'get') expect(rows.get('section', `section ${one.nth}`)).toEqual(fresh.get('section', `section ${one.nth}`));
+          else if (one.kind === 'by') expect(sorted(rows.by('section', 'listId', one.list))).toEqual(sorted(fresh.by('section', 'listId', one.list)));
+          else if (one.kind === 'all') expect(sorted(rows.all('section'))).toEqual(sorted(fresh.all('section')));
+          // read piece by piece, other things in between
+          else if (one.kind === 'load') {
+            if (pieces.at(-1)?.next().done !== false) pieces.push(rows.loading('section'));
+          } else if (one.kind === 'trim') held.trim('one');
+          else rows.forget();
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
 });

@@ -12,7 +12,7 @@ import { elementOf, Heading, Icon, IconButton, NoticeBar, PersonMark, ScrollRoot
 import { t, type WordKey } from '@/words';
 import { sayHeldUp } from '@/words/problems.ts';
 import { Keyboard } from './keyboard.tsx';
-import { NotApplied } from './not-applied.tsx';
+import { LineState } from './line-state.tsx';
 import { useOccasions } from './occasions.ts';
 import { useOfflineRings } from './offline-rings.ts';
 import { PeopleStrip } from './people-strip.tsx';
@@ -158,27 +158,6 @@ function TopBar() {
         <PersonMark looks={me} size={34} />
       </Pressable>
     </View>
-  );
-}
-
-/** Offline is said quietly, with how many changes wait. */
-function LineState() {
-  const line = useHouseState((state) => state.line);
-  const heldUp = useHouseState((state) => state.heldUp);
-  const waiting = useHouseState((state) => state.pending.filter(({ ackSeq }) => ackSeq === null).length);
-  return (
-    <>
-      {line === 'offline' ? (
-        <Txt role="status" size={15} tone="waits" className="bg-sunk px-4 py-1.5">
-          {waiting > 0 ? t('line.offlineWaiting', { count: waiting }) : t('line.offline')}
-        </Txt>
-      ) : heldUp ? (
-        <Txt role="status" size={15} tone="waits" className="bg-sunk px-4 py-1.5">
-          {[sayHeldUp(heldUp), waiting > 0 ? t('line.waiting', { count: waiting }) : null].filter(Boolean).join(' ')}
-        </Txt>
-      ) : null}
-      <NotApplied />
-    </>
   );
 }
 
