@@ -9,6 +9,11 @@ test('one local date-time a line', () => {
   expect([stdout, status]).toEqual(['2026-12-04T16:00:00\n2026-12-18T16:00:00\n', 0]);
 });
 
+test('what begins on a day without an hour comes on days', () => {
+  const { stdout } = kotiva(['--rrule', 'FREQ=MONTHLY;BYMONTHDAY=-1', '--dtstart', '2027-02-01', '--tz', 'Europe/Helsinki', '--exdate', '2027-03-31', '--limit', '2']);
+  expect(stdout).toBe('2027-02-28\n2027-04-30\n');
+});
+
 test('left out and bounded; without a zone as the wall says', () => {
   const args = ['--rrule', 'FREQ=DAILY', '--dtstart', '20270327T033000', '--exdate', '20270327T033000', '--before', '2027-03-30'];
   expect(kotiva(args).stdout.trim().split('\n')).toEqual(['2027-03-28T03:30:00', '2027-03-29T03:30:00']);

@@ -20,7 +20,7 @@ export type Question = z.infer<typeof Question>;
 /** The sentence a caller is told; everything else is a fault of the program and goes on. */
 export class Unanswerable extends Error {}
 
-/** Local ISO 8601 date-times with seconds, ascending. Throws {@link Unanswerable} with one line that says what is wrong. */
+/** Local ISO 8601 date-times with seconds, or dates where DTSTART is one, ascending. Throws {@link Unanswerable} with one line that says what is wrong. */
 export function answer({ rrule, dtstart, tzid, exdate, rdate, before, limit }: Omit<Question, 'id'>): string[] {
   const zone = tzid ?? null;
   if (zone !== null && !isZone(zone)) throw new Unanswerable(`There is no time zone “${zone}”; it is an IANA name like Europe/Helsinki.`);
@@ -33,8 +33,8 @@ export function answer({ rrule, dtstart, tzid, exdate, rdate, before, limit }: O
   }
 }
 
-/** A day without an hour begins at midnight. */
-const withSeconds = (at: string): string => `${at}${'T00:00:00'.slice(Math.min(9, at.length - 10))}`;
+/** A date stays a date: what has no hour does not come at midnight (RFC 5545 3.3.4 and 3.3.5). */
+const withSeconds = (at: string): string => (at.length === '2026-12-04T16:00'.length ? `${at}:00` : at);
 
 /** One line of the batch as its answer. */
 export function answerLine(line: string): { id: string | number | null; occurrences: string[] } | { id: string | number | null; error: string } {
