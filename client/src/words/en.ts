@@ -568,6 +568,8 @@ export const en = {
   'contact.more': 'Where and when to find them',
   'contact.notAnAddress': 'That is not a mail address.',
   'notices.readAll': 'Put all away',
+  'notices.older_one': 'Show {count} older one',
+  'notices.older_other': 'Show older ones ({count})',
 
   'lists.count_one': '{count} list',
   'lists.count_other': '{count} lists',

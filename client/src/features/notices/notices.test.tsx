@@ -33,6 +33,23 @@ test('what is new is counted; taken where it stands, or put away all at once', (
   expect(w.rows.by('notice', 'personId', w.person('Leila')).every(({ readAt }) => readAt !== null)).toBe(true);
 });
 
+test('of more than are shown at first all are put away, and the older ones can be reached', () => {
+  const w = new World();
+  w.join('Leila', 'helper');
+  const list = w.list('Aino', 'Boathouse', [['Leila', 'check']]);
+  const many = Array.from({ length: 70 }, (_, nth) => ({ title: `Oar ${nth}`, persons: [w.person('Leila')] }));
+  w.must('Aino', 'item.addMany', { list, items: many });
+  const shown = open(w, 'Leila');
+  expect(screen.getAllByText(/Oar \d/)).toHaveLength(60);
+  tap('Put all away');
+  expect(w.rows.by('notice', 'personId', w.person('Leila')).every(({ readAt }) => readAt !== null)).toBe(true);
+  tap('Show older ones (10)');
+  expect(screen.getAllByText(/Oar \d/)).toHaveLength(70);
+  shown.unmount();
+  inHouse(w, 'Leila', <NoticesButton />);
+  expect(screen.getByRole('button', { name: 'Notices, 0 new' })).toBeTruthy();
+});
+
 test('a question is answered there; an empty answer can’t be sent', () => {
   const { w, oars } = house();
   w.must('Leila', 'part.askBack', { item: oars, question: 'The short ones too?' });

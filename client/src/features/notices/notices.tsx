@@ -11,7 +11,10 @@ import { sayInstant } from '@/words/dates.ts';
 import { NoticeActions } from './notice-actions.tsx';
 import { sayTold } from './say-told.ts';
 
-const MOST = 60;
+/** So many are shown at first, and more each time they are asked for. */
+const AT_FIRST = 60;
+/** So many are read in one command. */
+const AT_ONCE = 500;
 
 function useNotices(): Notice[] {
   const { rows, me } = usePlace();
@@ -39,8 +42,13 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
   const give = useGive();
   const openItem = useOpenItem();
   const router = useRouter();
-  const notices = useNotices().slice(0, MOST);
-  const unread = notices.filter((notice) => !notice.readAt).map((notice) => notice.id);
+  const [most, setMost] = useState(AT_FIRST);
+  const all = useNotices();
+  const notices = all.slice(0, most);
+  const unread = all.filter((notice) => !notice.readAt).map((notice) => notice.id);
+  const readAll = () => {
+    for (let from = 0; from < unread.length; from += AT_ONCE) give('notice.read', { notices: unread.slice(from, from + AT_ONCE) });
+  };
   const isGone = ({ itemId, kind }: Notice): boolean => {
     const item = itemId && kind !== 'taken-back' ? rows.get('item', itemId) : null;
     return item !== null && (typeof item === 'string' || item.removedAt !== null);
@@ -56,7 +64,7 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
     <Sheet open onClose={onClose} title={t('notices.title')} closeLabel={t('common.close')} head={<Heading level={2}>{t('notices.title')}</Heading>}>
       {unread.length > 0 ? (
         <View className="items-start">
-          <Button kind="quiet" onPress={() => give('notice.read', { notices: unread })}>
+          <Button kind="quiet" onPress={readAll}>
             {t('notices.readAll')}
           </Button>
         </View>
@@ -89,6 +97,13 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
           );
         })}
       </View>
+      {all.length > most ? (
+        <View className="items-start">
+          <Button kind="quiet" onPress={() => setMost(most + AT_FIRST)}>
+            {t('notices.older', { count: all.length - most })}
+          </Button>
+        </View>
+      ) : null}
     </Sheet>
   );
 }
