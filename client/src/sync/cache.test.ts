@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import type { Row } from '@kotiva/core';
 import { openDB } from 'idb';
 import type { Page } from '../store/house.ts';
-import { forgetAll, idbCache } from './idb-cache.ts';
+import { forgetAll, idbCache, sealAll } from './idb-cache.ts';
 import { memoryCache } from './memory-cache.ts';
 import { commandsOf } from './kept-commands.ts';
 import type { Cache, Kept, KeptCommand } from './ports.ts';
@@ -145,6 +145,20 @@ describe('in IndexedDB alone', () => {
     expect(idsOf(await cache.load())).toEqual(['one']);
     expect((await cache.load())!.confirmed.item).toEqual({ a: row('a', 'Oars') });
     refused.mockRestore();
+  });
+
+  test('signed out elsewhere, nothing of a house stays but what was not sent, for whoever comes back', async () => {
+    const house = freshHouse();
+    const cache = idbCache('aino', house);
+    await cache.page(page(3, [row('a', 'Oars')]), 0);
+    await cache.commands([waiting('one', 1)], []);
+    await sealAll();
+    // one that was under way comes too late
+    await cache.page(page(4, [row('b', 'Rope')]), 3);
+    const kept = (await idbCache('aino', house).load())!;
+    expect(kept.confirmed.item).toEqual({});
+    expect(kept.cursor).toBe(0);
+    expect(idsOf(kept)).toEqual(['one']);
   });
 
   test('signing out forgets every house of everyone, or of one account', async () => {

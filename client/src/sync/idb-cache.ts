@@ -125,9 +125,25 @@ async function loadAll(db: IDBPDatabase<Shape> | null, spare: Cache): Promise<Ke
   return { confirmed, cursor: cursor ?? 0, commands: commands.map(({ id: _id, ...record }) => record) };
 }
 
+const namesFrom = async (prefix: string): Promise<string[]> => {
+  const known = (await indexedDB.databases?.()) ?? [];
+  return known.flatMap(({ name }) => (name?.startsWith(prefix) ? [name] : []));
+};
+
 /** Removes everything kept here of an account, or of everyone: after signing out a shared device shows nothing of the last person. */
 export async function forgetAll(accountId: string | null): Promise<void> {
-  const known = (await indexedDB.databases?.()) ?? [];
-  const prefix = accountId === null ? `${PREFIX}/` : `${PREFIX}/${accountId}/`;
-  await Promise.all(known.flatMap(({ name }) => (name?.startsWith(prefix) ? [deleteDB(name)] : [])));
+  const names = await namesFrom(accountId === null ? `${PREFIX}/` : `${PREFIX}/${accountId}/`);
+  await Promise.all(names.map((name) => deleteDB(name)));
+}
+
+/** Who was signed out elsewhere finds what they had not sent once they are back; of their houses nothing stays. */
+export async function sealAll(): Promise<void> {
+  for (const name of await namesFrom(`${PREFIX}/`)) {
+    const db = await openDB<Shape>(name);
+    const stores = (['rows', 'cursor'] as const).filter((store) => db.objectStoreNames.contains(store));
+    const tx = db.transaction(stores, 'readwrite');
+    for (const store of stores) void tx.objectStore(store).clear();
+    await tx.done;
+    db.close();
+  }
 }

@@ -1,8 +1,9 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
-import { forgetAll } from '@/sync/idb-cache.ts';
+import { forgetAll, sealAll } from '@/sync/idb-cache.ts';
 import { ask, type Me } from '@/store/api.ts';
 import { forgetClock } from '@/store/clock.ts';
+import { forgetDrafts } from '@/store/drafts.ts';
 import { forgetVisits, lookingSwitched } from '@/store/looking.ts';
 
 type Standing = { state: 'asking' } | { state: 'out'; why: 'fresh' | 'signed-out' } | { state: 'in'; me: Me; houseId: string | null };
@@ -33,15 +34,17 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
     setStanding({ state: 'in', me, houseId: chosenHouse(me) });
   }, []);
 
+  /** Off this device. What was typed and not sent stays, for whoever typed it; `forget`: nothing of them stays. */
   const leave = useCallback(
-    async (why: 'fresh' | 'signed-out') => {
+    async (why: 'fresh' | 'signed-out', forget: string | null = null) => {
       localStorage.removeItem(KEPT);
       localStorage.removeItem(CHOSEN);
       dispatch(lookingSwitched(false));
       forgetVisits();
       forgetClock();
       setStanding({ state: 'out', why });
-      await forgetAll(null).catch(() => undefined);
+      if (forget !== null) forgetDrafts(forget);
+      await (forget === null ? sealAll() : forgetAll(forget)).catch(() => undefined);
     },
     [dispatch],
   );
@@ -66,7 +69,7 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
       refresh,
       async signOut(everywhere, keepKeys = []) {
         await ask('DELETE', `/session${everywhere ? `?everywhere=1${keepKeys.map((id) => `&keep=${id}`).join('')}` : ''}`);
-        await leave('fresh');
+        await leave('fresh', standing.state === 'in' ? standing.me.account.id : null);
       },
       choose(houseId) {
         localStorage.setItem(CHOSEN, houseId);

@@ -4,6 +4,7 @@ import { useGlobalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useWays } from '@/features/item';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { MarkedField, PersonMark, Txt, useKeys, type MarkedFieldHandle, type MarkedPiece, type Token } from '@/ui';
@@ -40,7 +41,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const give = useGive();
   const { context: here } = useCapture();
   const reading = useReadingContext();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped, done] = useDraft('capture', '');
   const [answers, setAnswers] = useState(NO_ANSWERS);
   const [error, setError] = useState<string | null>(null);
   const [pasted, setPasted] = useState<string | null>(null);
@@ -74,7 +75,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
     ways.settle();
-    setTyped('');
+    done();
     setAnswers(NO_ANSWERS);
     field.current?.focus();
   };

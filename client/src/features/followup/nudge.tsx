@@ -2,6 +2,7 @@ import type { Item, Part } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf } from '@/features/item';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, ErrorLine, Field, Toggles, Txt } from '@/ui';
@@ -16,7 +17,7 @@ export function NudgeSheet({ item, parts, askedToday, onClose }: { item: Item; p
   const now = useNow();
   const give = useGive();
   const [chosen, setChosen] = useState<readonly string[]>(parts.map((part) => part.personId!));
-  const [words, setWords] = useState('');
+  const [words, setWords, done] = useDraft(`nudge/${item.id}`, '');
   const [error, setError] = useState<string | null>(null);
   const asked = parts.flatMap(({ personId, nudgedAt }) =>
     nudgedAt ? [t('nudge.lastOf', { name: nameOf(rows, personId), when: sayInstant(nudgedAt, now, house.zone) })] : [],
@@ -25,8 +26,9 @@ export function NudgeSheet({ item, parts, askedToday, onClose }: { item: Item; p
     if (chosen.length === 0) return setError(t('hand.chooseSomeone'));
     const names = together(chosen.map((id) => nameOf(rows, id)));
     const reason = give('part.nudge', { item: item.id, persons: [...chosen], words }, { words: t('said.nudged', { names }), ownRefusal: true });
-    if (reason) setError(sayReason(reason));
-    else onClose();
+    if (reason) return setError(sayReason(reason));
+    done();
+    onClose();
   };
   return (
     <ActionSheet title={t('nudge.title', { title: item.title })} onClose={onClose}>

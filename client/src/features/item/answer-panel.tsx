@@ -1,6 +1,7 @@
-import type { Item, Part } from '@kotiva/core';
+import type { Item, Part, Reason } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, PersonMark, Txt } from '@/ui';
@@ -44,25 +45,21 @@ export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
       {asking === 'percent' ? <PercentAnswer item={item} part={part} onDone={() => setAsking(null)} /> : null}
       {asking === 'ask' ? (
         <WordsAnswer
+          place={`ask-back/${item.id}`}
           label={t('answer.question', { name: nameOf(rows, part.giverId) })}
           verb={t('answer.askBack')}
           needed
-          onCancel={() => setAsking(null)}
-          onSend={(question) => {
-            if (!give('part.askBack', { item: item.id, question }, { words: t('said.asked', { name: nameOf(rows, part.giverId) }), undo: true }))
-              setAsking(null);
-          }}
+          onDone={() => setAsking(null)}
+          send={(question) => give('part.askBack', { item: item.id, question }, { words: t('said.asked', { name: nameOf(rows, part.giverId) }), undo: true })}
         />
       ) : null}
       {asking === 'decline' ? (
         <WordsAnswer
+          place={`decline/${item.id}`}
           label={t('answer.reason', { name: nameOf(rows, part.giverId) })}
           verb={t('answer.cant')}
-          onCancel={() => setAsking(null)}
-          onSend={(reason) => {
-            if (!give('part.decline', { item: item.id, reason }, { words: t('said.declined', { name: nameOf(rows, part.giverId) }), undo: true }))
-              setAsking(null);
-          }}
+          onDone={() => setAsking(null)}
+          send={(reason) => give('part.decline', { item: item.id, reason }, { words: t('said.declined', { name: nameOf(rows, part.giverId) }), undo: true })}
         />
       ) : null}
     </View>
@@ -89,30 +86,42 @@ function PercentAnswer({ item, part, onDone }: { item: Item; part: Part; onDone:
   );
 }
 
-/** A line of words and a verb. What was typed stays when it cannot be sent. */
+/** A line of words and a verb. What was typed stays when it cannot be sent, and is found again when it was left. */
 export function WordsAnswer({
+  place,
   label,
   verb,
   needed = false,
-  onSend,
-  onCancel,
+  send,
+  onDone,
 }: {
+  /** Where its draft is kept. */
+  place: string;
   label: string;
   verb: string;
   needed?: boolean;
-  onSend: (words: string) => void;
-  onCancel: () => void;
+  /** Returns why it is refused. */
+  send: (words: string) => Reason | null;
+  onDone: () => void;
 }) {
-  const [words, setWords] = useState('');
+  const [words, setWords, done] = useDraft(place, '');
   const [error, setError] = useState<string | null>(null);
+  const finish = () => {
+    done();
+    onDone();
+  };
+  const answer = () => {
+    if (needed && !words.trim()) return setError(t('answer.wordsNeeded'));
+    if (!send(words)) finish();
+  };
   return (
     <View className="gap-3">
       <Field label={label} value={words} onChangeText={setWords} error={error} multiline autoFocus maxLength={20_000} />
       <View className="flex-row gap-2">
-        <Button kind="main" onPress={() => (needed && !words.trim() ? setError(t('answer.wordsNeeded')) : onSend(words))}>
+        <Button kind="main" onPress={answer}>
           {verb}
         </Button>
-        <Button kind="quiet" onPress={onCancel}>
+        <Button kind="quiet" onPress={finish}>
           {t('common.cancel')}
         </Button>
       </View>

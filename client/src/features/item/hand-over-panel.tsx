@@ -1,6 +1,7 @@
 import { isDone, isHere, progressOf, type Item, type MemoryRows, type Policy } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Choice, ErrorLine, Field, Heading, Switch, Txt } from '@/ui';
@@ -8,9 +9,17 @@ import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { DueChoice } from './due-panel.tsx';
 import { footings } from './use-check.ts';
-import { givenParts, nameOf } from './knot-of.ts';
+import { givenParts, nameOf, personOf } from './knot-of.ts';
 import { useWays } from './ways.tsx';
 import { PeoplePicker } from './people-picker.tsx';
+
+interface Handing {
+  chosen: string[];
+  policy: Policy;
+  due: string | null;
+  message: string;
+  confirm: boolean;
+}
 
 /** To whom, each or any, by when, with what message. */
 export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void }) {
@@ -18,11 +27,13 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
   const give = useGive();
   const given = givenParts(rows, item.id);
   const holders = given.filter((part) => !part.passedTo).map((part) => part.personId!);
-  const [chosen, setChosen] = useState<string[]>([]);
-  const [policy, setPolicy] = useState<Policy>(given.length > 0 ? item.policy : 'each');
-  const [due, setDue] = useState(item.due);
-  const [message, setMessage] = useState('');
-  const [confirm, setConfirm] = useState(item.confirm);
+  const begin: Handing = { chosen: [], policy: given.length > 0 ? item.policy : 'each', due: item.due, message: '', confirm: item.confirm };
+  const [handing, setHanding, done] = useDraft(`hand-over/${item.id}`, begin);
+  const change = (some: Partial<Handing>) => setHanding({ ...handing, ...some });
+  const { policy, due, message, confirm } = handing;
+  // who it was to go to may have left, or been given it meanwhile
+  const chosen = handing.chosen.filter((id) => personOf(rows, id)?.endedAt === null && !holders.includes(id));
+  const setChosen = (next: string[]) => change({ chosen: next });
   const [error, setError] = useState<string | null>(null);
   const several = new Set([...holders, ...chosen]).size > 1;
   const parts = rows.by('part', 'itemId', item.id);
@@ -31,6 +42,10 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
   const ways = useWays([item.listId], chosen);
   const inList = othersInList(item.listId, rows).filter((id) => id !== me.id && !holders.includes(id) && !chosen.includes(id));
 
+  const finish = () => {
+    done();
+    onDone();
+  };
   const handOver = () => {
     if (chosen.length === 0) return setError(t('hand.chooseSomeone'));
     if (ways.isOpen) return setError(t('ways.first'));
@@ -49,7 +64,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
     );
     if (reason) return setError(sayReason(reason));
     ways.settle();
-    onDone();
+    finish();
   };
 
   return (
@@ -81,7 +96,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
           <Choice
             label={t('policy.label')}
             value={policy}
-            onChange={setPolicy}
+            onChange={(next) => change({ policy: next })}
             options={[
               { value: 'each', words: t('policy.each') },
               { value: 'any', words: t('policy.any') },
@@ -93,21 +108,28 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
         </View>
       ) : null}
       {reopens ? <Txt tone="waits">{t('hand.reopens', { done: progressOf(item, parts).done })}</Txt> : null}
-      <Field label={t('hand.message')} placeholder={t('hand.messageHint')} value={message} onChangeText={setMessage} multiline maxLength={20_000} />
+      <Field
+        label={t('hand.message')}
+        placeholder={t('hand.messageHint')}
+        value={message}
+        onChangeText={(next) => change({ message: next })}
+        multiline
+        maxLength={20_000}
+      />
       <View className="gap-2">
         <Txt size={15} face="medium" tone="muted">
           {t('due.by')}
         </Txt>
-        <DueChoice due={due} onChange={setDue} />
+        <DueChoice due={due} onChange={(next) => change({ due: next })} />
       </View>
-      <Switch words={t('hand.confirm')} on={confirm} onChange={setConfirm} />
+      <Switch words={t('hand.confirm')} on={confirm} onChange={(next) => change({ confirm: next })} />
       <View className="sticky bottom-0 -mx-5 -mb-5 flex-row gap-2 border-t border-line bg-surface px-5 py-3">
         <View className="grow">
           <Button kind="main" onPress={handOver}>
             {t('hand.over')}
           </Button>
         </View>
-        <Button onPress={onDone}>{t('common.cancel')}</Button>
+        <Button onPress={finish}>{t('common.cancel')}</Button>
       </View>
     </View>
   );

@@ -2,6 +2,7 @@ import { byPosition, footingsOnItem, isDone, partId, progressOf, type Item } fro
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlaceOrNull, usePlace } from '@/store/store.ts';
 import { Address, addressesIn, Band, Button, Field, Heading, Sheet, Txt, useWide } from '@/ui';
@@ -237,9 +238,9 @@ function NobodysPart({ item }: { item: Item }) {
 
 function Foot({ item, canHandOver, onHandOver }: { item: Item; canHandOver: boolean; onHandOver: () => void }) {
   const give = useGive();
-  const [words, setWords] = useState('');
+  const [words, setWords, done] = useDraft(`remark/${item.id}`, '');
   const say = () => {
-    if (words.trim() && !give('comment.say', { item: item.id, text: words })) setWords('');
+    if (words.trim() && !give('comment.say', { item: item.id, text: words })) done();
   };
   return (
     <View className="flex-row items-end gap-2">

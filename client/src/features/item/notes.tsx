@@ -1,6 +1,7 @@
 import type { Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { Button, Field, Heading, LinkedText } from '@/ui';
 import { t } from '@/words';
@@ -9,7 +10,7 @@ import { sayReason } from '@/words/problems.ts';
 /** Longer words with the item. Saved with the text they were based on, so that two can write at once. */
 export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
   const give = useGive();
-  const [writing, setWriting] = useState<{ base: string; text: string } | null>(null);
+  const [writing, setWriting, done, { found }] = useDraft<{ base: string; text: string } | null>(`notes/${item.id}`, null);
   const [error, setError] = useState<string | null>(null);
   if (!item.notes && !canChange) return null;
   const save = () => {
@@ -17,7 +18,7 @@ export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
     const reason =
       writing.text === writing.base ? null : give('item.change', { item: item.id, notes: writing.text, notesBase: writing.base }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
-    if (!reason) setWriting(null);
+    if (!reason) done();
   };
   return (
     <View className="mt-4 gap-2">
@@ -31,13 +32,13 @@ export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
             value={writing.text}
             onChangeText={(text) => setWriting({ ...writing, text })}
             error={error}
-            autoFocus
+            autoFocus={!found}
           />
           <View className="flex-row gap-2">
             <Button kind="main" onPress={save}>
               {t('common.save')}
             </Button>
-            <Button kind="quiet" onPress={() => setWriting(null)}>
+            <Button kind="quiet" onPress={done}>
               {t('common.cancel')}
             </Button>
           </View>

@@ -1,6 +1,7 @@
 import type { Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, ErrorLine, Field } from '@/ui';
@@ -16,12 +17,16 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
   const { rows } = usePlace();
   const give = useGive();
   const [to, setTo] = useState<string | null>(null);
-  const [message, setMessage] = useState('');
+  const [message, setMessage, done] = useDraft(`pass-on/${item.id}/${from}`, '');
   const [error, setError] = useState<string | null>(null);
   const without = givenParts(rows, item.id)
     .filter((part) => !part.passedTo)
     .map((part) => part.personId!);
   const ways = useWays([item.listId], to ? [to] : []);
+  const finish = () => {
+    done();
+    onDone();
+  };
   const pass = () => {
     if (!to) return setError(t('hand.chooseSomeone'));
     if (ways.isOpen) return setError(t('ways.first'));
@@ -32,7 +37,7 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
     );
     if (reason) return setError(sayReason(reason));
     ways.settle();
-    onDone();
+    finish();
   };
   return (
     <View className="mb-3 gap-3 rounded-sheet bg-ground p-4">
@@ -53,7 +58,7 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
         <Button kind="main" onPress={pass}>
           {t('part.passOn')}
         </Button>
-        <Button kind="quiet" onPress={onDone}>
+        <Button kind="quiet" onPress={finish}>
           {t('common.cancel')}
         </Button>
       </View>

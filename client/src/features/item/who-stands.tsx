@@ -134,14 +134,14 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
       {open === 'send-back' ? (
         <View className="pb-3">
           <WordsAnswer
+            place={`send-back/${item.id}/${person.id}`}
             label={t('part.sendBackWhy', { name: person.name })}
             verb={t('part.sendBack')}
             needed
-            onCancel={() => setOpen(null)}
-            onSend={(words) => {
-              if (!give('part.sendBack', { item: item.id, person: person.id, reason: words }, { words: t('said.sentBack', { name: person.name }), undo: true }))
-                setOpen(null);
-            }}
+            onDone={() => setOpen(null)}
+            send={(reason) =>
+              give('part.sendBack', { item: item.id, person: person.id, reason }, { words: t('said.sentBack', { name: person.name }), undo: true })
+            }
           />
         </View>
       ) : null}

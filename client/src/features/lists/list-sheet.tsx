@@ -1,6 +1,7 @@
-import { byPosition, COLOURS, type Colour, type List, type ListIcon, type ListKind } from '@kotiva/core';
+import { byPosition, COLOURS, type List, type ListIcon, type ListKind } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Heading, Labelled, Sheet, Txt } from '@/ui';
@@ -12,13 +13,19 @@ import { ColourAndIcon } from './colour-and-icon.tsx';
 export function ListSheet({ list, onClose }: { list?: List; onClose: () => void }) {
   const { rows } = usePlace();
   const give = useGive();
-  const [name, setName] = useState(list?.name ?? '');
-  const [purpose, setPurpose] = useState(list?.purpose ?? '');
-  const [colour, setColour] = useState<Colour>(list?.colour ?? COLOURS[rows.all('list').length % COLOURS.length]!);
-  const [icon, setIcon] = useState<ListIcon>(list?.icon ?? 'list');
-  const [kind, setKind] = useState<ListKind>(list?.kind ?? 'working');
-  const [bundle, setBundle] = useState<string>(list?.bundleId ?? '');
-  const [sections, setSections] = useState('');
+  const colours = rows.all('list').length;
+  const begin = {
+    name: list?.name ?? '',
+    purpose: list?.purpose ?? '',
+    colour: list?.colour ?? COLOURS[colours % COLOURS.length]!,
+    icon: list?.icon ?? ('list' as ListIcon),
+    kind: list?.kind ?? ('working' as ListKind),
+    bundle: list?.bundleId ?? '',
+    sections: '',
+  };
+  const [draft, setDraft, done] = useDraft(`list/${list?.id ?? 'new'}`, begin);
+  const change = (some: Partial<typeof draft>) => setDraft({ ...draft, ...some });
+  const { name, purpose, colour, icon, kind, bundle, sections } = draft;
   const [error, setError] = useState<string | null>(null);
   const bundles = rows
     .all('bundle')
@@ -34,23 +41,26 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
     const reason = list
       ? give('list.change', { list: list.id, ...looks }, { ownRefusal: true })
       : give('list.make', { ...looks, sections: names }, { words: t('said.listMade', { name }), undo: true, ownRefusal: true });
-    if (reason) setError(sayReason(reason));
-    else onClose();
+    if (reason) return setError(sayReason(reason));
+    done();
+    onClose();
   };
 
   const title = t(list ? 'list.change' : 'lists.make');
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-5 pt-2">
-        <Field label={t('list.name')} value={name} onChangeText={setName} error={error} autoFocus={!list} />
-        <Field label={t('list.purpose')} value={purpose} onChangeText={setPurpose} maxLength={300} />
-        {list ? null : <Field label={t('list.sections')} hint={t('list.sectionsHint')} value={sections} onChangeText={setSections} multiline />}
-        <ColourAndIcon colour={colour} icon={icon} onColour={setColour} onIcon={setIcon} />
+        <Field label={t('list.name')} value={name} onChangeText={(name) => change({ name })} error={error} autoFocus={!list} />
+        <Field label={t('list.purpose')} value={purpose} onChangeText={(purpose) => change({ purpose })} maxLength={300} />
+        {list ? null : (
+          <Field label={t('list.sections')} hint={t('list.sectionsHint')} value={sections} onChangeText={(sections) => change({ sections })} multiline />
+        )}
+        <ColourAndIcon colour={colour} icon={icon} onColour={(colour) => change({ colour })} onIcon={(icon) => change({ icon })} />
         <Labelled words={t('list.kind')}>
           <Choice
             label={t('list.kind')}
             value={kind}
-            onChange={setKind}
+            onChange={(kind) => change({ kind })}
             options={(['working', 'undated', 'reference'] as const).map((value) => ({ value, words: t(`kind.${value}`) }))}
           />
           <Txt size={15} tone="muted">
@@ -62,7 +72,7 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
             <Choice
               label={t('list.bundle')}
               value={bundle}
-              onChange={setBundle}
+              onChange={(bundle) => change({ bundle })}
               options={[{ value: '', words: t('list.noBundle') }, ...bundles.map((one) => ({ value: one.id, words: one.name }))]}
             />
           </Labelled>

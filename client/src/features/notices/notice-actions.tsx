@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { partToTie, useTie } from '@/features/item';
 import { placesOf } from '@/store/here.ts';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Field } from '@/ui';
@@ -102,10 +103,12 @@ function TakeAction({ notice }: { notice: Notice }) {
 
 function AnswerAction({ notice }: { notice: Notice }) {
   const give = useGive();
-  const [words, setWords] = useState('');
+  const [words, setWords, done] = useDraft(`answer/${notice.id}`, '');
   const send = () => {
     if (!words.trim() || !notice.itemId) return;
-    if (!give('comment.say', { item: notice.itemId, text: words })) give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
+    if (give('comment.say', { item: notice.itemId, text: words })) return;
+    done();
+    give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
   };
   return (
     <View className="-mt-px flex-row items-end gap-2 border-b border-line bg-surface px-5 pb-3">

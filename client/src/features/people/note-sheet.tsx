@@ -2,6 +2,7 @@ import type { MeetingNote, Person } from '@kotiva/core';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ItemRow, nameOf, PeoplePicker } from '@/features/item';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Field, Fold, Heading, Sheet, Switch, Txt } from '@/ui';
@@ -9,46 +10,49 @@ import { t, together } from '@/words';
 import { sayExactly } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 
-/** So long after the last key what was typed is saved. */
-const SAVES_AFTER_MS = 800;
+/** So long after the last key what was typed is saved; until then it is kept on this device. */
+const SAVES_AFTER_MS = 5_000;
 
 /** The note of a talk: saved while typing; what is decided becomes a line or an item. */
 export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: Person; onClose: () => void }) {
   const { rows, me } = usePlace();
   const give = useGive();
   const mine = note.makerId === me.id;
-  const [text, setText] = useState(note.text);
+  const [text, setText, , { settle }] = useDraft(`talk/${note.id}`, note.text);
   const [error, setError] = useState<string | null>(null);
   const unsaved = text !== note.text;
   const made = rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt);
   const talked = rows.all('matter').filter((matter) => matter.noteId === note.id && !matter.removedAt);
   const title = t('note.title', { names: together(note.personIds.map((id) => nameOf(rows, id))), when: sayExactly(note.date) });
-  const save = useCallback(
-    (next: string) => {
-      const reason = give('note.change', { note: note.id, text: next }, { ownRefusal: true });
-      setError(reason ? sayReason(reason) : null);
-    },
-    [give, note.id],
-  );
+  const save = useCallback(() => {
+    if (!mine || !unsaved) return;
+    const reason = give('note.change', { note: note.id, text }, { ownRefusal: true });
+    setError(reason ? sayReason(reason) : null);
+    if (!reason) settle();
+  }, [give, note.id, text, mine, unsaved, settle]);
   useEffect(() => {
-    if (!unsaved || error) return;
-    const timer = setTimeout(() => save(text), SAVES_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [text, unsaved, error, save]);
+    if (error) return;
+    const timer = setTimeout(save, SAVES_AFTER_MS);
+    window.addEventListener('pagehide', save);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('pagehide', save);
+    };
+  }, [error, save]);
   const change = (next: string) => {
     setText(next);
     setError(null);
   };
   // what was typed last is saved on the way out too
   const leave = () => {
-    if (mine && unsaved) save(text);
+    save();
     onClose();
   };
   return (
     <Sheet open onClose={leave} title={title} closeLabel={t('common.close')} leaves head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-4 pt-2">
         {mine ? (
-          <Field label={t('note.text')} value={text} onChangeText={change} multiline maxLength={20_000} error={error} />
+          <Field label={t('note.text')} value={text} onChangeText={change} onBlur={save} multiline maxLength={20_000} error={error} />
         ) : (
           <Txt className="whitespace-pre-wrap">{note.text}</Txt>
         )}

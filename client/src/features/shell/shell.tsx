@@ -10,7 +10,6 @@ import { useGive } from '@/store/live-house.tsx';
 import { quiet, useHouseState, usePlace, usePlaceOrNull, useSaid } from '@/store/store.ts';
 import { elementOf, Heading, Icon, IconButton, NoticeBar, PersonMark, ScrollRoot, Txt, useKeysEverywhere, useWide, WovenSign, type IconName } from '@/ui';
 import { t, type WordKey } from '@/words';
-import { sayHeldUp } from '@/words/problems.ts';
 import { Keyboard } from './keyboard.tsx';
 import { LineState } from './line-state.tsx';
 import { useOccasions } from './occasions.ts';

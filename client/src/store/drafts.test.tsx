@@ -1,0 +1,112 @@
+import { act, fireEvent, screen } from '@testing-library/react';
+import { idOf, World } from '@kotiva/core/testing/world';
+import { ItemSheet } from '@/features/item';
+import { NoteSheet } from '@/features/people/note-sheet.tsx';
+import { tap, type } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { carry } from '@/testing/router.ts';
+import { draftsOf, forgetDrafts } from './drafts.ts';
+
+/** Nothing typed is lost: closed, left, reloaded or signed out elsewhere, it is there again for whoever typed it. */
+
+function house() {
+  const w = new World();
+  w.join('Leila', 'member');
+  const list = w.list('Aino', 'Boathouse', [['Leila', 'edit']]);
+  return { w, oars: w.item('Aino', 'Oars', { list }) };
+}
+const open = (w: World, who: string, item: string) => {
+  carry({ item });
+  return inHouse(w, who, <ItemSheet />);
+};
+const valueOf = (label: string) => screen.getByLabelText<HTMLInputElement>(label).value;
+beforeEach(() => localStorage.clear());
+afterEach(() => {
+  carry({});
+  jest.useRealTimers();
+});
+
+test('a remark begun is found again by whoever began it, and by nobody else; said, it is gone', () => {
+  const { w, oars } = house();
+  const first = open(w, 'Leila', oars);
+  type('Say something', 'The long ones are');
+  first.unmount();
+  const others = open(w, 'Aino', oars);
+  expect(valueOf('Say something')).toBe('');
+  others.unmount();
+  const second = open(w, 'Leila', oars);
+  expect(valueOf('Say something')).toBe('The long ones are');
+  tap('Say');
+  second.unmount();
+  open(w, 'Leila', oars);
+  expect(valueOf('Say something')).toBe('');
+  expect(w.rows.by('comment', 'itemId', oars).map(({ text }) => text)).toEqual(['The long ones are']);
+});
+
+test('a handover half made is there again as it was; cancelled, it begins anew', () => {
+  const { w, oars } = house();
+  const first = open(w, 'Aino', oars);
+  tap('Hand over');
+  tap(/^Leila/, 'checkbox');
+  type('A word with it', 'Before the ice');
+  first.unmount();
+  const second = open(w, 'Aino', oars);
+  tap('Hand over');
+  expect(valueOf('A word with it')).toBe('Before the ice');
+  expect(screen.getByRole('checkbox', { name: /^Leila/ }).getAttribute('aria-checked')).toBe('true');
+  tap('Cancel');
+  second.unmount();
+  open(w, 'Aino', oars);
+  tap('Hand over');
+  expect(valueOf('A word with it')).toBe('');
+});
+
+test('notes begun are open again with what they were based on', () => {
+  const { w, oars } = house();
+  const first = open(w, 'Aino', oars);
+  tap('Write notes');
+  type('Notes', 'Two are cracked');
+  first.unmount();
+  w.must('Leila', 'item.change', { item: oars, notes: 'Ask Petri', notesBase: '' });
+  open(w, 'Aino', oars);
+  expect(valueOf('Notes')).toBe('Two are cracked');
+  tap('Save');
+  // both are in
+  expect(w.row(oars).notes).toContain('Ask Petri');
+  expect(w.row(oars).notes).toContain('Two are cracked');
+});
+
+test('the note of a talk goes after 5 s of rest, on leaving the field, and is kept until then', () => {
+  jest.useFakeTimers();
+  const { w } = house();
+  const leila = w.person('Leila');
+  w.must('Aino', 'note.make', { persons: [leila], date: '2026-11-24', text: '' });
+  const noteOf = () => w.rows.all('meetingNote')[0]!;
+  const sheet = () => inHouse(w, 'Aino', <NoteSheet note={noteOf()} about={w.rows.all('person').find(({ id }) => id === leila)!} onClose={() => undefined} />);
+  const first = sheet();
+  type('What was said', 'The jetty');
+  act(() => jest.advanceTimersByTime(4_000));
+  expect(noteOf().text).toBe('');
+  // gone at once, as by a reload
+  first.unmount();
+  const second = sheet();
+  expect(valueOf('What was said')).toBe('The jetty');
+  act(() => jest.advanceTimersByTime(5_000));
+  expect(noteOf().text).toBe('The jetty');
+  type('What was said', 'The jetty holds');
+  fireEvent.blur(screen.getByLabelText('What was said'));
+  expect(noteOf().text).toBe('The jetty holds');
+  second.unmount();
+  expect(draftsOf(idOf('account Aino'))).toBe(0);
+});
+
+test('signing out here leaves nothing of one’s own, and of others all', () => {
+  const { w, oars } = house();
+  for (const who of ['Aino', 'Leila']) {
+    const shown = open(w, who, oars);
+    type('Say something', `${who} began`);
+    shown.unmount();
+  }
+  forgetDrafts(idOf('account Aino'));
+  expect([draftsOf(idOf('account Aino')), draftsOf(idOf('account Leila'))]).toEqual([0, 1]);
+});
