@@ -21,7 +21,7 @@ export function useDraft<T>(
   begin: T,
 ): readonly [value: T, change: (next: T) => void, done: () => void, more: { found: boolean; settle(): void }] {
   const { house, me } = usePlace();
-  const key = `${PREFIX}${me.accountId}/${house.id}/${place}`;
+  const key = keyOf(me.accountId, house.id, place);
   const [held, setHeld] = useState(() => heldOf(key, begin));
   const change = useCallback(
     (next: T) => {
@@ -45,6 +45,14 @@ export function useDraft<T>(
   }, [key, begin]);
   const settle = useCallback(() => forget(key), [key]);
   return [held.value, change, done, { found: held.found, settle }];
+}
+
+const keyOf = (accountId: string | null, houseId: string, place: string): string => `${PREFIX}${accountId}/${houseId}/${place}`;
+
+/** Puts back what was typed and did not go: it is found in its field. */
+export function useKeepDraft(): (place: string, value: unknown) => void {
+  const { house, me } = usePlace();
+  return (place, value) => keep(keyOf(me.accountId, house.id, place), value, null);
 }
 
 function heldOf<T>(key: string, begin: T): { value: T; found: boolean } {

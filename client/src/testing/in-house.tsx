@@ -5,7 +5,7 @@ import { act } from 'react';
 import { Provider } from 'react-redux';
 import { CaptureProvider } from '@/features/capture';
 import { told } from '@/store/clock.ts';
-import { houseSlice, noRows } from '@/store/house.ts';
+import { houseSlice, noRows, type Refused } from '@/store/house.ts';
 import { LiveHouseContext } from '@/store/live-house.tsx';
 import { makeStore } from '@/store/store.ts';
 
@@ -29,7 +29,7 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
       return { id: decision.id, refused: null, notes: decision.notes };
     },
     outcome: () => Promise.reject(new Error('nothing is sent here')),
-    putAwayRefusal: () => undefined,
+    putAwayRefusal: (id: string) => void store.dispatch(houseSlice.actions.refusalPutAway(id)),
   };
   show();
   store.dispatch(told(world.now));
@@ -45,6 +45,12 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
     given,
     /** What others do meanwhile. */
     meanwhile: (doing: () => void) => act(() => (doing(), show())),
+    /** One of one's own commands is refused by the server. */
+    refuse: (refused: Refused) =>
+      act(() => {
+        store.dispatch(houseSlice.actions.given({ command: refused.command, recorded: null }));
+        store.dispatch(houseSlice.actions.refused({ id: refused.command.id, reason: refused.reason }));
+      }),
     /** The titles of the rows on the screen, in their order. */
     titles: () => [...drawn.container.querySelectorAll('[data-row]')].map((row) => row.firstElementChild!.textContent),
     /** What was last said at the foot of the screen. */

@@ -1487,6 +1487,8 @@ export const en = {
   'tried.useMine': 'Use mine',
   'tried.useTheirs': 'Leave theirs',
   'tried.again': 'Try again',
+  'tried.typed': 'You wrote: “{words}”',
+  'tried.putBack': 'Put it back',
   'tried.putAway': 'Put away',
 
   'note.alarm-past': 'That moment, {at}, has passed. It rings when the date moves.',
