@@ -8,8 +8,9 @@ const MOST_MINUTES = 60_000;
 
 /** How long it takes: "30 min", "1.5 h", "1 h 30 min", "half an hour". Not "in 30 min", "30 min before", "every 2 hours", "24 h". */
 export function findEffort(line: Line): Span[] {
-  const behind = '(?<!\\b(?:in|every|within|after|for\\s+the\\s+next)\\s)';
-  const ahead = '(?!-|\\s+(?:before|after|ago|late|later|early|from|of|drive|walk|rule|break|show|service|room))';
+  const behind = '(?<!\\b(?:in|every|within|after|half|for\\s+the\\s+next)\\s)';
+  const ahead =
+    '(?!-|\\s+(?:before|after|ago|late|later|early|from|of|drive|walk|run|ride|rule|break|show|service|room|trip|tour|film|video|lesson|class|course|workout|nap|timer|warranty))';
   const source = `${behind}(?:about\\s+|~\\s*)?(?:(\\d{1,3}(?:[.,]\\d{1,2})?)\\s*(?:${HOURS})(?:\\s*(\\d{1,2})\\s*(?:${MINUTES})?)?|(\\d{1,4})\\s*(?:${MINUTES})|(half)\\s+an\\s+hour|(an)\\s+hour(?:\\s+and\\s+(a\\s+half))?)${ahead}`;
   for (const match of line.words(source)) {
     const [, hours, more, minutes, half, whole, andHalf] = match;
@@ -32,10 +33,10 @@ export function findEffort(line: Line): Span[] {
 
 /** "important" at the end, or in front with a colon: within a sentence it is a word like others. */
 export function findImportance(line: Line): Span[] {
-  for (const match of line.matches(/(?<![\p{L}\p{N}])((?:very\s+|a\s+little\s+)?important)\s*(:)?(?![\p{L}\p{N}])/giu)) {
+  for (const match of line.matches(/(?<![\p{L}\p{N}])((?:very\s+|a\s+little\s+)?important)\s*([:!])?(?![\p{L}\p{N}])/giu)) {
     const before = line.rest.slice(0, match.index);
     const after = line.rest.slice(match.index + match[0].length);
-    const leads = match[2] === ':' && !/[\p{L}\p{N}]/u.test(before);
+    const leads = match[2] !== undefined && !/[\p{L}\p{N}]/u.test(before);
     const trails = !/[\p{L}\p{N}]/u.test(after) && /[\p{L}\p{N}\u0000]/u.test(before) && !/\b(?:is|are|the|an?|most|more|not|less|its?|and)\s+$/i.test(before);
     if (!leads && !trails) continue;
     const value = /^very/i.test(match[1]!) ? 3 : /^a\s/i.test(match[1]!) ? 1 : 2;

@@ -26,14 +26,19 @@ export interface FoundDay {
   date: string;
   doubt: Doubt | null;
   sure: boolean;
-  /** A part of the day that was said with it ("tomorrow evening"). */
+  /** The hour that was said with it: in figures ("in 20 minutes"), or that of a part of the day ("tomorrow evening"). */
   time: string | null;
+  /** The part of the day, where `time` is only that. */
+  part: string | null;
+  /** It is a deadline by its own words: "within 3 days". */
+  isDue: boolean;
 }
 
 type Rule = [source: string, read: (found: RegExpExecArray, context: CaptureContext) => (Pick<FoundDay, 'date'> & Partial<FoundDay>) | null];
 
 const YEAR = '(?:,?\\s+(\\d{4}))?';
 const ORDINAL_DAY = '(\\d{1,2})(?:st|nd|rd|th)?';
+const SHORT_UNIT = 'min|mins|minutes?|h|hrs?|hours?';
 const PART = '(?:\\s+(morning|afternoon|evening|night))?';
 
 /** The hour a part of the day stands for. */
@@ -61,11 +66,27 @@ function written(weekday: string | undefined, day: string, month: number, year: 
 /** In this order; what an earlier one has read, a later one no longer sees. */
 const RULES: Rule[] = [
   ['(\\d{4})-(\\d{2})-(\\d{2})', ([said, year, month, day], c) => written(undefined, day!, Number(month), year, said!, c)],
-  [`(?:the\\s+)?day\\s+after\\s+tomorrow${PART}`, ([, part], c) => ({ date: plus(c.today, { days: 2 }), sure: true, time: hourOf(part, c) })],
-  ['tonight', (_found, c) => ({ date: c.today, sure: true, time: c.dayParts.evening })],
-  ['this\\s+(morning|afternoon|evening)', ([, part], c) => ({ date: c.today, sure: true, time: hourOf(part, c) })],
-  [`tomorrow${PART}`, ([, part], c) => ({ date: plus(c.today, { days: 1 }), sure: true, time: hourOf(part, c) })],
-  [`today${PART}`, ([, part], c) => ({ date: c.today, sure: true, time: hourOf(part, c) })],
+  [`(?:the\\s+)?day\\s+after\\s+tomorrow${PART}`, ([, part], c) => inDay(plus(c.today, { days: 2 }), part, c)],
+  ['a\\s+week\\s+(?:from\\s+)?today', (_found, c) => ({ date: plus(c.today, { weeks: 1 }), sure: true })],
+  ['a\\s+week\\s+(?:from\\s+)?tomorrow', (_found, c) => ({ date: plus(c.today, { days: 8 }), sure: true })],
+  [`(?:a\\s+)?week\\s+(?:on|from)\\s+(${WEEKDAY})${PART}`, ([, weekday, part], c) => afterNext(weekday!, part, c)],
+  ['(?:later\\s+)?tonight', (_found, c) => inDay(c.today, 'evening', c)],
+  ['(?:later\\s+)?this\\s+(morning|afternoon|evening)', ([, part], c) => inDay(c.today, part, c)],
+  ['first\\s+thing\\s+in\\s+the\\s+morning', (_found, c) => inDay(plus(c.today, { days: 1 }), 'morning', c)],
+  ['tomorrow\\s+first\\s+thing|first\\s+thing\\s+tomorrow(?:\\s+morning)?', (_found, c) => inDay(plus(c.today, { days: 1 }), 'morning', c)],
+  [`tomorrow${PART}`, ([, part], c) => inDay(plus(c.today, { days: 1 }), part, c)],
+  ['(?:the\\s+)?end\\s+of\\s+(?:the\\s+|this\\s+)?day|(?:the\\s+)?end\\s+of\\s+today', (_found, c) => ({ date: c.today, sure: true })],
+  [`(?:later\\s+)?today${PART}`, ([, part], c) => inDay(c.today, part, c)],
+  [
+    `(?:within|in)\\s+the\\s+next\\s+(${NUMBER})\\s+(days?|weeks?|months?)`,
+    ([, count, unit], c) => ({ date: inWhile(c.today, numberOf(count!), unit!), sure: true, isDue: true }),
+  ],
+  [`within\\s+(${NUMBER})\\s+(days?|weeks?|months?)`, ([, count, unit], c) => ({ date: inWhile(c.today, numberOf(count!), unit!), sure: true, isDue: true })],
+  [`(?:the\\s+)?end\\s+of\\s+(${WEEKDAY})`, ([, weekday], c) => ({ date: nextWeekday(c.today, weekdayNumber(weekday!)), sure: true })],
+  [`(?:the\\s+)?(?:beginning|start)\\s+of\\s+(${MONTH})`, ([, month], c) => ({ date: nextDate(c.today, monthNumber(month!), 1)!, sure: true })],
+  ['in\\s+half\\s+an\\s+hour', (_found, c) => inMinutes(30, c)],
+  [`in\\s+(${NUMBER})\\s+(${SHORT_UNIT})(?:['’]\\s*time)?`, ([, count, unit], c) => inMinutes(minutesOf(count!, unit!), c)],
+  [`(${NUMBER})\\s+(${SHORT_UNIT})\\s+from\\s+now`, ([, count, unit], c) => inMinutes(minutesOf(count!, unit!), c)],
   [
     `(?:(${WEEKDAY}),?\\s+)?(?:the\\s+)?${ORDINAL_DAY}\\s+(?:of\\s+)?(${MONTH})\\.?${YEAR}`,
     (found, c) => {
@@ -97,13 +118,19 @@ const RULES: Rule[] = [
     ([, count, unit], c) => ({ date: inWhile(c.today, numberOf(count!), unit!), sure: true }),
   ],
   [`(${NUMBER})\\s+(days?|weeks?|months?)\\s+from\\s+(?:now|today)`, ([, count, unit], c) => ({ date: inWhile(c.today, numberOf(count!), unit!), sure: true })],
-  ['a\\s+week\\s+(?:from\\s+)?today', (_found, c) => ({ date: plus(c.today, { weeks: 1 }), sure: true })],
+  ['(?:the\\s+)?week\\s+after\\s+next', (_found, c) => ({ date: nextWeekday(plus(c.today, { weeks: 1 }), 1), sure: true })],
+  [`(?:the\\s+)?(${WEEKDAY})\\s+after\\s+next${PART}`, ([, weekday, part], c) => afterNext(weekday!, part, c)],
+  [`(${WEEKDAY})\\s+week(?=\\s*(?:$|[,;.]|at\\b|\\u0000))`, ([, weekday], c) => afterNext(weekday!, undefined, c)],
   [
-    `(?:(this|next|coming)\\s+)?(${WEEKDAY})(?:\\s+(morning|afternoon|evening|night))?`,
-    ({ index, input, 1: which, 2: weekday, 3: part }, c) =>
-      isWeekdayWritten(weekday!, input.slice(0, index).trim() === '' && which === undefined)
-        ? { date: weekdayFrom(c.today, weekdayNumber(weekday!), which), time: hourOf(part, c), sure: which !== undefined || part !== undefined }
-        : null,
+    `(?:((?:this\\s+|the\\s+)?coming|this|next)\\s+)?(?:first\\s+thing\\s+(?:on\\s+)?)?(${WEEKDAY})(?:\\s+(morning|afternoon|evening|night|first\\s+thing))?`,
+    ({ index, input, 0: said, 1: which, 2: weekday, 3: after }, c) => {
+      const begins = input.slice(0, index).trim() === '' && which === undefined;
+      // "Sun: air the beds" means the day
+      const isHead = begins && /^\s*:\s/.test(input.slice(index + said.length));
+      if (!isHead && !isWeekdayWritten(weekday!, begins)) return null;
+      const part = /first\s+thing/i.test(said) ? 'morning' : after;
+      return { ...inDay(weekdayFrom(c.today, weekdayNumber(weekday!), which), part, c), sure: which !== undefined || part !== undefined || isHead };
+    },
   ],
   ['(?:the\\s+)?end\\s+of\\s+(?:the|this)\\s+month', (_found, c) => ({ date: endOfMonth(c.today), sure: true })],
   ['(?:the\\s+)?end\\s+of\\s+next\\s+month', (_found, c) => ({ date: endOfMonth(c.today, 1), sure: true })],
@@ -111,11 +138,28 @@ const RULES: Rule[] = [
   [`end\\s+of\\s+(${MONTH})`, ([, month], c) => ({ date: endOfMonth(nextDate(c.today, monthNumber(month!), 28)!), sure: true })],
   ['next\\s+week', (_found, c) => ({ date: nextWeekday(c.today, 1), sure: true })],
   ['next\\s+month', (_found, c) => ({ date: plus(endOfMonth(c.today), { days: 1 }), sure: true })],
-  ['(?:this|the|next)\\s+weekend', (_found, c) => ({ date: nextWeekday(plus(c.today, { days: -1 }), 6), sure: true })],
+  [
+    '(?:(?:over|during)\\s+)?(?:(?:this\\s+|the\\s+)?coming|this|the|next)\\s+weekend',
+    (_found, c) => ({ date: nextWeekday(plus(c.today, { days: -1 }), 6), sure: true }),
+  ],
   ['(?<=\\b(?:by|on|from|until|before)\\s+)(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)', ([said, day], c) => dayOfMonth(said!, Number(day), c)],
   ['the\\s+(\\d{1,2})(?:st|nd|rd|th)(?=\\s*$)', ([said, day], c) => dayOfMonth(said!, Number(day), c)],
   ['(\\d{1,2})(?:st|nd|rd|th)(?=\\s*$)', ([said, day], c) => ({ ...dayOfMonth(said!, Number(day), c), sure: false })],
 ];
+
+const inDay = (date: string, part: string | undefined, c: CaptureContext) => ({ date, sure: true, time: hourOf(part, c), part: part ?? null });
+
+const afterNext = (weekday: string, part: string | undefined, c: CaptureContext) =>
+  inDay(plus(nextWeekday(c.today, weekdayNumber(weekday)), { weeks: 1 }), part, c);
+
+const minutesOf = (count: string, unit: string): number => numberOf(count) * (/^m/i.test(unit) ? 1 : 60);
+
+/** So many minutes from now, by the wall. */
+function inMinutes(minutes: number, { today, time }: CaptureContext) {
+  const whole = Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5)) + minutes;
+  const two = (n: number) => String(n).padStart(2, '0');
+  return { date: plus(today, { days: Math.floor(whole / 1_440) }), time: `${two(Math.floor((whole % 1_440) / 60))}:${two(whole % 60)}`, sure: true };
+}
 
 function dayOfMonth(said: string, day: number, { today }: CaptureContext): Pick<FoundDay, 'date'> & Partial<FoundDay> {
   const date = nextDayOfMonth(today, day);
@@ -148,7 +192,7 @@ export function findDays(line: Line, context: CaptureContext): FoundDay[] {
       const [from, to] = [match.index, match.index + match[0].length];
       if (overlaps(from, to)) continue;
       const day = read(match, context);
-      if (day && isOfHouse(day.date)) found.push({ doubt: null, sure: false, time: null, ...day, from, to });
+      if (day && isOfHouse(day.date)) found.push({ doubt: null, sure: false, time: null, part: null, isDue: false, ...day, from, to });
     }
   }
   for (const day of otherDays(line, context)) if (!overlaps(day.from, day.to)) found.push(day);
@@ -170,6 +214,6 @@ function otherDays(line: Line, { today }: CaptureContext): FoundDay[] {
   return GB.parse(rest, reference, { forwardDate: true }).flatMap(({ index, text, start }) => {
     if (!start.isCertain('day') || !/\d/.test(text) || start.isCertain('hour')) return [];
     const date = dateOf(start.get('year')!, start.get('month')!, start.get('day')!);
-    return date === null || date < today ? [] : [{ from: index, to: index + text.length, date, doubt: null, sure: true, time: null }];
+    return date === null || date < today ? [] : [{ from: index, to: index + text.length, date, doubt: null, sure: true, time: null, part: null, isDue: false }];
   });
 }

@@ -63,7 +63,7 @@ const compiled = new Map<string, RegExp>();
 function wholeWords(source: string): RegExp {
   const known = compiled.get(source);
   if (known) return known;
-  const made = new RegExp(`(?<![\\w${OTHER}@#/.-])(?:${source})(?![\\w${OTHER}])`, 'gi');
+  const made = new RegExp(`(?<![\\w${OTHER}@#/.-])(?:${source})(?![\\w${OTHER}])(?!['’]s(?!\\w))`, 'gi');
   if (compiled.size > 500) compiled.clear();
   compiled.set(source, made);
   return made;

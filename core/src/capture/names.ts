@@ -49,6 +49,10 @@ function whoIs(said: string, { people, meant }: CaptureContext): string[] {
   return people.filter((one) => one.name.toLowerCase().split(/\s+/)[0] === wanted || one.mark.toLowerCase() === wanted).map(({ id }) => id);
 }
 
+/** What tells of people rather than what they are to do: "Marek and Leila are coming". */
+const NO_DEED =
+  "are|is|were|was|be|have|had|has|will|would|may|might|can|could|should|must|both|from|at|in|on|of|with|like|likes|don|didn|won|can't|and|or|who|when|as";
+
 /** How people stand in a line; null: there is nobody whose name can stand there. */
 const patternsOfPeople = remembered((people: CaptureContext['people']) => {
   const names = people.flatMap(({ name }) => [name, name.split(/\s+/)[0]!]).filter(isOneName);
@@ -56,10 +60,13 @@ const patternsOfPeople = remembered((people: CaptureContext['people']) => {
   const marks = people.map(({ mark }) => mark).filter(isOneName);
   const list = (some: string) => `(?:${some})(?:(?:\\s*,\\s*|\\s+(?:and|or|&)\\s+)(?:${some}))*`;
   const several = list(oneOf(names));
+  const two = `(?:${oneOf(names)})(?:(?:\\s*,\\s*|\\s+(?:and|or|&)\\s+)(?:${oneOf(names)}))+`;
   return {
     at: new RegExp(`(?<![\\p{L}\\p{N}@])${list(`@(?:${oneOf([...names, ...marks])})`)}${WORD.after}`, 'giu'),
     each: new RegExp(`${WORD.before}(?:each\\s+of\\s+(${several}))${WORD.after}`, 'giu'),
-    ask: new RegExp(`^\\s*(?:please\\s+)?(?:ask|tell|get)\\s+(${several})\\s+to\\s+`, 'giu'),
+    ask: new RegExp(`^\\s*(?:please\\s+)?(?:(?:ask|tell|get|remind)\\s+)?(${several})\\s+to\\s+`, 'giu'),
+    subject: new RegExp(`^\\s*(${two})\\s+(?=[a-z])(?!(?:${NO_DEED})(?![\\p{L}\\p{N}]))`, 'gu'),
+    called: new RegExp(`^\\s*(${several})(?:\\s*,\\s+(?:please\\s+)?|\\s+please\\s+)(?=[a-z])(?!(?:${NO_DEED})(?![\\p{L}\\p{N}]))`, 'gu'),
     leading: new RegExp(`^\\s*(?:for\\s+)?(${several})\\s*:\\s*`, 'giu'),
     trailing: new RegExp(`(?<![\\p{L}\\p{N}])for\\s+(${several})\\s*[.!]?\\s*$`, 'giu'),
   };
@@ -80,7 +87,8 @@ const patternsOfLists = remembered((lists: CaptureContext['lists']) => {
     ...list.sections.map((section) => ({ name: section.name, value: { list: list.id, section: section.id as string | null } })),
   ]);
   const source = `(?<![\\p{L}\\p{N}])(?:to|in|into|on)\\s+(?:the\\s+)?(${oneOf(named.map(({ name }) => name))})\\s*[.]?\\s*$`;
-  return { named, ending: new RegExp(source, 'giu') };
+  const leading = `^\\s*(${oneOf(named.map(({ name }) => name))})\\s*:\\s+`;
+  return { named, ending: new RegExp(source, 'giu'), leading: new RegExp(leading, 'giu') };
 });
 
 /**
@@ -112,8 +120,12 @@ export function findPeople(line: Line, context: CaptureContext): Named {
   for (const match of line.matches(patterns.at)) read(match, parts(match[0]), policyOf(match[0], parts(match[0]).length));
   for (const match of line.matches(patterns.each)) read(match, parts(match[1]!), 'each');
   for (const match of line.matches(patterns.ask)) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
+  for (const match of line.matches(patterns.subject)) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
+  for (const match of line.matches(patterns.called)) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
   for (const match of line.matches(patterns.leading)) read(match, parts(match[1]!), policyOf(match[1]!, parts(match[1]!).length));
-  for (const match of line.matches(/^\s*(?:ask|tell)\s+(everyone|everybody)\s+to\s+|(?<![\p{L}\p{N}])@?(everyone|everybody)\s*(?:$|:)/giu)) {
+  for (const match of line.matches(
+    /^\s*(?:please\s+)?(?:(?:ask|tell|get|remind)\s+)?(everyone|everybody)\s+to\s+|(?<![\p{L}\p{N}])@?(everyone|everybody)\s*(?:$|:)/giu,
+  )) {
     found.spans.push(span(line, match, { kind: 'everyone', value: true }));
     line.take(match.index, match.index + match[0].length);
   }
@@ -121,11 +133,11 @@ export function findPeople(line: Line, context: CaptureContext): Named {
   return found;
 }
 
-/** `#shop`: letters, figures, and dashes between them. */
+/** `#shop`, and in quotes `#"front door"`: letters, figures, and dashes between them. */
 export function findTags(line: Line): Span[] {
-  return [...line.matches(/(?<![\p{L}\p{N}#&/])#([\p{L}\p{N}][\p{L}\p{N}_-]{0,39})/gu)]
-    .filter((match) => !/^\d+$/.test(match[1]!))
-    .map((match) => span(line, match, { kind: 'tag', value: match[1]! }));
+  return [...line.matches(/(?<![\p{L}\p{N}#&/])#(?:([\p{L}\p{N}][\p{L}\p{N}_-]{0,39})|"([\p{L}\p{N}][\p{L}\p{N} _-]{0,39})")/gu)]
+    .filter((match) => !/^\d+$/.test(match[1] ?? match[2]!))
+    .map((match) => span(line, match, { kind: 'tag', value: match[1] ?? match[2]!.trim() }));
 }
 
 /** "at Quay" where it is a known place; "when I get to Quay", "when I leave Quay". */
@@ -148,14 +160,18 @@ export function findPlaces(line: Line, { places }: CaptureContext): Span[] {
   return spans.slice(0, 1);
 }
 
-/** "to" or "in" and the name of a list or section, at the end: only offered. "go to shop" may mean just that. */
+/** A list's or section's name and a colon in front; "to" or "in" and the name at the end is only offered. "go to shop" may mean just that. */
 export function findLists(line: Line, { lists }: CaptureContext): Span[] {
   if (lists.length === 0) return [];
-  const { named, ending } = patternsOfLists(lists);
-  for (const match of line.matches(ending)) {
-    const known = named.find(({ name }) => folded(name) === folded(match[1]!));
-    if (known) return [span(line, match, { kind: 'list', value: known.value }, false)];
-  }
+  const { named, ending, leading } = patternsOfLists(lists);
+  for (const [pattern, chosen] of [
+    [leading, true],
+    [ending, false],
+  ] as const)
+    for (const match of line.matches(pattern)) {
+      const known = named.find(({ name }) => folded(name) === folded(match[1]!));
+      if (known) return [span(line, match, { kind: 'list', value: known.value }, chosen)];
+    }
   return [];
 }
 

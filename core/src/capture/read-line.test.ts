@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { CaptureContext } from './context.ts';
 import { piecesOf, readLine, titleOf } from './read-line.ts';
 import { spanName, type Span } from './span.ts';
+import { EVERYDAY } from './everyday.ts';
 import { TABLE } from './table.ts';
 
 const CONTEXT: CaptureContext = {
@@ -80,10 +81,31 @@ const found = ({ typed, context }: Row): string[] => {
 
 test('the table is long enough', () => expect(TABLE.length).toBeGreaterThanOrEqual(200));
 
-test.each(TABLE)('%s', (line) => {
+test.each([...TABLE, ...EVERYDAY])('%s', (line) => {
   const row = rowOf(line);
   expect(found(row)).toEqual(row.stretches);
   expect(readLine(row.typed, row.context).title).toBe(row.title);
+});
+
+/** Words of the grammar that say nothing by themselves. */
+const DANGLING =
+  /^(?:to|by|due|until|till|at|every|no later|not before|first thing)\s|(?:^|\s)(?:by|due|deadline|on|from|at|until|till|before|after|every|to|later than|latest|not before|first thing|a week|week on|['’]s|for|times)$/i;
+
+test.each([...TABLE, ...EVERYDAY])('half a phrase is never left: %s', (line) => {
+  const { typed, stretches, context } = rowOf(line);
+  if (stretches.some((one) => !/^[?!]/.test(one))) expect(readLine(typed, context).title).not.toMatch(DANGLING);
+});
+
+test('the words in any order around a title: what is left is the title', () => {
+  const days = fc.constantFrom('tomorrow', 'on Friday', 'by Friday at 17:00', 'no later than Monday', 'a week on Friday', 'first thing tomorrow', 'in 20 minutes', 'every other Wednesday at 7', 'on the last working day of the month', 'every day for 5 days'); // prettier-ignore
+  const others = fc.subarray(['#shop', '@Noor', '45 min', 'important']);
+  fc.assert(
+    fc.property(days, others, fc.boolean(), (day, more, isFirst) => {
+      const behind = [...(isFirst ? [] : [day]), ...more].join(', ');
+      const typed = isFirst ? `${day}: iron the napkins ${behind}`.trim() : `Iron the napkins ${behind}`;
+      expect(readLine(typed, CONTEXT).title.toLowerCase()).toBe('iron the napkins');
+    }),
+  );
 });
 
 const aLine = fc.oneof(

@@ -50,8 +50,10 @@ function readFolded(text: string, context: CaptureContext): Pick<ReadLine, 'span
   keep(people.spans);
   questions.push(...people.questions);
   keep(findTags(line));
+  // words in quotes are spoken of
+  for (const { index, 0: quoted } of [...line.matches(QUOTED)]) line.take(index, index + quoted.length);
   keep(findAlarm(line));
-  keep(findRule(line));
+  keep(findRule(line, context));
   keep(findPlaces(line, context));
   keep(findImportance(line));
   keep(findEffort(line));
@@ -62,7 +64,19 @@ function readFolded(text: string, context: CaptureContext): Pick<ReadLine, 'span
 }
 
 type DateKind = 'due' | 'plan' | 'start';
-const PREPOSITION = /(?<![\p{L}\p{N}])(by|until|due|on|from|not\s+before|starting|before|at)\s+$/iu;
+const PREPOSITION =
+  /(?<![\p{L}\p{N}])((?:due|deadline(?:\s+is)?:?)(?:\s+(?:by|on))?|no(?:t)?\s+(?:any\s+)?later\s+than|at\s+the\s+latest(?:\s+by)?|by(?:\s+the)?|until|till|on(?:\s+the)?|from|not\s+before|starting(?:\s+(?:on|from))?|any\s+time\s+after|after|before|at(?:\s+the)?)\s+$/iu;
+const QUOTED = /(?<![\p{L}\p{N}])(?:"[^"]+"|“[^”]+”|«[^»]+»)/gu;
+/** "Remind me to … tomorrow at 9": the moment is the reminder's. */
+const REMIND_TO = /^\s*(?:please\s+)?remind\s+(?:me|us)\s+(?:to|about|that)\s+/iu;
+/** Behind a moment: it is the deadline. */
+const LATEST = /^\s*,?\s*(?:at\s+(?:the\s+)?latest|latest|deadline)(?![\p{L}\p{N}])/iu;
+/** What stands behind these is spoken of, not meant. */
+const ABOUT = /(?<![\p{L}\p{N}])(?:about|re:?|regarding|concerning|called|named|titled)\s+(?:the\s+|last\s+)?$/iu;
+/** One end of a stretch of days or hours. */
+const RANGE_AHEAD = /^\s*(?:[–—-]|to|through|till|until)\s*(?:\d|mon|tue|wed|thu|fri|sat|sun|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/iu;
+const RANGE_BEHIND =
+  /(?:\d|jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?|mon(?:day)?|tue(?:s(?:day)?)?|wed(?:nesday)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)\s*(?:[–—-]|\sto|\sthrough)\s*$/iu;
 
 /** What makes a moment a reminder: "remind me on Friday at 9". */
 const REMIND = /(?<![\p{L}\p{N}])remind\s+(?:me|us)\s+$/iu;
@@ -82,20 +96,39 @@ function readDates(line: Line, context: CaptureContext, keep: (found: readonly S
     const asked = REMIND.exec(line.rest.slice(0, from));
     if (asked) {
       const at = value.length > 10 ? value : `${value}T${hourOf('morning', context)!}`;
-      keep([{ kind: 'alarm', from: asked.index, to, text: line.text(asked.index, to), value: { at }, chosen: true }]);
+      const end = to + (/^\s+(?:to|that)(?=\s)/i.exec(line.rest.slice(to))?.[0].length ?? 0);
+      keep([{ kind: 'alarm', from: asked.index, to: end, text: line.text(asked.index, end), value: { at }, chosen: true }]);
       continue;
     }
-    const kind = kindOf(word);
-    const sure = word !== null || (day === null && /^(at|in)\s/i.test(text)) || line.isAtEdge(from, to);
+    const ahead = line.rest.slice(to);
+    if (RANGE_AHEAD.test(ahead) || RANGE_BEHIND.test(line.rest.slice(0, from))) continue;
+    const latest = LATEST.exec(ahead)?.[0] ?? '';
+    const kind = latest || day?.isDue ? 'due' : kindOf(word);
+    const spokenOf = ABOUT.test(line.rest.slice(0, from));
+    const sure = !spokenOf && (latest !== '' || day?.isDue || word !== null || (day === null && /^(at|in)\s/i.test(text)) || line.isAtEdge(from, to));
     if (sure && seen.has(kind)) continue;
     if (sure) seen.add(kind);
-    keep([{ kind, from, to, text, value: word === 'before' ? plus(value.slice(0, 10), { days: -1 }) : value, chosen: sure } as Span]);
+    if (kind === 'plan' && sure && REMIND_TO.test(line.typed)) {
+      const at = value.length > 10 ? value : `${value}T${hourOf('morning', context)!}`;
+      keep([{ kind: 'alarm', from, to, text, value: { at }, chosen: true }]);
+      continue;
+    }
+    const end = to + latest.length;
+    keep([{ kind, from, to: end, text: line.text(from, end), value: valueAs(kind, moment), chosen: sure } as Span]);
   }
 }
 
 function kindOf(word: string | null): DateKind {
-  if (word === null || word === 'on' || word === 'at') return 'plan';
-  return word === 'from' || word === 'starting' || word.startsWith('not') ? 'start' : 'due';
+  if (word === null || /^(?:on|at)(?: the)?$/.test(word)) return 'plan';
+  return /^(?:from|starting|not before|any time after|after)/.test(word) ? 'start' : 'due';
+}
+
+/** Before a day is the day before it; before an hour is that hour. A part of the day is no deadline: it ends with the day. */
+function valueAs(kind: DateKind, { value, word, day, isPart }: Joined): string {
+  if (kind === 'due' && isPart) return value.slice(0, 10);
+  if (day === null || value.length > 10) return value;
+  if (word === 'before') return plus(value, { days: -1 });
+  return word === 'after' || word === 'any time after' ? plus(value, { days: 1 }) : value;
 }
 
 interface Joined {
@@ -106,6 +139,8 @@ interface Joined {
   /** The word in front, in lower case. */
   word: string | null;
   day: FoundDay | null;
+  /** The hour is only that of a part of the day. */
+  isPart: boolean;
 }
 
 /** A day and an hour that stand side by side are one moment. An hour alone is today's, or tomorrow's once it has passed. */
@@ -113,18 +148,31 @@ function joined(line: Line, days: readonly FoundDay[], times: readonly FoundTime
   const free = new Set(times);
   const beside = (a: { to: number }, b: { from: number }) => a.to <= b.from && /^[\s,]*(?:at\s+|on\s+|by\s+)?$/i.test(line.rest.slice(a.to, b.from));
   const moments: Joined[] = days.map((day) => {
-    const time = day.doubt || day.time ? undefined : times.find((one) => free.has(one) && (beside(day, one) || beside(one, day)));
+    // "tonight at 8": the hour is that of the part
+    const time =
+      day.doubt || (day.time !== null && day.part === null) ? undefined : times.find((one) => free.has(one) && (beside(day, one) || beside(one, day)));
     if (time) free.delete(time);
     const [from, to] = [Math.min(day.from, time?.from ?? day.from), Math.max(day.to, time?.to ?? day.to)];
-    const hour = time?.time ?? day.time;
+    const hour = time ? inPartOfDay(time.time, day.part) : day.time;
     const between = time && time.from < day.from ? wordBefore(line, day.from) : null;
-    return { ...withWord(line, from, to, between), value: hour ? `${day.date}T${hour}` : day.date, day };
+    return {
+      ...withWord(line, from, to, between),
+      value: hour ? `${day.date}T${hour}` : day.date,
+      day,
+      isPart: hour !== null && (time ? time.isPart : day.part !== null),
+    };
   });
   for (const time of free) {
     const date = time.time > context.time ? context.today : plus(context.today, { days: 1 });
-    moments.push({ ...withWord(line, time.from, time.to, null), value: `${date}T${time.time}`, day: null });
+    moments.push({ ...withWord(line, time.from, time.to, null), value: `${date}T${time.time}`, day: null, isPart: time.isPart });
   }
   return moments.sort((a, b) => a.from - b.from);
+}
+
+/** Eight in the evening is 20:00. */
+function inPartOfDay(time: string, part: string | null): string {
+  const hour = Number(time.slice(0, 2));
+  return part !== null && part !== 'morning' && hour < 12 ? `${hour + 12}${time.slice(2)}` : time;
 }
 
 const wordBefore = (line: Line, at: number): string | null => PREPOSITION.exec(line.rest.slice(0, at))?.[1]?.toLowerCase().replace(/\s+/g, ' ') ?? null;
@@ -160,9 +208,15 @@ export function titleOf(typed: string, spans: readonly Span[]): string {
     .replace(/ ([,;:.])(?=\s|$)/g, '$1')
     .replace(/([,;])(?: ?[,;])+/g, '$1')
     .replace(/\(\s?\)/g, '');
-  const left = trimmedOf(pieces, isBetween).trim();
+  const isReminder = spans.some(({ kind, chosen }) => chosen && (kind === 'alarm' || kind === 'place-reminder'));
+  const trimmed = trimmedOf(pieces, isBetween).trim();
+  const left = isReminder ? trimmed.replace(REMIND_TO, '') : trimmed;
   const first = spans[0];
   const tookStart =
-    first !== undefined && first.chosen && typed.slice(0, first.from).trim() === '' && first.kind === 'person' && /\sto\s+$|^\s*each\s+of\s/i.test(first.text);
+    first !== undefined &&
+    first.chosen &&
+    typed.slice(0, first.from).trim() === '' &&
+    /^(?:person|everyone)$/.test(first.kind) &&
+    /^[^@:]*\s$|^\s*each\s+of\s/i.test(first.text);
   return tookStart ? left.charAt(0).toUpperCase() + left.slice(1) : left;
 }
