@@ -1,6 +1,7 @@
 import { NIL, parse, v5 } from 'uuid';
 import { INDEXES, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
 import { isHere, type Person } from '../model/person.ts';
+import type { EntryKind } from '../model/entry-kinds.ts';
 import type { NoticeKind, Params } from '../model/said.ts';
 import { noticeId } from '../model/notice-id.ts';
 import { stampOf } from '../model/row.ts';
@@ -175,7 +176,7 @@ export class Deciding {
   }
 
   /** Writes the history: a code and its parameters, worded when read. */
-  enter(kind: string, about: { itemId?: string | null; listId?: string | null }, params: Params = {}, at = this.now): void {
+  enter(kind: EntryKind, about: { itemId?: string | null; listId?: string | null }, params: Params = {}, at = this.now): void {
     this.insert('activity', this.newId(), {
       itemId: about.itemId ?? null,
       listId: about.listId ?? null,

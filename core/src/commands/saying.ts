@@ -21,6 +21,8 @@ export const sayComment = commandKind({
     const asked = d.by('part', 'itemId', itemId).filter((part) => part.standing === 'tentative' && part.takenBackAt === null && part.originId === d.actor.id);
     const answered = new Set(asked.map((part) => part.id));
     say(item, mine, text, asked.length > 0 ? 'answer' : 'comment', 'all', d);
+    // what was said stands in the thread: the history only says that something was
+    d.enter('comment.say', { itemId });
     if (mine) d.set('part', mine.id, signOfLife(d));
     for (const part of asked) {
       d.set('part', part.id, { standing: 'needs-action' });

@@ -78,11 +78,12 @@ function Entries({ query }: { query: string }) {
           {some.map((entry) => {
             const by = personOf(rows, entry.actorId);
             const title = entry.itemId ? titles[entry.itemId] : undefined;
+            const entryList = entry.listId ? rows.get('list', entry.listId) : 'absent';
             return (
               <Row
                 key={entry.id}
                 lead={by ? <PersonMark looks={by} size={28} /> : undefined}
-                title={title ?? nameOf(rows, entry.actorId)}
+                title={title ?? (typeof entryList === 'string' ? house.name : entryList.name)}
                 sub={[
                   t('activity.line', { name: entry.actorId ? nameOf(rows, entry.actorId) : t('activity.clock'), what: sayEntry(entry) }),
                   sayInstant(entry.at, now, house.zone),

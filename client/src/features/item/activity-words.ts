@@ -1,20 +1,41 @@
-import type { Activity } from '@kotiva/core';
-import { hasWord, t, together, type Slots } from '@/words';
+import type { Access, Activity, EntryKind, Role } from '@kotiva/core';
+import { hasWord, t, together, type Slots, type WordKey } from '@/words';
 import { sayExactly } from '@/words/dates.ts';
 
 /** An entry of the history as a sentence without its subject: "handed it to Leila and Noor". */
-export function sayEntry({ kind, params }: Activity): string {
-  if (kind === 'item.change') return sayFieldChange(params);
-  const key = `did.${kind}`;
-  if (kind === 'item.add' && Array.isArray(params.to)) return t('did.item.addFor', slots(params));
-  if (kind === 'part.checkOff' && params.for) return t('did.part.checkOffFor', slots(params));
-  if (kind === 'part.uncheck' && params.for) return t('did.part.uncheckFor', slots(params));
-  if (kind === 'undo') {
-    const undone = `did.${String(params.command)}`;
-    return t('did.undo', { what: hasWord(undone) ? t('did.undoOf', { what: t(undone, slots({ ...params, to: '', from: '' })) }) : '' });
-  }
-  return hasWord(key) ? t(key, slots(params)) : kind;
+export function sayEntry({ kind, params }: Pick<Activity, 'kind' | 'params'>): string {
+  return (SAYING[kind as EntryKind] ?? usual)(params, kind as EntryKind);
 }
+
+type Params = Activity['params'];
+
+const usual = (params: Params, kind: EntryKind): string => t(`did.${kind}` as WordKey, slots(params));
+
+/** Those that say more than their kind. */
+const SAYING: { [K in EntryKind]?: (params: Params, kind: EntryKind) => string } = {
+  'item.change': (params) => sayFieldChange(params),
+  'item.add': (params, kind) => (Array.isArray(params.to) ? t('did.item.addFor', slots(params)) : usual(params, kind)),
+  'item.move': (params) => t('did.item.move', { from: placeOf(params.from), to: placeOf(params.to) }),
+  // whoever it went to had it before
+  'part.handOver': (params, kind) => (Array.isArray(params.to) && params.to.length === 0 ? t('did.part.handOverAgain') : usual(params, kind)),
+  'part.checkOff': (params, kind) => (params.for ? t('did.part.checkOffFor', slots(params)) : usual(params, kind)),
+  'part.uncheck': (params, kind) => (params.for ? t('did.part.uncheckFor', slots(params)) : usual(params, kind)),
+  'list.share': (params) =>
+    params.access
+      ? t('did.list.share', { ...slots(params), access: t(`access.${params.access as Access}`).toLowerCase() })
+      : t('did.list.unshare', slots(params)),
+  'list.useAgain': (params) => t('did.list.useAgain', { count: Number(params.count) }),
+  'house.change': (params, kind) => (params.name ? t('did.house.rename', slots(params)) : usual(params, kind)),
+  'invitation.make': (params) => t('did.invitation.make', { role: t(`role.${params.role as Role}`) }),
+  'person.setRole': (params) => t('did.person.setRole', { ...slots(params), role: t(`role.${params.role as Role}`) }),
+  undo: (params, kind) => {
+    const undone = `undone.${String(params.command)}`;
+    return hasWord(undone) ? t('did.undoOf', { what: t(undone) }) : usual(params, kind);
+  },
+};
+
+/** What lies in no list lies in somebody's own pile. */
+const placeOf = (name: Params[string] | undefined): string => (typeof name === 'string' && name !== '' ? `“${name}”` : t('changed.ownPile'));
 
 function sayFieldChange(params: Activity['params']): string {
   const key = `changed.${String(params.field)}`;
@@ -25,7 +46,7 @@ function sayFieldChange(params: Activity['params']): string {
       : params.field === 'due' || params.field === 'start'
         ? sayExactly(String(value))
         : String(value);
-  return hasWord(key) ? t(key, { from: show(params.from), to: show(params.to) }) : String(params.field);
+  return hasWord(key) ? t(key, { from: show(params.from), to: show(params.to) }) : t('changed.other');
 }
 
 const slots = (params: Activity['params']): Slots =>

@@ -1,4 +1,6 @@
+import { ENTRY_KINDS } from '@kotiva/core';
 import { World } from '@kotiva/core/testing/world';
+import { hasWord } from '@/words';
 import { sayEntry } from './activity-words.ts';
 import { knotOf, sayStrands } from './knot-of.ts';
 import { sayStanding } from './standing-words.ts';
@@ -70,6 +72,84 @@ test('the history as sentences, the newest last', () => {
     'is 20 % there',
     'wrote: “found three”',
     'checked it off',
-    'undid something: “checked it off”',
+    'undid checking it off',
   ]);
 });
+
+describe('what happened', () => {
+  test('every kind of entry has its words', () => {
+    const wordless = ENTRY_KINDS.filter((kind) => kind !== 'item.change' && !hasWord(`did.${kind}`) && !hasWord(`did.${kind}_other`));
+    expect(wordless).toEqual([]);
+  });
+
+  test('in a house that is lived in, every one is a sentence: no code, no empty quote, nothing undefined', () => {
+    const w = new World();
+    const { join, must } = { join: w.join.bind(w), must: w.must.bind(w) };
+    join('Leila', 'helper');
+    join('Eetu');
+    const [leila, eetu] = [w.person('Leila'), w.person('Eetu')];
+    const list = w.list('Aino', 'Boathouse', [['Eetu', 'edit'], ['Leila', 'check']]); // prettier-ignore
+    must('Aino', 'list.change', { list, name: 'Boats' });
+    must('Aino', 'list.share', { list, person: leila, access: null });
+    must('Aino', 'list.share', { list, person: leila, access: 'check' });
+    must('Aino', 'invitation.make', { role: 'helper', uses: 'one', token: 'x'.repeat(40) });
+    must('Aino', 'person.setRole', { person: leila, role: 'member' });
+    const oars = w.item('Aino', 'Oars', { list });
+    const own = w.item('Eetu', 'Own');
+    must('Eetu', 'item.move', { items: [own], list });
+    must('Aino', 'item.change', {
+      item: oars,
+      title: 'Four oars',
+      notes: 'Cracked',
+      importance: 2,
+      effort: 30,
+      energy: 'low',
+      dayPart: 'morning',
+      confirm: true,
+    });
+    must('Aino', 'item.setDue', { item: oars, due: '2026-11-27T17:00' });
+    must('Aino', 'part.handOver', { items: [oars], persons: [leila], message: 'Please' });
+    must('Aino', 'part.handOver', { items: [oars], persons: [leila], policy: 'any' });
+    must('Leila', 'part.askBack', { item: oars, question: 'All?' });
+    must('Leila', 'part.accept', { item: oars });
+    must('Leila', 'part.progress', { item: oars, percent: 40 });
+    must('Leila', 'part.plan', { items: [oars], plan: '2026-11-26', entry: 'found two' });
+    must('Leila', 'part.checkOff', { item: oars, person: leila });
+    must('Aino', 'part.sendBack', { item: oars, person: leila, reason: 'Two more' });
+    must('Aino', 'part.passOn', { item: oars, from: leila, to: eetu });
+    const undone = must('Eetu', 'part.checkOff', { item: oars, person: eetu });
+    must('Eetu', 'undo', { command: undone.id });
+    must('Aino', 'part.excuse', { item: oars, person: eetu });
+    must('Aino', 'part.excuse', { item: oars, person: eetu, excused: false });
+    must('Aino', 'part.nudge', { item: oars, persons: [eetu], words: '' });
+    must('Aino', 'part.takeBack', { item: oars, persons: [eetu] });
+    must('Aino', 'wait.set', { item: oars, words: 'the varnish' });
+    const copied = must('Aino', 'item.copy', { items: [oars], list });
+    must('Aino', 'undo', { command: copied.id });
+    must('Aino', 'item.remove', { items: [oars] });
+    must('Aino', 'item.bringBack', { items: [oars] });
+    must('Aino', 'chore.make', { title: 'Pump', list, rrule: 'FREQ=DAILY', dtstart: '2026-11-24', persons: [eetu] });
+    const pump = w.rows.all('item').find(({ title }) => title === 'Pump')!.id;
+    must('Eetu', 'part.checkOff', { item: pump, person: eetu });
+    must('Aino', 'list.useAgain', { list: ticked(w) });
+    must('Aino', 'list.clearDone', { list });
+    must('Aino', 'list.file', { list, filed: true });
+    must('Aino', 'list.file', { list, filed: false });
+    must('Aino', 'list.giveTo', { list, person: eetu });
+    must('Eetu', 'list.remove', { list });
+    must('Eetu', 'list.remove', { list, removed: false });
+    must('Aino', 'house.change', { name: 'The old house' });
+    must('Aino', 'person.end', { person: leila, parts: [] });
+    const entries = w.rows.all('activity');
+    expect(new Set(entries.map(({ kind }) => kind)).size).toBeGreaterThan(35);
+    const bad = entries.map((entry) => [entry.kind, sayEntry(entry)]).filter(([, said]) => /undefined|null|\w+\.\w+|“”|\{|\}| {2}|\(\)|^\s*$/.test(said!));
+    expect(bad).toEqual([]);
+  });
+});
+
+/** A list with one thing in it that is done. */
+function ticked(w: World): string {
+  const list = w.list('Aino', 'Season');
+  w.must('Aino', 'part.checkOff', { item: w.item('Aino', 'Sweep', { list }), person: null });
+  return list;
+}
