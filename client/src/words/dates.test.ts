@@ -1,4 +1,4 @@
-import { monthAfter, sayDue, sayInstant, sayLeft, sayMoment, sayToday, usualMoments, weeksOf } from './dates.ts';
+import { monthAfter, sayDone, sayDue, sayInstant, sayLeft, sayMoment, sayToday, usualMoments, weeksOf } from './dates.ts';
 
 const ZONE = 'Europe/Helsinki';
 /** Tuesday 24 November 2026, noon in Helsinki. */
@@ -55,3 +55,12 @@ test('a month in weeks from Monday, each day once', () => {
   expect(weeksOf('2027-02').flat().filter(Boolean).at(-1)).toBe('2027-02-28');
   expect([monthAfter('2026-12', 1), monthAfter('2026-01', -1), monthAfter('2026-05', 0)]).toEqual(['2027-01', '2025-12', '2026-05']);
 });
+
+test.each([
+  ['2026-11-27', '2026-11-25T10:00:00.000Z', 'done 2 days before'],
+  ['2026-11-24', '2026-11-24T21:30:00.000Z', 'done in time'],
+  ['2026-11-24', '2026-11-24T22:30:00.000Z', 'done 1 day late'],
+  ['2026-11-24T17:00', '2026-11-24T14:59:00.000Z', 'done in time'],
+  ['2026-11-24T17:00', '2026-11-24T15:20:00.000Z', 'done late, at 17:20'],
+  ['2026-04-20', '2026-11-21T10:00:00.000Z', 'done 215 days late'],
+])('due %s, done %s: %s', (due, done, words) => expect(sayDone(due, done, ZONE)).toBe(words));

@@ -110,5 +110,14 @@ export function sayLeft(due: string, late: boolean, now: string, zone: string): 
   return days < 2 ? sayMoment(due, now, zone) : t('date.inDays', { count: days });
 }
 
+/** How what is done came out: "done 2 days before", "done 1 day late". */
+export function sayDone(due: string, doneAt: string, zone: string): string {
+  const wall = wallClockOf(doneAt, zone);
+  const days = daysBetween(wall, due);
+  if (days > 0) return t('due.doneBefore', { count: days });
+  if (days < 0) return t('due.doneLate', { count: -days });
+  return due.length > 10 && wall.slice(0, 16) > due ? t('due.doneAfterHour', { time: wall.slice(11, 16) }) : t('due.doneInTime');
+}
+
 /** A day of the week by its ISO number, short: Monday is 1. 5 January 2026 was one. */
 export const sayWeekday = (weekday: number): string => format(`2026-01-${String(4 + weekday).padStart(2, '0')}`, { weekday: 'short' });

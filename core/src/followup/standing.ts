@@ -56,3 +56,13 @@ export function progressOf(item: Pick<Item, 'confirm' | 'policy'>, parts: readon
 export const openParts = (parts: readonly Part[]): Part[] => countingParts(parts).filter((part) => part.standing !== 'completed');
 
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/** When an item was done, by the taps: of `any` by the first, of `each` by the last. Null while it is open. */
+export function doneSince(item: Pick<Item, 'confirm' | 'policy'>, parts: readonly Part[]): string | null {
+  if (!isDone(item, parts)) return null;
+  if (item.policy === 'any') return firstCompleted(parts)?.completedAt ?? null;
+  return countingParts(parts).reduce<string | null>(
+    (last, { completedAt }) => (completedAt !== null && (last === null || completedAt > last) ? completedAt : last),
+    null,
+  );
+}

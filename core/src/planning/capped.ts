@@ -1,4 +1,5 @@
 import type { Placed } from './agenda.ts';
+import { isToCome } from './fits-now.ts';
 
 /** A day that holds no more than so many things at a time. */
 export interface CappedDay {
@@ -19,7 +20,10 @@ export function cappedDay(agenda: readonly Placed[], cap: number | null, date: s
   const room = cap === null ? open.length : Math.max(0, cap - agenda.filter((entry) => wasForToday(entry, date)).length);
   const shown = open.slice(0, room);
   const rest = open.slice(room);
-  const next = shown.length > 0 ? null : (rest[0] ?? agenda.find((entry) => entry.where === 'ahead' && entry.part.takenOff !== date) ?? null);
+  const next =
+    shown.length > 0
+      ? null
+      : (rest[0] ?? agenda.find((entry) => entry.where === 'ahead' && entry.part.takenOff !== date && !isToCome(entry.item, date)) ?? null);
   return { shown, rest: next === rest[0] ? rest.slice(1) : rest, next };
 }
 

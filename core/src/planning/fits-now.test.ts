@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { World } from '../testing/world.ts';
+import { agendaOf } from './agenda.ts';
+import { cappedDay } from './capped.ts';
 import { bestWithin, candidatesOf, fitsNow, pressingFirst, whyNot, type Candidate, type Circumstances } from './fits-now.ts';
 
 const OPEN: Circumstances = { minutes: null, energy: null, situations: null, place: null };
@@ -122,4 +124,17 @@ test('at a place what presses most stands first: late, soon due, the nearer dead
     dated(candidate('Salt', 5, { late: true }), '2026-11-20'),
   ];
   expect(names([...all].sort(pressingFirst))).toEqual(['Salt', 'Milk', 'Soap', 'Fuel', 'Candles', 'Apples', 'Buns']);
+});
+
+test('tomorrow’s of a chore that was checked off today is no candidate, and not offered as the next best', () => {
+  const w = new World();
+  w.must('Aino', 'chore.make', { title: 'Water', rrule: 'FREQ=DAILY', dtstart: '2026-11-24', persons: [w.person('Aino')] });
+  const house = { zone: 'Europe/Helsinki', dayParts: { morning: '06:00', day: '10:00', evening: '17:00' } };
+  const view = { personId: w.person('Aino'), now: w.now, house };
+  const titles = () => candidatesOf(view, w.rows, () => true).map(({ item }) => `${item.title} ${item.due}`);
+  expect(titles()).toEqual(['Water 2026-11-24']);
+  w.must('Aino', 'part.checkOff', { item: w.rows.all('item')[0]!.id, person: w.person('Aino') });
+  expect(w.rows.all('item').map(({ due }) => due)).toEqual(['2026-11-24', '2026-11-25']);
+  expect(titles()).toEqual([]);
+  expect(cappedDay(agendaOf(view, w.rows), 1, '2026-11-24').next).toBeNull();
 });

@@ -33,7 +33,7 @@ const ENERGIES: readonly Energy[] = ['low', 'middle', 'high'];
 
 /**
  * What could be done at all: this person's, and nobody's they may check off, in the order given. Undated things count;
- * what is planned for later, may not start yet, lies on the shelf or waits for others does not.
+ * what is planned for later, comes by its rule on a later day, may not start yet, lies on the shelf or waits for others does not.
  */
 export function candidatesOf(view: PlanView, rows: PlanRows, mayCheck: (item: Item) => boolean): Candidate[] {
   const today = new Today(view);
@@ -46,11 +46,15 @@ export function candidatesOf(view: PlanView, rows: PlanRows, mayCheck: (item: It
     if (!part || part.standing === 'declined' || (part.personId === null && (item.parentId !== null || !mayCheck(item)))) continue;
     const where = whereIs(item, part, parts, today, rows);
     if (where === 'done' || where === 'not-yet' || where === 'shelf' || where === 'waiting') continue;
-    if (isReference(item, part, rows) || (part.plan !== null && part.plan.slice(0, 10) > today.date)) continue;
+    if (isReference(item, part, rows) || isToCome(item, today.date) || (part.plan !== null && part.plan.slice(0, 10) > today.date)) continue;
     found.push(candidate(item, part, today));
   }
   return found;
 }
+
+/** One of a chore whose day has not come: made ahead, since the one before is done. */
+export const isToCome = ({ recurrenceId, due }: Pick<Item, 'recurrenceId' | 'due'>, date: string): boolean =>
+  recurrenceId !== null && (due ?? recurrenceId).slice(0, 10) > date;
 
 const isReference = (item: Item, part: Part, rows: PlanRows): boolean => {
   const list = item.listId === null ? 'absent' : rows.get('list', item.listId);

@@ -1,11 +1,11 @@
-import { endOf, isLate, partId, type Item, type Part } from '@kotiva/core';
+import { doneSince, endOf, isLate, partId, type Item, type Part } from '@kotiva/core';
 import { Fragment, useState } from 'react';
 import { View } from 'react-native';
 import { slotsFor } from '@/features/slot';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Tappable, Txt } from '@/ui';
 import { either, t, together } from '@/words';
-import { sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
+import { sayDone, sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
 import { sayRule } from '@/words/rules.ts';
 import { choreOf } from './chore-of.ts';
 import { givenParts, nameOf } from './knot-of.ts';
@@ -188,6 +188,9 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
   /** The day, and how long that is from now where the day alone does not tell. */
   function withLeft(due: string): string {
     const day = sayMoment(due, now, house.zone);
+    const done = doneSince(item, rows.by('part', 'itemId', item.id));
+    // what is done is never late any more: it says how it came out
+    if (done !== null) return t('sentence.dayAndLeft', { day, left: sayDone(due, done, house.zone) });
     const left = sayLeft(due, isLate(item, now, house.zone), now, house.zone);
     return left === day ? day : t('sentence.dayAndLeft', { day, left });
   }
