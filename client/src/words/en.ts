@@ -726,6 +726,8 @@ export const en = {
   'capture.which': 'Which {name} do you mean?',
   'capture.unknown': 'Nobody here is called “{name}”; it stays in the title.',
   'capture.understood': 'What was understood',
+  'capture.everyoneIs': 'Everyone here: {names}.',
+  'capture.everyoneIsNobody': 'Nobody else can open this list.',
   'capture.becomes': 'Becomes “{title}”. Enter adds.',
   'capture.enterAdds': 'Enter adds.',
   'capture.answerFirst': 'One question first.',

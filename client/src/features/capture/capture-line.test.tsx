@@ -82,3 +82,19 @@ test('an overlong line says so and stays typed; nothing typed adds nothing', () 
   expect(line().value).toHaveLength(501);
   expect(items(w)).toEqual([]);
 });
+
+test('everyone is who can open the list, without oneself, and said by name before it goes', () => {
+  const w = house();
+  w.list('Aino', 'Boathouse', [['Leila', 'check']]);
+  open(w);
+  write('Boathouse: sign the fire plan everyone');
+  expect(screen.getByText('Everyone here: Leila.')).toBeTruthy();
+  enter();
+  const item = w.rows.all('item').find(({ title }) => title === 'sign the fire plan')!;
+  const handed = w.rows.by('part', 'itemId', item.id).flatMap(({ personId }) => (personId === null ? [] : [personId]));
+  expect(handed).toEqual([w.person('Leila')]);
+  write('Accounts: sum up everyone');
+  expect(screen.getByText('Nobody else can open this list.')).toBeTruthy();
+  write('Sweep the yard everyone');
+  expect(screen.getByText('Everyone here: Leila and Petri.')).toBeTruthy();
+});

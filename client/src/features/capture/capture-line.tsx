@@ -3,7 +3,7 @@ import { draftOf, piecesOf, type Draft, type Span } from '@kotiva/core/capture';
 import { useGlobalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useWays } from '@/features/item';
+import { everyoneIn, useWays } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
@@ -54,11 +54,11 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   useReadyToType(field);
   const read = useReading(typed, reading, answers);
   const people = rows.all('person').filter(isHere);
-  const others = people.map(({ id }) => id).filter((id) => id !== me.id);
   const first = typed.split('\n', 1)[0]!;
   const notes = typed.slice(first.length + 1);
 
-  const draft = withContext(draftOf(read, others), here);
+  const { list } = withContext(draftOf(read, []), here);
+  const draft = withContext(draftOf(read, everyoneIn(list, me, rows)), here);
   const ways = useWays([draft.list], typed.trim() ? (draft.persons ?? []) : []);
 
   const change = (next: string) => {
@@ -79,15 +79,16 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     setAnswers(NO_ANSWERS);
     field.current?.focus();
   };
+  const namesOf = ({ persons }: Pick<Draft, 'persons'>) => together(people.filter((person) => persons.includes(person.id)).map((person) => person.name));
   const saidOf = ({ persons }: Draft, title: string) =>
-    persons.length > 0
-      ? t('said.addedFor', { title, names: together(people.filter((person) => persons.includes(person.id)).map((person) => person.name)) })
-      : t('said.added', { title });
+    persons.length > 0 ? t('said.addedFor', { title, names: namesOf({ persons }) }) : t('said.added', { title });
 
   const unknown = unknownName(`${first} `, people);
   const changed = read.spans.some((span) => span.chosen);
+  const everyone = read.spans.some(({ kind, chosen }) => kind === 'everyone' && chosen);
   const hint =
     error ??
+    (everyone ? (draft.persons.length > 0 ? t('capture.everyoneIs', { names: namesOf(draft) }) : t('capture.everyoneIsNobody')) : null) ??
     (unknown ? t('capture.unknown', { name: unknown }) : null) ??
     (changed && read.title ? t('capture.becomes', { title: read.title }) : null) ??
     (typed ? (here.words ?? t('capture.enterAdds')) : null);

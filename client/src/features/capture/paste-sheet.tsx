@@ -1,9 +1,8 @@
-import { isHere } from '@kotiva/core';
 import { batchesOf, countOf, draftOf, readLine, readLines, settled, type PastedLine } from '@kotiva/core/capture';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
-import { useWays } from '@/features/item';
+import { everyoneIn, useWays } from '@/features/item';
 import { useLiveHouse } from '@/store/live-house.tsx';
 import { said, usePlace } from '@/store/store.ts';
 import { Band, Button, Heading, Sheet, Txt } from '@/ui';
@@ -33,11 +32,11 @@ export function PasteSheet({ text, here, onClose }: { text: string; here: Captur
 
   // read once, when they are pasted: what is typed elsewhere meanwhile changes nothing here
   const [batches] = useState(() => {
-    const everyone = rows
-      .all('person')
-      .filter((person) => isHere(person) && person.id !== me.id)
-      .map(({ id }) => id);
-    return batchesOf(lines, (line) => withContext(draftOf(settled(line, readLine(line, reading), NONE), everyone), here), AT_ONCE);
+    const read = (line: string) => {
+      const found = settled(line, readLine(line, reading), NONE);
+      return draftOf(found, everyoneIn(withContext(draftOf(found, []), here).list, me, rows));
+    };
+    return batchesOf(lines, (line) => withContext(read(line), here), AT_ONCE);
   });
   const named = useMemo(() => [...new Set(batches.flat().flatMap(({ persons }) => persons ?? []))], [batches]);
   const ways = useWays([here.list], named);

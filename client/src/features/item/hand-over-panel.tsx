@@ -1,4 +1,4 @@
-import { isDone, isHere, progressOf, type Item, type MemoryRows, type Policy } from '@kotiva/core';
+import { isDone, progressOf, type Item, type Policy } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
@@ -8,6 +8,7 @@ import { Button, Choice, ErrorLine, Field, Heading, Switch, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { DueChoice } from './due-panel.tsx';
+import { everyoneIn } from './everyone.ts';
 import { footings } from './use-check.ts';
 import { givenParts, nameOf, personOf } from './knot-of.ts';
 import { useWays } from './ways.tsx';
@@ -40,7 +41,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
   const reopens = policy === 'each' && isDone(item, parts) && chosen.length > 0;
 
   const ways = useWays([item.listId], chosen);
-  const inList = othersInList(item.listId, rows).filter((id) => id !== me.id && !holders.includes(id) && !chosen.includes(id));
+  const inList = item.listId === null ? [] : everyoneIn(item.listId, me, rows).filter((id) => !holders.includes(id) && !chosen.includes(id));
 
   const finish = () => {
     done();
@@ -133,18 +134,4 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
       </View>
     </View>
   );
-}
-
-/** Everyone who can open the list: its owner, and whom it is shared with. */
-function othersInList(listId: string | null, rows: MemoryRows): string[] {
-  const list = listId ? rows.get('list', listId) : 'absent';
-  if (typeof list === 'string') return [];
-  const shared = rows
-    .by('share', 'listId', list.id)
-    .filter((share) => share.access !== null)
-    .map((share) => share.personId);
-  return [...new Set([list.ownerId, ...shared])].filter((id) => {
-    const person = rows.get('person', id);
-    return typeof person !== 'string' && isHere(person);
-  });
 }

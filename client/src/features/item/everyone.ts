@@ -1,0 +1,9 @@
+import { footingInList, isHere, type MemoryRows, type Person } from '@kotiva/core';
+import { lookup } from './use-check.ts';
+
+/** "Everyone": who can open the list, without oneself. Of what lies in no list, everyone of the house. */
+export function everyoneIn(listId: string | null | undefined, me: Person, rows: MemoryRows): string[] {
+  const people = rows.all('person').filter((person) => isHere(person) && person.id !== me.id);
+  const canOpen = listId ? people.filter((person) => footingInList(listId, person, lookup(rows)) !== null) : people;
+  return canOpen.map(({ id }) => id);
+}
