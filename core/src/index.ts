@@ -20,6 +20,7 @@ export * from './model/wait.ts';
 export * from './model/talk.ts';
 export * from './model/activity-groups.ts';
 export * from './model/entry-kinds.ts';
+export { choresOfList, choresOnlyOf } from './commands/chore-ends.ts';
 export * from './model/notice-choices.ts';
 export * from './model/push-message.ts';
 export * from './model/capacity.ts';

@@ -332,3 +332,47 @@ test.each<[string, Partial<Series>, string]>([
   const w = new World();
   expect(w.refused('Aino', 'chore.make', { ...SAUNA, turn: 'fixed', ...(fields as object), persons: personIds ?? [] }).code).toBe(code);
 });
+
+describe('what a chore goes with', () => {
+  /** Aino's list with a daily chore of Leila's, a fortnight in, one of them late. */
+  function fortnight() {
+    const w = new World();
+    w.join('Leila', 'member');
+    const list = w.list('Aino', 'Boats', [['Leila', 'check']]);
+    w.must('Aino', 'chore.make', { title: 'Pump', list, rrule: 'FREQ=DAILY', dtstart: '2026-11-24', missed: 'keep', persons: [w.person('Leila')] });
+    const series = () => w.rows.all('series')[0]!;
+    const open = () => w.rows.all('item').filter((item) => !item.removedAt && item.seriesId !== null).map(({ recurrenceId }) => recurrenceId); // prettier-ignore
+    w.later(2 * 1_440);
+    for (const recurrenceId of ['2026-11-25', '2026-11-26']) w.system('chore.appear', { series: series().id, recurrenceId });
+    return { w, list, series, open };
+  }
+
+  test('with its list it ends: what was due before stays open, today’s and what comes does not; brought back it goes on', () => {
+    const { w, list, series, open } = fortnight();
+    expect(open()).toEqual(['2026-11-24', '2026-11-25', '2026-11-26']);
+    w.must('Aino', 'list.remove', { list });
+    expect(series().endsBefore).toBe('2026-11-26');
+    expect(open()).toEqual(['2026-11-24', '2026-11-25']);
+    w.later(60);
+    w.must('Aino', 'list.remove', { list, removed: false });
+    expect(series().endsBefore).toBeNull();
+  });
+
+  test('one that was ended before its list was removed stays ended when the list comes back', () => {
+    const { w, list, series } = fortnight();
+    w.must('Aino', 'chore.end', { series: series().id, recurrenceId: '2026-11-26' });
+    w.must('Aino', 'list.remove', { list });
+    w.must('Aino', 'list.remove', { list, removed: false });
+    expect(series().endsBefore).toBe('2026-11-26');
+  });
+
+  test('with the last who has it it ends; one that others have too goes on', () => {
+    const { w, series } = fortnight();
+    w.join('Eetu', 'member');
+    w.must('Aino', 'chore.make', { title: 'Bail', rrule: 'FREQ=DAILY', dtstart: '2026-11-27', turn: 'turns', persons: [w.person('Leila'), w.person('Eetu')] });
+    const parts = w.rows.all('part').filter(({ personId }) => personId === w.person('Leila')).map(({ itemId }) => ({ item: itemId, to: 'nobody' as const })); // prettier-ignore
+    w.must('Aino', 'person.end', { person: w.person('Leila'), parts });
+    expect(series().endsBefore).toBe('2026-11-26');
+    expect(w.rows.all('series').find(({ title }) => title === 'Bail')!.endsBefore).toBeNull();
+  });
+});

@@ -1,10 +1,9 @@
 import * as z from 'zod/mini';
-import { isDone } from '../followup/standing.ts';
 import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
 import { natureOf, Policy, type Item } from '../model/item.ts';
 import { ChoreStart, Id, Moment, Text, Title } from '../model/row.ts';
 import { AfterDone, Missed, RRuleText, TurnKind, type Series } from '../model/series.ts';
-import { beginningOf, isSetAside, itemsOf, madeOf, nextAppearance, nextToMake, occurrencesAfter, recurrenceOf } from '../recurrence/chores.ts';
+import { beginningOf, isOver, isSetAside, itemsOf, madeOf, nextAppearance, nextToMake, occurrencesAfter, recurrenceOf } from '../recurrence/chores.ts';
 import { CHORE_STEPS } from '../recurrence/chore-bounds.ts';
 import { occurrences, type Occurrence } from '../recurrence/occurrences.ts';
 import { OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
@@ -13,6 +12,7 @@ import { queueOf } from '../recurrence/whose-turn.ts';
 import { addDays, calendarDateOf, isMoment } from '../time/clock.ts';
 import { rearmAlarms } from './alarms.ts';
 import { appear, appearFirst, assignNow, bringNext, firstOf, houseOf, insertSeries, override, reassign, withdraw } from './appearing.ts';
+import { endFrom } from './chore-ends.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, NATURE } from './item-fields.ts';
 import { commandKind } from './kind.ts';
@@ -130,7 +130,7 @@ function newestOpen(series: Series, d: Deciding): string | null {
   return nextToMake(series, made.at(-1)?.recurrenceId ?? null, houseOf(d), d)?.recurrenceId ?? null;
 }
 
-const isOpen = (item: Item, d: Deciding): boolean => item.removedAt === null && !isDone(item, d.by('part', 'itemId', item.id));
+const isOpen = (item: Item, d: Deciding): boolean => !isOver(item, d);
 
 /** A new chore from an occurrence on, with what differs; the open one there is goes along. */
 function goOn(series: Series, from: string, fields: Partial<Series>, d: Deciding): void {
@@ -223,12 +223,7 @@ export const endChore = commandKind({
     const series = d.need('series', seriesId);
     // it goes on as another one from there, or has ended already: an end is never moved to a later day
     if (series.endsBefore !== null && recurrenceId >= series.endsBefore) refuse('not-to-come', { title: series.title });
-    d.set('series', seriesId, { endsBefore: recurrenceId });
-    for (const item of madeOf(seriesId, d)) {
-      if (item.recurrenceId! < recurrenceId || !isOpen(item, d)) continue;
-      withdraw(item, d);
-      d.enter('chore.end', { itemId: item.id }, { title: series.title });
-    }
+    endFrom(series, recurrenceId, d);
   },
 });
 

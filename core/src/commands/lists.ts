@@ -3,6 +3,9 @@ import * as z from 'zod/mini';
 import { Access, ListIcon, ListKind, Purpose } from '../model/list.ts';
 import { Colour } from '../model/person.ts';
 import { Id, Name } from '../model/row.ts';
+import { calendarDateOf } from '../time/clock.ts';
+import { houseOf } from './appearing.ts';
+import { choresOfList, endToday, resumeWith } from './chore-ends.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
 import { needPerson } from './parts.ts';
@@ -168,9 +171,13 @@ export const fileList = commandKind({
 
 export const removeList = commandKind({
   name: 'list.remove',
-  payload: z.object({ list: Id, removed: z._default(z.boolean(), true) }),
+  payload: z.object({ list: Id, removed: z._default(z.boolean(), true), chores: SLICE }),
   asks: ({ list }) => [{ deed: 'share', list }],
-  decide({ list, removed }, d) {
+  decide({ list, removed, chores }, d) {
+    const ending = removed ? choresOfList(list, calendarDateOf(d.now, houseOf(d).zone), d) : [];
+    if (d.context.slice) return endToday(ending.filter(({ id }) => chores?.includes(id)), d); // prettier-ignore
+    endToday(ending, d);
+    if (!removed) resumeWith(list, d);
     d.set('list', list, { removedAt: removed ? d.now : null });
     d.enter(removed ? 'list.remove' : 'list.bringBack', { listId: list }, { name: d.need('list', list).name });
   },

@@ -5,7 +5,9 @@ import { Address, Colour, ContactWords, isHere, Mark, NO_CONTACT, Pattern, Phone
 import { Id, Name } from '../model/row.ts';
 import type { Part } from '../model/part.ts';
 import { openParts } from '../followup/standing.ts';
-import { epochOf, instantOf } from '../time/clock.ts';
+import { calendarDateOf, epochOf, instantOf } from '../time/clock.ts';
+import { houseOf } from './appearing.ts';
+import { choresOnlyOf, endToday } from './chore-ends.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
@@ -90,6 +92,7 @@ export const endPerson = commandKind({
     const undecided = open.filter((itemId) => !decided.has(itemId) && sees(d.actor, itemId, d));
     if (undecided.length > 0) refuse('open-parts', { name: person.name, count: undecided.length });
     for (const itemId of open) settlePart(itemId, person, decided.get(itemId) ?? 'later', d);
+    endToday(choresOnlyOf(personId, calendarDateOf(d.now, houseOf(d).zone), d), d);
     passFollowUp(d.all('part'), person, d);
     leaveLists(person, heirOf(person, d), d);
     withdrawLinksOf(person, keepLinks, d);

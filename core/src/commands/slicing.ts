@@ -46,6 +46,8 @@ const SLICING: { [N in CommandName]?: (payload: never, reader: Reader) => unknow
   'section.remove': (payload: { section: string }, reader) => chunks(inSection(payload.section, reader), (items) => ({ ...payload, items })),
   'tag.remove': (payload: { tag: string }, reader) => chunks(tagged(payload.tag, reader), (items) => ({ ...payload, items })),
   'tag.merge': (payload: { from: string; into: string }, reader) => chunks(tagged(payload.from, reader), (items) => ({ ...payload, items })),
+  'list.remove': (payload: { list: string; removed: boolean }, reader) =>
+    payload.removed ? chunks(choresIn(payload.list, reader), (chores) => ({ ...payload, chores }), SLICE_ROWS / 4) : [],
   'person.end': (payload: { person: string; parts: unknown[] }, reader) => [
     ...chunks(payload.parts, (parts) => ({ ...payload, parts })),
     ...chunks(openPartsFrom(payload.person, reader), (follows) => ({ ...payload, parts: [], follows })),
@@ -96,6 +98,8 @@ function inSection(sectionId: string, reader: Reader): string[] {
   if (typeof section === 'string') return [];
   return reader.by('item', 'listId', section.listId).filter((item) => item.sectionId === sectionId).map(({ id }) => id); // prettier-ignore
 }
+
+const choresIn = (listId: string, reader: Reader): string[] => reader.all('series').flatMap(({ id, listId: its, endsBefore }) => (its === listId && endsBefore === null ? [id] : [])); // prettier-ignore
 
 const tagged = (tagId: string, reader: Reader): string[] => reader.all('item').filter(({ tagIds }) => tagIds.includes(tagId)).map(({ id }) => id); // prettier-ignore
 

@@ -66,22 +66,49 @@ export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
   );
 }
 
+const STEPS = ['0', '20', '40', '60', '80', '100'] as const;
+
+/** How far it is: a step, or any whole number. */
 function PercentAnswer({ item, part, onDone }: { item: Item; part: Part; onDone: () => void }) {
   const give = useGive();
-  const steps = ['0', '20', '40', '60', '80', '100'] as const;
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const say = (percent: number) => {
+    if (!give('part.progress', { item: item.id, percent })) onDone();
+  };
+  const sayTyped = () => {
+    const found = /^\s*(\d{1,3})\s*%?\s*$/.exec(typed);
+    if (!found || Number(found[1]) > 100) return setError(t('answer.percentNumber'));
+    say(Number(found[1]));
+  };
   return (
     <View className="gap-3">
       <Choice
         label={t('answer.howFar')}
-        value={String(part.percent) as (typeof steps)[number]}
-        options={steps.map((value) => ({ value, words: t('answer.percent', { percent: value }) }))}
-        onChange={(value) => {
-          if (!give('part.progress', { item: item.id, percent: Number(value) })) onDone();
-        }}
+        value={String(part.percent) as (typeof STEPS)[number]}
+        options={STEPS.map((value) => ({ value, words: t('answer.percent', { percent: value }) }))}
+        onChange={(value) => say(Number(value))}
       />
-      <Button kind="quiet" onPress={onDone}>
-        {t('common.cancel')}
-      </Button>
+      <Field
+        label={t('answer.percentOther')}
+        value={typed}
+        onChangeText={(next) => {
+          setTyped(next);
+          setError(null);
+        }}
+        onSubmitEditing={sayTyped}
+        error={error}
+        inputMode="numeric"
+        maxLength={6}
+      />
+      <View className="flex-row gap-2">
+        <Button kind="main" disabled={typed.trim() === ''} onPress={sayTyped}>
+          {t('answer.percentSay')}
+        </Button>
+        <Button kind="quiet" onPress={onDone}>
+          {t('common.cancel')}
+        </Button>
+      </View>
     </View>
   );
 }

@@ -233,3 +233,17 @@ test('steps are added one after the other, and counted', () => {
   fireEvent.click(screen.getByRole('checkbox', { name: 'Check off “Small”' }));
   expect(screen.getByText('1 of 2')).toBeTruthy();
 });
+
+test('how far it is can be any whole number; what is none is said beside it', () => {
+  const { w, jackets, handed } = house();
+  handed();
+  w.must('Leila', 'part.accept', { item: jackets });
+  open(w, 'Leila', jackets);
+  tap('How far it is');
+  type('Or another number, in per cent', 'half');
+  tap('Say so');
+  expect(alerts()).toEqual(['Give a whole number from 0 to 100.']);
+  type('Or another number, in per cent', '37 %');
+  tap('Say so');
+  expect(w.part(jackets, 'Leila').percent).toBe(37);
+});

@@ -1,8 +1,8 @@
-import { contentsOf, type List } from '@kotiva/core';
+import { calendarDateOf, choresOfList, contentsOf, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useNow, usePlace } from '@/store/store.ts';
 import { Menu, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { ListSheet } from './list-sheet.tsx';
@@ -11,12 +11,14 @@ import { SharingSheet } from './sharing-sheet.tsx';
 
 /** What is done to a list as a whole: by who may shape it, and by who may change what is in it. */
 export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: boolean; mayChange: boolean }) {
-  const { rows } = usePlace();
+  const { rows, house } = usePlace();
+  const now = useNow();
   const give = useGive();
   const router = useRouter();
   const [sheet, setSheet] = useState<'change' | 'share' | 'section' | null>(null);
   const close = () => setSheet(null);
   const { done, cleared } = contentsOf(list, rows);
+  const chores = choresOfList(list.id, calendarDateOf(now, house.zone), rows).length;
   const again: MenuEntry[] = [
     ...(done.length > 0
       ? [
@@ -54,10 +56,12 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
     },
     {
       key: 'remove',
-      words: t('list.remove'),
+      words: chores > 0 ? t('list.removeWithChores', { count: chores }) : t('list.remove'),
       late: true,
       onPress: () => {
-        if (!give('list.remove', { list: list.id }, { words: t('said.removed', { title: list.name }), undo: true })) router.replace('/lists');
+        const ended = chores > 0 ? t('said.choresEnded', { count: chores }) : null;
+        const words = [t('said.removed', { title: list.name }), ended].filter(Boolean).join(' ');
+        if (!give('list.remove', { list: list.id }, { words, undo: true })) router.replace('/lists');
       },
     },
   ];

@@ -1,10 +1,10 @@
-import { isHere, linksKnownTo, openParts } from '@kotiva/core';
+import { calendarDateOf, choresOnlyOf, isHere, linksKnownTo, openParts } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Choice, Heading, Sheet, Txt } from '@/ui';
-import { t } from '@/words';
+import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 
@@ -24,6 +24,7 @@ export function EndSheet({ personId, onClose }: { personId: string; onClose: () 
       const item = rows.get('item', part.itemId);
       return typeof item === 'string' || item.removedAt ? [] : [item];
     });
+  const chores = choresOnlyOf(personId, calendarDateOf(now, house.zone), rows);
   const others = rows
     .all('person')
     .filter((one) => isHere(one) && one.id !== personId)
@@ -47,6 +48,9 @@ export function EndSheet({ personId, onClose }: { personId: string; onClose: () 
         <Txt tone="muted">
           {items.length > 0 ? t('end.openParts', { name: person.name, count: items.length }) : t('end.nothingOpen', { name: person.name })}
         </Txt>
+        {chores.length > 0 ? (
+          <Txt tone="waits">{t('end.chores', { name: person.name, titles: together(chores.map(({ title }) => `“${title}”`)), count: chores.length })}</Txt>
+        ) : null}
         {items.map((item) => (
           <View key={item.id} className="gap-2 border-b border-line pb-3">
             <Txt face="medium">{item.title}</Txt>
