@@ -223,6 +223,12 @@ Wash the car [due:by Saturday noon|2026-11-28T12:00] [person:@Petri|petri] [effo
 [tag:#shop|shop] [person:@Petri|petri] wash the car [due:by Saturday|2026-11-28], [effort:45 min|45], [importance:important|2] => wash the car
 [plan:Tomorrow|2026-11-25] [person:@Noor|noor] wash the car => wash the car
 [importance:Important:|2] [person:@Noor|noor] wash the car [due:by tomorrow|2026-11-25] => wash the car
+Sign the fire plan [everyone:everyone|true] [due:by Friday morning|2026-11-27] => Sign the fire plan
+Sign the fire plan [everyone:everybody|true], [plan:tomorrow|2026-11-25] [tag:#shop|shop] => Sign the fire plan
+Thank everyone for coming => Thank everyone for coming
+Thank everyone [plan:tomorrow|2026-11-25] => Thank everyone
+Presents for everyone [due:by Friday|2026-11-27] => Presents for everyone
+Say goodbye to everyone [plan:tomorrow|2026-11-25] => Say goodbye to everyone
 `
   .split('\n')
   .filter((line) => line.trim() !== '');

@@ -133,6 +133,17 @@ export function findPeople(line: Line, context: CaptureContext): Named {
   return found;
 }
 
+/** What it is done to, or for, or with: "Thank everyone", "Presents for everyone". */
+const OBJECT = /(?<!\p{L})(?:to|with|for|of|from|at|by|about|and|or|than|on|in|tell|ask|thank|invite|call|ring|see|meet) $/iu;
+const isObject = (before: string): boolean => OBJECT.test(before) || before.trim().split(' ').length < 2;
+
+/** Everyone, with nothing of the title behind it: what stands there has been read. */
+export function findEveryone(line: Line): Span[] {
+  return [...line.matches(/(?<![\p{L}\p{N}])@?(?:everyone|everybody)(?=[\s,.\0]*$)/giu)]
+    .filter(({ index }) => !isObject(line.rest.slice(0, index).replaceAll('\0', '')))
+    .map((match) => span(line, match, { kind: 'everyone', value: true }));
+}
+
 /** `#shop`, and in quotes `#"front door"`: letters, figures, and dashes between them. */
 export function findTags(line: Line): Span[] {
   return [...line.matches(/(?<![\p{L}\p{N}#&/])#(?:([\p{L}\p{N}][\p{L}\p{N}_-]{0,39})|"([\p{L}\p{N}][\p{L}\p{N} _-]{0,39})")/gu)]

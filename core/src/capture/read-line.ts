@@ -4,7 +4,7 @@ import type { CaptureContext } from './context.ts';
 import { findDays, hourOf, type FoundDay } from './dates.ts';
 import { foldBlanks, trimmedOf } from './folding.ts';
 import { Line } from './line.ts';
-import { findLists, findPeople, findPlaces, findTags } from './names.ts';
+import { findEveryone, findLists, findPeople, findPlaces, findTags } from './names.ts';
 import { findRule } from './recurrence.ts';
 import { spanName, type Question, type Span } from './span.ts';
 import { findTimes, type FoundTime } from './times.ts';
@@ -58,6 +58,7 @@ function readFolded(text: string, context: CaptureContext): Pick<ReadLine, 'span
   keep(findImportance(line));
   keep(findEffort(line));
   readDates(line, context, keep, questions);
+  if (!spans.some(({ kind }) => kind === 'everyone' || kind === 'person')) keep(findEveryone(line));
   keep(findLists(line, context));
   spans.sort((a, b) => a.from - b.from);
   return { spans, questions };
@@ -66,11 +67,11 @@ function readFolded(text: string, context: CaptureContext): Pick<ReadLine, 'span
 type DateKind = 'due' | 'plan' | 'start';
 const PREPOSITION =
   /(?<![\p{L}\p{N}])((?:due|deadline(?:\s+is)?:?)(?:\s+(?:by|on))?|no(?:t)?\s+(?:any\s+)?later\s+than|at\s+the\s+latest(?:\s+by)?|by(?:\s+the)?|until|till|on(?:\s+the)?|from|not\s+before|starting(?:\s+(?:on|from))?|any\s+time\s+after|after|before|at(?:\s+the)?)\s+$/iu;
-const QUOTED = /(?<![\p{L}\p{N}])(?:"[^"]+"|“[^”]+”|«[^»]+»)/gu;
+const QUOTED = /(?<![\p{L}\p{N}])(?:"[^"]+"|“[^“”]+”|«[^«»]+»)/gu;
 /** "Remind me to … tomorrow at 9": the moment is the reminder's. */
 const REMIND_TO = /^\s*(?:please\s+)?remind\s+(?:me|us)\s+(?:to|about|that)\s+/iu;
 /** Behind a moment: it is the deadline. */
-const LATEST = /^\s*,?\s*(?:at\s+(?:the\s+)?latest|latest|deadline)(?![\p{L}\p{N}])/iu;
+const LATEST = /^ ?,? ?(?:at\s+(?:the\s+)?latest|latest|deadline)(?![\p{L}\p{N}])/iu;
 /** What stands behind these is spoken of, not meant. */
 const ABOUT = /(?<![\p{L}\p{N}])(?:about|re:?|regarding|concerning|called|named|titled)\s+(?:the\s+|last\s+)?$/iu;
 /** One end of a stretch of days or hours. */

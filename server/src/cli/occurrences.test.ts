@@ -10,7 +10,18 @@ test('one local date-time a line', () => {
 });
 
 test('what begins on a day without an hour comes on days', () => {
-  const { stdout } = kotiva(['--rrule', 'FREQ=MONTHLY;BYMONTHDAY=-1', '--dtstart', '2027-02-01', '--tz', 'Europe/Helsinki', '--exdate', '2027-03-31', '--limit', '2']);
+  const { stdout } = kotiva([
+    '--rrule',
+    'FREQ=MONTHLY;BYMONTHDAY=-1',
+    '--dtstart',
+    '2027-02-01',
+    '--tz',
+    'Europe/Helsinki',
+    '--exdate',
+    '2027-03-31',
+    '--limit',
+    '2',
+  ]);
   expect(stdout).toBe('2027-02-28\n2027-04-30\n');
 });
 

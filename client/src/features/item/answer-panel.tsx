@@ -77,7 +77,7 @@ function PercentAnswer({ item, part, onDone }: { item: Item; part: Part; onDone:
     if (!give('part.progress', { item: item.id, percent })) onDone();
   };
   const sayTyped = () => {
-    const found = /^\s*(\d{1,3})\s*%?\s*$/.exec(typed);
+    const found = /^(\d{1,3}) ?%?$/.exec(typed.trim());
     if (!found || Number(found[1]) > 100) return setError(t('answer.percentNumber'));
     say(Number(found[1]));
   };

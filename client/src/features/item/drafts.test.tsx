@@ -1,11 +1,11 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { idOf, World } from '@kotiva/core/testing/world';
-import { ItemSheet } from '@/features/item';
+import { ItemSheet } from './item-sheet.tsx';
 import { NoteSheet } from '@/features/people/note-sheet.tsx';
 import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
-import { draftsOf, forgetDrafts } from './drafts.ts';
+import { draftsOf, forgetDrafts } from '@/store/drafts.ts';
 
 /** Nothing typed is lost: closed, left, reloaded or signed out elsewhere, it is there again for whoever typed it. */
 
