@@ -1,7 +1,6 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
 import { idOf, World } from '@kotiva/core/testing/world';
 import { ItemSheet } from './item-sheet.tsx';
-import { NoteSheet } from '@/features/people/note-sheet.tsx';
 import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
@@ -21,10 +20,7 @@ const open = (w: World, who: string, item: string) => {
 };
 const valueOf = (label: string) => screen.getByLabelText<HTMLInputElement>(label).value;
 beforeEach(() => localStorage.clear());
-afterEach(() => {
-  carry({});
-  jest.useRealTimers();
-});
+afterEach(() => carry({}));
 
 test('a remark begun is found again by whoever began it, and by nobody else; said, it is gone', () => {
   const { w, oars } = house();
@@ -74,30 +70,6 @@ test('notes begun are open again with what they were based on', () => {
   // both are in
   expect(w.row(oars).notes).toContain('Ask Petri');
   expect(w.row(oars).notes).toContain('Two are cracked');
-});
-
-test('the note of a talk goes after 5 s of rest, on leaving the field, and is kept until then', () => {
-  jest.useFakeTimers();
-  const { w } = house();
-  const leila = w.person('Leila');
-  w.must('Aino', 'note.make', { persons: [leila], date: '2026-11-24', text: '' });
-  const noteOf = () => w.rows.all('meetingNote')[0]!;
-  const sheet = () => inHouse(w, 'Aino', <NoteSheet note={noteOf()} about={w.rows.all('person').find(({ id }) => id === leila)!} onClose={() => undefined} />);
-  const first = sheet();
-  type('What was said', 'The jetty');
-  act(() => jest.advanceTimersByTime(4_000));
-  expect(noteOf().text).toBe('');
-  // gone at once, as by a reload
-  first.unmount();
-  const second = sheet();
-  expect(valueOf('What was said')).toBe('The jetty');
-  act(() => jest.advanceTimersByTime(5_000));
-  expect(noteOf().text).toBe('The jetty');
-  type('What was said', 'The jetty holds');
-  fireEvent.blur(screen.getByLabelText('What was said'));
-  expect(noteOf().text).toBe('The jetty holds');
-  second.unmount();
-  expect(draftsOf(idOf('account Aino'))).toBe(0);
 });
 
 test('signing out here leaves nothing of one’s own, and of others all', () => {
