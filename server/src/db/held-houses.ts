@@ -7,7 +7,7 @@ export interface MostHeld {
   others: number;
 }
 
-const USUAL: MostHeld = { own: 200_000, others: 50_000 };
+const USUAL: MostHeld = { own: 200_000, others: 100_000 };
 
 /** The rows of each house, remembered as far as there is room: those of the house asked for longest ago are forgotten first. */
 export class HeldHouses {
