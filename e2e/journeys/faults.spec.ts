@@ -211,3 +211,43 @@ test('the simulated clock moves on: what was in hand is late, on devices that ar
   await demo.advance('P2D');
   await expect(group('Late')).toContainText('Oil the lamps');
 });
+
+test('an address that leads nowhere is a page of ours', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.goto(`${demo.base}/no/such/page`);
+  await expect(aino.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
+  await aino.getByRole('button', { name: 'Go to Today' }).click();
+  await expect(aino).toHaveURL(`${demo.base}/`);
+});
+
+test('what is typed is there after a reload, for whoever typed it', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  const line = aino.getByRole('textbox', { name: 'What needs doing?' });
+  await line.fill('Half a thought about the jetty');
+  await aino.reload();
+  await expect(line).toHaveValue('Half a thought about the jetty');
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+  await aino.reload();
+  await aino.getByRole('navigation').waitFor();
+  await expect(line).toHaveValue('');
+});
+
+test('acknowledged, unchecked elsewhere, reloaded: it is not checked again', async ({ demo, devices }) => {
+  const tapio = await devices.open(PHONE, { installed: true });
+  const other = await devices.open(PHONE);
+  await enterDemo(tapio, demo, 'Tapio');
+  await enterDemo(other, demo, 'Tapio');
+  await tapio.context().setOffline(true);
+  await tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' }).click();
+  await expect(tapio.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
+  await tapio.context().setOffline(false);
+  await expect(tapio.getByText(/waits to be sent/)).toBeHidden({ timeout: 40_000 });
+  await other.getByRole('button', { name: /^Done today/ }).click();
+  await other.getByRole('checkbox', { name: 'Uncheck “Sand the steps to the shore”' }).click();
+  await expect(tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' })).toBeVisible();
+  await tapio.reload();
+  await expect(tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' })).toBeVisible();
+});

@@ -1,2 +1,3 @@
+export { MissingScreen } from './missing-screen.tsx';
 export { Screen, Shell } from './shell.tsx';
 export { PeopleStrip } from './people-strip.tsx';

@@ -1,0 +1,1 @@
+export { MissingScreen as default } from '@/features/shell';
