@@ -733,6 +733,7 @@ export const en = {
   'capture.which': 'Which {name} do you mean?',
   'capture.unknown': 'Nobody here is called “{name}”; it stays in the title.',
   'capture.understood': 'What was understood',
+  'capture.dayHere': 'for {day}',
   'capture.everyoneIs': 'Everyone here: {names}.',
   'capture.everyoneIsNobody': 'Nobody else can open this list.',
   'capture.becomes': 'Becomes “{title}”. Enter adds.',

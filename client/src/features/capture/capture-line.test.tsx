@@ -3,6 +3,7 @@ import { World } from '@kotiva/core/testing/world';
 import { alerts, tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { CaptureLine } from './capture-line.tsx';
+import { useCaptureHere } from './context.tsx';
 
 /** A Tuesday, noon. */
 function house() {
@@ -97,4 +98,28 @@ test('everyone is who can open the list, without oneself, and said by name befor
   expect(screen.getByText('Nobody else can open this list.')).toBeTruthy();
   write('Sweep the yard everyone');
   expect(screen.getByText('Everyone here: Leila and Petri.')).toBeTruthy();
+});
+
+test('the day the screen is about can be let go, and stays let go for the next lines', () => {
+  const w = house();
+  function Today() {
+    useCaptureHere({ plan: '2026-11-24', words: 'For today. Enter adds.' });
+    return <CaptureLine />;
+  }
+  inHouse(w, 'Aino', <Today />);
+  const planOf = (title: string) =>
+    w.rows.by('part', 'itemId', w.rows.all('item').find((item) => item.title === title)!.id).find(({ plan }) => plan)?.plan ?? null;
+  write('Sweep the porch');
+  enter();
+  expect(planOf('Sweep the porch')).toBe('2026-11-24');
+  write('Think about the jetty');
+  tap('Not “for today”');
+  enter();
+  write('And about the roof');
+  enter();
+  expect([planOf('Think about the jetty'), planOf('And about the roof')]).toEqual([null, null]);
+  write('Rake');
+  tap('for today');
+  enter();
+  expect(planOf('Rake')).toBe('2026-11-24');
 });

@@ -6,14 +6,15 @@ import { Pressable, View } from 'react-native';
 import { everyoneIn, useWays } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
-import { MarkedField, PersonMark, Txt, useKeys, type MarkedFieldHandle, type MarkedPiece, type Token } from '@/ui';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Chip, MarkedField, PersonMark, Txt, useKeys, type MarkedFieldHandle, type MarkedPiece, type Token } from '@/ui';
 import { t, together } from '@/words';
+import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { Chips, Questions } from './chip-row.tsx';
 import { useCapture } from './context.tsx';
 import { withContext } from './with-context.ts';
-import { nameBeingTyped, offered, tagBeingTyped, unknownName } from './names.ts';
+import { nameBeingTyped, offered, tagBeingTyped, tagInLine, unknownName, withChosen } from './names.ts';
 import { SpeakButton } from './speak-button.tsx';
 import { PasteSheet } from './paste-sheet.tsx';
 import { useReadingContext } from '@/store/reading.ts';
@@ -39,7 +40,10 @@ const TONES: Record<Span['kind'], Token> = {
 export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const { rows, me } = usePlace();
   const give = useGive();
-  const { context: here } = useCapture();
+  const { context: around } = useCapture();
+  // let go with one tap, for the next lines too, until it is taken up again
+  const [letGo, setLetGo] = useState(false);
+  const here = letGo && around.plan ? { ...around, plan: undefined, words: undefined } : around;
   const reading = useReadingContext();
   const [typed, setTyped, done] = useDraft('capture', '');
   const [answers, setAnswers] = useState(NO_ANSWERS);
@@ -83,6 +87,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const saidOf = ({ persons }: Draft, title: string) =>
     persons.length > 0 ? t('said.addedFor', { title, names: namesOf({ persons }) }) : t('said.added', { title });
 
+  const saysDay = read.spans.some(({ kind, chosen }) => chosen && (kind === 'due' || kind === 'plan' || kind === 'start' || kind === 'rule'));
   const unknown = unknownName(`${first} `, people);
   const changed = read.spans.some((span) => span.chosen);
   const everyone = read.spans.some(({ kind, chosen }) => kind === 'everyone' && chosen);
@@ -126,6 +131,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
         onRewrite={(from, to, words) => change(typed.slice(0, from) + words + typed.slice(to))}
       />
       <Chips read={read} context={reading} answers={answers} onAnswer={setAnswers} />
+      {around.plan && !saysDay ? <DayHere day={around.plan} letGo={letGo} onChange={setLetGo} /> : null}
       {ways.asks}
     </>
   );
@@ -176,12 +182,28 @@ function piecesFor(typed: string, first: string, spans: readonly Span[]): Marked
 }
 
 /** People after an @, tags after a #, while they are being typed. */
+/** The day the screen is about goes along with the line: it can be let go, and taken up again. */
+function DayHere({ day, letGo, onChange }: { day: string; letGo: boolean; onChange: (letGo: boolean) => void }) {
+  const { house } = usePlace();
+  const now = useNow();
+  const words = t('capture.dayHere', { day: sayMoment(day, now, house.zone) });
+  return (
+    <View className="flex-row">
+      {letGo ? (
+        <Chip words={words} onTake={() => onChange(false)} />
+      ) : (
+        <Chip words={words} removeLabel={t('chip.remove', { words })} onRemove={() => onChange(true)} />
+      )}
+    </View>
+  );
+}
+
 function NameOffers({ typed, onChoose, field }: { typed: string; onChoose: (typed: string) => void; field: React.RefObject<MarkedFieldHandle | null> }) {
   const { rows } = usePlace();
   const name = nameBeingTyped(typed);
   const tag = tagBeingTyped(typed);
   const take = (words: string) => {
-    onChoose(typed.replace(/[@#][\p{L}\p{N}_-]*$/u, `${words} `));
+    onChoose(withChosen(typed, words));
     field.current?.focus();
   };
   const people = name === null ? [] : offered(name, rows.all('person'));
@@ -190,7 +212,7 @@ function NameOffers({ typed, onChoose, field }: { typed: string; onChoose: (type
       ? []
       : rows
           .all('tag')
-          .filter((one) => !one.removedAt && !one.name.includes(' ') && tagKey(one.name).startsWith(tagKey(tag)))
+          .filter((one) => !one.removedAt && tagKey(one.name).startsWith(tagKey(tag)))
           .slice(0, 6);
   if (people.length + tags.length === 0) return null;
   return (
@@ -210,7 +232,7 @@ function NameOffers({ typed, onChoose, field }: { typed: string; onChoose: (type
         </Pressable>
       ))}
       {tags.map((one) => (
-        <Pressable key={one.id} role="button" onPress={() => take(`#${one.name}`)} className="min-h-11 justify-center rounded-control bg-sunk px-3">
+        <Pressable key={one.id} role="button" onPress={() => take(tagInLine(one.name))} className="min-h-11 justify-center rounded-control bg-sunk px-3">
           <Txt size={15} face="medium">{`#${one.name}`}</Txt>
         </Pressable>
       ))}

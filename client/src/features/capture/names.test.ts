@@ -1,5 +1,5 @@
 import type { Person } from '@kotiva/core';
-import { nameBeingTyped, offered, tagBeingTyped, unknownName } from './names.ts';
+import { nameBeingTyped, offered, tagBeingTyped, tagInLine, unknownName, withChosen } from './names.ts';
 
 const person = (name: string, mark: string, endedAt: string | null = null): Person =>
   ({ id: name, name, mark, endedAt, role: 'member', colour: 'moss', pattern: 'weft' }) as Person;
@@ -11,6 +11,20 @@ test('names are offered while one is typed after an @, of those who are here', (
   expect(offered('', PEOPLE)).toHaveLength(3);
   expect(offered('le', PEOPLE).map(({ mark }) => mark)).toEqual(['Le', 'LV']);
   expect(offered('virta', PEOPLE).map(({ mark }) => mark)).toEqual(['LV']);
+});
+
+test('somebody is found by their address, and by any part of their name', () => {
+  const leila = { ...PEOPLE[0]!, email: 'office@shore.example' };
+  expect(nameBeingTyped('Towels @office@sh')).toBe('office@sh');
+  expect(offered('office@sh', [leila, PEOPLE[1]!]).map(({ mark }) => mark)).toEqual(['Le']);
+  expect(offered('adda', PEOPLE).map(({ mark }) => mark)).toEqual(['Le']);
+  expect(withChosen('Towels @office@sh', '@Leila')).toBe('Towels @Leila ');
+});
+
+test('a tag of two words stands in quotes', () => {
+  expect(tagBeingTyped('Latch #"front d')).toBe('front d');
+  expect(withChosen('Latch #"front d', tagInLine('front door'))).toBe('Latch #"front door" ');
+  expect(withChosen('Latch #fr', tagInLine('shop'))).toBe('Latch #shop ');
 });
 
 test('a tag being typed', () => {
