@@ -1054,6 +1054,8 @@ export const en = {
   'decided.person': '{what}: handed to {names}.',
   'decided.start': '{what}: not before {when}.',
   'sort.title': 'To sort',
+  'sort.planned': 'for {day}',
+  'sort.due': 'by {day}',
   'mail.waiting': 'Mail waiting for you',
   'mail.why': 'Nobody can say for sure that these come from who they say. Add what you expected; later mail from there is added by itself.',
   'mail.from': 'from {sender}, {when}',

@@ -5,9 +5,10 @@ import { Decisions, needsMore, personOf, Steps, useDecide, useOpenItem, type Dec
 import { Screen } from '@/features/shell';
 import { useGive } from '@/store/live-house.tsx';
 import { useAgenda } from '@/store/agenda.ts';
-import { usePlace } from '@/store/store.ts';
+import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Empty, Field, PersonMark, Switch, Txt, useKeys, useWide } from '@/ui';
 import { t } from '@/words';
+import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { HeldMail } from './held-mail.tsx';
 
@@ -102,10 +103,20 @@ interface SortCardProps {
 
 /** One thing to decide about: a line until it is its turn. */
 function SortCard({ entry: { item, part }, isOpen, selection, decision, onDecision, onFocus, onSelect, onDone }: SortCardProps) {
-  const { rows, me } = usePlace();
+  const { rows, me, house } = usePlace();
+  const now = useNow();
   const giver = part.personId === me.id && part.giverId !== me.id ? personOf(rows, part.giverId) : null;
   const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' ? [] : [`#${tag.name}`]));
-  const sub = [giver ? t('row.from', { name: giver.name }) : null, ...tags].filter(Boolean).join(' · ');
+  const above = item.parentId === null ? 'absent' : rows.get('item', item.parentId);
+  const sub = [
+    giver ? t('row.from', { name: giver.name }) : null,
+    typeof above === 'string' ? null : t('wait.stepOf', { title: above.title }),
+    part.plan ? t('sort.planned', { day: sayMoment(part.plan, now, house.zone) }) : null,
+    item.due ? t('sort.due', { day: sayMoment(item.due, now, house.zone) }) : null,
+    ...tags,
+  ]
+    .filter(Boolean)
+    .join(' · ');
   return (
     <View className={`border-b border-line px-4 ${isOpen ? 'gap-3 py-4' : 'py-1'}`}>
       <View className="min-h-11 flex-row items-center gap-3">
