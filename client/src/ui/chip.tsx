@@ -16,18 +16,24 @@ interface ChipProps {
 export function Chip({ words, lead, onRemove, removeLabel, onTake }: ChipProps) {
   if (onTake)
     return (
-      <Pressable role="button" onPress={onTake} className="min-h-9 flex-row items-center gap-1.5 rounded-control border border-dashed border-underline px-3">
+      <Pressable
+        role="button"
+        onPress={onTake}
+        className="min-h-9 max-w-full flex-row items-center gap-1.5 rounded-control border border-dashed border-underline px-3"
+      >
         <Icon name="plus" size={14} />
-        <Txt size={15}>{words}</Txt>
+        <Txt size={15} className="shrink">
+          {words}
+        </Txt>
       </Pressable>
     );
   return (
-    <View className="min-h-9 flex-row items-center gap-1.5 rounded-control bg-sunk pl-2.5">
+    <View className="min-h-9 max-w-full flex-row items-center gap-1.5 rounded-control bg-sunk pl-2.5">
       {lead}
       <Txt size={15} face="medium" className="shrink">
         {words}
       </Txt>
-      <Pressable role="button" aria-label={removeLabel} onPress={onRemove} className="h-9 w-9 items-center justify-center">
+      <Pressable role="button" aria-label={removeLabel} onPress={onRemove} className="h-9 w-9 shrink-0 items-center justify-center">
         <Icon name="close" size={14} />
       </Pressable>
     </View>

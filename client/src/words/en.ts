@@ -737,6 +737,8 @@ export const en = {
   'capture.everyoneIs': 'Everyone here: {names}.',
   'capture.everyoneIsNobody': 'Nobody else can open this list.',
   'capture.becomes': 'Becomes “{title}”. Enter adds.',
+  'capture.tooLong': 'That is more than fits here: at most {max} characters. What you had stays; shorten what you paste.',
+  'capture.tooManyLines': 'That is more than can be read at once: at most {max} lines. Paste some of it first.',
   'capture.enterAdds': 'Enter adds.',
   'capture.answerFirst': 'One question first.',
   'capture.noSuchDay': 'There is no {said}. Write another day, or leave it out.',

@@ -123,3 +123,16 @@ test('the day the screen is about can be let go, and stays let go for the next l
   enter();
   expect(planOf('Rake')).toBe('2026-11-24');
 });
+
+test('more than fits is said, and what was there stays', () => {
+  const w = house();
+  open(w);
+  write('Oars');
+  write('x'.repeat(1_000_000));
+  expect(alerts()).toEqual(['That is more than fits here: at most 20000 characters. What you had stays; shorten what you paste.']);
+  expect(line().value).toBe('Oars');
+  fireEvent.paste(line(), { clipboardData: { getData: () => 'Oar\n'.repeat(5_000) } });
+  expect(alerts()).toEqual(['That is more than can be read at once: at most 2000 lines. Paste some of it first.']);
+  write('Two oars');
+  expect(alerts()).toEqual([]);
+});

@@ -20,6 +20,13 @@ import { PasteSheet } from './paste-sheet.tsx';
 import { useReadingContext } from '@/store/reading.ts';
 import { NO_ANSWERS, useReading } from './use-reading.ts';
 
+/** A line with its notes. */
+const MOST_TYPED = 20_000;
+/** So many lines are read when they are pasted, and so long together. */
+const MOST_LINES = 2_000;
+const MOST_PASTED = 200_000;
+const linesOf = (text: string): number => text.split(/\r\n|\r|\n/).length;
+
 const TONES: Record<Span['kind'], Token> = {
   due: 'lake',
   plan: 'lake',
@@ -66,6 +73,8 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const ways = useWays([draft.list], typed.trim() ? (draft.persons ?? []) : []);
 
   const change = (next: string) => {
+    // what is too much to be shown while it is typed stays where it was copied from
+    if (next.length > MOST_TYPED && next.length > typed.length) return setError(t('capture.tooLong', { max: MOST_TYPED }));
     setTyped(next);
     setError(null);
     if (next === '') setAnswers(NO_ANSWERS);
@@ -88,6 +97,8 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     persons.length > 0 ? t('said.addedFor', { title, names: namesOf({ persons }) }) : t('said.added', { title });
 
   const saysDay = read.spans.some(({ kind, chosen }) => chosen && (kind === 'due' || kind === 'plan' || kind === 'start' || kind === 'rule'));
+  // a chip says it
+  const saysItsDay = around.plan !== undefined && !saysDay && !around.person && !around.list;
   const unknown = unknownName(`${first} `, people);
   const changed = read.spans.some((span) => span.chosen);
   const everyone = read.spans.some(({ kind, chosen }) => kind === 'everyone' && chosen);
@@ -96,7 +107,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     (everyone ? (draft.persons.length > 0 ? t('capture.everyoneIs', { names: namesOf(draft) }) : t('capture.everyoneIsNobody')) : null) ??
     (unknown ? t('capture.unknown', { name: unknown }) : null) ??
     (changed && read.title ? t('capture.becomes', { title: read.title }) : null) ??
-    (typed ? (here.words ?? t('capture.enterAdds')) : null);
+    (typed ? ((saysItsDay ? null : here.words) ?? t('capture.enterAdds')) : null);
   const busy = typed !== '' || error !== null;
   const written = (
     <MarkedField
@@ -109,7 +120,8 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
       onChange={change}
       onEnter={add}
       onPasteLines={(text) => {
-        setPasted(typed + text);
+        if (text.length > MOST_PASTED || linesOf(text) > MOST_LINES) setError(t('capture.tooManyLines', { max: MOST_LINES }));
+        else setPasted(typed + text);
         return true;
       }}
     />

@@ -4,6 +4,7 @@ import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Menu, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
+import { nameOf } from './knot-of.ts';
 
 /** Above the sheet: where the item lies, and what is seldom done to it. */
 export function ItemHead({ item, canChange, onCopy, onClose }: { item: Item; canChange: boolean; onCopy: () => void; onClose: () => void }) {
@@ -73,10 +74,12 @@ export function ItemHead({ item, canChange, onCopy, onClose }: { item: Item; can
       },
     });
   }
+  // of what another handed from where one can't look, whose it is
+  const isOwn = item.listId === null && item.makerId === me.id;
   return (
     <View className="flex-row items-center">
       <Txt size={13} tone="muted" numberOfLines={1} className="grow shrink basis-0">
-        {where || t('item.ownPile')}
+        {where || (isOwn ? t('item.ownPile') : t('row.from', { name: nameOf(rows, item.makerId) }))}
       </Txt>
       <Menu label={t('item.more')} entries={entries} />
     </View>

@@ -247,3 +247,14 @@ test('how far it is can be any whole number; what is none is said beside it', ()
   tap('Say so');
   expect(w.part(jackets, 'Leila').percent).toBe(37);
 });
+
+test('of another’s pile it says from whom it is, of one’s own that it is one’s own', () => {
+  const { w } = house();
+  const towels = w.item('Aino', 'Count the towels', { persons: [w.person('Leila')] });
+  const shown = open(w, 'Leila', towels);
+  expect(screen.queryByText('Your own pile')).toBeNull();
+  expect(screen.getByText('from Aino')).toBeTruthy();
+  shown.unmount();
+  open(w, 'Aino', towels);
+  expect(screen.getByText('Your own pile')).toBeTruthy();
+});
