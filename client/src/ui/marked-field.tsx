@@ -25,8 +25,11 @@ interface MarkedFieldProps {
   onChange: (value: string) => void;
   /** Enter; with Shift it makes a new line. */
   onEnter: () => void;
+  maxLength?: number;
   /** Several lines were pasted: returns whether they were taken. */
   onPasteLines?: (text: string) => boolean;
+  /** More than fits was pasted: none of it is taken. */
+  onTooLong?: () => void;
 }
 
 const SHAPE = {
@@ -40,7 +43,21 @@ const SHAPE = {
 } as const;
 
 /** A field that grows, with lines below what was recognised. The text below it, unseen, gives it its height and carries the lines. */
-export function MarkedField({ label, placeholder, value, pieces, invalid, describedBy, autoFocus, ref, onChange, onEnter, onPasteLines }: MarkedFieldProps) {
+export function MarkedField({
+  label,
+  placeholder,
+  value,
+  pieces,
+  invalid,
+  describedBy,
+  autoFocus,
+  ref,
+  onChange,
+  onEnter,
+  maxLength,
+  onPasteLines,
+  onTooLong,
+}: MarkedFieldProps) {
   const area = useRef<HTMLTextAreaElement>(null);
   useImperativeHandle(ref, () => ({ focus: () => area.current?.focus() }));
   return (
@@ -59,6 +76,7 @@ export function MarkedField({ label, placeholder, value, pieces, invalid, descri
         value,
         placeholder,
         autoFocus,
+        maxLength,
         'aria-label': label,
         'aria-invalid': invalid || undefined,
         'aria-describedby': describedBy,
@@ -83,7 +101,11 @@ export function MarkedField({ label, placeholder, value, pieces, invalid, descri
         },
         onPaste: (event: React.ClipboardEvent) => {
           const text = event.clipboardData.getData('text/plain');
-          if (/[\r\n]/.test(text.trim()) && onPasteLines?.(text)) event.preventDefault();
+          if (/[\r\n]/.test(text.trim()) && onPasteLines?.(text)) return event.preventDefault();
+          // laying out what is cut off anyway can take minutes
+          if (maxLength === undefined || value.length + text.length <= maxLength) return;
+          event.preventDefault();
+          onTooLong?.();
         },
       })}
     </View>

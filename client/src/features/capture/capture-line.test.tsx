@@ -128,7 +128,7 @@ test('more than fits is said, and what was there stays', () => {
   const w = house();
   open(w);
   write('Oars');
-  write('x'.repeat(1_000_000));
+  fireEvent.paste(line(), { clipboardData: { getData: () => 'x'.repeat(1_000_000) } });
   expect(alerts()).toEqual(['That is more than fits here: at most 20000 characters. What you had stays; shorten what you paste.']);
   expect(line().value).toBe('Oars');
   fireEvent.paste(line(), { clipboardData: { getData: () => 'Oar\n'.repeat(5_000) } });

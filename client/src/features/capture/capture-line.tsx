@@ -73,8 +73,6 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const ways = useWays([draft.list], typed.trim() ? (draft.persons ?? []) : []);
 
   const change = (next: string) => {
-    // what is too much to be shown while it is typed stays where it was copied from
-    if (next.length > MOST_TYPED && next.length > typed.length) return setError(t('capture.tooLong', { max: MOST_TYPED }));
     setTyped(next);
     setError(null);
     if (next === '') setAnswers(NO_ANSWERS);
@@ -119,6 +117,8 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
       invalid={error !== null}
       onChange={change}
       onEnter={add}
+      maxLength={MOST_TYPED}
+      onTooLong={() => setError(t('capture.tooLong', { max: MOST_TYPED }))}
       onPasteLines={(text) => {
         if (text.length > MOST_PASTED || linesOf(text) > MOST_LINES) setError(t('capture.tooManyLines', { max: MOST_LINES }));
         else setPasted(typed + text);
