@@ -102,6 +102,12 @@ const monthName = (month: number): string =>
 export const weekdayChoices = () => WEEKDAYS.map((value, nth) => ({ value, words: weekdayName(nth + 1, 'short') }));
 
 /** "1st", "22nd": an ending for each plural class the language has. */
-function ordinal(nth: number): string {
+export function ordinal(nth: number): string {
   return t(`rule.ordinal.${new Intl.PluralRules(locale(), { type: 'ordinal' }).select(nth) as 'one' | 'two' | 'few' | 'other'}`, { nth });
 }
+
+/** How many months of a year have the day: of the 29th one more in leap years. */
+const MONTHS_WITH: Record<number, number> = { 29: 11, 30: 11, 31: 7 };
+
+/** "The 31st only (7 months a year)". */
+export const sayShortOnly = (day: number): string => t('rule.short.only', { day: ordinal(day), months: MONTHS_WITH[day] ?? 12 });

@@ -203,6 +203,10 @@ Pay the rent [rule:on the 1st of every month|FREQ=MONTHLY;BYMONTHDAY=1] => Pay t
 Pay the rent [rule:monthly on the 1st|FREQ=MONTHLY;BYMONTHDAY=1] => Pay the rent
 Pay the rent [rule:each month on the 1st|FREQ=MONTHLY;BYMONTHDAY=1] => Pay the rent
 Pay the rent [rule:every 15th|FREQ=MONTHLY;BYMONTHDAY=15] => Pay the rent
+Pay the rent [!short-month:on the 31st of every month] => Pay the rent on the 31st of every month
+Pay the rent [rule:on the 31st of every month, or the last day|FREQ=MONTHLY;BYMONTHDAY=28,29,30,31;BYSETPOS=-1] => Pay the rent
+Pay the rent [rule:every month on the 30th or the last day at 9:00|FREQ=MONTHLY;BYMONTHDAY=28,29,30;BYSETPOS=-1 09:00] => Pay the rent
+Pay the rent [rule:monthly on the 31st only|FREQ=MONTHLY;BYMONTHDAY=31] => Pay the rent
 Choir [rule:weekly on Thursday at 18:30|FREQ=WEEKLY;BYDAY=TH 18:30] => Choir
 Choir [rule:each Thursday|FREQ=WEEKLY;BYDAY=TH] => Choir
 Coffee [rule:on weekdays at 9|FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR 09:00] => Coffee

@@ -53,7 +53,10 @@ function readFolded(text: string, context: CaptureContext): Pick<ReadLine, 'span
   // words in quotes are spoken of
   for (const { index, 0: quoted } of [...line.matches(QUOTED)]) line.take(index, index + quoted.length);
   keep(findAlarm(line));
-  keep(findRule(line, context));
+  const rule = findRule(line, context);
+  keep(rule.spans);
+  questions.push(...rule.questions);
+  for (const { from, to } of rule.questions) line.take(from, to);
   keep(findPlaces(line, context));
   keep(findImportance(line));
   keep(findEffort(line));

@@ -1,9 +1,10 @@
+import { dayOrLast } from '../recurrence/short-months.ts';
 import { BYDAY, MONTH, monthNumber, plus, WEEKDAY, weekdayNumber } from './calendar-words.ts';
 import type { CaptureContext } from './context.ts';
 import { findDays } from './dates.ts';
 import type { Line } from './line.ts';
 import { NUMBER, numberOf, ORDINALS, ordinalOf } from './numbers.ts';
-import type { Recurrence, Span } from './span.ts';
+import type { Question, Recurrence, Span } from './span.ts';
 import { findTimes } from './times.ts';
 
 const FREQ: Record<string, string> = { hour: 'HOURLY', day: 'DAILY', week: 'WEEKLY', month: 'MONTHLY', year: 'YEARLY' };
@@ -153,18 +154,35 @@ const WHILE = `for\\s+(?:the\\s+next\\s+)?(${NUMBER})\\s+(day|week|month|year)s?
  * The first rule a line says, as an RRULE (RFC 5545 3.3.10) or a time after it was done; with the hour beside it, which is the rule's, and
  * how often it comes, how long, or until when.
  */
-export function findRule(line: Line, context: CaptureContext): Span[] {
+export function findRule(line: Line, context: CaptureContext): { spans: Span[]; questions: Question[] } {
   for (const [source, read] of RULES) {
     for (const match of line.words(source)) {
       const rule = read(match);
       const [from, to] = [match.index, match.index + match[0].length];
       if (!rule || ('atEdge' in rule && rule.atEdge && !/^(?:on|every)\s/i.test(match[0]) && !line.isAtEdge(from, to))) continue;
-      if ('afterDone' in rule) return [spanOf(line, from, to, { rrule: null, afterDone: rule.afterDone, time: null })];
-      const said = withEnd({ from, to, parts: rule.parts, time: rule.time ?? null }, line, context);
-      return [spanOf(line, said.from, said.to, { rrule: said.parts.join(';'), afterDone: null, time: said.time })];
+      if ('afterDone' in rule) return { spans: [spanOf(line, from, to, { rrule: null, afterDone: rule.afterDone, time: null })], questions: [] };
+      const whole = withShortMonths({ from, to, parts: rule.parts, time: rule.time ?? null }, line);
+      const said = withEnd(whole, line, context);
+      if (whole.asks) return { spans: [], questions: [{ from, to, text: line.text(from, to), doubt: { code: 'short-month', day: whole.asks } }] };
+      return { spans: [spanOf(line, said.from, said.to, { rrule: said.parts.join(';'), afterDone: null, time: said.time })], questions: [] };
     }
   }
-  return [];
+  return { spans: [], questions: [] };
+}
+
+/** "The 31st, or the last day", "the 31st only"; where neither is said of a day some months don't have, it is asked. */
+function withShortMonths(rule: SaidRule, line: Line): SaidRule & { asks?: number } {
+  const day = Number(/^BYMONTHDAY=(29|30|31)$/.exec(rule.parts.find((part) => part.startsWith('BYMONTHDAY')) ?? '')?.[1] ?? 0);
+  if (day === 0 || rule.parts[0] !== 'FREQ=MONTHLY') return rule;
+  const behind = /^(?:\s+only|,?\s+or\s+(?:on\s+)?the\s+last(?:\s+day)?)(?![\p{L}\p{N}])/iu.exec(line.rest.slice(rule.to))?.[0];
+  if (behind === undefined) return { ...rule, asks: day };
+  const to = rule.to + behind.length;
+  if (/only$/i.test(behind)) return { ...rule, to };
+  return {
+    ...rule,
+    to,
+    parts: rule.parts.flatMap((part) => (part.startsWith('BYMONTHDAY') ? [`BYMONTHDAY=${dayOrLast(day).join(',')}`, 'BYSETPOS=-1'] : [part])),
+  };
 }
 
 const spanOf = (line: Line, from: number, to: number, value: Recurrence): Span => ({ kind: 'rule', from, to, text: line.text(from, to), value, chosen: true });

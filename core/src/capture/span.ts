@@ -33,6 +33,8 @@ export interface SpanValue {
 export type Doubt =
   | { code: 'weekday-disagrees'; weekday: string; date: string; actual: string }
   | { code: 'no-such-day'; said: string }
+  /** A day of the month that some months don't have. */
+  | { code: 'short-month'; day: number }
   | { code: 'which-person'; name: string; ids: string[] };
 
 interface Stretch {

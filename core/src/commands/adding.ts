@@ -12,7 +12,8 @@ import { insertItem } from './inserting.ts';
 import { commandKind } from './kind.ts';
 import { givePart, needPerson, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
-import { appearFirst, houseOf, insertSeries } from './appearing.ts';
+import { appearFirst, houseOf, insertSeries, refuseBadRule } from './appearing.ts';
+import { inEveryMonth } from '../recurrence/short-months.ts';
 import { calendarDateOf } from '../time/clock.ts';
 import { askForSpot, NEIGHBOURS, putBeside, SPOT, spotOf, type Spot } from './spot.ts';
 
@@ -46,6 +47,7 @@ function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: N
   if (spot.parentId !== null) refuse('step-recurs', { title: fields.title }, 'rule');
   const day = fields.start ?? fields.due ?? plan ?? calendarDateOf(d.now, houseOf(d).zone);
   const time = rule.time ?? (day.length > 10 ? day.slice(11) : null);
+  const dtstart = `${day.slice(0, 10)}${time === null ? '' : `T${time}`}`;
   const context = contextOf({ tags, situations, place }, d);
   const series = insertSeries(d, {
     ...spot,
@@ -59,14 +61,21 @@ function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: N
     policy: fields.policy,
     confirm: fields.confirm,
     alarms: fields.alarms,
-    rrule: rule.rrule,
+    rrule: asMeant(rule, dtstart, d),
     afterDone: rule.afterDone,
-    dtstart: `${day.slice(0, 10)}${time === null ? '' : `T${time}`}`,
+    dtstart,
     personIds: persons.map((id) => needPerson(id, d).id),
   });
   const item = appearFirst(series, d);
+  if (series.missed === 'keep') d.note('each-is-kept', { title: series.title });
   d.enter('chore.make', { itemId: item.id }, {});
   return d.need('item', item.id);
+}
+
+function asMeant({ rrule, afterDone }: SaidRule, dtstart: string, d: Deciding): string | null {
+  if (rrule === null) return null;
+  refuseBadRule({ rrule, afterDone, dtstart }, d);
+  return inEveryMonth(rrule, dtstart);
 }
 
 function addPlain({ persons, message, plan, alarms, note, tags, situations, place, ...fields }: Omit<NewItem, 'rule'>, spot: Spot, d: Deciding): Item {
@@ -78,7 +87,7 @@ function addPlain({ persons, message, plan, alarms, note, tags, situations, plac
   const holders = plan && people.length === 0 ? [d.actor] : people;
   for (const person of holders) {
     const part = givePart(item.id, person, d, message.trim(), d.actor.id);
-    if (plan) d.set('part', part.id, { plan });
+    if (plan) d.set('part', part.id, { plan, planGiverId: person.id === d.actor.id ? null : d.actor.id });
     d.tell(person.id, 'handed', item.id, { title: item.title, message: message.trim() });
   }
   settleNobody(item.id, d);

@@ -4,12 +4,15 @@ import type { Trigger } from '../model/alarm.ts';
 import { natureOf, USUAL_NATURE, type Item, type Turn } from '../model/item.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { seesPlace } from '../model/place.ts';
+import type { Standing } from '../model/part.ts';
 import { occurrenceItemId, overrideId, type Override, type Series } from '../model/series.ts';
 import { beginningOf, isWithdrawn, itemsOf, madeOf, nextToMake, standsElsewhere } from '../recurrence/chores.ts';
 import { CHORE_STEPS, choreFault, LONGEST_GAP_DAYS, MOST_TIMES } from '../recurrence/chore-bounds.ts';
 import { neverOccurs, type Occurrence } from '../recurrence/occurrences.ts';
 import { BadRule } from '../recurrence/rrule.ts';
 import { TooCostly } from '../recurrence/steps.ts';
+import { eachCounts } from '../recurrence/must-each.ts';
+import { chainOf } from '../recurrence/keeping.ts';
 import { Presence } from '../recurrence/presence.ts';
 import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whose-turn.ts';
 import { addAlarm } from './alarms.ts';
@@ -39,7 +42,7 @@ export function insertSeries(
     steps: [],
     alarms: [],
     offDay: 'keep',
-    missed: 'keep',
+    missed: eachCounts(given.title, tagNames(given.tagIds ?? [], d)) ? 'keep' : 'roll',
     whenDone: false,
     turn: 'fixed',
     personIds: [],
@@ -49,6 +52,8 @@ export function insertSeries(
     ...given,
   });
 }
+
+const tagNames = (ids: readonly string[], d: Deciding): string[] => ids.map((id) => d.find('tag', id)?.name ?? '');
 
 export function refuseBadRule({ rrule, afterDone, dtstart }: Pick<Series, 'rrule' | 'afterDone' | 'dtstart'>, d: Deciding): void {
   if ((rrule === null) === (afterDone === null)) refuse('malformed', { field: 'rrule' }, 'rrule');
@@ -78,7 +83,7 @@ export function appear(series: Series, occurrence: Occurrence, d: Deciding): Ite
   if (known && !isWithdrawn(known, d)) return known;
   const { personIds, turn } = assignNow(series, occurrence, d);
   const item = layOut(series, occurrence, turn, known, d);
-  for (const personId of personIds) giveTurn(item.id, personId, series, d);
+  for (const personId of personIds) giveTurn(item.id, personId, turn, series, d);
   settleNobody(item.id, d);
   layOutSteps(item, series, d);
   if (!known) setAlarms(item, personIds, series, d);
@@ -98,12 +103,13 @@ function layOut(series: Series, { recurrenceId, at }: Occurrence, turn: Turn, wi
   return d.set('item', withdrawn.id, { ...fields, removedAt: null, missedAt: null, purgedAt: null, start: null, createdAt: d.now });
 }
 
-/** Its own, since it came to be theirs by the chore; the giver is who made that. */
-function giveTurn(itemId: string, personId: string, series: Series, d: Deciding): void {
+/** Its own, since it came to be theirs by the chore; the giver is who made that. A chore is taken once: a turn given by hand is asked anew. */
+function giveTurn(itemId: string, personId: string, turn: Turn, series: Series, d: Deciding): void {
   const own = personId === series.makerId;
+  const taken = own || (turn.kind !== 'given' && hasTaken(personId, series, d));
   const given = {
     ...FRESH,
-    standing: own ? ('accepted' as const) : FRESH.standing,
+    standing: taken ? ('accepted' as const) : FRESH.standing,
     seenAt: own ? d.now : null,
     giverId: series.makerId,
     originId: series.makerId,
@@ -113,6 +119,21 @@ function giveTurn(itemId: string, personId: string, series: Series, d: Deciding)
   if (d.find('part', id)) d.set('part', id, given);
   else makePart(itemId, personId, d, given);
 }
+
+/** Their last answer to one of this chore, or of one it goes on from, was yes. */
+function hasTaken(personId: string, series: Series, d: Deciding): boolean {
+  const items = chainOf(series, d).flatMap((one) => itemsOf(one.id, d));
+  for (const item of items.slice(-LOOKED_BACK).reverse()) {
+    const standing = d.find('part', partId(item.id, personId))?.standing ?? 'needs-action';
+    if (standing !== 'needs-action') return TAKEN.has(standing);
+  }
+  return false;
+}
+
+/** A year of every day: who has not answered in as long is asked anew. */
+const LOOKED_BACK = 366;
+
+const TAKEN: ReadonlySet<Standing> = new Set<Standing>(['accepted', 'in-process', 'completed']);
 
 function layOutSteps(item: Item, series: Series, d: Deciding): void {
   for (const [nth, title] of series.steps.entries()) {
@@ -225,7 +246,7 @@ export function reassign(item: Item, { personIds, turn }: Assigned, d: Deciding)
   for (const personId of personIds) {
     const part = d.find('part', partId(item.id, personId));
     if (part && part.takenBackAt === null) continue;
-    giveTurn(item.id, personId, series, d);
+    giveTurn(item.id, personId, turn, series, d);
     d.tell(personId, 'handed', item.id, { title: item.title, message: '' });
   }
   settleNobody(item.id, d);

@@ -84,7 +84,7 @@ describe('the next one', () => {
   });
 
   test('done late, the rule does not move; by the clock it comes when its day begins', () => {
-    const { open, done, clock } = house();
+    const { open, done, clock } = house({ missed: 'keep' });
     clock('2026-11-27T21:59:00.000Z');
     expect(days(open())).toEqual(['11-25']);
     clock('2026-11-27T22:00:00.000Z');
@@ -124,7 +124,7 @@ describe('the next one', () => {
 
 describe('missed', () => {
   test('a server that was down over five: each kept, or only the newest open', () => {
-    const keep = house();
+    const keep = house({ missed: 'keep' });
     keep.clock('2026-12-10T10:00:00.000Z');
     expect(days(keep.open())).toEqual(['11-25', '11-28', '12-02', '12-05', '12-09']);
     const roll = house({ missed: 'roll' });
@@ -257,6 +257,85 @@ describe('one, or this and the following', () => {
     expect(w.row(item.id)).toMatchObject({ title: 'Heat the sauna', due: '2026-11-25T16:00' });
   });
 
+  test('from a day to come: all before it stays, the open ones too, and the changed one begins on that day', () => {
+    const { w, series, open, clock, ahead } = house({ missed: 'keep', turn: 'fixed', persons: [] });
+    clock('2026-12-03T10:00:00.000Z');
+    expect(days(open())).toEqual(['11-25', '11-28', '12-02']);
+    const old = series();
+    w.must('Aino', 'chore.change', { series: old.id, from: '2027-03-01', dtstart: '2027-03-01T18:00' });
+    expect(days(open())).toEqual(['11-25', '11-28', '12-02']);
+    expect(ahead('2026-12-12').map((one) => one.slice(0, 5))).toEqual(['12-05', '12-09', '12-12']);
+    // nothing of it comes before its day, whatever is done or left undone till then
+    clock('2027-03-02T10:00:00.000Z');
+    const made = open();
+    expect(made.filter(({ seriesId }) => seriesId !== old.id)).toEqual([]);
+    expect(made.at(-1)!.due).toBe('2027-02-27T16:00');
+    clock('2027-03-03T10:00:00.000Z');
+    expect(open().at(-1)).toMatchObject({ seriesId: series().id, due: '2027-03-03T18:00' });
+    expect(series().followsId).toBe(old.id);
+  });
+
+  test('where only a day is said it begins at the hour and in the week of its rule', () => {
+    const { w, series, ahead } = house({ rrule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=FR', dtstart: '2026-11-27T16:00', turn: 'fixed', persons: [] });
+    w.must('Aino', 'chore.change', { series: series().id, from: '2026-12-14', title: 'Heat the big sauna' });
+    expect(series().dtstart).toBe('2026-12-25T16:00');
+    expect(ahead('2027-01-08').map((one) => one.slice(0, 5))).toEqual(['12-11', '12-25', '01-08']);
+  });
+
+  test('single exceptions outlive a change of the chore: moved, left out, given', () => {
+    const { w, series, open, ahead } = house({ turn: 'fixed', persons: [] });
+    const id = series().id;
+    w.must('Aino', 'chore.move', { series: id, recurrenceId: '2026-12-05T16:00', at: '2026-12-06T16:00' });
+    w.must('Aino', 'chore.skip', { series: id, recurrenceId: '2026-12-09T16:00' });
+    w.must('Aino', 'chore.giveTurn', { series: id, recurrenceId: '2026-12-12T16:00', person: w.person('Eetu') });
+    w.must('Aino', 'chore.change', { series: id, from: open()[0]!.recurrenceId, dtstart: '2026-11-25T18:00' });
+    expect(ahead('2026-12-16')).toEqual(['11-28 null', '12-02 null', '12-06 null', '12-12 Eetu', '12-16 null']);
+    // Wednesdays and Sundays now: what was a Saturday’s goes with the Sunday of its week
+    w.must('Aino', 'chore.change', { series: series().id, from: open()[0]!.recurrenceId, rrule: 'FREQ=WEEKLY;BYDAY=WE,SU' });
+    expect(ahead('2026-12-16')).toEqual(['11-29 null', '12-02 null', '12-06 null', '12-13 Eetu', '12-16 null']);
+  });
+
+  test('an open one that was put on another day stays there when its chore is changed', () => {
+    const { w, series, open } = house({ turn: 'fixed', persons: [] });
+    w.must('Aino', 'item.setDue', { item: open()[0]!.id, due: '2026-11-26T16:00' });
+    w.must('Aino', 'chore.change', { series: series().id, from: open()[0]!.recurrenceId, title: 'Heat the big sauna', dtstart: '2026-11-25T18:00' });
+    expect(open().map(({ title, due, recurrenceId }) => [title, due, recurrenceId])).toEqual([['Heat the big sauna', '2026-11-26T18:00', '2026-11-25T18:00']]);
+  });
+
+  test('no more of it: what was due before today stays open, whichever of it is looked at', () => {
+    const { w, series, open, clock, ahead } = house({ missed: 'keep', turn: 'fixed', persons: [] });
+    clock('2026-12-03T10:00:00.000Z');
+    w.must('Aino', 'chore.end', { series: series().id, recurrenceId: '2026-11-28T16:00' });
+    expect(days(open())).toEqual(['11-25', '11-28', '12-02']);
+    expect(ahead('2026-12-31')).toEqual([]);
+  });
+
+  test('taken once: who said yes to one has the later ones as taken; one given by hand is asked anew', () => {
+    const { w, open, who, done, series } = house();
+    const standing = (name: string) => w.part(open()[0]!.id, name).standing;
+    w.must('Petri', 'part.accept', { item: open()[0]!.id });
+    done(open()[0]!);
+    expect([who(open()[0]!), standing('Oona')]).toEqual(['Oona', 'needs-action']);
+    w.must('Oona', 'part.decline', { item: open()[0]!.id, reason: 'Not this week' });
+    w.must('Aino', 'chore.giveTurn', { series: series().id, recurrenceId: open()[0]!.recurrenceId!, person: w.person('Petri') });
+    expect(standing('Petri')).toBe('needs-action');
+    done(open()[0]!, 'Petri');
+    // whoever is next, each time: only Petri has said yes
+    const asked = Array.from({ length: 3 }, () => {
+      const name = who(open()[0]!)!;
+      const found = [name, standing(name)];
+      done(open()[0]!, name);
+      return found;
+    });
+    expect(asked.sort()).toEqual([
+      ['Eetu', 'needs-action'],
+      ['Oona', 'needs-action'],
+      ['Petri', 'accepted'],
+    ]);
+    // who did it has taken it
+    expect(standing(who(open()[0]!)!)).toBe('accepted');
+  });
+
   test('no more from one on', () => {
     const { w, series, open, ahead, done } = house();
     w.must('Aino', 'chore.end', { series: series().id, recurrenceId: '2026-12-02T16:00' });
@@ -297,6 +376,13 @@ test('said in a line: the item is the first of a chore', () => {
     start: '2026-12-04',
   });
   expect(w.row(id)).toMatchObject({ due: '2026-12-04T09:00', recurrenceId: '2026-12-04T09:00', start: null });
+});
+
+test('“every month” typed on the 31st comes every month', () => {
+  const w = new World();
+  const id = w.item('Aino', 'Pay the rent', { rule: { rrule: 'FREQ=MONTHLY', afterDone: null, time: null, words: 'every month' }, plan: '2026-12-31' });
+  expect(w.rows.all('series')[0]!.rrule).toBe('FREQ=MONTHLY;BYMONTHDAY=28,29,30,31;BYSETPOS=-1');
+  expect(w.row(id).due).toBe('2026-12-31');
 });
 
 test('reminded before it, whoever has it; what was said of one moment does not come back', () => {

@@ -8,7 +8,9 @@ import { addAway, removeAway } from './away.ts';
 import { checkOff, uncheck } from './checking.ts';
 import { Deciding, type Context, type Note } from './deciding.ts';
 import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
-import { appearByItself, bringForward, changeChore, endChore, makeChore, makePlain, moveOccurrence, skipOccurrence } from './chores.ts';
+import { changeChore } from './chore-change.ts';
+import { fromNowOn } from './chore-from-now-on.ts';
+import { appearByItself, bringForward, endChore, makeChore, makePlain, moveOccurrence, skipOccurrence } from './chores.ts';
 import { changeHouse, makeHouse, setHolidays } from './house.ts';
 import { addItem, addItems } from './adding.ts';
 import { bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
@@ -33,7 +35,7 @@ import { isAllowed, NEEDS, type CommandName } from './may.ts';
 import { changePlace, makePlace } from './places.ts';
 import { changeSituation, makeSituation } from './situations.ts';
 import { nudge, sendNudges, setRest } from './nudges.ts';
-import { leaveParts, orderParts, planParts, pullParts, shelveParts, takePartsOff } from './planning.ts';
+import { leaveParts, orderParts, planForPerson, planParts, pullParts, shelveParts, takePartsOff } from './planning.ts';
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, withdrawInvitation } from './people.ts';
 import { purgeItem } from './purging.ts';
@@ -107,6 +109,7 @@ const KINDS = {
   'item.purge': purgeItem,
   'chore.make': makeChore,
   'chore.change': changeChore,
+  'chore.fromNowOn': fromNowOn,
   'chore.end': endChore,
   'chore.skip': skipOccurrence,
   'chore.move': moveOccurrence,
@@ -133,6 +136,7 @@ const KINDS = {
   'part.sendBack': sendBack,
   'part.putAway': putAway,
   'part.plan': planParts,
+  'part.planFor': planForPerson,
   'part.shelve': shelveParts,
   'part.pull': pullParts,
   'part.takeOff': takePartsOff,

@@ -45,6 +45,7 @@ export interface Note {
     | 'taken-back'
     | 'due-past'
     | 'plan-after-due'
+    | 'each-is-kept'
     | 'removed-meanwhile'
     | 'merged-beside'
     | 'nudge-waits'

@@ -119,8 +119,8 @@ export const passOn = commandKind({
     if (to === from || hasCountingPart(itemId, to, d)) refuse('already-has-it', { names: [person.name] }, 'to');
     passPart(item, part, person, message.trim() || part.message, d);
     d.tell(to, 'handed', itemId, { title: item.title, message: message.trim() || part.message });
-    if (from === d.actor.id)
-      for (const waiting of whoWaits(item, d)) if (waiting !== to) d.tell(waiting, 'passed', itemId, { title: item.title, to: person.name });
+    const others = from === d.actor.id ? whoWaits(item, d) : [from];
+    for (const other of others) if (other !== to) d.tell(other, 'passed', itemId, { title: item.title, to: person.name });
     d.enter('part.passOn', { itemId }, { from: d.find('person', from)?.name ?? '', to: person.name });
   },
 });
@@ -133,7 +133,9 @@ function passPart(item: Item, part: Part, person: Person, message: string, d: De
       standing: part.standing === 'declined' ? 'declined' : 'delegated',
       ...(own ? { lastSignAt: d.now, unanswered: 0 } : {}),
     });
-    givePart(item.id, person, d, message, own ? (part.originId ?? d.actor.id) : d.actor.id);
+    const passed = givePart(item.id, person, d, message, own ? (part.originId ?? d.actor.id) : d.actor.id);
+    // a day that came with it goes along
+    if (part.planGiverId !== null) d.set('part', passed.id, { plan: part.plan, planGiverId: part.planGiverId });
   });
 }
 

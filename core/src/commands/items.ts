@@ -87,12 +87,19 @@ export const setDue = commandKind({
     d.refuseIfChanged('item', itemId, 'due');
     refuseBadDates(due, item.start);
     d.set('item', itemId, { due });
+    keepMoved(item, due, d);
     rearmAlarms(itemId, ['due'], d);
     noteIfPast(due, d);
     tellHolders(item, d);
     d.enter('item.change', { itemId }, { field: 'due', from: item.due, to: due });
   },
 });
+
+/** Of a chore, this one is on a day of its own: a change of the chore leaves it there. */
+function keepMoved({ seriesId, recurrenceId }: Item, due: string | null, d: Deciding): void {
+  const series = seriesId === null ? undefined : d.find('series', seriesId);
+  if (series && recurrenceId !== null && due !== null) override(series, recurrenceId, { at: due }, d);
+}
 
 export const setPolicy = commandKind({
   name: 'item.setPolicy',

@@ -31,6 +31,7 @@ export const FRESH: Omit<Part, 'id' | 'houseId' | 'seq' | 'stamps' | 'itemId' | 
   unanswered: 0,
   putAwayAt: null,
   plan: null,
+  planGiverId: null,
   shelvedAt: null,
   pulledInto: null,
   takenOff: null,

@@ -67,6 +67,30 @@ export const planParts = commandKind({
   },
 });
 
+/** The day somebody is to take the next step, set by who gave it to them: seen by both. */
+export const planForPerson = commandKind({
+  name: 'part.planFor',
+  payload: z.object({ item: Id, person: Id, plan: z.nullable(Moment) }),
+  asks: ({ item, person }, d) => {
+    const giver = d.find('part', partId(item, person))?.giverId;
+    return [giver === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'change', item }];
+  },
+  decide({ item: itemId, person, plan }, d) {
+    if (plan && !isMoment(plan)) refuse('malformed', { value: plan }, 'plan');
+    const { title, start, due } = d.need('item', itemId);
+    const part = d.find('part', partId(itemId, person)) ?? refuse('unknown-person', {}, 'person');
+    if (part.takenBackAt !== null || part.passedTo !== null || part.standing === 'completed' || person === d.actor.id) refuse('not-yours', { title });
+    if (plan && start && plan.slice(0, 10) < start.slice(0, 10)) refuse('plan-before-start', { plan, start }, 'plan');
+    if (plan && due && plan.slice(0, 10) > due.slice(0, 10)) d.note('plan-after-due', { plan, due });
+    const before = part.planGiverId === null ? null : part.plan;
+    if (plan === before && part.planGiverId !== null) return;
+    d.set('part', part.id, { plan, planGiverId: d.actor.id });
+    rearmAlarms(itemId, ['plan'], d, person);
+    d.tell(person, 'changed', itemId, { title, field: 'plan', from: before, to: plan });
+    d.enter('item.change', { itemId }, { field: 'plan', from: before, to: plan });
+  },
+});
+
 /** Onto the shelf or off it. What has a deadline or was handed over can't lie there. */
 export const shelveParts = commandKind({
   name: 'part.shelve',

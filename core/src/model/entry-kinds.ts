@@ -2,6 +2,7 @@
 export const ENTRY_KINDS = [
   'chore.change',
   'chore.end',
+  'chore.fromNowOn',
   'chore.make',
   'chore.miss',
   'chore.plain',

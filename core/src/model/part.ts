@@ -10,7 +10,7 @@ export const Stood = z.object({ standing: Standing, percent: z.number() });
 
 /**
  * Item × person: what is each person's own. An item nobody was given has one part without a person.
- * Fields from `plan` on are seen by that person alone.
+ * Fields from `plan` on are seen by that person alone, but for a plan that was given.
  */
 export const Part = z.object({
   ...shared,
@@ -46,6 +46,8 @@ export const Part = z.object({
   /** The giver has opened or put away the completed part: it leaves "Back". */
   putAwayAt: z.nullable(Instant),
   plan: z.nullable(Moment),
+  /** Who set the plan, with the handover or later: they see it, also when the person moves it. Null: it is of the person's own making. */
+  planGiverId: z.nullable(Id),
   shelvedAt: z.nullable(Instant),
   pulledInto: z.nullable(CalendarDate),
   takenOff: z.nullable(CalendarDate),
@@ -54,5 +56,5 @@ export const Part = z.object({
 });
 export type Part = z.infer<typeof Part>;
 
-/** What nobody but the part's person sees: emptied for every other reader. */
+/** What nobody but the part's person sees: emptied for every other reader. A plan somebody gave is theirs too. */
 export const PRIVATE_PART_FIELDS = ['plan', 'shelvedAt', 'pulledInto', 'takenOff', 'askAgain', 'ownOrder'] as const satisfies readonly (keyof Part)[];

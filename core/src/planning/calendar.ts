@@ -54,15 +54,20 @@ const isWithin = (moment: string | null, { from, to }: CalendarView): moment is 
 
 function* entriesOf(item: Item, view: CalendarView, today: Today, rows: Rows): Generator<CalendarEntry> {
   const parts = rows.by('part', 'itemId', item.id);
-  const plan = parts.find(({ personId, takenBackAt }) => personId === view.meId && takenBackAt === null)?.plan ?? null;
-  if (!isWithin(item.due, view) && !isWithin(plan, view)) return;
+  const plans = parts.filter(({ plan, takenBackAt, passedTo }) => takenBackAt === null && passedTo === null && isWithin(plan, view));
+  if (!isWithin(item.due, view) && plans.length === 0) return;
   if (isHidden(item, parts, rows)) return;
   const done = isDone(item, parts);
   const about = { item, done, minutes: minutesFor(item), late: !done && today.isLate(item) };
+  const ofMine = parts.find(({ personId, takenBackAt }) => personId === view.meId && takenBackAt === null)?.plan ?? null;
   // on one day it stands once
-  const elsewhere = plan !== null && plan.slice(0, 10) !== item.due?.slice(0, 10);
+  const elsewhere = ofMine !== null && ofMine.slice(0, 10) !== item.due?.slice(0, 10);
   if (isWithin(item.due, view)) yield { kind: 'due', ...at(item.due), personIds: whose(item, parts, rows), ...about, elsewhere };
-  if (isWithin(plan, view) && elsewhere) yield { kind: 'plan', ...at(plan), personIds: [view.meId], ...about, elsewhere: false };
+  for (const { personId, plan } of plans) {
+    // of the others’ days only those one set, or may set, are seen
+    if (personId !== null && plan!.slice(0, 10) !== item.due?.slice(0, 10))
+      yield { kind: 'plan', ...at(plan!), personIds: [personId], ...about, elsewhere: false };
+  }
 }
 
 function* booked(slot: Slot, view: CalendarView, rows: Rows): Generator<CalendarEntry> {

@@ -177,10 +177,18 @@ export function nextAppearance(series: Series, now: string, house: ChoreHouse, r
   if (isSetAside(series)) return null;
   const occurrence = last ? nextToMake(series, laterOf(last.recurrenceId!, series, now, house), house, rows) : firstToMake(series, now, house, rows);
   if (occurrence === null) return null;
-  if (!last || isOver(last, rows)) return { occurrence, at: now };
+  if (last ? isOver(last, rows) : !hasMoreBefore(series, house, rows)) return { occurrence, at: now };
   if (series.whenDone || series.rrule === null) return null;
-  const sameDay = last.due !== null && last.due.slice(0, 10) === occurrence.at.slice(0, 10);
+  const sameDay = last !== undefined && last.due !== null && last.due.slice(0, 10) === occurrence.at.slice(0, 10);
   return { occurrence, at: instantAt(sameDay ? occurrence.at : occurrence.at.slice(0, 10), house.zone) };
+}
+
+/** The chore it goes on from has one that is open or to come: what begins later waits for its own day. */
+function hasMoreBefore(series: Series, house: ChoreHouse, rows: ChoreRows): boolean {
+  const before = series.followsId === null ? 'absent' : rows.get('series', series.followsId);
+  if (typeof before === 'string') return false;
+  const last = madeOf(before.id, rows).at(-1);
+  return (last !== undefined && !isOver(last, rows)) || nextToMake(before, last?.recurrenceId ?? null, house, rows) !== null;
 }
 
 function firstToMake(series: Series, now: string, house: ChoreHouse, rows: ChoreRows): Occurrence | null {

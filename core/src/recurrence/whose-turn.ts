@@ -1,9 +1,11 @@
 import { countingParts } from '../followup/standing.ts';
 import type { Item, Turn } from '../model/item.ts';
+import type { Noun } from '../model/nouns.ts';
 import type { Override, Series } from '../model/series.ts';
 import { GUESSED_MINUTES } from '../planning/fits-now.ts';
 import { daysOf } from '../time/clock.ts';
 import { madeOf, occurrencesAfter, type ChoreHouse, type ChoreRows } from './chores.ts';
+import type { Exception } from './exceptions.ts';
 import { CarriedMinutes, fairTurn } from './fair.ts';
 import type { Occurrence } from './occurrences.ts';
 import { Presence } from './presence.ts';
@@ -76,6 +78,31 @@ export interface Ahead {
 export function choresAhead(until: string, rows: ChoreRows, house: ChoreHouse, of: Series[] = rows.all('series')): Ahead[] {
   const found = of.flatMap((series) => comingOf(series, until, rows, house).map((occurrence) => ({ series, occurrence })));
   found.sort((a, b) => (a.occurrence.at < b.occurrence.at ? -1 : a.occurrence.at > b.occurrence.at ? 1 : a.series.id < b.series.id ? -1 : 1));
+  return withTurns(found, rows, house);
+}
+
+/** The next ones of a chore, so many at most, with whose turn each would be as far as its own queue says. */
+export function nextTurns(series: Series, many: number, rows: ChoreRows, house: ChoreHouse): Ahead[] {
+  const last = madeOf(series.id, rows).at(-1)?.recurrenceId ?? null;
+  if (series.rrule === null && last !== null) return [];
+  const coming: Occurrence[] = [];
+  for (const occurrence of occurrencesAfter(series, last, house, rows)) if (coming.push(occurrence) === many) break;
+  return withTurns(coming.map((occurrence) => ({ series, occurrence })), rows, house); // prettier-ignore
+}
+
+/** The same of a chore that is not there yet, or not so: nothing of it is made, and of it only these are exceptions. */
+export function nextTurnsIf(series: Series, exceptions: readonly Exception[], many: number, rows: ChoreRows, house: ChoreHouse): Ahead[] {
+  const { id, houseId, seq, stamps } = series;
+  const overrides = exceptions.map((one): Override => ({ id, houseId, seq, stamps, seriesId: id, ...one }));
+  const by = (noun: Noun, field: string, value: string) => {
+    if (field !== 'seriesId' || value !== id) return rows.by(noun, field as never, value);
+    return noun === 'override' ? overrides : [];
+  };
+  return nextTurns(series, many, { get: rows.get.bind(rows), all: rows.all.bind(rows), by: by as ChoreRows['by'] }, house);
+}
+
+/** Fair turns are given one after the other, in the order of time. */
+function withTurns(found: readonly Pick<Ahead, 'series' | 'occurrence'>[], rows: ChoreRows, house: ChoreHouse): Ahead[] {
   const carried = found.some(({ series }) => series.turn === 'fair') ? carriedSoFar(rows) : new CarriedMinutes();
   const presence = new Presence(rows, house);
   const queues = new Map<string, string[]>();

@@ -321,6 +321,7 @@ export const part = sqliteTable(
     unanswered: integer().notNull(),
     putAwayAt: text(),
     plan: text(),
+    planGiverId: text(),
     shelvedAt: text(),
     pulledInto: text(),
     takenOff: text(),

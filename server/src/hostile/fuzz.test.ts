@@ -63,23 +63,32 @@ class Fuzzer {
   private capture = '';
   readonly faults: string[] = [];
   readonly statuses = new Map<number, number>();
+  /** What took longest to be answered, the slowest first. */
+  slowest: { ms: number; what: string }[] = [];
 
   constructor(private readonly d: Dice) {}
 
   async ask(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<unknown> {
     const init = { method, headers: { 'content-type': 'application/json', cookie: this.cookie, ...headers } };
     const text = body === undefined || typeof body === 'string' ? body : JSON.stringify(body);
+    const from = performance.now();
     const response = await fetch(base + path, { ...init, body: text }).catch((error: unknown) => {
       // a header that can't be sent is not the server's to answer
       if (error instanceof TypeError && !/fetch failed/.test(error.message)) return null;
       throw error;
     });
     if (!response) return null;
+    this.timed(performance.now() - from, `${method} ${path} ${text?.slice(0, 400) ?? ''}`);
     this.statuses.set(response.status, (this.statuses.get(response.status) ?? 0) + 1);
     if (response.status >= 500) this.faults.push(`${response.status} ${method} ${path} ${text?.slice(0, 300) ?? ''}`);
     const set = response.headers.getSetCookie().find((one) => one.startsWith('kotiva_session='));
     if (set && !this.cookie) this.cookie = set.split(';')[0]!;
     return response.json().catch(() => null);
+  }
+
+  private timed(ms: number, what: string): void {
+    if (ms < (this.slowest[9]?.ms ?? 0)) return;
+    this.slowest = [...this.slowest, { ms: Math.round(ms), what }].sort((a, b) => b.ms - a.ms).slice(0, 10);
   }
 
   async enter(): Promise<void> {
@@ -228,8 +237,8 @@ class Watch {
 
 const memory = (): number => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${child.pid}/status`, 'utf8'))![1]) / 1024;
 
-/** One of several at the same time, each with an account and houses of its own. */
-async function fuzzing(seed: number, many: number): Promise<Fuzzer> {
+/** One of several at the same time, each with an account and houses of its own; told of each tenth it is through. */
+async function fuzzing(seed: number, many: number, tenth: () => void): Promise<Fuzzer> {
   const fuzzer = new Fuzzer(new Dice(seed));
   await fuzzer.enter();
   let held = await fuzzer.house();
@@ -238,6 +247,7 @@ async function fuzzing(seed: number, many: number): Promise<Fuzzer> {
     if (nth % 50 === 49) await fuzzer.look(held);
     if (nth % 400 === 399) await fuzzer.ask('POST', '/api/simulate/clock', { advance: 'PT6H' });
     await fuzzer.one(held);
+    if ((nth + 1) % Math.ceil(many / 10) === 0) tenth();
   }
   return fuzzer;
 }
@@ -245,8 +255,12 @@ async function fuzzing(seed: number, many: number): Promise<Fuzzer> {
 test(`${MANY} of them leave it answering`, async () => {
   const seed = Number(process.env['FUZZ_SEED'] ?? 1);
   const watch = new Watch();
-  const before = memory();
-  const fuzzers = await Promise.all(Array.from({ length: AT_ONCE }, (_, nth) => fuzzing(seed * 100 + nth, MANY / AT_ONCE)));
+  const held = [memory()];
+  const sampled = (): void => void held.push(memory());
+  const fuzzers = await Promise.all(
+    // memory is read at each tenth of the first of them
+    Array.from({ length: AT_ONCE }, (_, nth) => fuzzing(seed * 100 + nth, MANY / AT_ONCE, nth === 0 ? sampled : () => undefined)),
+  );
   const health = await watch.stop();
   const statuses: Record<number, number> = {};
   for (const fuzzer of fuzzers) for (const [status, many] of fuzzer.statuses) statuses[status] = (statuses[status] ?? 0) + many;
@@ -255,8 +269,12 @@ test(`${MANY} of them leave it answering`, async () => {
     seed,
     worst_ms: Math.round(health.worst),
     health_asked: health.asked,
-    rss_mb: [before, memory()].map(Math.round),
+    rss_mb: [...held, memory()].map(Math.round),
     statuses,
+    slowest: fuzzers
+      .flatMap(({ slowest }) => slowest)
+      .sort((a, b) => b.ms - a.ms)
+      .slice(0, 12),
   };
   if (process.env['FUZZ_OUT']) appendFileSync(process.env['FUZZ_OUT'], `${JSON.stringify(figures)}\n`);
   expect(fuzzers.flatMap(({ faults }) => faults).slice(0, 5)).toEqual([]);

@@ -206,6 +206,12 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
     'of an item': onItem('change', (item) => ({ item, rrule: 'FREQ=DAILY', dtstart: '2030-01-01' })),
   },
   'chore.change': { others: onChore(({ series }) => ({ series, title: 'Other chore' })) },
+  'chore.fromNowOn': {
+    others: async (s) => {
+      const { item } = await chore(s);
+      return { payload: { item, steps: ['Rinse'] }, allowed: s.allowsInList('change') };
+    },
+  },
   'chore.end': { others: onChore(({ series, recurrenceId }) => ({ series, recurrenceId })) },
   'chore.skip': { others: onChore(({ series, recurrenceId }) => ({ series, recurrenceId })) },
   'chore.move': { others: onChore(({ series, recurrenceId }) => ({ series, recurrenceId, at: '2030-02-01' })) },
@@ -256,6 +262,12 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   },
   'part.putAway': { it: onItem('see', (item) => ({ items: [item] })) },
   'part.plan': planning((items) => ({ items, plan: '2030-01-01' })),
+  'part.planFor': {
+    another: async (s) => ({
+      payload: { item: await s.itemOfOther(), person: s.other, plan: '2030-01-01' },
+      allowed: s.allows('change') || s.relation === 'giver',
+    }),
+  },
   'part.shelve': { 'nobody’s': planning((items) => ({ items }))['nobody’s']! },
   'part.pull': planning((items) => ({ items })),
   'part.takeOff': planning((items) => ({ items })),

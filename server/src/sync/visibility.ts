@@ -19,6 +19,8 @@ import {
   type Activity,
 } from '@kotiva/core';
 
+const OWN_BUT_PLAN = PRIVATE_PART_FIELDS.filter((field) => field !== 'plan');
+
 /** Above so many, all tags are worked out together. */
 const FEW_TAGS = 20;
 
@@ -117,9 +119,16 @@ export class Sight {
   /** The row as this person may read it: what is private to another is emptied. */
   shown<N extends Noun>(noun: N, row: Row<N>): Row<N> {
     if (noun === 'person' && this.person.role === 'helper' && row.id !== this.person.id) return withoutContact(row as Person) as Row<N>;
-    if (noun === 'part' && (row as Part).personId !== this.person.id) return emptied(row, PRIVATE_PART_FIELDS);
+    if (noun === 'part' && (row as Part).personId !== this.person.id) return emptied(row, this.seesPlan(row as Part) ? OWN_BUT_PLAN : PRIVATE_PART_FIELDS);
     if (noun === 'alarm' && this.tellsOfOthers(row as Row<'alarm'>)) return emptied(row, PRIVATE_ALARM_FIELDS);
     return row;
+  }
+
+  /** A day that came with a handover: its giver's, and of a shared list everyone's who may change things there. */
+  private seesPlan({ itemId, planGiverId, giverId, originId }: Part): boolean {
+    if (planGiverId === null) return false;
+    if ([planGiverId, giverId, originId].includes(this.person.id)) return true;
+    return this.footings(itemId).some((footing) => footing === 'owner' || footing === 'edit');
   }
 
   private tellsOfOthers({ trigger, personId }: Row<'alarm'>): boolean {

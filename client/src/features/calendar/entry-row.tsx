@@ -1,5 +1,7 @@
 import { endOf, overlapsOf, type CalendarEntry } from '@kotiva/core';
+import { useState } from 'react';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
+import { OccurrenceSheet } from '@/features/occurrence';
 import { usePlace } from '@/store/store.ts';
 import { Row } from '@/ui';
 import { t, together } from '@/words';
@@ -40,10 +42,17 @@ export function EntryRow({ entry, day, place, onMove }: EntryRowProps) {
 /** One that is still to come: whose turn it would be. */
 function AheadRow({ entry, tools }: { entry: CalendarEntry & { kind: 'ahead' }; tools: React.ReactNode }) {
   const { rows } = usePlace();
+  const [open, setOpen] = useState(false);
   const { series, assigned } = entry.ahead;
   const names = assigned.personIds.map((id) => nameOf(rows, id));
   const who = names.length > 0 ? together(names) : assigned.turn.kind === 'nobody' ? t('calendar.nobodyCan') : null;
-  return <Row title={series.title} sub={[who, sayRuleShort(series)].filter(Boolean).join(' · ')} right={entry.time ?? undefined} tools={tools} />;
+  const sub = [who, sayRuleShort(series)].filter(Boolean).join(' · ');
+  return (
+    <>
+      <Row title={series.title} sub={sub} right={entry.time ?? undefined} onPress={() => setOpen(true)} tools={tools} />
+      {open ? <OccurrenceSheet ahead={entry.ahead} onClose={() => setOpen(false)} /> : null}
+    </>
+  );
 }
 
 /** Time one booked: from when to when, for what, and what else lies in it. */

@@ -1,5 +1,6 @@
-import { isEntryDone, type CalendarEntry, type MemoryRows, type Series } from '@kotiva/core';
+import { isEntryDone, type CalendarEntry, type MemoryRows } from '@kotiva/core';
 import { choreOf } from '@/features/item';
+import { oneAhead, type One } from '@/features/occurrence';
 
 /** What tells an entry of a calendar from every other. */
 export const keyOf = (entry: CalendarEntry): string =>
@@ -9,21 +10,9 @@ export const keyOf = (entry: CalendarEntry): string =>
       ? entry.slot.id
       : `${entry.kind} ${entry.item.id}`;
 
-/** One occurrence of a chore, made or still to come. */
-export interface One {
-  series: Series;
-  recurrenceId: string;
-  /** When it is. */
-  at: string;
-  personId: string | null;
-}
-
 /** The occurrence an entry stands for, or null: it is no chore's, or that can't be seen from here. */
 export function oneOf(entry: CalendarEntry, rows: MemoryRows): One | null {
-  if (entry.kind === 'ahead') {
-    const { series, occurrence, assigned } = entry.ahead;
-    return { series, recurrenceId: occurrence.recurrenceId, at: occurrence.at, personId: assigned.personIds[0] ?? null };
-  }
+  if (entry.kind === 'ahead') return oneAhead(entry.ahead);
   if (entry.kind !== 'due' || entry.done) return null;
   const { item } = entry;
   const series = choreOf(item, rows);

@@ -4,6 +4,7 @@ import { usePlace } from '@/store/store.ts';
 import { Button, Chip, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
+import { ordinal, sayShortOnly } from '@/words/rules.ts';
 import { personOf } from '@/features/item';
 import { sayChip } from './chips.ts';
 import type { Answers } from './use-reading.ts';
@@ -90,6 +91,8 @@ function sayQuestion({ doubt }: Question): string {
       return t('capture.which', { name: doubt.name });
     case 'no-such-day':
       return t('capture.noSuchDay', { said: doubt.said });
+    case 'short-month':
+      return t('rule.asks31', { day: ordinal(doubt.day) });
     case 'weekday-disagrees':
       return t('capture.weekdayDisagrees', { date: dayMonth(doubt.date), said: doubt.weekday });
   }
@@ -108,6 +111,11 @@ function optionsFor({ doubt, from, to, text }: Question, context: ReadingContext
       onRewrite(from, to, words);
   const inTitle = { words: t('capture.leaveOut'), answer: rewrite('') };
   if (doubt.code === 'no-such-day') return [inTitle];
+  if (doubt.code === 'short-month')
+    return [
+      { words: t('rule.short.orLast', { day: ordinal(doubt.day) }), answer: rewrite(`${text} or the last day`) },
+      { words: sayShortOnly(doubt.day), answer: rewrite(`${text} only`) },
+    ];
   return [
     { words: dayMonth(doubt.date), answer: rewrite(`${word}${doubt.date}`) },
     { words: doubt.weekday, answer: rewrite(`${word}${doubt.weekday}`) },

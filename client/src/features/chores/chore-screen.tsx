@@ -1,6 +1,7 @@
 import {
   addDays,
   calendarDateOf,
+  chainOf,
   choresAhead,
   doneBy,
   historyOf,
@@ -9,12 +10,14 @@ import {
   keptSince,
   madeOf,
   nextToMake,
+  type Ahead,
   type Item,
   type Series,
 } from '@kotiva/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
+import { OccurrenceSheet } from '@/features/occurrence';
 import { Screen } from '@/features/shell';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
@@ -42,13 +45,16 @@ export function ChoreScreen({ seriesId }: { seriesId: string }) {
       </Screen>
     );
   }
-  const open = madeOf(series.id, rows).filter((item) => !isOver(item, rows));
+  // what is open of the chore this one goes on from stays to be done
+  const open = chainOf(series, rows)
+    .flatMap((one) => madeOf(one.id, rows))
+    .filter((item) => !isOver(item, rows));
   const rule = sayRule(series);
   return (
     <Screen
       title={series.title}
       sub={[rule, sayWhose(series, rows)].filter(Boolean).join(' · ')}
-      actions={<ChoreMenu series={series} open={open.at(-1) ?? null} />}
+      actions={<ChoreMenu series={series} open={open.findLast((item) => item.seriesId === series.id) ?? null} />}
     >
       {isSetAside(series) ? (
         <Txt role="alert" tone="waits" className="px-4 pt-3">
@@ -120,17 +126,20 @@ function ToCome({ series }: { series: Series }) {
         .slice(0, AHEAD),
     [rows, house, until, series.id],
   );
+  const [opened, setOpened] = useState<Ahead | null>(null);
   if (coming.length === 0) return null;
   return (
     <>
       <GroupHead title={t('chores.toCome')} />
-      {coming.map(({ occurrence, assigned }) => (
+      {coming.map((ahead) => (
         <Row
-          key={occurrence.recurrenceId}
-          title={sayMoment(occurrence.at, now, house.zone)}
-          sub={assigned.personIds.length > 0 ? together(assigned.personIds.map((id) => nameOf(rows, id))) : undefined}
+          key={ahead.occurrence.recurrenceId}
+          title={sayMoment(ahead.occurrence.at, now, house.zone)}
+          sub={ahead.assigned.personIds.length > 0 ? together(ahead.assigned.personIds.map((id) => nameOf(rows, id))) : undefined}
+          onPress={() => setOpened(ahead)}
         />
       ))}
+      {opened ? <OccurrenceSheet ahead={opened} onClose={() => setOpened(null)} /> : null}
     </>
   );
 }

@@ -1,29 +1,73 @@
-import { BadRule, daysOffOf, occurrences, type ChoreHouse } from '@kotiva/core';
+import {
+  BadRule,
+  calendarDateOf,
+  changedFrom,
+  choreFault,
+  exceptionsAfter,
+  nextTurnsIf,
+  parseRRule,
+  saidOf,
+  type Ahead,
+  type ChoreHouse,
+  type Exception,
+  type MemoryRows,
+  type Said,
+  type Series,
+} from '@kotiva/core';
 import { View } from 'react-native';
+import { useNow, usePlace } from '@/store/store.ts';
 import { Txt } from '@/ui';
-import { t } from '@/words';
+import { t, together } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
+import { sayReason } from '@/words/problems.ts';
 import { sayRule } from '@/words/rules.ts';
 import type { RuleSaid } from './rule-form.ts';
 
 const SHOWN = 6;
 
-export type Preview = { days: string[] } | { says: string };
+export type Preview = { next: Ahead[]; lost: Exception[] } | { says: string };
 
-/** The next six of a rule, or what is wrong with it. */
-export function previewOf(said: RuleSaid, offDay: 'keep' | 'before' | 'after', house: ChoreHouse): Preview {
-  if (said.rrule === null) return { days: [said.dtstart] };
+/** What is there already, and from which of its occurrences or days it is changed. */
+export interface Changing {
+  series: Series;
+  from: string;
+}
+
+/** The next six of a chore as it would be, or what is wrong with its rule; and the exceptions that could not be kept. */
+export function previewOf(said: RuleSaid & Said, changing: Changing | null, rows: MemoryRows, house: ChoreHouse): Preview {
+  const fault = faultOfRule(said);
+  if (fault) return { says: fault };
+  const fields = saidOf(said);
+  const next = { ...PREVIEWED, ...(changing ? changedFrom(changing.series, changing.from, fields, rows, house) : fields) } as Series;
+  const { kept, lost } = changing ? exceptionsAfter(changing.series, changing.from, next, rows, house) : { kept: [], lost: [] };
+  const coming = nextTurnsIf(next, kept, SHOWN, rows, house);
+  return coming.length > 0 ? { next: coming, lost } : { says: t('reason.never-occurs') };
+}
+
+/** As usual, and with an id nothing else has. */
+const PREVIEWED = { id: 'preview', turn: 'fixed', personIds: [], offDay: 'keep', effort: null, endsBefore: null, followsId: null, stamps: {}, seq: 0 };
+
+function faultOfRule({ rrule, afterDone }: RuleSaid): string | null {
   try {
-    const days = [...occurrences({ ...said, offDay, zone: house.zone, daysOff: daysOffOf(house) }, { limit: SHOWN })].map(({ at }) => at);
-    return days.length > 0 ? { days } : { says: t('reason.never-occurs') };
+    if (rrule !== null) parseRRule(rrule);
+    const fault = choreFault({ rrule, afterDone });
+    return fault ? sayReason({ code: fault, params: {} }) : null;
   } catch (error) {
-    if (error instanceof BadRule) return { says: error.message };
+    if (error instanceof BadRule) return error.message;
     throw error;
   }
 }
 
-/** The rule as a sentence, and the days it means: seen before anything is saved. */
-export function RulePreview({ said, offDay, preview }: { said: RuleSaid; offDay: 'keep' | 'before' | 'after'; preview: Preview }) {
+interface RulePreviewProps {
+  said: RuleSaid;
+  offDay: Series['offDay'];
+  preview: Preview;
+}
+
+/** The rule as a sentence, the days it means and whose each is: seen before anything is saved. */
+export function RulePreview({ said, offDay, preview }: RulePreviewProps) {
+  const { rows, house } = usePlace();
+  const today = calendarDateOf(useNow(), house.zone);
   if ('says' in preview) {
     return (
       <Txt role="alert" tone="late">
@@ -36,10 +80,40 @@ export function RulePreview({ said, offDay, preview }: { said: RuleSaid; offDay:
     <View className="gap-1" aria-live="polite">
       <Txt face="bold">{sentence.charAt(0).toUpperCase() + sentence.slice(1)}</Txt>
       <Txt size={15} tone="muted">
-        {t('rule.next', {
-          days: preview.days.map((day) => `${dayMonth(day)}${day.length > 10 && said.rrule?.includes('HOUR') ? ` ${day.slice(11, 16)}` : ''}`).join(' · '),
-        })}
+        {t('rule.next', { days: sayNext(preview.next, today, rows).join(' · ') })}
       </Txt>
+      <Lost of={preview.lost} />
     </View>
   );
+}
+
+/** Exceptions that a change can't keep, named before it is done. */
+export const Lost = ({ of }: { of: readonly Exception[] }) =>
+  of.length === 0 ? null : (
+    <Txt size={15} tone="waits">
+      {t('rule.lost', { count: of.length, which: together(of.slice(0, SHOWN).map(sayException)) })}
+    </Txt>
+  );
+
+/** "Fri 4 Dec Petri", with the year where it is another than that of the one before, and the hour where one day has several. */
+export function sayNext(next: readonly Ahead[], today: string, rows: MemoryRows): string[] {
+  return next.map(({ series, occurrence: { at }, assigned }, nth) => {
+    const before = next[nth - 1]?.occurrence.at ?? today;
+    const year = at.slice(0, 4) === before.slice(0, 4) ? '' : ` ${at.slice(0, 4)}`;
+    const hour = at.length > 10 && series.rrule?.includes('HOUR') ? ` ${at.slice(11, 16)}` : '';
+    const isOwnTurn = assigned.turn.kind === 'turns' || assigned.turn.kind === 'given';
+    const who = isOwnTurn ? assigned.personIds.map((id) => nameOf(id, rows)).join(', ') : assigned.turn.kind === 'nobody' ? t('rule.nobodyThen') : '';
+    return [`${dayMonth(at)}${year}${hour}`, who].filter(Boolean).join(' ');
+  });
+}
+
+function nameOf(id: string, rows: MemoryRows): string {
+  const person = rows.get('person', id);
+  return typeof person === 'string' ? '' : person.name;
+}
+
+/** "Fri 11 Dec, left out". */
+function sayException({ recurrenceId, at, skipped }: Exception): string {
+  const date = dayMonth(recurrenceId);
+  return skipped ? t('rule.lost.skipped', { date }) : at !== null ? t('rule.lost.moved', { date, to: dayMonth(at) }) : t('rule.lost.given', { date });
 }

@@ -1,4 +1,4 @@
-import { holderOf, missedBefore, type Item, type MemoryRows } from '@kotiva/core';
+import { holderOf, missedBefore, type Item, type MemoryRows, type Turn } from '@kotiva/core';
 import { usePlace } from '@/store/store.ts';
 import { Txt } from '@/ui';
 import { t, together } from '@/words';
@@ -17,16 +17,17 @@ export function ChoreLines({ item }: { item: Item }) {
   ));
 }
 
+/** Of one that is there. */
+const sayTurn = (item: Item, rows: MemoryRows): string | null => sayAssigned(item.turn, holderOf(item, rows), rows);
+
 /** "Eetu: 95 min in four weeks, the least of those able." Null: it goes without saying. */
-export function sayTurn(item: Item, rows: MemoryRows): string | null {
-  const { turn } = item;
+export function sayAssigned(turn: Turn | null, holder: string | null, rows: MemoryRows): string | null {
   if (turn === null || turn.kind === 'fixed') return null;
   if (turn.kind === 'nobody') return t('turn.nobody');
   const nameOf = (id: string): string => {
     const person = rows.get('person', id);
     return typeof person === 'string' ? '' : person.name;
   };
-  const holder = holderOf(item, rows);
   const name = holder === null ? '' : nameOf(holder);
   if (turn.kind === 'given') return turn.countsFor === null ? t('turn.given', { name }) : t('turn.swapped', { name, with: nameOf(turn.countsFor) });
   if (turn.kind === 'fair') return t('turn.least', { name, minutes: turn.minutes ?? 0 });

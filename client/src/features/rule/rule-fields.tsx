@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { Field, LabelledChoice, LabelledToggles, MomentInput } from '@/ui';
 import { t } from '@/words';
-import { weekdayChoices } from '@/words/rules.ts';
-import { KINDS, type RuleForm, type Weekday } from './rule-form.ts';
+import { ordinal, sayShortOnly, weekdayChoices } from '@/words/rules.ts';
+import { KINDS, NTHS, shortDay, withDate, withKind, withWeekdays, type RuleForm } from './rule-form.ts';
 
 interface RuleFieldsProps {
   form: RuleForm;
@@ -18,7 +18,7 @@ export function RuleFields({ form, onChange }: RuleFieldsProps) {
         label={t('rule.kind')}
         value={form.kind}
         options={KINDS.map((value) => ({ value, words: t(`rule.kind.${value}`) }))}
-        onChange={(kind) => set({ kind })}
+        onChange={(kind) => onChange(withKind(form, kind))}
       />
       {form.kind === 'typed' ? (
         <Field
@@ -34,7 +34,7 @@ export function RuleFields({ form, onChange }: RuleFieldsProps) {
         </View>
       )}
       {form.kind === 'weeks' ? (
-        <LabelledToggles label={t('rule.onDays')} on={form.weekdays} options={weekdayChoices()} onChange={(on) => set({ weekdays: on as Weekday[] })} />
+        <LabelledToggles label={t('rule.onDays')} on={form.weekdays} options={weekdayChoices()} onChange={(on) => onChange(withWeekdays(form, on))} />
       ) : null}
       {form.kind === 'months' ? <OnDay form={form} onChange={onChange} /> : null}
       {form.kind === 'after' ? (
@@ -52,7 +52,7 @@ export function RuleFields({ form, onChange }: RuleFieldsProps) {
         </View>
       ) : null}
       <View className="flex-row flex-wrap gap-3">
-        <MomentInput label={t('rule.first')} kind="date" value={form.date} onChange={(date) => set({ date })} />
+        <MomentInput label={t('rule.first')} kind="date" value={form.date} onChange={(date) => onChange(withDate(form, date))} />
         {form.kind === 'hours' && form.hoursFrom !== '' ? null : (
           <MomentInput label={t('due.hour')} kind="time" value={form.time} onChange={(time) => set({ time })} />
         )}
@@ -62,15 +62,46 @@ export function RuleFields({ form, onChange }: RuleFieldsProps) {
 }
 
 function OnDay({ form, onChange }: RuleFieldsProps) {
-  const day = Number(form.date.slice(8, 10));
-  const choices = (['day', 'dayOrLast', 'last', 'weekday', 'workday'] as const).filter((one) => one !== 'dayOrLast' || day > 28);
+  const short = shortDay(form);
   return (
-    <LabelledChoice
-      label={t('rule.onDay')}
-      value={form.on}
-      options={choices.map((value) => ({ value, words: t(`rule.on.${value}`) }))}
-      onChange={(on) => onChange({ ...form, on })}
-    />
+    <>
+      <LabelledChoice
+        label={t('rule.onDay')}
+        value={form.on}
+        options={(['day', 'last', 'weekday', 'workday'] as const).map((value) => ({
+          value,
+          words: t(`rule.on.${value}`, { day: ordinal(Number(form.date.slice(8, 10)) || 1) }),
+        }))}
+        onChange={(on) => onChange({ ...form, on })}
+      />
+      {short === null ? null : (
+        <LabelledChoice
+          label={t('rule.asks31', { day: ordinal(short) })}
+          value={form.short}
+          options={[
+            { value: 'orLast', words: t('rule.short.orLast', { day: ordinal(short) }) },
+            { value: 'only', words: sayShortOnly(short) },
+          ]}
+          onChange={(answer) => onChange({ ...form, short: answer })}
+        />
+      )}
+      {form.on === 'weekday' ? (
+        <>
+          <LabelledChoice
+            label={t('rule.which')}
+            value={form.nth}
+            options={NTHS.map((value) => ({ value, words: value === '-1' ? t('rule.which.last') : ordinal(Number(value)) }))}
+            onChange={(nth) => onChange({ ...form, nth, proposed: false })}
+          />
+          <LabelledChoice
+            label={t('rule.whichDay')}
+            value={form.nthDay}
+            options={weekdayChoices()}
+            onChange={(nthDay) => onChange({ ...form, nthDay, proposed: false })}
+          />
+        </>
+      ) : null}
+    </>
   );
 }
 

@@ -1,18 +1,27 @@
-import { NO_RULE, formatRRule, parseRRule, WEEKDAYS, type Series } from '@kotiva/core';
+import { dayOrLast, NO_RULE, formatRRule, parseRRule, WEEKDAYS, type Series } from '@kotiva/core';
 
 /** The plain choices a rule is built from, and the rule they mean. */
 
 export const KINDS = ['days', 'weeks', 'months', 'years', 'hours', 'after', 'typed'] as const;
 export type Kind = (typeof KINDS)[number];
 export type Weekday = (typeof WEEKDAYS)[number];
+export const NTHS = ['1', '2', '3', '4', '-1'] as const;
+export type Nth = (typeof NTHS)[number];
 
 export interface RuleForm {
   kind: Kind;
   /** As typed. */
   every: string;
   weekdays: Weekday[];
-  /** Of months: the day of the first, that day or the last, the last day, the nth weekday, or the last workday. */
-  on: 'day' | 'dayOrLast' | 'last' | 'weekday' | 'workday';
+  /** The weekdays, and which of the month, are those of the first day: they follow it until some are chosen. */
+  proposed: boolean;
+  /** Of months: the day of the first, the last day, a weekday, or the last workday. */
+  on: 'day' | 'last' | 'weekday' | 'workday';
+  /** Of a day some months don't have: nothing in those, or their last day; null: not said yet. */
+  short: 'only' | 'orLast' | null;
+  /** Of a weekday of the month: which of them, and which day. */
+  nth: Nth;
+  nthDay: Weekday;
   /** Of `hours`: the first and the last of a day, `08:00`; both empty: round the clock. */
   hoursFrom: string;
   hoursTo: string;
@@ -31,8 +40,10 @@ export type RuleSaid = Pick<Series, 'rrule' | 'afterDone' | 'dtstart'>;
 export const newForm = (date: string, time: string): RuleForm => ({
   kind: 'weeks',
   every: '1',
-  weekdays: [WEEKDAYS[weekdayOf(date) - 1]!],
+  ...proposedFor(date),
+  proposed: true,
   on: 'day',
+  short: null,
   hoursFrom: '',
   hoursTo: '',
   unit: 'W',
@@ -44,16 +55,45 @@ export const newForm = (date: string, time: string): RuleForm => ({
   times: '10',
 });
 
+function proposedFor(date: string): Pick<RuleForm, 'weekdays' | 'nth' | 'nthDay'> {
+  const day = WEEKDAYS[weekdayOf(date) - 1]!;
+  const nth = Math.ceil(Number(date.slice(8, 10)) / 7);
+  return { weekdays: [day], nthDay: day, nth: isLastWeek(date) ? '-1' : (String(nth) as Nth) };
+}
+
+/** Another way of coming back begins plainly: "every 3" of days is not meant of years. */
+export const withKind = (form: RuleForm, kind: Kind): RuleForm => (kind === form.kind ? form : { ...form, kind, every: '1' });
+
+/** What is proposed follows the first day. */
+export const withDate = (form: RuleForm, date: string): RuleForm => ({
+  ...form,
+  date,
+  ...(form.proposed && /^\d{4}-\d\d-\d\d$/.test(date) ? proposedFor(date) : {}),
+});
+
+/** The first one chosen takes the place of the one proposed. */
+export function withWeekdays(form: RuleForm, on: readonly string[]): RuleForm {
+  const added = on.filter((day) => !form.weekdays.includes(day as Weekday)) as Weekday[];
+  return { ...form, proposed: false, weekdays: form.proposed && added.length > 0 ? added : (on as Weekday[]) };
+}
+
+/** The day of the month that some months don't have; null: all have it, or none was said. */
+export function shortDay({ kind, on, date }: RuleForm): number | null {
+  const day = Number(date.slice(8, 10));
+  return kind === 'months' && on === 'day' && day > 28 ? day : null;
+}
+
 const weekdayOf = (date: string): number => new Date(`${date}T00:00:00Z`).getUTCDay() || 7;
 
 /** What is wrong with a form, as a key of the catalogue; null: it says a rule. */
 export function faultOf(
   form: RuleForm,
-): 'rule.badEvery' | 'rule.noWeekday' | 'rule.noDate' | 'rule.badHours' | 'rule.badTimes' | 'rule.endsBefore' | 'rule.nothingTyped' | null {
+): 'rule.badEvery' | 'rule.noWeekday' | 'rule.noDate' | 'rule.badHours' | 'rule.badTimes' | 'rule.endsBefore' | 'rule.nothingTyped' | 'rule.saysShort' | null {
   if (!/^\d{4}-\d\d-\d\d$/.test(form.date)) return 'rule.noDate';
   if (form.kind === 'typed') return form.typed.trim() === '' ? 'rule.nothingTyped' : null;
   if (!/^[1-9]\d{0,2}$/.test(form.every.trim())) return 'rule.badEvery';
   if (form.kind === 'weeks' && form.weekdays.length === 0) return 'rule.noWeekday';
+  if (shortDay(form) !== null && form.short === null) return 'rule.saysShort';
   if (form.kind === 'hours' && (form.hoursFrom !== '' || form.hoursTo !== '') && (form.hoursFrom === '' || form.hoursTo <= form.hoursFrom))
     return 'rule.badHours';
   if (form.kind === 'after' || form.end === 'never') return null;
@@ -94,14 +134,15 @@ function withinDay({ hoursFrom, hoursTo }: RuleForm, every: number): Pick<typeof
 const FREQ = { days: 'DAILY', weeks: 'WEEKLY', months: 'MONTHLY', years: 'YEARLY', hours: 'HOURLY' } as const;
 const every = (weekday: number) => ({ weekday, nth: 0 });
 
-function partsOf({ kind, weekdays, on, date }: RuleForm): Partial<typeof NO_RULE> {
+function partsOf(form: RuleForm): Partial<typeof NO_RULE> {
+  const { kind, weekdays, on, date } = form;
   const day = Number(date.slice(8, 10));
   if (kind === 'weeks') return { byDay: WEEKDAYS.flatMap((name, nth) => (weekdays.includes(name) ? [every(nth + 1)] : [])) };
   if (kind !== 'months') return {};
   if (on === 'last') return { byMonthDay: [-1] };
-  if (on === 'dayOrLast') return { byMonthDay: Array.from({ length: day - 27 }, (_, nth) => 28 + nth), bySetPos: [-1] };
-  if (on === 'weekday') return { byDay: [{ weekday: weekdayOf(date), nth: day > 28 || isLastWeek(date) ? -1 : Math.ceil(day / 7) }] };
+  if (on === 'weekday') return { byDay: [{ weekday: WEEKDAYS.indexOf(form.nthDay) + 1, nth: Number(form.nth) }] };
   if (on === 'workday') return { byDay: [1, 2, 3, 4, 5].map(every), bySetPos: [-1] };
+  if (form.short === 'orLast' && shortDay(form) !== null) return { byMonthDay: dayOrLast(day), bySetPos: [-1] };
   return { byMonthDay: [day] };
 }
 
@@ -124,13 +165,21 @@ export function formOf({ rrule, afterDone, dtstart }: RuleSaid): RuleForm {
   const hours = { ...form, ...end, ...hoursOf(rule) };
   if (hours.kind === 'hours' && ruleOf(hours).rrule === formatRRule(rule)) return hours;
   if (!kind) return typed;
-  for (const on of kind === 'months' ? (['day', 'last', 'dayOrLast', 'weekday', 'workday'] as const) : (['day'] as const)) {
-    const weekdays = rule.byDay.map(({ weekday }) => WEEKDAYS[weekday - 1]!);
-    const tried: RuleForm = { ...form, ...end, kind, on, every: String(rule.interval), weekdays: weekdays.length > 0 ? weekdays : form.weekdays };
-    if ((on !== 'dayOrLast' || Number(form.date.slice(8)) > 28) && sameRule(ruleOf(tried).rrule!, rrule!, dtstart)) return tried;
-  }
+  const said = { ...form, ...end, kind, proposed: false, every: String(rule.interval), ...daysOf(rule, form) };
+  for (const tried of kind === 'months' ? monthlyForms(said) : [said]) if (sameRule(ruleOf(tried).rrule!, rrule!, dtstart)) return tried;
   return typed;
 }
+
+function daysOf({ byDay }: ReturnType<typeof parseRRule>, form: RuleForm): Pick<RuleForm, 'weekdays' | 'nth' | 'nthDay'> {
+  const weekdays = byDay.map(({ weekday }) => WEEKDAYS[weekday - 1]!);
+  const nth = NTHS.find((one) => Number(one) === byDay[0]?.nth) ?? form.nth;
+  return { weekdays: weekdays.length > 0 ? weekdays : form.weekdays, nth, nthDay: weekdays[0] ?? form.nthDay };
+}
+
+const monthlyForms = (form: RuleForm): RuleForm[] => [
+  ...(['only', 'orLast'] as const).map((short) => ({ ...form, on: 'day' as const, short })),
+  ...(['last', 'weekday', 'workday'] as const).map((on) => ({ ...form, on })),
+];
 
 /** The first and last hour of a rule of hours of a day, and how far apart they are. */
 function hoursOf({ freq, byHour, byMinute }: ReturnType<typeof parseRRule>): Partial<RuleForm> {
