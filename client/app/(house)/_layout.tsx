@@ -1,5 +1,5 @@
 import { Slot } from 'expo-router';
-import { FirstHouseScreen, SignInScreen, useSession } from '@/features/account';
+import { EndedScreen, FirstHouseScreen, SignInScreen, useSession } from '@/features/account';
 import { Shell } from '@/features/shell';
 import { LiveHouseProvider } from '@/store/live-house.tsx';
 
@@ -9,6 +9,7 @@ export default function HouseLayout() {
   if (standing.state === 'asking') return null;
   if (standing.state === 'out') return <SignInScreen signedOut={standing.why === 'signed-out'} />;
   const { me, houseId } = standing;
+  if (standing.ended !== undefined) return <EndedScreen house={standing.ended} />;
   if (!houseId) return <FirstHouseScreen />;
   return (
     <LiveHouseProvider key={`${me.account.id} ${houseId}`} accountId={me.account.id} houseId={houseId} onLost={lost}>

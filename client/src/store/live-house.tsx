@@ -109,7 +109,8 @@ export function useGive(): Give {
   return useCallback<Give>(
     (name, payload, { words, undo = false, offer, ownRefusal = false, instead } = {}) => {
       const given = house.give(name, payload);
-      const say = (what: string, offered: Said['offer'], tone: Said['tone']) => void store.dispatch(said({ words: what, offer: offered, tone }));
+      const say = (what: string, offered: Said['offer'], tone: Said['tone']) =>
+        void store.dispatch(said({ words: what, offer: offered, tone, by: given.id ?? undefined }));
       if (given.refused) {
         if (!ownRefusal) say(sayReason(given.refused), instead?.(given.refused) ?? null, 'refused');
         return given.refused;

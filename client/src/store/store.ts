@@ -12,6 +12,8 @@ export interface Said {
   words: string;
   offer: { words: string; give: readonly { name: CommandName; payload: unknown }[] } | null;
   tone: 'plain' | 'refused';
+  /** The command it is said of: refused by the server, it is no longer so. */
+  by?: string;
 }
 const saidSlice = createSlice({
   name: 'said',
@@ -20,6 +22,7 @@ const saidSlice = createSlice({
     said: (_state, { payload }: PayloadAction<Said>) => payload,
     quiet: () => null,
   },
+  extraReducers: (builder) => builder.addCase(houseSlice.actions.refused, (state, { payload }) => (state?.by === payload.id ? null : state)),
 });
 
 /** The person the screen is narrowed to by the people strip. */

@@ -1,3 +1,4 @@
+import Again from 'lucide-react-native/icons/repeat';
 import Anchor from 'lucide-react-native/icons/anchor';
 import Arrange from 'lucide-react-native/icons/arrow-down-wide-narrow';
 import Bed from 'lucide-react-native/icons/bed-double';
@@ -31,6 +32,7 @@ import { ink, personInk, type Token } from './tokens.ts';
 import type { Colour } from '@kotiva/core';
 
 const ICONS = {
+  again: Again,
   anchor: Anchor,
   arrange: Arrange,
   bed: Bed,

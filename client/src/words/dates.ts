@@ -76,7 +76,7 @@ export function usualMoments(now: string, zone: string): UsualMoment[] {
     { key: 'friday', words: dayMonth(friday), moment: friday },
     { key: 'monday', words: dayMonth(monday), moment: monday },
   ];
-  return usual.filter((one, index) => usual.findIndex((other) => other.moment === one.moment) === index);
+  return usual.filter((one, index) => usual.findIndex((other) => other.moment === one.moment) === index).sort((a, b) => (a.moment < b.moment ? -1 : 1));
 }
 
 /** The weeks of a month, `2026-11`, from Monday. */

@@ -37,6 +37,6 @@ function sayValue(value: Reason['params'][string]): string | number {
 
 /** What is said of an accepted command, or null when it goes without saying. */
 export function sayNote({ code, params }: Note): string | null {
-  const key = `note.${code}`;
+  const key = code === 'left-alone' && params.title === '' ? 'note.left-alone-unnamed' : `note.${code}`;
   return hasWord(key) ? t(key, slotsOf(params)) : null;
 }

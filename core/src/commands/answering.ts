@@ -7,7 +7,7 @@ import type { Deciding } from './deciding.ts';
 import { tellingOfCompletion } from './completion.ts';
 import { commandKind } from './kind.ts';
 import { completePart } from './checking.ts';
-import { needOwnPart, partId, readTold, signOfLife } from './parts.ts';
+import { ASKS_TO_LOOK, needOwnPart, partId, readTold, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
 
 const OWN = z.object({ item: Id });
@@ -30,7 +30,7 @@ function answer(item: Item, standing: Standing, d: Deciding): Part {
 
 const givers = (part: Part): string[] => [...new Set([part.giverId, part.originId])].filter((id) => id !== null);
 
-/** The person has opened it: unseen becomes seen, what was told of it is read, nothing else. */
+/** The person has opened it: unseen becomes seen, what only asked to be looked at is read, nothing else. */
 export const see = commandKind({
   name: 'part.see',
   payload: OWN,
@@ -38,7 +38,7 @@ export const see = commandKind({
   decide({ item }, d) {
     const part = needOwnPart(item, d);
     if (part.seenAt === null) d.set('part', part.id, { seenAt: d.now });
-    readTold(item, d);
+    readTold(item, d, ASKS_TO_LOOK);
   },
 });
 

@@ -1,7 +1,9 @@
-import { firstCompleted, isDone } from '../followup/standing.ts';
+import { firstCompleted, isDone, openParts } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
 import { bringNext, takeNextBack } from './appearing.ts';
 import type { Deciding } from './deciding.ts';
+import { footingsOnItem } from './may.ts';
 
 /**
  * Does something to the parts of an item and tells whoever waits for it if that completed or reopened the item:
@@ -30,7 +32,30 @@ function telling(item: Item, d: Deciding, change: () => void): 'opened' | 'close
     if (after) d.tell(personId, 'completed', item.id, { title: item.title });
     else if (wasToldDone(personId, item, d)) d.tell(personId, 'reopened', item.id, { title: item.title });
   }
+  if (after) askForWhole(item, d);
   return after ? 'closed' : 'opened';
+}
+
+/** The last step is done: whoever did it is asked about the whole where they did it; if they can't say, whoever can is told. */
+function askForWhole(step: Item, d: Deciding): void {
+  const whole = step.parentId === null ? undefined : d.find('item', step.parentId);
+  if (!whole || whole.removedAt !== null) return;
+  const parts = d.by('part', 'itemId', whole.id);
+  const isOpen = (one: Item): boolean => one.removedAt === null && !isDone(one, d.by('part', 'itemId', one.id));
+  if (isDone(whole, parts) || d.by('item', 'parentId', whole.id).some(isOpen)) return;
+  const able = whoMaySay(whole, openParts(parts), d);
+  if (d.actorOrNull && able.has(d.actorOrNull.id)) return;
+  for (const personId of able) d.tell(personId, 'last-step', whole.id, { title: whole.title });
+}
+
+/** Who has it; of what nobody has, whose list or pile it lies in, and the actor if they may check there. */
+function whoMaySay(item: Item, open: readonly Part[], d: Deciding): Set<string> {
+  const holders = open.flatMap(({ personId }) => personId ?? []);
+  if (holders.length > 0) return new Set(holders);
+  const owner = item.listId === null ? item.makerId : d.find('list', item.listId)?.ownerId;
+  const able = new Set(owner === undefined ? [] : [owner]);
+  if (d.actorOrNull && footingsOnItem(item, d.actorOrNull, d).some((footing) => footing !== 'view' && footing !== 'own-part')) able.add(d.actorOrNull.id);
+  return able;
 }
 
 const wasToldDone = (personId: string, item: Item, d: Deciding): boolean =>

@@ -205,3 +205,94 @@ test('passing on keeps the chain: the first person still follows it, the first g
   expect(w.told('Eetu')).toContain('completed');
   expect(w.refused('Noor', 'part.passOn', { item: jackets, from: w.person('Noor'), to: w.person('Leila') }).code).toBe('not-allowed');
 });
+
+describe('a day that comes with a handover', () => {
+  function leaves() {
+    const { w, list } = boathouse();
+    const item = w.item('Aino', 'Rake the leaves', { list, persons: [w.person('Leila')], plan: '2026-11-27T16:00' });
+    return { w, item };
+  }
+
+  test('is its giver’s too; moved by the person it stays so', () => {
+    const { w, item } = leaves();
+    expect(w.part(item, 'Leila')).toMatchObject({ plan: '2026-11-27T16:00', planGiverId: w.person('Aino') });
+    w.must('Leila', 'part.plan', { items: [item], plan: '2026-11-28' });
+    expect(w.part(item, 'Leila')).toMatchObject({ plan: '2026-11-28', planGiverId: w.person('Aino'), lastSignAt: w.now });
+  });
+
+  test('one of one’s own making is nobody else’s', () => {
+    const { w, jackets } = boathouse();
+    hand(w, jackets, ['Leila']);
+    w.must('Leila', 'part.plan', { items: [jackets], plan: '2026-11-28' });
+    expect(w.part(jackets, 'Leila').planGiverId).toBeNull();
+    const own = w.item('Leila', 'Her own', { plan: '2026-11-28' });
+    expect(w.part(own, 'Leila').planGiverId).toBeNull();
+  });
+
+  test('goes along when it is passed on, and ends when it is taken back', () => {
+    const { w, item } = leaves();
+    w.must('Aino', 'part.passOn', { item, from: w.person('Leila'), to: w.person('Noor') });
+    expect(w.part(item, 'Noor')).toMatchObject({ plan: '2026-11-27T16:00', planGiverId: w.person('Aino') });
+    w.must('Aino', 'part.takeBack', { item, persons: [w.person('Noor')] });
+    hand(w, item, ['Noor']);
+    expect(w.part(item, 'Noor')).toMatchObject({ plan: null, planGiverId: null });
+  });
+
+  test('is set later by who gave it, and by nobody else; the person is told from what to what', () => {
+    const { w, item } = leaves();
+    expect(w.refused('Noor', 'part.planFor', { item, person: w.person('Leila'), plan: '2026-11-30' }).code).toBe('not-allowed');
+    w.must('Aino', 'part.planFor', { item, person: w.person('Leila'), plan: '2026-11-30' });
+    const notice = w.rows.by('notice', 'personId', w.person('Leila')).find(({ kind }) => kind === 'changed')!;
+    expect(notice.params).toMatchObject({ field: 'plan', from: '2026-11-27T16:00', to: '2026-11-30' });
+    expect(w.refused('Aino', 'part.planFor', { item, person: w.person('Leila'), plan: '2026-11-31' as string }).code).toBe('malformed');
+  });
+});
+
+test('passed on by the giver, who had it is told where it went', () => {
+  const { w, jackets } = boathouse();
+  hand(w, jackets, ['Leila']);
+  w.must('Aino', 'part.passOn', { item: jackets, from: w.person('Leila'), to: w.person('Noor') });
+  expect(w.told('Leila')).toEqual(['handed', 'passed']);
+  expect(w.told('Noor')).toEqual(['handed']);
+});
+
+test.each<[string, (w: World, item: string) => void, object]>([
+  ['the deadline', (w, item) => void w.must('Aino', 'item.setDue', { item, due: '2026-11-30' }), { field: 'due', from: '2026-11-27', to: '2026-11-30' }],
+  ['the title', (w, item) => void w.must('Aino', 'item.change', { item, title: 'Jackets' }), { field: 'title', from: 'Check the life jackets', to: 'Jackets' }],
+  ['the second look', (w, item) => void w.must('Aino', 'item.change', { item, confirm: true }), { field: 'confirm', from: false, to: true }],
+])('what was changed is said with the notice: %s', (_name, change, params) => {
+  const { w, jackets } = boathouse();
+  hand(w, jackets, ['Leila'], { due: '2026-11-27' });
+  change(w, jackets);
+  expect(w.rows.by('notice', 'personId', w.person('Leila')).find(({ kind }) => kind === 'changed')!.params).toMatchObject(params);
+});
+
+describe('the last step', () => {
+  function opening() {
+    const { w, list } = boathouse();
+    const item = w.item('Aino', 'Open the boathouse', { list, persons: [w.person('Eetu')] });
+    const step = w.item('Aino', 'Sweep it', { parent: item });
+    hand(w, step, ['Leila']);
+    return { w, item, step };
+  }
+
+  test('ticked by who sees only that: whoever has the whole is asked about it', () => {
+    const { w, step } = opening();
+    w.must('Leila', 'part.checkOff', { item: step, person: w.person('Leila') });
+    expect(w.told('Eetu')).toEqual(['handed', 'last-step']);
+  });
+
+  test('ticked by who has the whole: they are asked on the screen, nobody is told', () => {
+    const { w, item, step } = opening();
+    hand(w, item, ['Leila']);
+    w.must('Leila', 'part.checkOff', { item: step, person: w.person('Leila') });
+    expect(w.told('Eetu')).toEqual(['handed']);
+  });
+
+  test('while another step is open nobody is asked', () => {
+    const { w, item, step } = opening();
+    w.item('Aino', 'Hang the keys', { parent: item });
+    w.must('Leila', 'part.checkOff', { item: step, person: w.person('Leila') });
+    expect(w.told('Eetu')).toEqual(['handed']);
+  });
+});

@@ -46,7 +46,8 @@ export const changeItem = commandKind({
       if (value === undefined || value === item[field]) continue;
       d.enter('item.change', { itemId }, field === 'notes' ? { field } : { field, from: item[field], to: value });
     }
-    if ((fields.title !== undefined && fields.title !== item.title) || (fields.confirm !== undefined && fields.confirm !== item.confirm)) tellHolders(item, d);
+    const told = (['title', 'confirm'] as const).find((field) => fields[field] !== undefined && fields[field] !== item[field]);
+    if (told) tellHolders(item, told, d);
   },
 });
 
@@ -72,9 +73,12 @@ function withoutMarks(lines: string[]): string[] {
   return kept;
 }
 
-const tellHolders = (item: Item, d: Deciding): void => {
-  for (const part of countingParts(d.by('part', 'itemId', item.id))) d.tell(part.personId, 'changed', item.id, { title: d.need('item', item.id).title });
-};
+/** What was changed, and from what to what: a notice that only says that something was helps nobody. */
+function tellHolders(item: Item, field: 'due' | 'title' | 'confirm', d: Deciding): void {
+  const now = d.need('item', item.id);
+  const params = { title: now.title, field, from: item[field], to: now[field] };
+  for (const part of countingParts(d.by('part', 'itemId', item.id))) d.tell(part.personId, 'changed', item.id, params);
+}
 
 /** The deadline is never overwritten blindly: if somebody set it since it was seen, mine is refused and offered again. */
 export const setDue = commandKind({
@@ -90,7 +94,7 @@ export const setDue = commandKind({
     keepMoved(item, due, d);
     rearmAlarms(itemId, ['due'], d);
     noteIfPast(due, d);
-    tellHolders(item, d);
+    tellHolders(item, 'due', d);
     d.enter('item.change', { itemId }, { field: 'due', from: item.due, to: due });
   },
 });

@@ -128,3 +128,14 @@ describe('bundles, filing, removing', () => {
     expect(order).toEqual(['B', 'C', 'A']);
   });
 });
+
+test('a new owner is told, and so is the owner of a list that somebody restores', () => {
+  const w = new World();
+  w.join('Petri', 'manager');
+  const list = w.list('Aino', 'Quay', [['Petri', 'edit']]);
+  w.must('Aino', 'list.giveTo', { list, person: w.person('Petri') });
+  expect(w.told('Petri')).toEqual(['list-given']);
+  w.must('Aino', 'list.remove', { list });
+  w.must('Aino', 'list.remove', { list, removed: false });
+  expect(w.told('Petri')).toEqual(['list-given', 'list-back']);
+});

@@ -155,6 +155,7 @@ export const giveList = commandKind({
     putShare(listId, personId, null, d);
     d.set('list', listId, { ownerId: personId });
     putShare(listId, before, 'edit', d);
+    d.tell(personId, 'list-given', null, { title: list.name, list: listId });
     d.enter('list.giveTo', { listId }, { person: person.name });
   },
 });
@@ -178,7 +179,8 @@ export const removeList = commandKind({
     if (d.context.slice) return endToday(ending.filter(({ id }) => chores?.includes(id)), d); // prettier-ignore
     endToday(ending, d);
     if (!removed) resumeWith(list, d);
-    d.set('list', list, { removedAt: removed ? d.now : null });
+    const { ownerId, name } = d.set('list', list, { removedAt: removed ? d.now : null });
+    if (!removed) d.tell(ownerId, 'list-back', null, { title: name, list });
     d.enter(removed ? 'list.remove' : 'list.bringBack', { listId: list }, { name: d.need('list', list).name });
   },
 });

@@ -2,6 +2,7 @@ import { v5 } from 'uuid';
 import type { Part } from '../model/part.ts';
 import { countingParts } from '../followup/standing.ts';
 import { isHere, type Person } from '../model/person.ts';
+import type { NoticeKind } from '../model/said.ts';
 import type { Deciding } from './deciding.ts';
 import { refuse } from './reasons.ts';
 
@@ -93,9 +94,12 @@ export const hasCountingPart = (itemId: string, personId: string, d: Deciding): 
 /** Answering is a sign of life: it sets the count of unanswered nudges back. */
 export const signOfLife = (d: Deciding): Partial<Part> => ({ lastSignAt: d.now, unanswered: 0, seenAt: d.now });
 
-/** Whoever has seen or answered something need not be told of it any more: their notices about it are read. */
-export function readTold(itemId: string, d: Deciding): void {
+/** Whoever has answered something need not be told of it any more: their notices about it are read; or only those of some kinds. */
+export function readTold(itemId: string, d: Deciding, kinds?: readonly NoticeKind[]): void {
   for (const notice of d.by('notice', 'personId', d.actor.id)) {
-    if (notice.itemId === itemId && notice.readAt === null) d.set('notice', notice.id, { readAt: d.now });
+    if (notice.itemId === itemId && notice.readAt === null && (!kinds || kinds.includes(notice.kind))) d.set('notice', notice.id, { readAt: d.now });
   }
 }
+
+/** What only asks to be looked at. */
+export const ASKS_TO_LOOK: readonly NoticeKind[] = ['handed', 'nudge'];

@@ -85,3 +85,13 @@ test('only one’s own notices are read', () => {
   w.must('Leila', 'notice.read', { notices: [notice!.id] });
   expect(w.rows.get('notice', notice!.id)).toMatchObject({ readAt: w.now });
 });
+
+test('who spoke in a thread hears what comes after it, as long as they can see the item', () => {
+  const { w, list, item } = towels();
+  w.must('Eetu', 'comment.say', { item, text: 'Which ones?' });
+  w.must('Leila', 'comment.say', { item, text: 'The white ones' });
+  expect(w.told('Eetu')).toEqual(['comment']);
+  w.must('Aino', 'list.share', { list, person: w.person('Eetu'), access: null });
+  w.must('Leila', 'comment.say', { item, text: 'And the grey ones' });
+  expect(w.told('Eetu')).toEqual(['comment']);
+});

@@ -1,6 +1,8 @@
 import { v5 } from 'uuid';
 import * as z from 'zod/mini';
 import { footingsOnItem } from './may.ts';
+import type { Item } from '../model/item.ts';
+import { isHere } from '../model/person.ts';
 import { Id, Words } from '../model/row.ts';
 import { say } from './answering.ts';
 import { whoWaits } from './completion.ts';
@@ -28,11 +30,21 @@ export const sayComment = commandKind({
       d.set('part', part.id, { standing: 'needs-action' });
       d.tell(part.personId, 'answer', itemId, { title: item.title, text });
     }
-    for (const waiting of whoWaits(item, d)) d.tell(waiting, 'comment', itemId, { title: item.title, text });
-    for (const part of d.by('part', 'itemId', itemId))
-      if (part.takenBackAt === null && !answered.has(part.id)) d.tell(part.personId, 'comment', itemId, { title: item.title, text });
+    const holders = d.by('part', 'itemId', itemId).flatMap((part) => (part.takenBackAt === null && !answered.has(part.id) ? [part.personId] : []));
+    const hasAnswer = new Set(asked.map(({ personId }) => personId));
+    for (const personId of new Set([...whoWaits(item, d), ...holders, ...whoSpoke(item, d)]))
+      if (!hasAnswer.has(personId)) d.tell(personId, 'comment', itemId, { title: item.title, text });
   },
 });
+
+/** Whoever said or asked something in the thread hears what comes after it, while they can see the item. */
+function whoSpoke(item: Item, d: Deciding): string[] {
+  const authors = new Set(d.by('comment', 'itemId', item.id).flatMap(({ authorId, removedAt }) => (removedAt === null ? [authorId] : [])));
+  return [...authors].filter((id) => {
+    const person = d.find('person', id);
+    return person !== undefined && isHere(person) && footingsOnItem(item, person, d).length > 0;
+  });
+}
 
 export const watchId = (itemId: string, personId: string): string => v5(`watch:${personId}`, itemId);
 

@@ -113,3 +113,14 @@ describe('undoing the tick of a step', () => {
     expect(standing()).not.toBe('completed');
   });
 });
+
+test('what is left alone is named, also where the row has no name of its own', () => {
+  const w = new World();
+  w.join('Leila', 'helper');
+  const item = w.item('Aino', 'Towels', { persons: [w.person('Leila')] });
+  const { id } = w.must('Aino', 'part.planFor', { item, person: w.person('Leila'), plan: '2026-11-30' });
+  w.must('Leila', 'part.plan', { items: [item], plan: '2026-12-01' });
+  expect(w.must('Aino', 'undo', { command: id }).notes).toContainEqual(
+    expect.objectContaining({ code: 'left-alone', params: expect.objectContaining({ title: 'Towels' }) }),
+  );
+});

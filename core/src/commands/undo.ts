@@ -152,7 +152,17 @@ function restoreFields(noun: Noun, row: Row, before: Record<string, unknown>, co
     else if ((row as unknown as Record<string, unknown>)[field] !== value) others.push(field);
   }
   if (Object.keys(mine).length > 0) d.set(noun, row.id, mine as never);
-  if (others.length > 0) d.note('left-alone', { fields: others, title: (row as { title?: string }).title ?? '' });
+  if (others.length > 0) d.note('left-alone', { fields: others, title: nameOf(row, d) });
+}
+
+/** What a row is called, or what it belongs to is: a part, a reminder or a turn has no name of its own. */
+function nameOf(row: Row, d: Deciding): string {
+  const { title, name, itemId, seriesId, listId } = row as { title?: string; name?: string; itemId?: string; seriesId?: string; listId?: string };
+  const own = title ?? name;
+  if (own !== undefined) return own;
+  if (itemId) return d.find('item', itemId)?.title ?? '';
+  if (seriesId) return d.find('series', seriesId)?.title ?? '';
+  return listId ? (d.find('list', listId)?.name ?? '') : '';
 }
 
 const isHandover = (change: RecordedChange, part: Part): boolean => part.personId !== null && (change.before === null || 'givenAt' in change.before);

@@ -60,7 +60,7 @@ export const beginOccasion = commandKind({
   asks: (_payload, d) => [{ deed: 'self', is: d.actorOrNull !== null }],
   decide(occasion, d) {
     for (const alarm of d.all('alarm').filter((one) => waitsFor(one, occasion, d.actor.id))) {
-      if (isStillToDo(alarm, d.actor.id, d)) ring(alarm, d.now, {}, d);
+      if (isStillToDo(alarm, d.actor.id, d)) ring(alarm, d.now, occasion.kind === 'device' ? { device: occasion.device } : {}, d);
     }
   },
 });

@@ -180,12 +180,12 @@ describe('to sort', () => {
     expect(toSort(agenda('Aino'))).toEqual([]);
   });
 
-  test('what was handed over is to be sorted until it is answered, newest first', () => {
+  test('what was handed over is to be sorted until it is answered, oldest first', () => {
     const { w, agenda } = house();
     const first = w.item('Aino', 'First', { persons: [w.person('Leila')] });
     w.later(5);
     w.item('Aino', 'Second', { persons: [w.person('Leila')] });
-    expect(toSort(agenda('Leila')).map(({ item }) => item.title)).toEqual(['Second', 'First']);
+    expect(toSort(agenda('Leila')).map(({ item }) => item.title)).toEqual(['First', 'Second']);
     w.must('Leila', 'part.accept', { item: first });
     expect(toSort(agenda('Leila')).map(({ item }) => item.title)).toEqual(['Second']);
     expect(toSort(agenda('Aino'))).toEqual([]);

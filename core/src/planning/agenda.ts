@@ -1,3 +1,4 @@
+import { byPosition } from '../commands/position.ts';
 import type { DayParts } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
@@ -138,4 +139,7 @@ export function byDay(entries: readonly Placed[], tomorrow: string): { date: str
 
 /** What nobody has decided about yet: newest first. */
 export const toSort = (agenda: readonly Placed[]): Placed[] =>
-  agenda.filter((entry) => entry.toSort).sort((a, b) => ((a.part.givenAt ?? a.item.createdAt) > (b.part.givenAt ?? b.item.createdAt) ? -1 : 1));
+  agenda.filter((entry) => entry.toSort).sort((a, b) => byCode(cameAt(a), cameAt(b)) || byPosition(a.item, b.item));
+
+const cameAt = ({ item, part }: Placed): string => part.givenAt ?? item.createdAt;
+const byCode = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

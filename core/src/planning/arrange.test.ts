@@ -82,3 +82,12 @@ test('the whole house: everything open, whoever has it, but nothing to look thin
   w.must('Aino', 'list.file', { list: shop, filed: true });
   expect(titles(entries())).toEqual(['Item 10', 'item 9', 'In the pile']);
 });
+
+test('lists come in their own order, whatever letters that is written with', () => {
+  const w = new World();
+  const lists = ['One', 'Two', 'Three'].map((name) => w.list('Aino', name));
+  // keys before the first letter of the small ones: "Zz" lies before "a0"
+  for (const [nth, position] of ['a0', 'Zz', 'aZ'].entries()) w.rows.put('list', { ...w.rows.all('list').find(({ id }) => id === lists[nth])!, position });
+  const entries = lists.map((list) => ({ item: w.row(w.item('Aino', `In ${list}`, { list })), part: null }));
+  expect(groupBy(entries, 'list', w.rows).map(({ key }) => lists.indexOf(key!))).toEqual([1, 0, 2]);
+});

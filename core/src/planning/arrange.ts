@@ -36,26 +36,32 @@ export function sortBy<T extends Arrangeable>(entries: readonly T[], sorting: So
   return keyed.sort((a, b) => compareKeys(a.key, b.key)).map(({ entry }) => entry);
 }
 
-type SortKey = string | number | null;
+/** Words are compared as people read them, codes (days, hours, own order) by their characters. */
+type SortKey = { words: string } | { code: string } | number | null;
 
 const SORT_KEYS: Record<Exclude<Sorting, 'usual'>, (entry: Arrangeable, rows: ArrangeRows) => SortKey> = {
   // a day without an hour comes after the hours of that day
   due: ({ item }) => atTheEnd(item.due),
   plan: ({ part }) => atTheEnd(part?.plan ?? null),
-  title: ({ item }) => item.title,
-  tag: ({ item }, rows) => namesOfTags(item, rows)[0] ?? null,
+  title: ({ item }) => ({ words: item.title }),
+  tag: ({ item }, rows) => inWords(namesOfTags(item, rows)[0]),
   importance: ({ item }) => -item.importance,
 };
 
-const atTheEnd = (moment: string | null): SortKey => (moment !== null && moment.length === 10 ? `${moment}T24:00` : moment);
+const atTheEnd = (moment: string | null): SortKey => (moment === null ? null : { code: moment.length === 10 ? `${moment}T24:00` : moment });
+const inWords = (words: string | undefined): SortKey => (words === undefined ? null : { words });
 
 const collator = new Intl.Collator(undefined, { numeric: true, sensitivity: 'base' });
 
 function compareKeys(a: SortKey, b: SortKey): number {
   if (a === null || b === null) return a === b ? 0 : a === null ? 1 : -1;
-  if (typeof a === 'number' && typeof b === 'number') return a - b;
-  return collator.compare(String(a), String(b));
+  if (typeof a === 'number' || typeof b === 'number') return Number(a) - Number(b);
+  if ('words' in a && 'words' in b) return collator.compare(a.words, b.words);
+  const [one, other] = [codeOf(a), codeOf(b)];
+  return one < other ? -1 : one > other ? 1 : 0;
 }
+
+const codeOf = (key: { words: string } | { code: string }): string => ('code' in key ? key.code : key.words);
 
 const tagsOf = (item: Item, rows: ArrangeRows): Tag[] =>
   item.tagIds.map((id) => rows.get('tag', id)).filter((tag): tag is Tag => typeof tag !== 'string' && !tag.removedAt);
@@ -94,13 +100,13 @@ const GROUP_KEYS: Record<Group<unknown>['by'], (entry: Arrangeable, rows: Arrang
 };
 
 const HEADING_RANKS: Record<Group<unknown>['by'], (key: string, rows: ArrangeRows) => SortKey> = {
-  date: (date) => date,
-  list: (id, rows) => named(rows.get('list', id), ({ position }) => position),
-  person: (id, rows) => named(rows.get('person', id), ({ name }) => name),
-  tag: (id, rows) => named(rows.get('tag', id), ({ name }) => name),
+  date: (date) => ({ code: date }),
+  list: (id, rows) => named(rows.get('list', id), (list) => ({ code: `${list.position} ${list.id}` })),
+  person: (id, rows) => named(rows.get('person', id), ({ name }) => ({ words: name })),
+  tag: (id, rows) => named(rows.get('tag', id), ({ name }) => ({ words: name })),
 };
 
-const named = <R extends object>(row: R | 'absent' | 'not-held', rank: (row: R) => string): string | null => (typeof row === 'string' ? null : rank(row));
+const named = <R extends object>(row: R | 'absent' | 'not-held', rank: (row: R) => SortKey): SortKey => (typeof row === 'string' ? null : rank(row));
 
 /** The order of a list: as its items were placed. */
 export const inListOrder = <T extends Arrangeable>(entries: readonly T[]): T[] => [...entries].sort((a, b) => byPosition(a.item, b.item));

@@ -25,6 +25,24 @@ test('deadlines and own plans, each on its day; on one day once; of others only 
   expect(minutesOn(days('Aino').get('2026-12-10')!)).toBe(10);
 });
 
+test('a day that came with a handover stands in the giver’s calendar too, and moves there with the person', () => {
+  const { w, days, said } = house();
+  const leaves = w.item('Aino', 'Leaves', { persons: [w.person('Eetu')], plan: '2026-12-04T16:00' });
+  expect(said(days('Aino'))).toEqual(['04 16:00Leaves']);
+  expect(said(days('Eetu'))).toEqual(['04 16:00Leaves']);
+  expect(said(days('Aino', w.person('Eetu')))).toEqual(['04 16:00Leaves']);
+  w.must('Eetu', 'part.plan', { items: [leaves], plan: '2026-12-05' });
+  expect(said(days('Aino'))).toEqual(['05 Leaves']);
+});
+
+test('booked time stands for the minutes of what it is booked for', () => {
+  const { w, days } = house();
+  const jacket = w.item('Petri', 'Jackets', { due: '2026-12-10', effort: 40, persons: [w.person('Petri')] });
+  w.must('Petri', 'part.plan', { items: [jacket], plan: '2026-12-08' });
+  w.must('Petri', 'slot.book', { items: [jacket], start: '2026-12-08T16:00', minutes: 45 });
+  expect(['2026-12-08', '2026-12-10'].map((date) => minutesOn(days('Petri').get(date)!))).toEqual([45, 0]);
+});
+
 test('chores still to come with whose turn it would be; made, they stand there once, done ones last', () => {
   const { w, days, said } = house();
   const persons = ['Petri', 'Oona', 'Eetu'].map((name) => w.person(name));

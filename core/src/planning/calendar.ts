@@ -8,11 +8,18 @@ import { choresAhead, type Ahead } from '../recurrence/whose-turn.ts';
 import type { Reader } from '../reader/reader.ts';
 import { dayPartOf, type DayPart } from './agenda.ts';
 import { minutesFor, whose } from './day-sheet.ts';
+import { bookedFrom } from './load.ts';
 import { isKeptAway, Today } from './whereabouts.ts';
 
 /** What stands on a day: a deadline, a plan of one's own, time one booked, or an occurrence of a chore that is not an item yet. */
 export type CalendarEntry = { date: string; time: string | null; personIds: string[]; minutes: number } & (
-  | { kind: 'due' | 'plan'; item: Item; done: boolean; late: boolean; /** One means to do it on another day. */ elsewhere: boolean }
+  | {
+      kind: 'due' | 'plan';
+      item: Item;
+      done: boolean;
+      late: boolean;
+      /** One means to do it on another day, or booked time for it: its minutes count there. */ elsewhere: boolean;
+    }
   | { kind: 'slot'; slot: Slot; items: Item[]; done: boolean }
   | { kind: 'ahead'; ahead: Ahead }
 );
@@ -42,7 +49,8 @@ export function calendarOf(view: CalendarView, rows: Rows): Map<string, Calendar
     else days.set(entry.date, [entry]);
   };
   const today = new Today({ personId: view.meId, now: view.now, house: view.house });
-  for (const item of rows.all('item')) if (item.removedAt === null) for (const entry of entriesOf(item, view, today, rows)) add(entry);
+  const stoodFor = new Set(bookedFrom(today.date, rows).flatMap(({ slot, items }) => (slot.personId === view.meId ? items.map(({ id }) => id) : [])));
+  for (const item of rows.all('item')) if (item.removedAt === null) for (const entry of entriesOf(item, view, today, stoodFor, rows)) add(entry);
   for (const slot of rows.by('slot', 'personId', view.meId)) for (const entry of booked(slot, view, rows)) add(entry);
   if (view.to >= today.date) for (const ahead of choresAhead(view.to, rows, view.house)) if (isWithin(ahead.occurrence.at, view)) add(entryOf(ahead));
   for (const entries of days.values()) entries.sort(compare);
@@ -52,7 +60,7 @@ export function calendarOf(view: CalendarView, rows: Rows): Map<string, Calendar
 const isWithin = (moment: string | null, { from, to }: CalendarView): moment is string =>
   moment !== null && moment.slice(0, 10) >= from && moment.slice(0, 10) <= to;
 
-function* entriesOf(item: Item, view: CalendarView, today: Today, rows: Rows): Generator<CalendarEntry> {
+function* entriesOf(item: Item, view: CalendarView, today: Today, booked: ReadonlySet<string>, rows: Rows): Generator<CalendarEntry> {
   const parts = rows.by('part', 'itemId', item.id);
   const plans = parts.filter(({ plan, takenBackAt, passedTo }) => takenBackAt === null && passedTo === null && isWithin(plan, view));
   if (!isWithin(item.due, view) && plans.length === 0) return;
@@ -61,12 +69,16 @@ function* entriesOf(item: Item, view: CalendarView, today: Today, rows: Rows): G
   const about = { item, done, minutes: minutesFor(item), late: !done && today.isLate(item) };
   const ofMine = parts.find(({ personId, takenBackAt }) => personId === view.meId && takenBackAt === null)?.plan ?? null;
   // on one day it stands once
-  const elsewhere = ofMine !== null && ofMine.slice(0, 10) !== item.due?.slice(0, 10);
+  const planned = ofMine !== null && ofMine.slice(0, 10) !== item.due?.slice(0, 10);
+  // time booked for it stands for its minutes, where nobody else has it too
+  const isBooked = booked.has(item.id) && countingParts(parts).every(({ personId }) => personId === null || personId === view.meId);
+  const elsewhere = planned || isBooked;
   if (isWithin(item.due, view)) yield { kind: 'due', ...at(item.due), personIds: whose(item, parts, rows), ...about, elsewhere };
-  for (const { personId, plan } of plans) {
-    // of the others’ days only those one set, or may set, are seen
+  for (const { personId, plan, planGiverId } of plans) {
+    // of the others’ days only those that came with the handover are seen
+    if (personId !== view.meId && !planGiverId) continue;
     if (personId !== null && plan!.slice(0, 10) !== item.due?.slice(0, 10))
-      yield { kind: 'plan', ...at(plan!), personIds: [personId], ...about, elsewhere: false };
+      yield { kind: 'plan', ...at(plan!), personIds: [personId], ...about, elsewhere: isBooked };
   }
 }
 
@@ -114,6 +126,6 @@ function compare(a: CalendarEntry, b: CalendarEntry): number {
   return title < otherTitle ? -1 : title > otherTitle ? 1 : 0;
 }
 
-/** Minutes of a day's open entries. What one means to do on another day counts there; booked time is that of its items, and counts with them. */
+/** Minutes of a day's open entries. What one means to do on another day counts there, and booked time in the place of what it is for. */
 export const minutesOn = (entries: readonly CalendarEntry[]): number =>
-  entries.reduce((sum, entry) => (isEntryDone(entry) || entry.kind === 'slot' || (entry.kind === 'due' && entry.elsewhere) ? sum : sum + entry.minutes), 0);
+  entries.reduce((sum, entry) => (isEntryDone(entry) || ('elsewhere' in entry && entry.elsewhere) ? sum : sum + entry.minutes), 0);

@@ -28,3 +28,23 @@ test('minutes by plan, else by deadline, late ones today, chores on their days; 
       .map(({ minutes, capacity }) => [minutes, capacity]),
   ).toEqual([0, 0, 45, 0, 45, 45, 0].map((minutes) => [minutes, null]));
 });
+
+test('booked time stands for the plan of what it is booked for, once', () => {
+  const w = new World();
+  w.join('Petri');
+  const petri = w.person('Petri');
+  const [mast, hull] = ['Mast', 'Hull'].map((title) => w.item('Petri', title, { due: '2026-11-28', effort: 60, persons: [petri] }));
+  w.must('Petri', 'part.plan', { items: [mast!], plan: '2026-11-25' });
+  const minutes = () =>
+    loadAhead([petri], w.now, w.rows.all('house')[0]!, w.rows)
+      .get(petri)!
+      .slice(0, 5)
+      .map((day) => day.minutes);
+  expect(minutes()).toEqual([0, 60, 0, 0, 60]);
+  w.must('Petri', 'slot.book', { items: [mast!, hull!], start: '2026-11-26T16:00', minutes: 90 });
+  expect(minutes()).toEqual([0, 0, 90, 0, 0]);
+  // what is booked for is done: its time is free again
+  w.must('Petri', 'part.checkOff', { item: mast!, person: petri });
+  w.must('Petri', 'part.checkOff', { item: hull!, person: petri });
+  expect(minutes()).toEqual([0, 0, 0, 0, 0]);
+});

@@ -1,6 +1,7 @@
 import { isDone, openParts } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { ChoreHouse } from '../recurrence/chores.ts';
+import type { Slot } from '../model/slot.ts';
 import { isAwayOn } from '../recurrence/presence.ts';
 import { choresAhead } from '../recurrence/whose-turn.ts';
 import type { Reader } from '../reader/reader.ts';
@@ -21,7 +22,7 @@ export interface DayLoad {
 
 /**
  * What each of some people has on each of the next four weeks' days, in minutes: by the plan where there is one and it can be seen,
- * else by the deadline; what is late or carried over counts today. Chores still to come count on their day for whose turn it would be.
+ * else by the deadline; time that was booked once, in the place of the plan; what is late or carried over counts today. Chores still to come count on their day for whose turn it would be.
  */
 export function loadAhead(personIds: readonly string[], now: string, house: ChoreHouse, rows: Pick<Reader, 'get' | 'by' | 'all'>): Map<string, DayLoad[]> {
   const today = calendarDateOf(now, house.zone);
@@ -31,7 +32,10 @@ export function loadAhead(personIds: readonly string[], now: string, house: Chor
     const days = personId === null ? undefined : loads.get(personId);
     if (days && date <= last) days[Math.max(0, daysBetween(today, date))]!.minutes += minutes;
   };
-  for (const item of rows.all('item')) if (item.removedAt === null) addItem(item, rows, add);
+  const booked = bookedFrom(today, rows);
+  for (const { slot } of booked) add(slot.personId, slot.start.slice(0, 10), slot.minutes);
+  const isBooked = new Set(booked.flatMap(({ slot, items }) => items.map(({ id }) => `${slot.personId} ${id}`)));
+  for (const item of rows.all('item')) if (item.removedAt === null) addItem(item, isBooked, rows, add);
   for (const { series, occurrence, assigned } of choresAhead(last, rows, house))
     for (const id of assigned.personIds) add(id, occurrence.at.slice(0, 10), minutesFor(series));
   return loads;
@@ -46,11 +50,31 @@ function emptyDays(personId: string, today: string, rows: Pick<Reader, 'by'>): D
   });
 }
 
-function addItem(item: Item, rows: Pick<Reader, 'by'>, add: (personId: string | null, date: string, minutes: number) => void): void {
+/** Time booked from a day on for something that is still open: it stands for the plan of what it is booked for. */
+export function bookedFrom(date: string, rows: Pick<Reader, 'get' | 'by' | 'all'>): { slot: Slot; items: Item[] }[] {
+  const found: { slot: Slot; items: Item[] }[] = [];
+  for (const slot of rows.all('slot')) {
+    if (slot.removedAt !== null || slot.start.slice(0, 10) < date) continue;
+    const items = slot.itemIds.flatMap((id) => {
+      const item = rows.get('item', id);
+      return typeof item === 'string' || item.removedAt !== null || isDone(item, rows.by('part', 'itemId', id)) ? [] : [item];
+    });
+    if (items.length > 0) found.push({ slot, items });
+  }
+  return found;
+}
+
+function addItem(
+  item: Item,
+  isBooked: ReadonlySet<string>,
+  rows: Pick<Reader, 'by'>,
+  add: (personId: string | null, date: string, minutes: number) => void,
+): void {
   const parts = rows.by('part', 'itemId', item.id);
   if (isDone(item, parts)) return;
   for (const part of openParts(parts)) {
     const date = (part.plan ?? item.due)?.slice(0, 10);
-    if (date !== undefined && part.shelvedAt === null) add(part.personId, date, (minutesFor(item) * (100 - part.percent)) / 100);
+    if (date !== undefined && part.shelvedAt === null && !isBooked.has(`${part.personId} ${item.id}`))
+      add(part.personId, date, (minutesFor(item) * (100 - part.percent)) / 100);
   }
 }

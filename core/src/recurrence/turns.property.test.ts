@@ -54,7 +54,14 @@ function chore(told: Story) {
   w.now = instantAt('2026-11-30T12:00', ZONE);
   for (const { who, from, length } of told.aways)
     w.must('Aino', 'away.add', { person: w.person(names[who]!), from: addDays(FIRST, from), to: addDays(FIRST, from + length - 1) });
-  w.must('Aino', 'chore.make', { title: 'Fire', rrule: 'FREQ=DAILY', dtstart: FIRST, missed: 'keep', turn: 'turns', persons: names.map((name) => w.person(name)) });
+  w.must('Aino', 'chore.make', {
+    title: 'Fire',
+    rrule: 'FREQ=DAILY',
+    dtstart: FIRST,
+    missed: 'keep',
+    turn: 'turns',
+    persons: names.map((name) => w.person(name)),
+  });
   const house = () => w.rows.all('house')[0]!;
   const series = () => w.rows.all('series')[0]!;
   const numberOf = (id: string | null) => (id === null ? null : names.findIndex((name) => w.person(name) === id));

@@ -5,6 +5,7 @@ const ACTS: Partial<Record<NoticeKind, readonly NoticeAct[]>> = {
   'sent-back': ['done', 'answer'],
   nudge: ['done', 'answer'],
   reminder: ['done', 'snooze'],
+  'last-step': ['done'],
   question: ['answer'],
   answer: ['take', 'answer'],
   comment: ['answer'],

@@ -179,3 +179,21 @@ test('a round is seen by who makes it and who planned it', () => {
   expect(w.told('Eetu')).toContain('round');
   expect(w.part(items[0]!, 'Eetu').standing).toBe('needs-action');
 });
+
+test('a day that came with a handover is seen by giver, person and who may change the list, by nobody else who sees the item', () => {
+  const { w } = guesthouse();
+  const list = w.list('Aino', 'Quay', [
+    ['Eetu', 'edit'],
+    ['Noor', 'view'],
+  ]);
+  const item = w.item('Aino', 'Rake', { list, persons: [w.person('Leila'), w.person('Noor')], policy: 'each', plan: '2026-12-01' });
+  const planOf = (reader: string) => {
+    const person = w.rows.all('person').find((one) => one.name === reader)!;
+    const parts = [...visible(w.rows, person, ['part'])].map(([, row]) => row as Row<'part'>);
+    return parts.find((one) => one.itemId === item && one.personId === w.person('Leila'))?.plan;
+  };
+  const all = () => ['Aino', 'Leila', 'Eetu', 'Petri', 'Noor'].map(planOf);
+  expect(all()).toEqual(['2026-12-01', '2026-12-01', '2026-12-01', '2026-12-01', null]);
+  w.must('Leila', 'part.plan', { items: [item], plan: '2026-12-02' });
+  expect(all()).toEqual(['2026-12-02', '2026-12-02', '2026-12-02', '2026-12-02', null]);
+});

@@ -6,7 +6,16 @@ import { forgetClock } from '@/store/clock.ts';
 import { forgetDrafts } from '@/store/drafts.ts';
 import { forgetVisits, lookingSwitched } from '@/store/looking.ts';
 
-type Standing = { state: 'asking' } | { state: 'out'; why: 'fresh' | 'signed-out' } | { state: 'in'; me: Me; houseId: string | null };
+type Standing =
+  | { state: 'asking' }
+  | { state: 'out'; why: 'fresh' | 'signed-out' }
+  | {
+      state: 'in';
+      me: Me;
+      houseId: string | null;
+      /** The house one was in until a moment ago, and may not enter any more. */
+      ended?: string;
+    };
 
 interface Session {
   standing: Standing;
@@ -17,6 +26,8 @@ interface Session {
   choose(houseId: string): void;
   /** The server no longer lets this device in. */
   lost(why: 'signed-out' | 'not-a-member'): void;
+  /** It was read that access to a house has ended. */
+  readEnded(): void;
 }
 
 const SessionContext = createContext<Session | null>(null);
@@ -79,9 +90,11 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
         if (why === 'signed-out') void leave('signed-out');
         else {
           localStorage.removeItem(CHOSEN);
-          void refresh();
+          const ended = standing.state === 'in' ? standing.me.houses.find(({ houseId }) => houseId === standing.houseId)?.name : undefined;
+          void refresh().then(() => setStanding((now) => (now.state === 'in' ? { ...now, ended } : now)));
         }
       },
+      readEnded: () => setStanding((now) => (now.state === 'in' ? { ...now, ended: undefined } : now)),
     }),
     [standing, refresh, leave],
   );
@@ -99,6 +112,12 @@ export function useMe(): Me {
   const { standing } = useSession();
   if (standing.state !== 'in') throw new Error('nobody is signed in');
   return standing.me;
+}
+
+/** The device this is, as the server knows it; null where nobody is signed in. */
+export function useDeviceId(): string | null {
+  const session = useContext(SessionContext);
+  return session?.standing.state === 'in' ? session.standing.me.deviceId : null;
 }
 
 function keptStanding(): Standing {

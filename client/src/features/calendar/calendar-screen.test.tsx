@@ -41,7 +41,7 @@ test('a month with what stands on each day; the day chosen is listed, with whose
   fireEvent.click(day(/ 1 Dec.*1 open/));
   expect(screen.getByText('Chimney sweep')).toBeTruthy();
   fireEvent.click(day(/ 2 Dec/));
-  expect(screen.getByText('Nothing stands on this day. What you type below is planned for it.')).toBeTruthy();
+  expect(screen.getByText('Nothing stands on this day. What you type into the line is planned for it.')).toBeTruthy();
 });
 
 test('one of a chore moved asks whether only this one is meant; the others stay', async () => {

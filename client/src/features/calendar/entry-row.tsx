@@ -1,4 +1,4 @@
-import { endOf, overlapsOf, type CalendarEntry } from '@kotiva/core';
+import { endOf, overlapsOf, type CalendarEntry, type MemoryRows } from '@kotiva/core';
 import { useState } from 'react';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
 import { OccurrenceSheet } from '@/features/occurrence';
@@ -20,6 +20,7 @@ interface EntryRowProps {
 
 /** What stands on a day, as a row: checked off in place, opened by a tap, dragged, and all of it by words as well. */
 export function EntryRow({ entry, day, place, onMove }: EntryRowProps) {
+  const { rows, me } = usePlace();
   const tools = <EntryMenu entry={entry} onMove={onMove} />;
   return (
     <DragEntry entry={entry} place={place}>
@@ -30,7 +31,7 @@ export function EntryRow({ entry, day, place, onMove }: EntryRowProps) {
       ) : (
         <ItemRow
           item={entry.item}
-          sub={entry.kind === 'plan' ? t('calendar.planned') : undefined}
+          sub={entry.kind === 'plan' ? sayPlanned(entry.personIds, me.id, rows) : undefined}
           right={entry.done ? undefined : (entry.time ?? '')}
           tools={tools}
         />
@@ -38,6 +39,10 @@ export function EntryRow({ entry, day, place, onMove }: EntryRowProps) {
     </DragEntry>
   );
 }
+
+/** Whose intention it is, where it is not one’s own. */
+const sayPlanned = ([holder]: readonly string[], meId: string, rows: MemoryRows): string =>
+  holder === undefined || holder === meId ? t('calendar.planned') : t('calendar.plannedBy', { name: nameOf(rows, holder) });
 
 /** One that is still to come: whose turn it would be. */
 function AheadRow({ entry, tools }: { entry: CalendarEntry & { kind: 'ahead' }; tools: React.ReactNode }) {

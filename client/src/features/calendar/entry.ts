@@ -8,7 +8,7 @@ export const keyOf = (entry: CalendarEntry): string =>
     ? `${entry.ahead.series.id} ${entry.ahead.occurrence.recurrenceId}`
     : entry.kind === 'slot'
       ? entry.slot.id
-      : `${entry.kind} ${entry.item.id}`;
+      : `${entry.kind} ${entry.item.id} ${entry.kind === 'plan' ? entry.personIds.join() : ''}`;
 
 /** The occurrence an entry stands for, or null: it is no chore's, or that can't be seen from here. */
 export function oneOf(entry: CalendarEntry, rows: MemoryRows): One | null {
@@ -21,5 +21,12 @@ export function oneOf(entry: CalendarEntry, rows: MemoryRows): One | null {
     : null;
 }
 
-/** The colour of its title: done, still to come, a deadline, or one's own intention. */
-export const toneOf = (entry: CalendarEntry) => (isEntryDone(entry) ? 'muted' : entry.kind === 'ahead' ? 'chore' : entry.kind === 'due' ? 'ink' : 'plan');
+/** The colour of its title: of a chore, done, a deadline, or somebody’s intention. */
+export function toneOf(entry: CalendarEntry): 'muted' | 'chore' | 'ink' | 'plan' {
+  if (isChore(entry)) return 'chore';
+  if (isEntryDone(entry)) return 'muted';
+  return entry.kind === 'due' ? 'ink' : 'plan';
+}
+
+/** Of a chore, to come, open or done. */
+export const isChore = (entry: CalendarEntry): boolean => entry.kind === 'ahead' || (entry.kind === 'due' && entry.item.seriesId !== null);

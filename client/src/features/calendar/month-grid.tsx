@@ -1,12 +1,12 @@
 import { isEntryDone, minutesOn, titleOfEntry, type CalendarEntry } from '@kotiva/core';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
-import { Band, personInk, Txt, useWide, WeekdayHeads } from '@/ui';
+import { Band, Icon, personInk, Txt, useWide, WeekdayHeads } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, sayExactly, weeksOf } from '@/words/dates.ts';
 import { sayMarks, type DayMarks } from './day-marks.ts';
 import { DragEntry, DropMoment } from './drag.tsx';
-import { keyOf, toneOf } from './entry.ts';
+import { isChore, keyOf, toneOf } from './entry.ts';
 
 interface MonthGridProps {
   /** `2026-12`. */
@@ -112,7 +112,8 @@ function Titles({ entries, date, onChoose }: { entries: CalendarEntry[]; date: s
     <Pressable tabIndex={-1} onPress={() => onChoose(date)} className="min-h-0 shrink overflow-hidden px-1">
       {entries.slice(0, SHOWN).map((entry) => (
         <DragEntry key={keyOf(entry)} entry={entry} place={`month ${date}`} handle={false}>
-          <Txt size={13} numberOfLines={1} tone={toneOf(entry)} className={`cursor-grab ${isEntryDone(entry) ? 'line-through' : ''}`}>
+          {isChore(entry) ? <Icon name="again" size={11} tone="heather" /> : null}
+          <Txt size={13} numberOfLines={1} tone={toneOf(entry)} className={`min-w-0 shrink cursor-grab ${isEntryDone(entry) ? 'line-through' : ''}`}>
             {entry.time ? `${entry.time} ` : ''}
             {titleOfEntry(entry)}
           </Txt>

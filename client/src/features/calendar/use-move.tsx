@@ -12,7 +12,7 @@ export type Move = (entry: CalendarEntry, to: string) => void;
 
 /** The way to move entries, and the question it may ask. */
 export function useMove(): { move: Move; question: React.ReactNode } {
-  const { rows, house } = usePlace();
+  const { rows, house, me } = usePlace();
   const now = useNow();
   const give = useGive();
   const [asked, setAsked] = useState<{ one: One; to: string } | null>(null);
@@ -23,6 +23,9 @@ export function useMove(): { move: Move; question: React.ReactNode } {
     if (entry.kind === 'slot') return void give('slot.change', { slot: entry.slot.id, start: to }, said(entry.items[0]!.title, to));
     if (entry.kind === 'ahead') return;
     const { item } = entry;
+    const [holder] = entry.personIds;
+    if (entry.kind === 'plan' && holder !== undefined && holder !== me.id)
+      return void give('part.planFor', { item: item.id, person: holder, plan: to }, said(item.title, to));
     if (entry.kind === 'plan') return void give('part.plan', { items: [item.id], plan: to }, said(item.title, to));
     if (item.due !== to) give('item.setDue', { item: item.id, due: to }, said(item.title, to));
   };

@@ -136,3 +136,19 @@ test('more than fits is said, and what was there stays', () => {
   write('Two oars');
   expect(alerts()).toEqual([]);
 });
+
+test('somebody unknown is added by name or invited from the line, and the words stay', () => {
+  const w = house();
+  open(w);
+  write('@Kaisa mend the net ');
+  tap('Invite Kaisa');
+  tap('Make the link');
+  expect(screen.getByDisplayValue(/\/join\//)).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Close' }));
+  expect(line().value).toBe('@Kaisa mend the net ');
+  tap('Add Kaisa without an account');
+  expect(line().value).toBe('@Kaisa mend the net ');
+  enter();
+  expect(w.rows.all('item')).toMatchObject([{ title: 'mend the net' }]);
+  expect(w.part(w.rows.all('item')[0]!.id, 'Kaisa').standing).toBe('needs-action');
+});

@@ -14,6 +14,7 @@ import { sayReason } from '@/words/problems.ts';
 import { Chips, Questions } from './chip-row.tsx';
 import { useCapture } from './context.tsx';
 import { withContext } from './with-context.ts';
+import { UnknownPerson } from '@/features/invite';
 import { nameBeingTyped, offered, tagBeingTyped, tagInLine, unknownName, withChosen } from './names.ts';
 import { SpeakButton } from './speak-button.tsx';
 import { PasteSheet } from './paste-sheet.tsx';
@@ -103,7 +104,6 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const hint =
     error ??
     (everyone ? (draft.persons.length > 0 ? t('capture.everyoneIs', { names: namesOf(draft) }) : t('capture.everyoneIsNobody')) : null) ??
-    (unknown ? t('capture.unknown', { name: unknown }) : null) ??
     (changed && read.title ? t('capture.becomes', { title: read.title }) : null) ??
     (typed ? ((saysItsDay ? null : here.words) ?? t('capture.enterAdds')) : null);
   const busy = typed !== '' || error !== null;
@@ -144,6 +144,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
       />
       <Chips read={read} context={reading} answers={answers} onAnswer={setAnswers} />
       {around.plan && !saysDay ? <DayHere day={around.plan} letGo={letGo} onChange={setLetGo} /> : null}
+      {unknown ? <UnknownPerson name={unknown} /> : null}
       {ways.asks}
     </>
   );

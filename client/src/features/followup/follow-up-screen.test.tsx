@@ -24,7 +24,7 @@ test('each stands in its group with its reason, how long it has been out and whe
   screenOf();
   expect(screen.getByText(/Noor can’t: “No car”/)).toBeTruthy();
   expect(screen.getByText(/out 2 days · asked next/)).toBeTruthy();
-  expect(within(screen.getByRole('region', { name: 'Waits for something' })).getByText(/Waits for the price · ask again/)).toBeTruthy();
+  expect(within(screen.getByRole('region', { name: 'Waits for something' })).getByText(/Waits for the price · since today · ask again/)).toBeTruthy();
 });
 
 test('narrowed to a list, and everything again', () => {

@@ -1,1 +1,2 @@
 export { FollowUpScreen } from './follow-up-screen.tsx';
+export { MyWaits } from './my-waits.tsx';

@@ -1,28 +1,30 @@
-import { addDays, calendarDateOf, waitsOf, type Wait } from '@kotiva/core';
+import { addDays, calendarDateOf, daysBetween, waitsOf, type Wait } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { DuePanel, nameOf, useOpenItem } from '@/features/item';
+import { DuePanel, nameOf, personOf, useOpenItem } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Button, GroupHead, Menu, Row } from '@/ui';
+import { Button, GroupHead, Menu, Row, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { ActionSheet } from './action-sheet.tsx';
 
 /** What one marked as waiting, on items and on single steps, also for people outside: wherever they lie, all together. */
-export function MyWaits({ personId }: { personId: string | null }) {
+export function MyWaits({ personId, title = t('wait.mine') }: { personId: string | null; title?: string }) {
   const { rows, me } = usePlace();
   const waits = waitsOf(me.id, rows as never).filter((wait) => personId === null || wait.personId === personId);
   if (waits.length === 0) return null;
   return (
-    <View role="region" aria-label={t('wait.mine')}>
-      <GroupHead title={t('wait.mine')} count={waits.length} tone="waits" />
+    <View role="region" aria-label={title}>
+      <GroupHead title={title} count={waits.length} tone="waits" />
       {waits.map((wait) => (
         <WaitRow key={wait.id} wait={wait} />
       ))}
     </View>
   );
 }
+
+const sayWaited = (days: number): string => (days === 0 ? t('wait.today') : t('wait.days', { count: days }));
 
 function WaitRow({ wait }: { wait: Wait }) {
   const { rows, house } = usePlace();
@@ -33,6 +35,13 @@ function WaitRow({ wait }: { wait: Wait }) {
   const item = rows.get('item', wait.itemId);
   if (typeof item === 'string') return null;
   const above = item.parentId ? rows.get('item', item.parentId) : 'absent';
+  /** Who is reached by mail alone is written to from here. */
+  const writeTo = ({ personId, words }: Wait, title: string): MenuEntry[] => {
+    const person = personId === null ? null : personOf(rows, personId);
+    if (person?.role !== 'outside' || !person.email) return [];
+    const address = `mailto:${encodeURIComponent(person.email)}?subject=${encodeURIComponent(title)}&body=${encodeURIComponent(t('wait.letter', { words }))}`;
+    return [{ key: 'write', words: t('wait.write', { name: person.name }), onPress: () => window.location.assign(address) }];
+  };
   const askOn = (day: string | null) => {
     const words = day ? t('said.askOn', { when: sayMoment(day, now, house.zone) }) : t('said.noAskOn');
     if (!give('wait.change', { wait: wait.id, askOn: day?.slice(0, 10) ?? null }, { words, undo: true })) setChoosing(false);
@@ -46,6 +55,7 @@ function WaitRow({ wait }: { wait: Wait }) {
         sub={[
           typeof above === 'string' ? null : t('wait.stepOf', { title: above.title }),
           wait.personId ? t('wait.forFrom', { words: wait.words, name: nameOf(rows, wait.personId) }) : t('wait.for', { words: wait.words }),
+          sayWaited(daysBetween(calendarDateOf(wait.since, house.zone), today)),
           wait.askOn ? t('wait.askOn', { when: sayMoment(wait.askOn, now, house.zone) }) : t('wait.noDay'),
         ]
           .filter(Boolean)
@@ -68,6 +78,7 @@ function WaitRow({ wait }: { wait: Wait }) {
               entries={[
                 { key: 'week', words: t('wait.inAWeek'), onPress: () => askOn(addDays(today, 7)) },
                 { key: 'day', words: t('wait.anotherDay'), onPress: () => setChoosing(true) },
+                ...writeTo(wait, item.title),
               ]}
             />
           </>

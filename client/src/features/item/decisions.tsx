@@ -12,6 +12,7 @@ import { nameOf } from './knot-of.ts';
 import { PeoplePicker } from './people-picker.tsx';
 import { useWays } from './ways.tsx';
 import { PlaceList } from './where-panel.tsx';
+import { stepsBelow } from './say-removed.ts';
 
 export type Decision = 'today' | 'day' | 'later' | 'shelf' | 'list' | 'person' | 'copy' | 'start' | 'time' | 'remove';
 const ALL: readonly Decision[] = ['today', 'day', 'later', 'shelf', 'list', 'person', 'start', 'time', 'remove'];
@@ -85,6 +86,10 @@ export function useDecide(items: readonly string[], done: () => void) {
   const giveAll = useGiveAll();
   const what = sayWhat();
   const all = [...items];
+  const steps = items.reduce((sum, id) => {
+    const item = rows.get('item', id);
+    return typeof item === 'string' ? sum : sum + stepsBelow(item, rows);
+  }, 0);
   const settle = (reason: unknown) => {
     if (!reason) done();
   };
@@ -99,7 +104,15 @@ export function useDecide(items: readonly string[], done: () => void) {
     onDay,
     later: () => settle(giveAll('part.later', all, (some) => ({ items: some }), t('decided.later', { what }))),
     shelf: () => settle(giveAll('part.shelve', all, (some) => ({ items: some }), t('decided.shelf', { what }))),
-    remove: () => settle(giveAll('item.remove', all, (some) => ({ items: some }), t('decided.removed', { what }))),
+    remove: () =>
+      settle(
+        giveAll(
+          'item.remove',
+          all,
+          (some) => ({ items: some }),
+          steps > 0 ? t('decided.removedWithSteps', { what, count: steps }) : t('decided.removed', { what }),
+        ),
+      ),
     intoList: (list: string, section: string | null, name: string) =>
       settle(giveAll('item.move', all, (some) => ({ items: some, list, section }), t('decided.list', { what, list: name }))),
     copyInto: (list: string, section: string | null, name: string) =>

@@ -5,6 +5,7 @@ import { usePlace } from '@/store/store.ts';
 import { Menu, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { nameOf } from './knot-of.ts';
+import { sayRemoved } from './say-removed.ts';
 
 /** Above the sheet: where the item lies, and what is seldom done to it. */
 export function ItemHead({ item, canChange, onCopy, onClose }: { item: Item; canChange: boolean; onCopy: () => void; onClose: () => void }) {
@@ -70,7 +71,7 @@ export function ItemHead({ item, canChange, onCopy, onClose }: { item: Item; can
       words: t('item.remove'),
       late: true,
       onPress: () => {
-        if (!give('item.remove', { items: [item.id] }, { words: t('said.removed', { title: item.title }), undo: true })) onClose();
+        if (!give('item.remove', { items: [item.id] }, { words: sayRemoved(item, rows), undo: true })) onClose();
       },
     });
   }

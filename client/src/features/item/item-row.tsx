@@ -6,7 +6,7 @@ import { sayDue, sayInstant } from '@/words/dates.ts';
 import { sayRuleShort } from '@/words/rules.ts';
 import { choreOf } from './chore-of.ts';
 import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
-import { alarmsOf, isToRing, sayTrigger } from './say-alarm.ts';
+import { alarmsSeenBy, isToRing, sayTriggerFor } from './say-alarm.ts';
 import { useOpenItem } from './open-item.ts';
 import { useSelection } from './selection.tsx';
 import { partToTie, useTie } from './use-check.ts';
@@ -46,7 +46,7 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
   const person = shown ? personOf(rows, shown.personId) : null;
   const steps = rows.by('item', 'parentId', item.id).filter((step) => !step.removedAt);
   const waiting = openWaits(rows.by('wait', 'itemId', item.id))[0];
-  const reminder = alarmsOf(rows, item.id, me.id).find((alarm) => isToRing(alarm, house, rows));
+  const reminder = alarmsSeenBy(rows, item.id, me.id).find((alarm) => isToRing(alarm, house, rows));
   const completed = parts.find((part) => part.standing === 'completed');
 
   const series = choreOf(item, rows);
@@ -60,10 +60,10 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
       ? t('row.steps', { done: steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length, of: steps.length })
       : null,
     !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
-    !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
-    !done && series ? sayRuleShort(series) : null,
+    !done && !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
+    series ? sayRuleShort(series) : null,
     !done && waiting ? t('row.waitsFor', { words: waiting.words }) : null,
-    !done && reminder ? t('row.reminds', { when: sayTrigger(reminder.trigger, { rows, now, zone: house.zone }) }) : null,
+    !done && reminder ? t('row.reminds', { when: sayTriggerFor(reminder, { rows, now, zone: house.zone, me }) }) : null,
   ].filter(Boolean);
   const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));
   const knot = shown ? knotOf(item, shown) : 'nobody';

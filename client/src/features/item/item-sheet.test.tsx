@@ -1,6 +1,6 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
-import { alerts, enter, tap, type } from '@/testing/hands.ts';
+import { alerts, choose, enter, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { ItemSheet } from './item-sheet.tsx';
@@ -109,13 +109,30 @@ test('an item that is gone says so instead of an empty sheet', () => {
   expect(screen.getByText('It was removed for good, or you may not see it.')).toBeTruthy();
 });
 
+test('what else was told of it stays unread, and is read from its sheet with one tap', () => {
+  const { w, jackets, handed } = house();
+  handed();
+  w.must('Aino', 'item.setDue', { item: jackets, due: '2026-11-30' });
+  w.must('Aino', 'comment.say', { item: jackets, text: 'The small ones too' });
+  open(w, 'Leila', jackets);
+  const unread = () =>
+    w.rows
+      .by('notice', 'personId', w.person('Leila'))
+      .filter(({ readAt }) => readAt === null)
+      .map(({ kind }) => kind);
+  expect(unread().sort()).toEqual(['changed', 'comment']);
+  tap('Read: 2 notices about this');
+  expect(unread()).toEqual([]);
+});
+
 test('opening it is seeing it, for oneself alone; taking it is one tap', () => {
   const { w, jackets, handed } = house();
   handed();
-  const { given } = open(w, 'Leila', jackets);
+  open(w, 'Leila', jackets);
   expect(w.part(jackets, 'Leila').seenAt).toBe(w.now);
   expect(w.part(jackets, 'Tapio').seenAt).toBeNull();
-  expect(given).toContain('notice.read');
+  // what only asked to be looked at is read
+  expect(w.rows.by('notice', 'personId', w.person('Leila')).map(({ kind, readAt }) => [kind, readAt !== null])).toEqual([['handed', true]]);
   expect(screen.getAllByText('For the insurance')).toHaveLength(2);
   tap('Take it');
   expect(w.part(jackets, 'Leila').standing).toBe('accepted');
@@ -257,4 +274,74 @@ test('of another’s pile it says from whom it is, of one’s own that it is one
   shown.unmount();
   open(w, 'Aino', towels);
   expect(screen.getByText('Your own pile')).toBeTruthy();
+});
+
+describe('something added to one of a chore', () => {
+  function fire() {
+    const { w, list } = house();
+    w.must('Aino', 'chore.make', { title: 'Light the fire', list, rrule: 'FREQ=DAILY', dtstart: '2026-11-24' });
+    const item = w.rows.all('item').find(({ seriesId }) => seriesId !== null)!.id;
+    const steps = () => w.rows.all('series')[0]!.steps;
+    return { w, item, steps };
+  }
+  const addStep = (title: string) => {
+    type('Add a step', title);
+    enter('Add a step');
+  };
+
+  test('asks whether it comes with it from now on', () => {
+    const { w, item, steps } = fire();
+    open(w, 'Aino', item);
+    addStep('Open the damper');
+    expect(screen.getByText('You added the step “Open the damper” to this one. Should “Light the fire” come with it from now on?')).toBeTruthy();
+    tap('From now on');
+    expect(steps()).toEqual(['Open the damper']);
+    expect(screen.queryByRole('button', { name: 'From now on' })).toBeNull();
+  });
+
+  test('or only to this one; then it is not asked again', () => {
+    const { w, item, steps } = fire();
+    open(w, 'Aino', item);
+    addStep('Open the damper');
+    tap('Only this one');
+    expect(steps()).toEqual([]);
+    expect(screen.queryByRole('button', { name: 'From now on' })).toBeNull();
+  });
+
+  test('nobody who may not change the chore is asked', () => {
+    const { w, item } = fire();
+    w.item('Tapio', 'Open the damper', { parent: item });
+    open(w, 'Leila', item);
+    expect(screen.queryByRole('button', { name: 'From now on' })).toBeNull();
+  });
+});
+
+test('the giver sees the day that came with it, and sets another', async () => {
+  const { w, list } = house();
+  const rake = w.item('Aino', 'Rake the leaves', { list, persons: [w.person('Tapio')], plan: '2026-11-27T16:00' });
+  open(w, 'Aino', rake);
+  expect(screen.getByText(/plans it for Friday 16:00/)).toBeTruthy();
+  choose('More on Tapio’s part', 'Set a day for Tapio');
+  await screen.findByLabelText('In words');
+  type('In words', 'Monday');
+  enter('In words');
+  tap('Plan it');
+  expect(w.part(rake, 'Tapio').plan).toBe('2026-11-30');
+});
+
+test('a reminder set for somebody else stands in the sentence of both', () => {
+  const { w, list } = house();
+  const rake = w.item('Aino', 'Rake the leaves', { list, due: '2026-11-27', persons: [w.person('Tapio')] });
+  w.must('Aino', 'alarm.set', { item: rake, person: w.person('Tapio'), trigger: { kind: 'relative', to: 'due', offset: '-P1D' } });
+  open(w, 'Aino', rake);
+  expect(screen.getByText(/1 day before, for Tapio/)).toBeTruthy();
+});
+
+test('removing says how many steps go along, at any depth', async () => {
+  const { w, jackets } = house();
+  const small = w.item('Aino', 'Small sizes', { parent: jackets });
+  w.item('Aino', 'Whistles', { parent: small });
+  const { said } = open(w, 'Aino', jackets);
+  choose('More on this item', 'Remove');
+  await waitFor(() => expect(said()).toBe('Removed “Count the jackets” with its 2 steps.'));
 });

@@ -10,6 +10,7 @@ import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { AnswerPanel } from './answer-panel.tsx';
+import { FromNowOn } from './from-now-on.tsx';
 import { HandOverPanel } from './hand-over-panel.tsx';
 import { ItemHead } from './item-head.tsx';
 import { givenParts } from './knot-of.ts';
@@ -63,6 +64,7 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
 
   const what = (
     <>
+      <ToldOf item={item} />
       <Title item={item} canChange={canChange} />
       {addressesIn(item.title).map((url) => (
         <Address key={url} url={url} words={t('item.openAddress', { host: new URL(url).host })} />
@@ -77,6 +79,7 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
       {nobody ? <NobodysPart item={item} /> : null}
       <Steps item={item} steps={steps} canChange={canChange} />
       <Notes item={item} canChange={canChange} />
+      <FromNowOn item={item} />
     </>
   );
   const who = (
@@ -133,23 +136,35 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
     </Sheet>
   );
 
-  /** Opening turns unseen into seen, and reads what was told of it; puts away what came back. */
+  /** Opening turns unseen into seen; puts away what came back. */
   function useSeen({ id }: Item) {
     const part = rows.get('part', partId(id, me.id));
     const unseen = typeof part !== 'string' && part.seenAt === null && part.takenBackAt === null;
-    const unread = rows.by('notice', 'personId', me.id).filter((notice) => notice.itemId === id && notice.readAt === null && !notice.withdrawnAt);
     const back =
       isDone(item, rows.by('part', 'itemId', id)) &&
       rows
         .by('part', 'itemId', id)
         .some((one) => one.standing === 'completed' && !one.putAwayAt && one.personId !== me.id && (one.giverId === me.id || one.originId === me.id));
-    const unreadIds = unread.map((notice) => notice.id).join(' ');
     useEffect(() => {
       if (unseen) give('part.see', { item: id }, { ownRefusal: true });
-      if (unreadIds) give('notice.read', { notices: unreadIds.split(' ') }, { ownRefusal: true });
       if (back) give('part.putAway', { items: [id] }, { ownRefusal: true });
-    }, [id, unseen, unreadIds, back]);
+    }, [id, unseen, back]);
   }
+}
+
+/** What was told of it and is still unread, read with one tap. */
+function ToldOf({ item }: { item: Item }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const unread = rows.by('notice', 'personId', me.id).filter((notice) => notice.itemId === item.id && notice.readAt === null && !notice.withdrawnAt);
+  if (unread.length === 0) return null;
+  return (
+    <View className="items-start">
+      <Button kind="quiet" onPress={() => void give('notice.read', { notices: unread.slice(0, 500).map(({ id }) => id) })}>
+        {t('notices.readOthers', { count: unread.length })}
+      </Button>
+    </View>
+  );
 }
 
 /** Tapped to reword; an empty or overlong title says so here and keeps what was typed. */

@@ -1,6 +1,7 @@
 import { isHere, type Person } from '@kotiva/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { UnknownPerson } from '@/features/invite';
 import { usePlace } from '@/store/store.ts';
 import { Field, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
@@ -31,11 +32,7 @@ export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: 
   return (
     <View className="gap-2" role="group" aria-label={label}>
       {people.length >= FIELD_FROM ? <Field label={t('person.find')} hideLabel placeholder={t('person.find')} value={typed} onChangeText={setTyped} /> : null}
-      {typed && found.length === 0 ? (
-        <Txt role="alert" size={15} tone="late">
-          {t('person.nobodyCalled', { name: typed })}
-        </Txt>
-      ) : null}
+      {typed && found.length === 0 ? <UnknownPerson name={typed.trim()} onAdded={onToggle} /> : null}
       <View className="flex-row flex-wrap gap-2">
         {found.map((person) => {
           const on = chosen.includes(person.id);

@@ -1,7 +1,9 @@
 import { footingsOnItem, isHere, onArriving, seesPlace, WEEKDAYS, type Item, type PlaceTrigger, type Trigger } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { placesOf } from '@/store/here.ts';
+import { useDispatch } from 'react-redux';
+import { placesOf, useLooking } from '@/store/here.ts';
+import { lookingSwitched } from '@/store/looking.ts';
 import { usePlace } from '@/store/store.ts';
 import { Button, ErrorLine, LabelledChoice, LabelledToggles, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
@@ -13,6 +15,23 @@ const WORKDAYS = WEEKDAYS.slice(0, 5);
 type When = 'enter' | 'leave';
 type Days = 'any' | 'workdays' | 'weekend';
 const DAYS: Record<Days, PlaceTrigger['days']> = { any: null, workdays: [...WORKDAYS], weekend: WEEKDAYS.slice(5) };
+
+/** Said before it is saved: this device does not look where it is, so nothing would ring here; with the way to switch that on. */
+function WontRing() {
+  const { state } = useLooking();
+  const dispatch = useDispatch();
+  const canLook = 'geolocation' in navigator;
+  if (state === 'on' || (state === 'asked' && canLook)) return null;
+  const why = !canLook || state === 'unknown' ? 'impossible' : state === 'refused' ? 'refused' : 'off';
+  return (
+    <View role="status" className="items-start gap-2">
+      <Txt size={15} tone="waits">
+        {t(`alarm.wontRing.${why}`)}
+      </Txt>
+      {why === 'off' ? <Button onPress={() => dispatch(lookingSwitched(true))}>{t('alarm.lookHere')}</Button> : null}
+    </View>
+  );
+}
 
 /** Reminded on coming to a place or leaving it: for whom, and on which days and hours. */
 export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger: Trigger) => boolean }) {
@@ -48,6 +67,7 @@ export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger
   };
   return (
     <View className="gap-4">
+      <WontRing />
       <LabelledChoice label={t('alarm.place')} value={place} options={places.map(({ id, name }) => ({ value: id, words: name }))} onChange={setPlace} />
       <LabelledChoice<When>
         label={t('alarm.crossing')}

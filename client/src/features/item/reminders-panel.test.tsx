@@ -116,7 +116,7 @@ test('whoever leaves last is one of at least two, with an hour if nobody is seen
   tap('Tapio', 'checkbox');
   tap('Remind there');
   expect(triggers(w, outboard)).toMatchObject([{ who: 'last', on: 'leave', among: [w.person('Aino'), w.person('Tapio')], fallback: '22:00' }]);
-  expect(screen.getByText(/whoever leaves Workshop last, else at 22:00, for (Aino or Tapio|Tapio or Aino)/)).toBeTruthy();
+  expect(screen.getAllByText(/whoever leaves Workshop last, else at 22:00, for (Aino or Tapio|Tapio or Aino)/).length).toBeGreaterThan(0);
 });
 
 test('when something begins, or when a device is opened next', async () => {

@@ -39,6 +39,10 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
     setError(reason ? sayReason(reason) : null);
     return !reason;
   }
+  const isPast = (trigger: Trigger): boolean => {
+    const moment = alarmMoment(trigger, dates, house);
+    return moment !== null && moment <= now;
+  };
   const resulting = (trigger: Trigger): string | null => {
     const moment = alarmMoment(trigger, dates, house);
     return moment === null || moment <= now ? null : sayMoment(wallClockOf(moment, house.zone), now, house.zone);
@@ -110,8 +114,8 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
         </Fold>
         <Fold words={t('alarm.own')}>
           <View className="gap-4 px-4 pb-2">
-            <OwnOffset onSet={set} sayMoment={resulting} to={to} />
-            <OwnMoment onSet={set} today={calendarDateOf(now, house.zone)} />
+            <OwnOffset onSet={set} sayMoment={resulting} isPast={isPast} to={to} />
+            <OwnMoment onSet={set} isPast={isPast} today={calendarDateOf(now, house.zone)} />
           </View>
         </Fold>
       </View>
@@ -145,7 +149,12 @@ const UNITS = { minutes: 'PTxM', hours: 'PTxH', days: 'PxD', weeks: 'PxW' } as c
 type Unit = keyof typeof UNITS;
 
 /** So long before or after one of the dates, with what that comes to before it is set. */
-function OwnOffset({ to, onSet, sayMoment }: { to: Anchor; onSet: (trigger: Trigger) => boolean; sayMoment: (trigger: Trigger) => string | null }) {
+interface OwnProps {
+  onSet: (trigger: Trigger) => boolean;
+  isPast: (trigger: Trigger) => boolean;
+}
+
+function OwnOffset({ to, onSet, sayMoment, isPast }: OwnProps & { to: Anchor; sayMoment: (trigger: Trigger) => string | null }) {
   const [count, setCount] = useState('3');
   const [unit, setUnit] = useState<Unit>('days');
   const [side, setSide] = useState<'before' | 'after'>('before');
@@ -154,6 +163,7 @@ function OwnOffset({ to, onSet, sayMoment }: { to: Anchor; onSet: (trigger: Trig
   const valid = /^[1-9]\d{0,2}$/.test(count.trim());
   const trigger: Trigger = { kind: 'relative', to: anchor, offset: `${side === 'before' ? '-' : ''}${UNITS[unit].replace('x', count.trim())}` };
   const when = valid ? sayMoment(trigger) : null;
+  const past = valid && isPast(trigger);
   return (
     <View className="gap-3">
       <Field
@@ -190,9 +200,13 @@ function OwnOffset({ to, onSet, sayMoment }: { to: Anchor; onSet: (trigger: Trig
       />
       <View className="flex-row flex-wrap items-center gap-3">
         <Button kind="main" onPress={() => (valid ? void onSet(trigger) : setError(t('alarm.notANumber')))}>
-          {t('alarm.set')}
+          {t(past ? 'alarm.setAnyway' : 'alarm.set')}
         </Button>
-        {when ? (
+        {past ? (
+          <Txt role="alert" size={15} tone="waits" className="min-w-0 shrink">
+            {t('alarm.pastAlready')}
+          </Txt>
+        ) : when ? (
           <Txt size={15} tone="muted">
             {t('alarm.rings', { when })}
           </Txt>
@@ -202,16 +216,19 @@ function OwnOffset({ to, onSet, sayMoment }: { to: Anchor; onSet: (trigger: Trig
   );
 }
 
-function OwnMoment({ today, onSet }: { today: string; onSet: (trigger: Trigger) => boolean }) {
+function OwnMoment({ today, onSet, isPast }: OwnProps & { today: string }) {
   const [date, setDate] = useState(today);
   const [time, setTime] = useState('');
+  const trigger = { kind: 'absolute' as const, at: `${date}T${time}` };
+  const past = date !== '' && time !== '' && isPast(trigger);
   return (
     <View className="flex-row flex-wrap items-end gap-3">
       <MomentInput label={t('alarm.day')} kind="date" value={date} onChange={setDate} />
       <MomentInput label={t('due.hour')} kind="time" value={time} onChange={setTime} />
-      <Button disabled={!date || !time} onPress={() => onSet({ kind: 'absolute', at: `${date}T${time}` })}>
+      <Button disabled={!date || !time || past} onPress={() => onSet(trigger)}>
         {t('alarm.setThen')}
       </Button>
+      <ErrorLine says={past ? t('alarm.momentPast') : null} />
     </View>
   );
 }

@@ -95,6 +95,13 @@ export const alarmsOf = (rows: MemoryRows, itemId: string, personId: string): Al
     .filter((alarm) => alarm.removedAt === null && (alarm.personId === personId || (isPlaceAlarm(alarm) && alarm.trigger.among.includes(personId))))
     .sort((a, b) => (a.stamps['']?.s ?? 0) - (b.stamps['']?.s ?? 0));
 
+/** The same with those one set for somebody else: both see them. */
+export function alarmsSeenBy(rows: MemoryRows, itemId: string, personId: string): Alarm[] {
+  const own = alarmsOf(rows, itemId, personId);
+  const forOthers = rows.by('alarm', 'itemId', itemId).filter((alarm) => alarm.removedAt === null && alarm.makerId === personId && !own.includes(alarm));
+  return [...own, ...forOthers];
+}
+
 /** Whether it can still ring, by the clock or otherwise. */
 export const isToRing = (alarm: Alarm, house: House, rows: MemoryRows): boolean =>
   nextRing(alarm, house, rows) !== null ||

@@ -9,7 +9,7 @@ import { sayDone, sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
 import { sayRule } from '@/words/rules.ts';
 import { choreOf } from './chore-of.ts';
 import { givenParts, nameOf } from './knot-of.ts';
-import { alarmsOf, sayTrigger } from './say-alarm.ts';
+import { alarmsSeenBy, sayTriggerFor } from './say-alarm.ts';
 import { SentencePanel, type Panel } from './sentence-panels.tsx';
 import { partToTie } from './use-check.ts';
 
@@ -115,7 +115,7 @@ const OWN: readonly Panel[] = ['plan', 'reminders', 'waiting', 'slot'];
 function usePhrases(item: Item, mine: Part | null): Phrase[] {
   const { rows, me, house } = usePlace();
   const now = useNow();
-  const alarms = alarmsOf(rows, item.id, me.id);
+  const alarms = alarmsSeenBy(rows, item.id, me.id);
   const holders = givenParts(rows, item.id).filter((part) => !part.passedTo && !part.excusedAt);
   const names = holders.map((part) => nameOf(rows, part.personId));
   const list = item.listId ? rows.get('list', item.listId) : null;
@@ -160,7 +160,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
       ? {
           panel: 'reminders',
           before: t('sentence.reminds'),
-          words: together(alarms.map((alarm) => sayTrigger(alarm.trigger, { rows, now, zone: house.zone }))),
+          words: together(alarms.map((alarm) => sayTriggerFor(alarm, { rows, now, zone: house.zone, me }))),
           label: t('sentence.panel.reminders'),
         }
       : null,

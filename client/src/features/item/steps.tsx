@@ -7,6 +7,7 @@ import { Field, Heading, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { Outline } from './outline-rows.tsx';
+import { sayRemoved } from './say-removed.ts';
 
 /** The steps of an item, at any depth; a field below keeps taking more. */
 export function Steps({ item, steps, canChange }: { item: Item; steps: readonly Item[]; canChange: boolean }) {
@@ -37,7 +38,7 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
       key: 'remove',
       words: t('item.remove'),
       late: true,
-      onPress: () => void give('item.remove', { items: [step.id] }, { words: t('said.removed', { title: step.title }), undo: true }),
+      onPress: () => void give('item.remove', { items: [step.id] }, { words: sayRemoved(step, rows), undo: true }),
     },
   ];
   const group = { key: item.id, top: steps, spot: { parent: item.id } };

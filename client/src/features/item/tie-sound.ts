@@ -6,18 +6,27 @@ export const setSound = (on: boolean): void => (on ? localStorage.setItem(ON, 'y
 
 let audio: AudioContext | null = null;
 
-/** Two quiet notes, made here: nothing is fetched. Where there is no sound to be had, silence. */
+/** Two quiet notes. */
 export function playTied(): void {
-  if (!soundIsOn() || typeof AudioContext === 'undefined') return;
+  if (soundIsOn()) play([523.25, 783.99], 0.07, 0.08);
+}
+
+/** Three notes, twice: a reminder is heard, whether or not checking off is. */
+export function playRing(): void {
+  play([659.25, 783.99, 987.77, 659.25, 783.99, 987.77], 0.18, 0.16);
+}
+
+/** Made here: nothing is fetched. Where there is no sound to be had, silence. */
+function play(hertz: readonly number[], apart: number, loudness: number): void {
+  if (typeof AudioContext === 'undefined') return;
   audio ??= new AudioContext();
-  const from = audio.currentTime;
-  for (const [nth, hertz] of [523.25, 783.99].entries()) {
-    const at = from + nth * 0.07;
+  for (const [nth, pitch] of hertz.entries()) {
+    const at = audio.currentTime + nth * apart;
     const note = audio.createOscillator();
     const gain = audio.createGain();
-    note.frequency.value = hertz;
+    note.frequency.value = pitch;
     gain.gain.setValueAtTime(0, at);
-    gain.gain.linearRampToValueAtTime(0.08, at + 0.015);
+    gain.gain.linearRampToValueAtTime(loudness, at + 0.015);
     gain.gain.exponentialRampToValueAtTime(0.001, at + 0.22);
     note.connect(gain).connect(audio.destination);
     note.start(at);

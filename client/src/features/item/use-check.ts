@@ -1,18 +1,12 @@
 import { footingsOnItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
 import { useGive } from '@/store/live-house.tsx';
+import { lookup } from '@/store/lookup.ts';
 import { usePlace, type Said } from '@/store/store.ts';
 import { t } from '@/words';
 import { playTied } from './tie-sound.ts';
 import { nameOf } from './knot-of.ts';
 
-/** Rows as `find` and `by`, the way the table of rights reads them. */
-export const lookup = (rows: MemoryRows) => ({
-  find: ((noun: 'item', id: string) => {
-    const held = rows.get(noun, id);
-    return typeof held === 'string' ? undefined : held;
-  }) as never,
-  by: rows.by.bind(rows) as never,
-});
+export { lookup };
 
 export const footings = (item: Item, person: Person, rows: MemoryRows) => footingsOnItem(item, person, lookup(rows));
 

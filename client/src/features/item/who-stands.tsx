@@ -5,8 +5,9 @@ import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, KnotMark, Knot, Menu, PersonMark, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
-import { sayInstant } from '@/words/dates.ts';
+import { sayInstant, sayMoment } from '@/words/dates.ts';
 import { WordsAnswer } from './answer-panel.tsx';
+import { DuePanel } from './due-panel.tsx';
 import { knotOf, nameOf, personOf } from './knot-of.ts';
 import { sayNextNudge } from './next-nudge.ts';
 import { PassOnPanel } from './pass-on-panel.tsx';
@@ -27,7 +28,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
   const now = useNow();
   const give = useGive();
   const tie = useTie();
-  const [open, setOpen] = useState<'pass' | 'send-back' | null>(null);
+  const [open, setOpen] = useState<'pass' | 'send-back' | 'day' | null>(null);
   const person = personOf(rows, part.personId);
   if (!person) return null;
   const own = part.personId === me.id;
@@ -47,6 +48,17 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
     return said ? said.text : null;
   }
 
+  /** The day that came with the handover, as its person has it now. */
+  function plans(): string | null {
+    if (own || !part.plan || part.standing === 'completed' || part.passedTo) return null;
+    return t('part.plansFor', { when: sayMoment(part.plan, now, house.zone) });
+  }
+
+  function setDay(plan: string | null): void {
+    const words = plan ? t('said.daySet', { name: person!.name, when: sayMoment(plan, now, house.zone) }) : t('said.dayCleared', { name: person!.name });
+    if (!give('part.planFor', { item: item.id, person: person!.id, plan }, { words, undo: true })) setOpen(null);
+  }
+
   /** For who follows it: when that person was last asked, and when next. */
   function asked(): string | null {
     if (!isGiver || own) return null;
@@ -60,6 +72,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
     const openPart = part.standing !== 'completed';
     const mayPass = openPart && (own ? me.role === 'manager' || me.role === 'member' || canChange : canChange);
     if (mayPass) found.push({ key: 'pass', words: t('part.passOn'), onPress: () => setOpen('pass') });
+    if (!own && openPart && (isGiver || canChange)) found.push({ key: 'day', words: t('part.setDay', { name: person!.name }), onPress: () => setOpen('day') });
     if (!own && mayTie)
       found.push({ key: 'tie', words: t(openPart ? 'part.tieFor' : 'part.untieFor', { name: person!.name }), onPress: () => tie(item, part) });
     if (canChange && !own && openPart && !part.excusedAt)
@@ -92,7 +105,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
         <View className="min-w-0 grow shrink basis-0">
           <Txt face="medium">{person.name}</Txt>
           <Txt size={13} tone="muted">
-            {[sayStanding(item, part, rows, now, house.zone), asked()].filter(Boolean).join(' · ')}
+            {[sayStanding(item, part, rows, now, house.zone), plans(), asked()].filter(Boolean).join(' · ')}
           </Txt>
           {reason ? <Txt size={15}>{t('part.quote', { text: reason })}</Txt> : null}
           {saysGiver && part.giverId && part.giverId !== part.personId ? (
@@ -143,6 +156,11 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
               give('part.sendBack', { item: item.id, person: person.id, reason }, { words: t('said.sentBack', { name: person.name }), undo: true })
             }
           />
+        </View>
+      ) : null}
+      {open === 'day' ? (
+        <View className="pb-3">
+          <DuePanel due={part.plan} onSave={setDay} onClose={() => setOpen(null)} verb={t('plan.set')} none={t('plan.none')} />
         </View>
       ) : null}
       {open === 'pass' ? <PassOnPanel item={item} from={person.id} onDone={() => setOpen(null)} /> : null}

@@ -1,6 +1,6 @@
 import { byPosition, type Detail, type Item, type List, type Section } from '@kotiva/core';
 import { View } from 'react-native';
-import { Outline } from '@/features/item';
+import { Outline, sayRemoved } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import type { MenuEntry } from '@/ui';
@@ -64,6 +64,7 @@ export function SectionedItems({ list, open, detail, mayShape, mayMove, addingTo
 
 /** Beside moving: to another section, and away. */
 function useMoreOf(sections: readonly Section[]): (item: Item) => MenuEntry[] {
+  const { rows } = usePlace();
   const give = useGive();
   return (item) => [
     ...(item.parentId === null
@@ -79,7 +80,7 @@ function useMoreOf(sections: readonly Section[]): (item: Item) => MenuEntry[] {
       key: 'remove',
       words: t('item.remove'),
       late: true,
-      onPress: () => void give('item.remove', { items: [item.id] }, { words: t('said.removed', { title: item.title }), undo: true }),
+      onPress: () => void give('item.remove', { items: [item.id] }, { words: sayRemoved(item, rows), undo: true }),
     },
   ];
 }

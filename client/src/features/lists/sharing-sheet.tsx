@@ -1,9 +1,13 @@
-import { isHere, shareId, type Access, type List } from '@kotiva/core';
+import { footingInList, isHere, shareId, type Access, type List } from '@kotiva/core';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
+import { lookup } from '@/store/lookup.ts';
 import { usePlace } from '@/store/store.ts';
 import { Choice, Heading, Menu, PersonMark, Sheet, Txt } from '@/ui';
-import { t } from '@/words';
+import { t, together } from '@/words';
+
+/** A helper is never given more than checking off. */
+const ACCESSES = { helper: ['none', 'view', 'check'], other: ['none', 'view', 'check', 'edit'] } as const;
 
 /** Who may do what in a list, and whose it is. */
 export function SharingSheet({ list, onClose }: { list: List; onClose: () => void }) {
@@ -13,12 +17,20 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
     .all('person')
     .filter((person) => isHere(person) && person.role !== 'outside')
     .sort((a, b) => (a.id === list.ownerId ? -1 : b.id === list.ownerId ? 1 : a.name.localeCompare(b.name)));
+  // also those who open it because they manage the house
+  const seenBy = people
+    .filter((person) => footingInList(list.id, person, lookup(rows)) !== null)
+    .map((person) => {
+      const share = rows.get('share', shareId(list.id, person.id));
+      const byOffice = person.role === 'manager' && person.id !== list.ownerId && (typeof share === 'string' || share.access === null);
+      return byOffice ? t('share.asManager', { name: person.name }) : person.name;
+    });
   const title = t('share.title', { name: list.name });
   const shared = rows.by('share', 'listId', list.id).some((share) => share.access !== null);
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <Txt size={15} tone="muted" className="pb-2">
-        {t(shared ? 'share.managersToo' : 'share.onlyOwner')}
+        {shared ? [t('share.seenBy', { names: together(seenBy) }), t('share.managersToo')].join(' ') : t('share.onlyOwner')}
       </Txt>
       {people.map((person) => {
         const share = rows.get('share', shareId(list.id, person.id));
@@ -50,7 +62,7 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
             {owner ? null : (
               <Choice<Access | 'none'>
                 label={t('share.accessOf', { name: person.name })}
-                value={access ?? 'none'}
+                value={access === 'edit' && person.role === 'helper' ? 'check' : (access ?? 'none')}
                 onChange={(next) =>
                   give(
                     'list.share',
@@ -58,7 +70,7 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
                     { words: t(next === 'none' ? 'said.unshared' : 'said.shared', { name: person.name }), undo: true },
                   )
                 }
-                options={(['none', 'view', 'check', 'edit'] as const).map((value) => ({ value, words: t(`access.${value}`) }))}
+                options={ACCESSES[person.role === 'helper' ? 'helper' : 'other'].map((value) => ({ value, words: t(`access.${value}`) }))}
               />
             )}
           </View>

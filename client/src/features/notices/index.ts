@@ -1,1 +1,2 @@
 export { NoticesButton } from './notices.tsx';
+export { RingBar } from './ring-bar.tsx';

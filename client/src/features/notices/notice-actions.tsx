@@ -18,6 +18,8 @@ export function NoticeActions({ notice }: { notice: Notice }) {
     case 'handed':
     case 'nudge':
       return <TakeAction notice={notice} />;
+    case 'last-step':
+      return <WholeAction notice={notice} />;
     case 'question':
       return <AnswerAction notice={notice} />;
     default:
@@ -25,11 +27,18 @@ export function NoticeActions({ notice }: { notice: Notice }) {
   }
 }
 
-const Actions = ({ children }: { children: React.ReactNode }) => (
-  <View className="-mt-px flex-row flex-wrap gap-2 border-b border-line bg-surface px-5 pb-3">{children}</View>
+const Actions = ({ children, inBar = false }: { children: React.ReactNode; inBar?: boolean }) => (
+  <View className={`flex-row flex-wrap gap-2 px-5 pb-3 ${inBar ? '' : '-mt-px border-b border-line bg-surface'}`}>{children}</View>
 );
 
-function ReminderActions({ notice }: { notice: Notice }) {
+interface ReminderActionsProps {
+  notice: Notice;
+  /** In the bar of what rings, with more ways beside. */
+  inBar?: boolean;
+  children?: React.ReactNode;
+}
+
+export function ReminderActions({ notice, inBar, children }: ReminderActionsProps) {
   const { rows, me, house } = usePlace();
   const now = useNow();
   const give = useGive();
@@ -46,7 +55,7 @@ function ReminderActions({ notice }: { notice: Notice }) {
     void give('alarm.snooze', { alarm: String(notice.params.alarm), place }, { words: t('said.snoozedTo', { place: name }) });
   if (later)
     return (
-      <Actions>
+      <Actions inBar={inBar}>
         {snoozes(now, house).map(({ key, until }) => (
           <Button key={key} onPress={() => snooze(until)}>
             {t(`alarm.snooze.${key}`)}
@@ -67,7 +76,7 @@ function ReminderActions({ notice }: { notice: Notice }) {
       </Actions>
     );
   return (
-    <Actions>
+    <Actions inBar={inBar}>
       {part && part.standing !== 'completed' ? (
         <Button
           kind="main"
@@ -81,6 +90,28 @@ function ReminderActions({ notice }: { notice: Notice }) {
       ) : null}
       <Button expanded={later} onPress={() => setLater(true)}>
         {t('alarm.snooze')}
+      </Button>
+      {children}
+    </Actions>
+  );
+}
+
+/** The last step was ticked by somebody who could not answer for the whole. */
+function WholeAction({ notice }: { notice: Notice }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const tie = useTie();
+  const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
+  const part = typeof item === 'string' ? null : partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
+  if (typeof item === 'string' || !part || part.standing === 'completed') return null;
+  const done = () => {
+    tie(item, part);
+    give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
+  };
+  return (
+    <Actions>
+      <Button kind="main" onPress={done}>
+        {t('said.checkWhole')}
       </Button>
     </Actions>
   );

@@ -10,19 +10,12 @@ import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { NoticeActions } from './notice-actions.tsx';
 import { sayTold } from './say-told.ts';
+import { useNotices } from './use-notices.ts';
 
 /** So many are shown at first, and more each time they are asked for. */
 const AT_FIRST = 60;
 /** So many are read in one command. */
 const AT_ONCE = 500;
-
-function useNotices(): Notice[] {
-  const { rows, me } = usePlace();
-  return rows
-    .by('notice', 'personId', me.id)
-    .filter((notice) => !notice.withdrawnAt)
-    .sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? -1 : 1));
-}
 
 /** The bell, with how many are unread; its sheet keeps what was told until it is read. */
 export function NoticesButton() {
@@ -57,6 +50,7 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
     if (!notice.readAt) give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
     onClose();
     if (notice.itemId) openItem(notice.itemId);
+    if (typeof notice.params.list === 'string') router.push(`/lists/${notice.params.list}`);
     if (notice.kind === 'round') router.push('/round');
     if (notice.kind === 'mail-held') router.push('/sort');
   };

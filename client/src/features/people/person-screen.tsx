@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useCaptureHere } from '@/features/capture';
+import { MyWaits } from '@/features/followup';
 import { ItemRow, nameOf } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { usePlace } from '@/store/store.ts';
@@ -72,6 +73,7 @@ export function PersonScreen({ personId }: { personId: string }) {
     <>
       {own ? group('in-hand', t('person.inHandOwn'), theirs) : group('wait', t('person.waitFor', { name: person.name }), waited)}
       {own ? null : group('in-hand', t('person.inHand', { name: person.name }), others)}
+      {own ? null : <MyWaits personId={person.id} title={t('wait.from', { name: person.name })} />}
       {own ? null : group('owe', t('person.owe', { name: person.name }), owed)}
     </>
   );

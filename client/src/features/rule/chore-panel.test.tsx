@@ -90,7 +90,70 @@ test('of a chore: left out once, no more of it, or plain again', () => {
     .filter(({ seriesId, removedAt, id }) => seriesId === plants.seriesId && !removedAt && id !== plants.id)
     .at(-1);
   open(w, (next ?? plants).id);
-  tap('Remove this and all that follow');
+  tap('No more of it from now on');
   expect(closed).toHaveBeenCalledTimes(2);
   expect(chores(w)).toEqual([]);
+});
+
+describe('a chore changed from a day to come', () => {
+  function watering() {
+    const { w, list } = house();
+    w.must('Aino', 'chore.make', { title: 'Water the plants', list, rrule: 'FREQ=WEEKLY;BYDAY=TU', dtstart: '2026-11-24' });
+    const first = w.rows.all('item').find(({ title, seriesId }) => title === 'Water the plants' && seriesId)!;
+    const series = w.rows.all('series')[0]!;
+    return { w, first, series };
+  }
+
+  test('leaves what comes before it, the open one too', () => {
+    const { w, first, series } = watering();
+    open(w, first.id);
+    type('From', '2027-03-02');
+    type('Hour, if it matters', '18:00');
+    tap('Change it from Tue 2 Mar on');
+    expect(w.row(first.id)).toMatchObject({ seriesId: series.id, due: '2026-11-24', removedAt: null });
+    expect(w.rows.all('series').map(({ dtstart, endsBefore }) => [dtstart, endsBefore])).toEqual([
+      ['2026-11-24', '2027-03-02'],
+      ['2027-03-02T18:00', null],
+    ]);
+  });
+
+  test('exceptions it can’t keep are named before it is done; those it keeps stand in the preview', () => {
+    const { w, first, series } = watering();
+    for (const recurrenceId of ['2026-12-08', '2026-12-15']) w.must('Aino', 'chore.skip', { series: series.id, recurrenceId });
+    open(w, first.id);
+    expect(screen.getByText(/^Then: /).textContent).toBe('Then: Tue 24 Nov · Tue 1 Dec · Tue 22 Dec · Tue 29 Dec · Tue 5 Jan 2027 · Tue 12 Jan');
+    type('Every so many weeks', '2');
+    expect(screen.getByText('One exception can’t be kept: Tue 15 Dec, left out.')).toBeTruthy();
+    expect(screen.getByText(/^Then: /).textContent).toMatch(/^Then: Tue 24 Nov · Tue 22 Dec/);
+  });
+});
+
+test('whose each one would be is seen before it is set', () => {
+  const { w, fire } = house();
+  open(w, fire);
+  tap('Leila', 'checkbox');
+  tap('Tapio', 'checkbox');
+  tap('In turns', 'radio');
+  expect(screen.getByText(/^Then: /).textContent).toMatch(/^Then: Fri 27 Nov Leila · Fri 4 Dec Tapio · Fri 11 Dec Leila/);
+});
+
+test('the 31st is asked about', () => {
+  const { w } = house();
+  const rota = w.item('Aino', 'Print the rota', { due: '2026-12-31' });
+  open(w, rota);
+  tap('By months', 'radio');
+  expect(alerts()).toEqual(['Say what happens in shorter months.']);
+  tap('The 31st, or the last day', 'radio');
+  tap('Let it come back');
+  expect(chores(w)).toMatchObject([{ rrule: 'FREQ=MONTHLY;BYMONTHDAY=28,29,30,31;BYSETPOS=-1' }]);
+});
+
+test('what must each be done asks what happens when one is missed', () => {
+  const { w } = house();
+  const rent = w.item('Aino', 'Pay the rent', { due: '2026-12-01' });
+  open(w, rent);
+  expect(alerts()).toEqual(['Say what happens when one is missed.']);
+  tap('Each still has to be done', 'radio');
+  tap('Let it come back');
+  expect(chores(w)).toMatchObject([{ missed: 'keep' }]);
 });

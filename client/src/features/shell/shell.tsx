@@ -4,7 +4,7 @@ import { useDispatch } from 'react-redux';
 import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
 import { ItemSheet } from '@/features/item';
-import { NoticesButton } from '@/features/notices';
+import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
 import { useGive } from '@/store/live-house.tsx';
 import { quiet, useHouseState, usePlace, usePlaceOrNull, useSaid } from '@/store/store.ts';
@@ -38,6 +38,7 @@ export function Shell({ children }: { children: React.ReactNode }) {
           <View className="min-h-0 grow shrink" role="main">
             {children}
           </View>
+          <RingBar />
           <SaidBar />
           {wide ? null : (
             <>

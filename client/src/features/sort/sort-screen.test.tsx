@@ -20,13 +20,13 @@ const count = () => screen.queryByText(/^\d+ things? nobody has decided about$/)
 // no mail waits, where nothing else is said
 beforeEach(() => void answering({ body: { held: [] } }));
 
-test('the newest stands open; a decision leads on to the next', () => {
+test('the oldest stands open; a decision leads on to the next', () => {
   const { w } = pile();
   const { said } = inHouse(w, 'Aino', <SortScreen />);
   expect(count()).toBe('3 things nobody has decided about');
   expect(screen.getByRole('button', { name: 'Third thought' })).toBeTruthy();
   tap('Today');
-  expect(said()).toBe('“Third thought”: planned for today.');
+  expect(said()).toBe('“First thought”: planned for today.');
   expect(count()).toBe('2 things nobody has decided about');
   tap('Shelf');
   tap('Later, no day');
@@ -58,6 +58,7 @@ test('what was handed to me is taken where it stands', () => {
   const { w } = pile();
   const rail = w.item('Petri', 'Varnish the rail', { persons: [w.person('Aino')], message: 'Before the frost' });
   inHouse(w, 'Aino', <SortScreen />);
+  tap(/^Varnish the rail/);
   expect(screen.getByText('“Before the frost”')).toBeTruthy();
   tap('Take it: Varnish the rail');
   expect(w.part(rail, 'Aino').standing).toBe('accepted');

@@ -2,11 +2,12 @@ import { DAY_PARTS, minutesFor, type DayBand, type DayPart, type Person, type Pl
 import { useDraggable } from '@dnd-kit/core';
 import { createElement } from 'react';
 import { Pressable, View } from 'react-native';
-import { knotOf, useMyKnot, useOpenItem } from '@/features/item';
+import { choreOf, knotOf, useMyKnot, useOpenItem } from '@/features/item';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Icon, Knot, KnotMark, personInk, Txt, type Tone } from '@/ui';
 import { t } from '@/words';
 import { sayDue } from '@/words/dates.ts';
+import { sayRuleShort } from '@/words/rules.ts';
 
 /** A segment is never so short that its title can't be read. */
 const SHORTEST_PX = 132;
@@ -99,10 +100,11 @@ function SegmentKnot({ person, entry: { item, part } }: { person: Person; entry:
 
 /** Below the title: what is pressing about it, and its minutes. */
 function useSegmentWords({ item, part, late, carriedOver, where }: Placed): [string, Tone] {
-  const { house } = usePlace();
+  const { house, rows } = usePlace();
   const now = useNow();
+  const series = choreOf(item, rows);
   const minutes = item.effort === null ? null : t('chip.effort', { minutes: item.effort });
-  const say = (first: string | null, tone: Tone): [string, Tone] => [[first, minutes].filter(Boolean).join(' · '), tone];
+  const say = (first: string | null, tone: Tone): [string, Tone] => [[first, minutes, series ? sayRuleShort(series) : null].filter(Boolean).join(' · '), tone];
   if (where === 'done') return say(t('sheet.done'), 'muted');
   if (late && item.due) return say(sayDue(item.due, true, now, house.zone), 'late');
   if (part.standing === 'tentative') return say(t('knot.asked'), 'waits');

@@ -1,0 +1,47 @@
+import { isHere } from '@kotiva/core';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { suggestLooks } from '@/features/account';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Txt } from '@/ui';
+import { t } from '@/words';
+import { InviteSheet } from './invite-sheet.tsx';
+
+interface UnknownPersonProps {
+  name: string;
+  /** Somebody of that name is here now, without an account. */
+  onAdded?: (personId: string) => void;
+}
+
+/** Nobody here is called that: invited with a link, or added by name alone; whatever was typed stays. Managers let people in. */
+export function UnknownPerson({ name, onAdded }: UnknownPersonProps) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const [inviting, setInviting] = useState(false);
+  const [mark, setMark] = useState<string | null>(null);
+  const added = mark === null ? undefined : rows.all('person').find((person) => isHere(person) && person.mark === mark);
+  useEffect(() => {
+    if (added) onAdded?.(added.id);
+  }, [added?.id]);
+  const said = (
+    <Txt role="alert" size={15} tone="late">
+      {t('capture.unknown', { name })}
+    </Txt>
+  );
+  if (me.role !== 'manager') return said;
+  const add = () => {
+    const looks = suggestLooks(name, rows.all('person').filter(isHere));
+    if (!give('person.add', { name, ...looks }, { words: t('said.personAdded', { name }), undo: true })) setMark(looks.mark);
+  };
+  return (
+    <View className="gap-2">
+      {said}
+      <View className="flex-row flex-wrap gap-2">
+        <Button onPress={() => setInviting(true)}>{t('invite.name', { name })}</Button>
+        <Button onPress={add}>{t('invite.without', { name })}</Button>
+      </View>
+      {inviting ? <InviteSheet name={name} onClose={() => setInviting(false)} /> : null}
+    </View>
+  );
+}

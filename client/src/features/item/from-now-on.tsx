@@ -1,0 +1,62 @@
+import { footingInList, isDone, type Item, type MemoryRows, type Person, type Series } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { usePlace } from '@/store/store.ts';
+import { Button, Txt } from '@/ui';
+import { t, together } from '@/words';
+import { choreOf } from './chore-of.ts';
+import { lookup } from './use-check.ts';
+
+/** What may be added to one of a chore, as it stood when it was last looked at or decided about. */
+interface Known {
+  steps: ReadonlySet<string>;
+  notes: string;
+  tags: string;
+}
+
+const stepsOf = (item: Item, rows: MemoryRows): Item[] => rows.by('item', 'parentId', item.id).filter(({ removedAt }) => removedAt === null);
+
+const knownOf = (item: Item, rows: MemoryRows): Known => ({
+  steps: new Set(stepsOf(item, rows).map(({ id }) => id)),
+  notes: item.notes,
+  tags: item.tagIds.join(),
+});
+
+function mayChange({ listId, makerId }: Series, me: Person, rows: MemoryRows): boolean {
+  if (listId === null) return makerId === me.id;
+  const footing = footingInList(listId, me, lookup(rows));
+  return footing === 'owner' || footing === 'edit';
+}
+
+/** After a step, a note or a tag was added to one of a chore: only to this one, or to those to come as well. */
+export function FromNowOn({ item }: { item: Item }) {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const [known, setKnown] = useState(() => knownOf(item, rows));
+  const series = choreOf(item, rows);
+  if (!series || isDone(item, rows.by('part', 'itemId', item.id)) || !mayChange(series, me, rows)) return null;
+  const steps = stepsOf(item, rows).filter(({ id, makerId, title }) => !known.steps.has(id) && makerId === me.id && !series.steps.includes(title));
+  const notes = item.notes !== known.notes && item.notes !== series.notes;
+  const tags = item.tagIds.join() !== known.tags && item.tagIds.join() !== series.tagIds.join();
+  const added = [...steps.map(({ title }) => t('fromNowOn.step', { title })), notes ? t('fromNowOn.notes') : null, tags ? t('fromNowOn.tags') : null].filter(
+    (words) => words !== null,
+  );
+  if (added.length === 0) return null;
+  const settle = () => setKnown(knownOf(item, rows));
+  const keep = () => {
+    const payload = { item: item.id, steps: steps.map(({ title }) => title), notes, tags };
+    if (!give('chore.fromNowOn', payload, { words: t('said.fromNowOn', { title: series.title }), undo: true })) settle();
+  };
+  return (
+    <View role="group" aria-label={t('fromNowOn.label')} className="mt-4 gap-3 rounded-sheet bg-ground p-4">
+      <Txt>{t('fromNowOn.asks', { what: together(added), title: series.title })}</Txt>
+      <View className="flex-row flex-wrap gap-2">
+        <Button kind="main" onPress={keep}>
+          {t('fromNowOn.keep')}
+        </Button>
+        <Button onPress={settle}>{t('calendar.onlyThis')}</Button>
+      </View>
+    </View>
+  );
+}

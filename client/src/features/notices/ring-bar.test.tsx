@@ -1,0 +1,51 @@
+import { screen } from '@testing-library/react';
+import { World } from '@kotiva/core/testing/world';
+import { tap } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { carry } from '@/testing/router.ts';
+import { RingBar } from './ring-bar.tsx';
+
+/** Two reminders of Aino's that ring at noon. */
+function house() {
+  const w = new World();
+  const [oars, rope] = ['Oars', 'Rope'].map((title) => w.item('Aino', title)) as [string, string];
+  for (const item of [oars, rope]) w.must('Aino', 'alarm.set', { item, trigger: { kind: 'absolute', at: '2026-11-24T12:30' } });
+  const ring = () => {
+    w.later(30);
+    for (const { id } of w.rows.all('alarm')) w.system('alarm.ring', { alarm: id, at: w.now });
+  };
+  return { w, oars, rope, ring };
+}
+const unread = (w: World) => w.rows.by('notice', 'personId', w.person('Aino')).filter(({ readAt }) => readAt === null).length;
+afterEach(() => carry({}));
+
+test('a ring stays in sight until it is answered, one after the other', () => {
+  const { w, ring } = house();
+  const { meanwhile } = inHouse(w, 'Aino', <RingBar />);
+  expect(screen.queryByRole('alertdialog')).toBeNull();
+  meanwhile(ring);
+  expect(screen.getByText(/and 1 more/)).toBeTruthy();
+  tap('Done');
+  expect(unread(w)).toBe(1);
+  tap('Later');
+  tap('In 1 h');
+  expect(unread(w)).toBe(0);
+  expect(screen.queryByRole('alertdialog')).toBeNull();
+  expect(w.rows.all('alarm').filter(({ snoozedUntil }) => snoozedUntil !== null)).toHaveLength(1);
+});
+
+test('opened, it is read', () => {
+  const { w, ring } = house();
+  ring();
+  inHouse(w, 'Aino', <RingBar />);
+  tap('Open');
+  expect(unread(w)).toBe(1);
+});
+
+test('what was removed since does not stand there', () => {
+  const { w, oars, rope, ring } = house();
+  ring();
+  w.must('Aino', 'item.remove', { items: [oars, rope] });
+  inHouse(w, 'Aino', <RingBar />);
+  expect(screen.queryByRole('alertdialog')).toBeNull();
+});

@@ -1,0 +1,64 @@
+import type { Notice } from '@kotiva/core';
+import { useEffect, useRef } from 'react';
+import { View } from 'react-native';
+import { playRing, useOpenItem } from '@/features/item';
+import { useGive } from '@/store/live-house.tsx';
+import { useNow, usePlace } from '@/store/store.ts';
+import { Button, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayInstant } from '@/words/dates.ts';
+import { ReminderActions } from './notice-actions.tsx';
+import { sayTold } from './say-told.ts';
+import { useNotices } from './use-notices.ts';
+
+/** What rang and nobody answered yet stays in sight, one after the other: done, later, or opened. */
+export function RingBar() {
+  const { rows, house } = usePlace();
+  const now = useNow();
+  const give = useGive();
+  const open = useOpenItem();
+  const ringing = useNotices().filter((notice) => notice.kind === 'reminder' && !notice.readAt && isStillThere(notice));
+  useHeard(ringing);
+  const [first] = ringing;
+
+  function isStillThere({ itemId }: Notice): boolean {
+    const item = itemId ? rows.get('item', itemId) : 'absent';
+    return typeof item !== 'string' && item.removedAt === null;
+  }
+  if (!first) return null;
+  const look = () => {
+    give('notice.read', { notices: [first.id] }, { ownRefusal: true });
+    open(first.itemId);
+  };
+  const about = [sayInstant(first.at, now, house.zone), ringing.length > 1 ? t('ring.more', { count: ringing.length - 1 }) : null];
+  return (
+    <View
+      role="alertdialog"
+      aria-label={t('ring.label')}
+      className="mx-3.5 mb-2 rounded-control border-2 border-pine bg-surface shadow-lg lg:absolute lg:bottom-4 lg:right-4 lg:z-10 lg:mx-0 lg:w-[420px]"
+    >
+      <View className="px-5 pb-2 pt-3">
+        <Txt face="bold" aria-live="assertive">
+          {sayTold(first, '')}
+        </Txt>
+        <Txt size={15} tone="muted">
+          {about.filter(Boolean).join(' · ')}
+        </Txt>
+      </View>
+      <ReminderActions notice={first} inBar>
+        <Button onPress={look}>{t('ring.open')}</Button>
+      </ReminderActions>
+    </View>
+  );
+}
+
+/** A ring is heard once; what had rung before the house was opened here is only seen. */
+function useHeard(ringing: readonly Notice[]): void {
+  const known = useRef<Set<string> | null>(null);
+  const ids = ringing.map(({ id }) => id).join(' ');
+  useEffect(() => {
+    const now = new Set(ids === '' ? [] : ids.split(' '));
+    if (known.current !== null && [...now].some((id) => !known.current!.has(id))) playRing();
+    known.current = now;
+  }, [ids]);
+}

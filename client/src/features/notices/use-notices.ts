@@ -1,0 +1,14 @@
+import type { Notice } from '@kotiva/core';
+import { useDeviceId } from '@/features/account';
+import { usePlace } from '@/store/store.ts';
+
+/** What one was told, the newest first; a reminder bound to another device is that device's alone. */
+export function useNotices(): Notice[] {
+  const { rows, me } = usePlace();
+  const device = useDeviceId();
+  const isHere = ({ params }: Notice): boolean => params.device === undefined || device === null || params.device === device;
+  return rows
+    .by('notice', 'personId', me.id)
+    .filter((notice) => !notice.withdrawnAt && isHere(notice))
+    .sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? -1 : 1));
+}

@@ -1,0 +1,13 @@
+import type { Notice } from '../model/said.ts';
+import { NOTICE_WORDS } from './en.ts';
+
+export type NoticeKey = Extract<keyof typeof NOTICE_WORDS, `notice.${string}`>;
+
+/** The sentence for a notice: of a change, the one that says what was changed, and from what to what. */
+export function noticeKey({ kind, params }: Pick<Notice, 'kind' | 'params'>): NoticeKey {
+  if (kind !== 'changed' || typeof params['field'] !== 'string') return `notice.${kind}`;
+  const key = `notice.changed.${params['field']}${isNone(params['to']) ? '.cleared' : isNone(params['from']) ? '.set' : ''}`;
+  return key in NOTICE_WORDS ? (key as NoticeKey) : 'notice.changed';
+}
+
+const isNone = (value: unknown): boolean => value === null || value === undefined || value === false;
