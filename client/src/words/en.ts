@@ -1000,7 +1000,7 @@ export const en = {
   'said.daySet': '{name} is to do it on {when}',
   'said.dayCleared': 'No day set for {name} any more',
   'part.setDay': 'Set a day for {name}',
-  'part.plansFor': 'plans it for {when}',
+  'part.plansFor': 'planned for {when}',
   'said.plain': '“{title}” no longer comes back',
   'said.choreMoved': '“{title}” is {when} this once',
   'said.choreGiven': '{name} does “{title}” this once',

@@ -112,13 +112,21 @@ function Titles({ entries, date, onChoose }: { entries: CalendarEntry[]; date: s
     <Pressable tabIndex={-1} onPress={() => onChoose(date)} className="min-h-0 shrink overflow-hidden px-1">
       {entries.slice(0, SHOWN).map((entry) => (
         <DragEntry key={keyOf(entry)} entry={entry} place={`month ${date}`} handle={false}>
-          {isChore(entry) ? <Icon name="again" size={11} tone="heather" /> : null}
-          <Txt size={13} numberOfLines={1} tone={toneOf(entry)} className={`min-w-0 shrink cursor-grab ${isEntryDone(entry) ? 'line-through' : ''}`}>
-            {entry.time ? `${entry.time} ` : ''}
-            {titleOfEntry(entry)}
-          </Txt>
+          <View className="flex-row items-center gap-1">
+            {isChore(entry) ? <ChoreSign /> : null}
+            <Txt size={13} numberOfLines={1} tone={toneOf(entry)} className={`min-w-0 shrink cursor-grab ${isEntryDone(entry) ? 'line-through' : ''}`}>
+              {entry.time ? `${entry.time} ` : ''}
+              {titleOfEntry(entry)}
+            </Txt>
+          </View>
         </DragEntry>
       ))}
     </Pressable>
   );
 }
+
+const ChoreSign = () => (
+  <View className="shrink-0">
+    <Icon name="again" size={11} tone="heather" />
+  </View>
+);

@@ -53,8 +53,7 @@ function About({ ahead: { series, occurrence, assigned } }: { ahead: Ahead }) {
   return (
     <View className="gap-1">
       <Txt face="bold">{sayExactly(occurrence.at)}</Txt>
-      <Txt>{names.length > 0 ? together(names) : t('occurrence.nobody')}</Txt>
-      {why ? <Txt tone="muted">{why}</Txt> : null}
+      <Txt>{why ?? (names.length > 0 ? together(names) : t('occurrence.nobody'))}</Txt>
       <Txt tone="muted">{rule.charAt(0).toUpperCase() + rule.slice(1)}</Txt>
       {series.notes ? <Txt tone="muted">{series.notes}</Txt> : null}
       {series.steps.length > 0 ? <Txt tone="muted">{t('occurrence.steps', { steps: together(series.steps) })}</Txt> : null}

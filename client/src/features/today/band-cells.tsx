@@ -1,4 +1,4 @@
-import { DAY_PARTS, minutesFor, type DayBand, type DayPart, type Person, type Placed } from '@kotiva/core';
+import { DAY_PARTS, minutesFor, type DayBand, type DayPart, type Item, type Person, type Placed } from '@kotiva/core';
 import { useDraggable } from '@dnd-kit/core';
 import { createElement } from 'react';
 import { Pressable, View } from 'react-native';
@@ -56,9 +56,12 @@ function Segment({ person, entry }: { person: Person; entry: Placed }) {
         <Txt size={15} face="medium" tone={done ? 'muted' : 'ink'} numberOfLines={1} className={done ? 'line-through' : ''}>
           {item.title}
         </Txt>
-        <Txt size={13} tone={tone} numberOfLines={1}>
-          {words}
-        </Txt>
+        <View className="flex-row items-center gap-1">
+          {item.seriesId === null ? null : <ChoreSign item={item} />}
+          <Txt size={13} tone={tone} numberOfLines={1} className="min-w-0 shrink">
+            {words}
+          </Txt>
+        </View>
       </Pressable>
       {done
         ? null
@@ -74,6 +77,20 @@ function Segment({ person, entry }: { person: Person; entry: Placed }) {
             <Icon name="grip" size={16} />,
           )}
     </View>
+  );
+}
+
+/** It comes back: a sign, and in words how for who does not see it. */
+function ChoreSign({ item }: { item: Item }) {
+  const { rows } = usePlace();
+  const series = choreOf(item, rows);
+  return (
+    <>
+      <View className="shrink-0">
+        <Icon name="again" size={12} tone="heather" />
+      </View>
+      {series ? <Txt className="sr-only">{sayRuleShort(series)}</Txt> : null}
+    </>
   );
 }
 
@@ -100,11 +117,10 @@ function SegmentKnot({ person, entry: { item, part } }: { person: Person; entry:
 
 /** Below the title: what is pressing about it, and its minutes. */
 function useSegmentWords({ item, part, late, carriedOver, where }: Placed): [string, Tone] {
-  const { house, rows } = usePlace();
+  const { house } = usePlace();
   const now = useNow();
-  const series = choreOf(item, rows);
   const minutes = item.effort === null ? null : t('chip.effort', { minutes: item.effort });
-  const say = (first: string | null, tone: Tone): [string, Tone] => [[first, minutes, series ? sayRuleShort(series) : null].filter(Boolean).join(' · '), tone];
+  const say = (first: string | null, tone: Tone): [string, Tone] => [[first, minutes].filter(Boolean).join(' · '), tone];
   if (where === 'done') return say(t('sheet.done'), 'muted');
   if (late && item.due) return say(sayDue(item.due, true, now, house.zone), 'late');
   if (part.standing === 'tentative') return say(t('knot.asked'), 'waits');
