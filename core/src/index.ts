@@ -17,6 +17,7 @@ export * from './model/time-away.ts';
 export * from './model/slot.ts';
 export * from './planning/booked.ts';
 export * from './model/wait.ts';
+export * from './model/wanted.ts';
 export * from './model/talk.ts';
 export * from './model/activity-groups.ts';
 export * from './model/entry-kinds.ts';

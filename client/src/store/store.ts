@@ -6,6 +6,7 @@ import { houseSlice, type HouseState } from './house.ts';
 import { lookingSlice } from './looking.ts';
 import { selectRows } from './rows.ts';
 import { soNowSlice } from './so-now.ts';
+import { wantedSlice } from './wanted.ts';
 
 /** What was last said at the foot of the screen, and the commands it offers. */
 export interface Said {
@@ -47,6 +48,7 @@ const reducer = combineReducers({
   narrow: narrowSlice.reducer,
   soNow: soNowSlice.reducer,
   looking: lookingSlice.reducer,
+  wanted: wantedSlice.reducer,
 });
 export type State = ReturnType<typeof reducer>;
 

@@ -60,6 +60,7 @@ function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: N
     dayPart: fields.dayPart,
     policy: fields.policy,
     confirm: fields.confirm,
+    wanted: fields.wanted,
     alarms: fields.alarms,
     rrule: asMeant(rule, dtstart, d),
     afterDone: rule.afterDone,

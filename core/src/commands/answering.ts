@@ -2,24 +2,19 @@ import * as z from 'zod/mini';
 import type { Item } from '../model/item.ts';
 import type { Part, Standing } from '../model/part.ts';
 import { Id, Text, Words } from '../model/row.ts';
-import type { CommentKind } from '../model/said.ts';
 import type { Deciding } from './deciding.ts';
 import { tellingOfCompletion } from './completion.ts';
 import { commandKind } from './kind.ts';
 import { completePart } from './checking.ts';
 import { ASKS_TO_LOOK, needOwnPart, partId, readTold, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { say } from './thread.ts';
 
 const OWN = z.object({ item: Id });
 const ownPart = ({ item }: { item: string }, d: Deciding) => {
   const part = d.actorOrNull ? d.find('part', partId(item, d.actorOrNull.id)) : undefined;
   return [{ deed: 'self', is: part !== undefined && part.takenBackAt === null } as const];
 };
-
-/** Says something in the thread that belongs to a part. */
-export function say(item: Item, part: Part | null, text: string, kind: CommentKind, audience: 'all' | 'pair', d: Deciding): void {
-  d.insert('comment', d.newId(), { itemId: item.id, partId: part?.id ?? null, authorId: d.actor.id, text, kind, audience, at: d.now, removedAt: null });
-}
 
 function answer(item: Item, standing: Standing, d: Deciding): Part {
   const part = needOwnPart(item.id, d);

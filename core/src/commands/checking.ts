@@ -3,6 +3,7 @@ import { countingParts, firstCompleted, isDone, waitsForTie } from '../followup/
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { Id } from '../model/row.ts';
+import { answerOf, MOST_ANSWER } from '../model/wanted.ts';
 import { isUntouched, nextMade, withdraw } from './appearing.ts';
 import { tellingOfCompletion, uncheckPart } from './completion.ts';
 import type { Deciding } from './deciding.ts';
@@ -10,6 +11,7 @@ import { commandKind } from './kind.ts';
 import type { Ask } from './may.ts';
 import { partId, readTold, settleNobody, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { say } from './thread.ts';
 
 /** `person` null: the part of an item nobody was given. */
 const PART = z.object({ item: Id, person: z.nullable(Id) });
@@ -32,7 +34,7 @@ export function momentOfTap(part: Part, item: Item, d: Deciding): string {
 }
 
 /** Ties the knot. A tap on something already completed by another is recorded, and told who was first. */
-export function completePart(item: Item, part: Part, d: Deciding): void {
+export function completePart(item: Item, part: Part, d: Deciding, answer: string | null = null): void {
   if (part.standing === 'completed') return;
   const parts = d.by('part', 'itemId', item.id);
   const first = item.policy === 'any' && isDone(item, parts) ? firstCompleted(parts) : null;
@@ -49,6 +51,7 @@ export function completePart(item: Item, part: Part, d: Deciding): void {
       completedAt: tapped,
       arrivedAt: d.now,
       completedBy: d.actor.id,
+      answer,
       stood: { standing: part.standing, percent: part.percent },
       // tied by the giver or a manager: no second look is needed
       tiedAt: own || part.personId === null ? null : d.now,
@@ -57,6 +60,7 @@ export function completePart(item: Item, part: Part, d: Deciding): void {
     });
   });
   tellOfPart(item, d);
+  if (answer !== null) say(item, part, sayAnswer(item, answer), 'comment', 'all', d);
   const completed = d.need('part', part.id);
   if (waitsForTie(item, completed)) d.tell(completed.originId, 'waits-for-tie', item.id, { title: item.title });
   d.enter('part.checkOff', { itemId: item.id }, own || part.personId === null ? {} : { for: nameOf(part.personId, d) }, tapped);
@@ -74,17 +78,27 @@ function tellOfPart(item: Item, d: Deciding): void {
   for (const watch of d.by('watch', 'itemId', item.id)) if (watch.on && watch.each) d.tell(watch.personId, 'part-done', item.id, { title: item.title });
 }
 
+function readAnswer(item: Item, typed: string): string {
+  const wanted = item.wanted ?? { kind: 'word' as const };
+  return answerOf(wanted, typed) ?? refuse('not-a-number', { value: typed.slice(0, 40) }, 'answer');
+}
+
+/** As it stands in the thread: "The meter says: 1204.5 kWh". */
+const sayAnswer = ({ wanted }: Item, answer: string): string => (wanted ? `${wanted.what}: ${[answer, wanted.unit].filter(Boolean).join(' ')}` : answer);
+
 export const checkOff = commandKind({
   name: 'part.checkOff',
-  payload: PART,
+  /** `answer`: to what the item asks for. A tick without one counts all the same: a device may not have known of it. */
+  payload: z.object({ ...PART.shape, answer: z.optional(z.string().check(z.maxLength(MOST_ANSWER))) }),
   asks: asksToCheck,
-  decide({ item: itemId, person }, d) {
+  decide({ item: itemId, person, answer }, d) {
     const item = d.need('item', itemId);
+    const said = answer === undefined || answer.trim() === '' ? null : readAnswer(item, answer);
     if (person === null) settleNobody(itemId, d);
     const part = d.find('part', partId(itemId, person));
     if (!part || part.takenBackAt) refuse(person === null ? 'already-has-it' : 'not-yours', { names: namesOn(item, d) });
     if (part.passedTo) refuse('not-yours');
-    completePart(item, part, d);
+    completePart(item, part, d, said);
   },
 });
 

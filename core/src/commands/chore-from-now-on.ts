@@ -19,14 +19,21 @@ export const fromNowOn = commandKind({
     steps: z.optional(z.array(Title).check(z.maxLength(MOST_STEPS))),
     notes: z.optional(z.boolean()),
     tags: z.optional(z.boolean()),
+    /** What it asks for at the tick. */
+    wanted: z.optional(z.boolean()),
   }),
   asks: ({ item }, d) => [askToChange(choreOf(item, d), d)],
-  decide({ item: itemId, steps = [], notes, tags }, d) {
+  decide({ item: itemId, steps = [], notes, tags, wanted }, d) {
     const item = d.need('item', itemId);
     const series = choreOf(itemId, d) ?? refuse('not-to-come', { title: item.title });
     const all = [...series.steps, ...steps.filter((title) => !series.steps.includes(title))];
     if (all.length > MOST_STEPS) refuse('too-many', { max: MOST_STEPS }, 'steps');
-    d.set('series', series.id, { steps: all, ...(notes ? { notes: item.notes } : {}), ...(tags ? { tagIds: item.tagIds } : {}) });
+    d.set('series', series.id, {
+      steps: all,
+      ...(notes ? { notes: item.notes } : {}),
+      ...(tags ? { tagIds: item.tagIds } : {}),
+      ...(wanted ? { wanted: item.wanted } : {}),
+    });
     d.enter('chore.fromNowOn', { itemId }, { steps });
   },
 });

@@ -89,5 +89,5 @@ function reopenAbove(step: Item, d: Deciding, since: string): void {
 export function uncheckPart(partId: string, d: Deciding): void {
   const part = d.need('part', partId);
   const stood = part.stood ?? { standing: part.personId === null ? ('needs-action' as const) : ('accepted' as const), percent: 0 };
-  d.set('part', part.id, { ...stood, completedAt: null, arrivedAt: null, completedBy: null, tiedAt: null, stood: null, putAwayAt: null });
+  d.set('part', part.id, { ...stood, completedAt: null, arrivedAt: null, completedBy: null, answer: null, tiedAt: null, stood: null, putAwayAt: null });
 }

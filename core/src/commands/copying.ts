@@ -41,8 +41,8 @@ function originalOf(item: Item, d: Deciding, room: { left: number }): Original {
 }
 
 function copyTo({ item, steps }: Original, spot: Spot, d: Deciding): Item {
-  const { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm } = item;
-  const nature = { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm };
+  const { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm, wanted } = item;
+  const nature = { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm, wanted };
   const copy = insertItem(d, { ...nature, ...spot, makerId: d.actor.id });
   for (const step of steps) copyTo(step, { ...spot, parentId: copy.id }, d);
   return copy;

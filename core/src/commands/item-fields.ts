@@ -3,6 +3,7 @@ import { Effort, Energy, Importance, PartOfDay, type Item } from '../model/item.
 import { seesPlace } from '../model/place.ts';
 import { Id, Moment } from '../model/row.ts';
 import { TagName } from '../model/tag.ts';
+import { Wanted } from '../model/wanted.ts';
 import { instantDue, isMoment } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { refuse } from './reasons.ts';
@@ -20,6 +21,7 @@ export const NATURE = {
   tags: z.optional(z.array(TagName).check(z.maxLength(20))),
   situations: z.optional(z.array(Id).check(z.maxLength(20))),
   place: z.optional(z.nullable(Id)),
+  wanted: z.optional(z.nullable(Wanted)),
 };
 
 /** What an item needs to be done, as its fields. Unknown places and situations are refused. */

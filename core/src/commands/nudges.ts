@@ -8,7 +8,7 @@ import type { Part } from '../model/part.ts';
 import { Rest } from '../model/person.ts';
 import { Id, Instant, Text } from '../model/row.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
-import { say } from './answering.ts';
+import { say } from './thread.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { needPerson } from './parts.ts';

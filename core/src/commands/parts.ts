@@ -18,6 +18,7 @@ export const FRESH: Omit<Part, 'id' | 'houseId' | 'seq' | 'stamps' | 'itemId' | 
   arrivedAt: null,
   completedBy: null,
   stood: null,
+  answer: null,
   tiedAt: null,
   message: '',
   giverId: null,

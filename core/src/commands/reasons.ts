@@ -12,6 +12,7 @@ export const REASON_CODES = [
   'title-empty',
   'too-long',
   'too-many',
+  'not-a-number',
   'too-many-chores',
   'too-large',
   'mark-taken',

@@ -4,7 +4,7 @@ import { footingsOnItem } from './may.ts';
 import type { Item } from '../model/item.ts';
 import { isHere } from '../model/person.ts';
 import { Id, Words } from '../model/row.ts';
-import { say } from './answering.ts';
+import { say } from './thread.ts';
 import { whoWaits } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';

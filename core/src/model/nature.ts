@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { Pace } from './house.ts';
 import { Id, Text } from './row.ts';
+import { Wanted } from './wanted.ts';
 
 /** `any`: the first to check off completes it. `each`: everyone checks off their own part. */
 export const Policy = z.enum(['any', 'each']);
@@ -33,6 +34,8 @@ export const nature = {
   confirm: z.boolean(),
   /** How often people are nudged about it; null: as the house does. */
   pace: z.nullable(Pace),
+  /** What is asked for when it is checked off; null: nothing. */
+  wanted: z.nullable(Wanted),
 };
 export type Nature = z.infer<z.ZodMiniObject<typeof nature>>;
 
@@ -48,6 +51,7 @@ export const USUAL_NATURE: Nature = {
   policy: 'any',
   confirm: false,
   pace: null,
+  wanted: null,
 };
 
 /** Of a row, or of some of its fields, what it says of what is to be done. */

@@ -26,6 +26,8 @@ export const Part = z.object({
   /** Who tapped: the person, or who tied it for them. */
   completedBy: z.nullable(Id),
   stood: z.nullable(Stood),
+  /** What was answered to what its item asks for when it is checked off. */
+  answer: z.nullable(z.string()),
   /** Tied off by the giver of an item with confirm wanted. */
   tiedAt: z.nullable(Instant),
   message: Text,

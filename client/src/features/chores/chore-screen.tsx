@@ -25,6 +25,7 @@ import { Band, Choice, Empty, Fold, GroupHead, Menu, Row, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { dayMonth, sayInstant, sayMoment } from '@/words/dates.ts';
 import { sayRule } from '@/words/rules.ts';
+import { Numbers } from './numbers.tsx';
 import { sayWhose } from './say-whose.ts';
 
 /** Weeks back one looks at how it was kept. */
@@ -62,6 +63,7 @@ export function ChoreScreen({ seriesId }: { seriesId: string }) {
         </Txt>
       ) : null}
       <KeptBand series={series} />
+      <Numbers series={series} />
       {open.length > 0 ? <GroupHead title={t('chores.open')} count={open.length} /> : null}
       {open.map((item) => (
         <ItemRow key={item.id} item={item} />

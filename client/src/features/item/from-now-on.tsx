@@ -13,6 +13,7 @@ interface Known {
   steps: ReadonlySet<string>;
   notes: string;
   tags: string;
+  wanted: string;
 }
 
 const stepsOf = (item: Item, rows: MemoryRows): Item[] => rows.by('item', 'parentId', item.id).filter(({ removedAt }) => removedAt === null);
@@ -21,6 +22,7 @@ const knownOf = (item: Item, rows: MemoryRows): Known => ({
   steps: new Set(stepsOf(item, rows).map(({ id }) => id)),
   notes: item.notes,
   tags: item.tagIds.join(),
+  wanted: JSON.stringify(item.wanted ?? null),
 });
 
 function mayChange({ listId, makerId }: Series, me: Person, rows: MemoryRows): boolean {
@@ -39,13 +41,17 @@ export function FromNowOn({ item }: { item: Item }) {
   const steps = stepsOf(item, rows).filter(({ id, makerId, title }) => !known.steps.has(id) && makerId === me.id && !series.steps.includes(title));
   const notes = item.notes !== known.notes && item.notes !== series.notes;
   const tags = item.tagIds.join() !== known.tags && item.tagIds.join() !== series.tagIds.join();
-  const added = [...steps.map(({ title }) => t('fromNowOn.step', { title })), notes ? t('fromNowOn.notes') : null, tags ? t('fromNowOn.tags') : null].filter(
-    (words) => words !== null,
-  );
+  const wanted = JSON.stringify(item.wanted ?? null) !== known.wanted && JSON.stringify(item.wanted ?? null) !== JSON.stringify(series.wanted ?? null);
+  const added = [
+    ...steps.map(({ title }) => t('fromNowOn.step', { title })),
+    notes ? t('fromNowOn.notes') : null,
+    tags ? t('fromNowOn.tags') : null,
+    wanted ? t('fromNowOn.wanted') : null,
+  ].filter((words) => words !== null);
   if (added.length === 0) return null;
   const settle = () => setKnown(knownOf(item, rows));
   const keep = () => {
-    const payload = { item: item.id, steps: steps.map(({ title }) => title), notes, tags };
+    const payload = { item: item.id, steps: steps.map(({ title }) => title), notes, tags, wanted };
     if (!give('chore.fromNowOn', payload, { words: t('said.fromNowOn', { title: series.title }), undo: true })) settle();
   };
   return (

@@ -8,6 +8,7 @@ import { choreOf } from './chore-of.ts';
 import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
 import { alarmsSeenBy, isToRing, sayTriggerFor } from './say-alarm.ts';
 import { useOpenItem } from './open-item.ts';
+import { sayAnswer } from './say-answer.ts';
 import { useSelection } from './selection.tsx';
 import { partToTie, useTie } from './use-check.ts';
 
@@ -56,6 +57,8 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
     done && completed?.completedAt
       ? t('row.doneBy', { name: nameOf(rows, completed.completedBy), when: sayInstant(completed.completedAt, now, house.zone) })
       : null,
+    done && completed?.answer ? sayAnswer(item, completed.answer) : null,
+    !done && item.wanted ? t('row.asksFor', { what: item.wanted.what }) : null,
     !done && steps.length > 0
       ? t('row.steps', { done: steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length, of: steps.length })
       : null,

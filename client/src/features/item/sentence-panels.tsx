@@ -13,6 +13,7 @@ import { sayReason } from '@/words/problems.ts';
 import { DuePanel } from './due-panel.tsx';
 import { RemindersPanel } from './reminders-panel.tsx';
 import { WaitingPanel } from './waiting-panel.tsx';
+import { WantedPanel } from './wanted-panel.tsx';
 import { WherePanel } from './where-panel.tsx';
 
 export type Panel =
@@ -31,6 +32,7 @@ export type Panel =
   | 'reminders'
   | 'waiting'
   | 'dayPart'
+  | 'wanted'
   | 'slot';
 
 interface PanelProps {
@@ -69,6 +71,8 @@ export function SentencePanel({ panel, part, canChange, ...props }: PanelProps &
       return <RemindersPanel {...props} canChange={canChange} />;
     case 'dayPart':
       return <InPartOfDay {...props} />;
+    case 'wanted':
+      return <WantedPanel {...props} />;
     case 'slot':
       return <BookedTime {...props} part={part} />;
     case 'waiting':

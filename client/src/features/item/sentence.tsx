@@ -107,6 +107,7 @@ const ADDABLE: readonly Panel[] = [
   'reminders',
   'waiting',
   'dayPart',
+  'wanted',
   'slot',
 ];
 /** What anyone who sees an item decides for themselves. */
@@ -178,6 +179,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
           label: t('slot.change'),
         }
       : null,
+    item.wanted ? { panel: 'wanted', before: t('sentence.asksFor'), words: item.wanted.what, label: t('sentence.panel.wanted') } : null,
     item.energy ? { panel: 'energy', words: t(`energy.${item.energy}`), label: t('sentence.panel.energy') } : null,
     list && typeof list !== 'string' ? { panel: 'where', before: t('sentence.in'), words: list.name, label: t('sentence.changeWhere') } : null,
     item.importance > 0 ? { panel: 'importance', words: t(`importance.${item.importance as 1 | 2 | 3}`), label: t('sentence.changeImportance') } : null,

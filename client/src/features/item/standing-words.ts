@@ -2,6 +2,7 @@ import { waitsForTie, type Item, type MemoryRows, type Part } from '@kotiva/core
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { nameOf } from './knot-of.ts';
+import { sayAnswer } from './say-answer.ts';
 
 /** Where a part stands, in a line: "checked off today 10:42", "under way, 40 %". */
 export function sayStanding(item: Item, part: Part, rows: MemoryRows, now: string, zone: string): string {
@@ -31,6 +32,7 @@ const LATE_ARRIVAL_MS = 60_000;
 
 function sayCompleted(item: Item, part: Part, rows: MemoryRows, when: (instant: string | null) => string): string {
   const words = [t('standing.done', { when: when(part.completedAt) })];
+  if (part.answer) words.push(sayAnswer(item, part.answer));
   const arrived = Date.parse(part.arrivedAt ?? '') - Date.parse(part.completedAt ?? '');
   if (arrived > LATE_ARRIVAL_MS) words.push(t('standing.arrived', { when: when(part.arrivedAt) }));
   if (part.completedBy && part.personId && part.completedBy !== part.personId) words.push(t('standing.tiedBy', { name: nameOf(rows, part.completedBy) }));

@@ -1,4 +1,6 @@
 import { footingsOnItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
+import { useDispatch } from 'react-redux';
+import { answerAsked } from '@/store/wanted.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { lookup } from '@/store/lookup.ts';
 import { usePlace, type Said } from '@/store/store.ts';
@@ -23,30 +25,36 @@ export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: 
 }
 
 /** Ties or unties a knot, says so, and offers the way back, or the whole when its last step was ticked. */
-export function useTie(): (item: Item, part: Part) => void {
+export function useTie(): (item: Item, part: Part, answer?: string) => Reason | null | void {
   const give = useGive();
+  const dispatch = useDispatch();
   const { me, rows } = usePlace();
-  return (item, part) => {
-    const payload = { item: item.id, person: part.personId };
+  return (item, part, answer) => {
+    const payload = { item: item.id, person: part.personId, ...(answer ? { answer } : {}) };
     if (part.standing === 'completed') {
-      const keepBoth: Said['offer'] = { words: t('said.keepBoth'), give: [{ name: 'part.uncheck', payload: { ...payload, next: 'keep' } }] };
+      const keepBoth: Said['offer'] = {
+        words: t('said.keepBoth'),
+        give: [{ name: 'part.uncheck', payload: { item: item.id, person: part.personId, next: 'keep' } }],
+      };
       const instead = ({ code }: Reason) => (code === 'next-touched' ? keepBoth : null);
-      give('part.uncheck', payload, { words: t('said.unchecked', { title: item.title }), undo: true, instead });
+      give('part.uncheck', { item: item.id, person: part.personId }, { words: t('said.unchecked', { title: item.title }), undo: true, instead });
       return;
     }
+    // what it asks for is asked first; the answer ties it
+    if (item.wanted && part.completedAt === null && answer === undefined) return void dispatch(answerAsked({ itemId: item.id, personId: part.personId }));
     playTied();
     const whole = wholeToOffer(item, me, rows);
     const first = othersWhoDid(item, rows, me);
     if (whole) {
-      give('part.checkOff', payload, {
+      return give('part.checkOff', payload, {
+        ownRefusal: answer !== undefined,
         words: t('said.lastStep', { title: whole.item.title }),
         offer: { words: t('said.checkWhole'), give: [{ name: 'part.checkOff', payload: { item: whole.item.id, person: whole.part.personId } }] },
       });
-      return;
     }
     const someoneElse = part.personId !== me.id && part.personId !== null;
     const words = someoneElse ? t('said.tiedFor', { name: nameOf(rows, part.personId) }) : first ? undefined : sayProgress(item, rows);
-    give('part.checkOff', payload, { words, undo: true });
+    return give('part.checkOff', payload, { words, undo: true, ownRefusal: answer !== undefined });
   };
 }
 

@@ -1,5 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
+import { WantedSheet } from '@/features/item';
+import { alerts, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { went } from '@/testing/router.ts';
 import { ListScreen } from './list-screen.tsx';
@@ -95,4 +97,41 @@ test('what is chosen is handed to several at once: each of them has it', () => {
   const rope = w.rows.all('item').find(({ title }) => title === 'New rope')!;
   expect(rope.policy).toBe('each');
   expect(w.parts(rope.id).filter(({ personId, takenBackAt }) => personId !== null && !takenBackAt)).toHaveLength(2);
+});
+
+describe('what asks for something at the tick', () => {
+  const METER = { kind: 'number' as const, what: 'The meter says', unit: 'kWh' };
+  function meter() {
+    const { w, list } = house();
+    const item = w.item('Aino', 'Read the meter', { list, wanted: METER });
+    inHouse(
+      w,
+      'Aino',
+      <>
+        <ListScreen listId={list} />
+        <WantedSheet />
+      </>,
+    );
+    tap('Check off “Read the meter”', 'checkbox');
+    return { w, item };
+  }
+
+  test('is asked first, with its unit; what is no number is said beside it and stays', () => {
+    const { w, item } = meter();
+    expect(w.part(item, null).standing).toBe('needs-action');
+    type('The meter says, in kWh', 'a lot');
+    tap('Check it off');
+    expect(alerts()).toEqual(['“a lot” is not a number. Write it like 12 or 12.5.']);
+    expect(screen.getByDisplayValue('a lot')).toBeTruthy();
+    type('The meter says, in kWh', '1204,5');
+    tap('Check it off');
+    expect(w.part(item, null)).toMatchObject({ standing: 'completed', answer: '1204.5' });
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+
+  test('can be left out', () => {
+    const { w, item } = meter();
+    tap('Check off without it');
+    expect(w.part(item, null)).toMatchObject({ standing: 'completed', answer: null });
+  });
 });

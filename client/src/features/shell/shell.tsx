@@ -3,7 +3,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
-import { ItemSheet } from '@/features/item';
+import { ItemSheet, WantedSheet } from '@/features/item';
 import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
 import { useGive } from '@/store/live-house.tsx';
@@ -47,6 +47,7 @@ export function Shell({ children }: { children: React.ReactNode }) {
             </>
           )}
           <ItemSheet />
+          <WantedSheet />
           <Keyboard />
           <Rings />
         </View>

@@ -1,0 +1,55 @@
+import type { Item, Wanted } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useGive } from '@/store/live-house.tsx';
+import { Button, Choice, Field } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+
+/** What is asked for when it is checked off. */
+export function WantedPanel({ item, onClose }: { item: Item; onClose: () => void }) {
+  const give = useGive();
+  const [kind, setKind] = useState<Wanted['kind']>(item.wanted?.kind ?? 'number');
+  const [what, setWhat] = useState(item.wanted?.what ?? '');
+  const [unit, setUnit] = useState(item.wanted?.unit ?? '');
+  const [error, setError] = useState<string | null>(null);
+  const set = (wanted: Wanted | null) => {
+    const reason = give('item.change', { item: item.id, wanted }, { words: t(wanted ? 'said.wanted' : 'said.nothingWanted'), undo: true, ownRefusal: true });
+    if (reason) setError(sayReason(reason));
+    else onClose();
+  };
+  const save = () => (what.trim() ? set({ kind, what, unit: kind === 'number' ? unit : '' }) : setError(t('wanted.needsWhat')));
+  return (
+    <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
+      <Choice
+        label={t('wanted.kind')}
+        value={kind}
+        options={(['number', 'word'] as const).map((value) => ({ value, words: t(`wanted.kind.${value}`) }))}
+        onChange={setKind}
+      />
+      <Field
+        label={t('wanted.what')}
+        placeholder={t(`wanted.hint.${kind}`)}
+        value={what}
+        maxLength={80}
+        error={error}
+        onChangeText={setWhat}
+        onSubmitEditing={save}
+      />
+      {kind === 'number' ? (
+        <View className="max-w-[160px]">
+          <Field label={t('wanted.unit')} placeholder="kWh" value={unit} maxLength={12} onChangeText={setUnit} onSubmitEditing={save} />
+        </View>
+      ) : null}
+      <View className="flex-row flex-wrap gap-2">
+        <Button kind="main" onPress={save}>
+          {t('due.set')}
+        </Button>
+        {item.wanted ? <Button onPress={() => set(null)}>{t('wanted.nothing')}</Button> : null}
+        <Button kind="quiet" onPress={onClose}>
+          {t('common.cancel')}
+        </Button>
+      </View>
+    </View>
+  );
+}

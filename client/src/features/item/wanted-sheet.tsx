@@ -1,0 +1,62 @@
+import { partId, type Item, type Part, type Wanted } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useDispatch, useSelector } from 'react-redux';
+import { usePlace, type State } from '@/store/store.ts';
+import { answerSettled } from '@/store/wanted.ts';
+import { Button, Field, Heading, Sheet } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import { useTie } from './use-check.ts';
+
+/** What is about to be checked off asks for something first. */
+export function WantedSheet() {
+  const { rows } = usePlace();
+  const asked = useSelector((state: State) => state.wanted);
+  if (asked === null) return null;
+  const item = rows.get('item', asked.itemId);
+  const part = rows.get('part', partId(asked.itemId, asked.personId));
+  if (typeof item === 'string' || typeof part === 'string' || !item.wanted) return null;
+  return <Asking key={part.id} item={item} part={part} wanted={item.wanted} />;
+}
+
+function Asking({ item, part, wanted }: { item: Item; part: Part; wanted: Wanted }) {
+  const dispatch = useDispatch();
+  const tie = useTie();
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const close = () => void dispatch(answerSettled());
+  const send = (answer: string) => {
+    const reason = tie(item, part, answer);
+    if (reason) setError(sayReason(reason));
+    else close();
+  };
+  const label = wanted.unit ? t('wanted.inUnit', { what: wanted.what, unit: wanted.unit }) : wanted.what;
+  return (
+    <Sheet open onClose={close} title={item.title} closeLabel={t('common.close')} head={<Heading level={2}>{item.title}</Heading>}>
+      <View className="gap-4 pt-2">
+        <Field
+          label={label}
+          value={typed}
+          inputMode={wanted.kind === 'number' ? 'decimal' : 'text'}
+          maxLength={200}
+          autoFocus
+          error={error}
+          onChangeText={(next) => {
+            setTyped(next);
+            setError(null);
+          }}
+          onSubmitEditing={() => typed.trim() && send(typed)}
+        />
+        <View className="flex-row flex-wrap gap-2">
+          <Button kind="main" disabled={!typed.trim()} onPress={() => send(typed)}>
+            {t('wanted.done')}
+          </Button>
+          <Button kind="quiet" onPress={() => send('')}>
+            {t('wanted.without')}
+          </Button>
+        </View>
+      </View>
+    </Sheet>
+  );
+}

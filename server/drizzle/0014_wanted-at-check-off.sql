@@ -1,0 +1,3 @@
+ALTER TABLE `item` ADD `wanted` text;--> statement-breakpoint
+ALTER TABLE `part` ADD `answer` text;--> statement-breakpoint
+ALTER TABLE `series` ADD `wanted` text;
