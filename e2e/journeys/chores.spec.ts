@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test } from './house.ts';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
 
 const SEEDLINGS = 'Water the seedlings';
 const row = (page: Page) => page.getByRole('button', { name: new RegExp(`^${SEEDLINGS}`) });
@@ -89,10 +89,15 @@ test('this one is left out, and then the rule goes: what is there stays as a pla
 test('by the clock the next comes when its day begins, on devices that are open', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
+  const kept = aino.getByRole('button', { name: /^Pay the dairy/ });
   await add(aino, `${SEEDLINGS} every day`);
+  await add(aino, 'Pay the dairy every day');
   await expect(row(aino)).toHaveCount(1);
+  await expect(kept).toHaveCount(1);
   await demo.advance('P1D');
-  await expect(row(aino)).toHaveCount(2);
+  // of what must each be done both stand there; of anything else only the newest
+  await expect(kept).toHaveCount(2);
+  await expect(row(aino)).toHaveCount(1);
 });
 
 test('the page of a chore: how well it was kept, who did which step, another rule, and no more of it', async ({ demo, devices }) => {
@@ -143,4 +148,73 @@ test('a plain item comes back from its sheet: the last workday of each quarter, 
   await sheet.getByRole('button', { name: 'Let it come back' }).click();
   await expect(aino.getByText('“Count the keys” comes back from now on')).toBeVisible();
   await expect(sheet.getByRole('button', { name: /Change how it comes back/ })).toBeVisible();
+});
+
+test('a season on two devices: exceptions and what is open outlive a change; over the clock’s change the hour stays; no more of it leaves what is late', async ({
+  demo,
+  devices,
+}) => {
+  const [aino, petri] = [await devices.open(PHONE), await devices.open(WIDE)];
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(petri, demo, 'Petri');
+  await demo.moveTo('2026-12-01T10:00:00.000Z');
+  await add(aino, 'Ask Petri to air the barn every Saturday at 16:00');
+  const toCome = (page: Page) => page.getByRole('button', { name: /^(Saturday|Sunday|tomorrow|today|\w{3} \d+ \w{3}).* \d\d:00/ });
+  const openChore = async (page: Page) => {
+    await page.goto(`${demo.base}/chores`);
+    await page
+      .getByRole('button', { name: /^Air the barn/i })
+      .last()
+      .click();
+    await expect(page.getByRole('heading', { name: /^Air the barn$/i })).toBeVisible();
+  };
+
+  // one is left out and one moved, before the hour is changed some weeks earlier than both
+  await openChore(aino);
+  await toCome(aino).filter({ hasText: '19 Dec' }).click();
+  await aino.getByRole('button', { name: 'Leave this one out' }).click();
+  await toCome(aino).filter({ hasText: '26 Dec' }).click();
+  await aino.getByRole('button', { name: 'Move it' }).click();
+  await aino.getByLabel('In words').fill('27 Dec 16:00');
+  await aino.getByLabel('In words').press('Enter');
+  await aino.getByRole('button', { name: 'Move it here' }).click();
+  await aino.getByRole('button', { name: 'Only this one' }).click();
+  await toCome(aino).filter({ hasText: '12 Dec' }).click();
+  await aino.getByRole('button', { name: /^Change it from Sat 12 Dec/ }).click();
+  await aino.getByLabel('Hour, if it matters').fill('18:00');
+  await expect(aino.getByText(/^Then: Sat 12 Dec · Sun 27 Dec · Sat 2 Jan 2027/)).toBeVisible();
+  await aino.getByRole('button', { name: 'Change this and all that follow' }).click();
+
+  // on the other device: what was there stays, what comes is as it was said
+  await openChore(petri);
+  await expect(petri.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toBeVisible();
+  await expect(toCome(petri).filter({ hasText: '12 Dec 18:00' })).toBeVisible();
+  await expect(toCome(petri).filter({ hasText: '19 Dec' })).toHaveCount(0);
+  await expect(toCome(petri).filter({ hasText: '27 Dec 18:00' })).toBeVisible();
+
+  // the first of the changed one comes on its day; the older one is still open beside it
+  await demo.moveTo('2026-12-12T10:00:00.000Z');
+  await expect(petri.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toHaveCount(2);
+  for (const _ of [1, 2]) {
+    await petri
+      .getByRole('checkbox', { name: /^Check off “Air the barn”/i })
+      .first()
+      .click();
+    await expect(petri.getByText(/^Checked off “Air the barn”/i)).toBeVisible();
+  }
+
+  // in spring the clocks go forward: it is still at six in the evening
+  await demo.moveTo('2027-04-03T06:00:00.000Z');
+  await openChore(aino);
+  await expect(aino.getByText(/today 18:00|18:00/).first()).toBeVisible();
+  await expect(toCome(aino).filter({ hasText: '10 Apr 18:00' })).toBeVisible();
+
+  // no more of it: what was due before today stays to be done, nothing comes after it
+  await demo.moveTo('2027-04-05T06:00:00.000Z');
+  await aino.getByRole('button', { name: /^More on “Air the barn”/i }).click();
+  await aino.getByRole('menuitem', { name: 'No more of it from now on' }).click();
+  await expect(aino.getByText('To come')).toHaveCount(0);
+  await expect(aino.getByRole('button', { name: /^Air the barn/i })).toHaveCount(1);
+  await demo.moveTo('2027-06-01T06:00:00.000Z');
+  await expect(petri.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toHaveCount(1);
 });

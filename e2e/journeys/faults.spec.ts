@@ -204,6 +204,7 @@ test('the simulated clock moves on: what was in hand is late, on devices that ar
   await aino.getByRole('textbox', { name: 'What needs doing?' }).fill('Ask Petri to oil the lamps by tomorrow 12:00');
   await aino.getByRole('textbox', { name: 'What needs doing?' }).press('Enter');
   await petri.getByRole('button', { name: 'Sort', exact: true }).click();
+  await petri.getByRole('button', { name: /^Oil the lamps/ }).click();
   await petri.getByRole('button', { name: 'Take it: Oil the lamps' }).click();
   await aino.getByRole('link', { name: 'Follow-up' }).click();
   const group = (name: string) => aino.getByRole('rowgroup').filter({ has: aino.getByRole('heading', { name }) });

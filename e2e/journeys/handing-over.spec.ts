@@ -17,8 +17,10 @@ async function invite(aino: Page, devices: Devices, name: string, role: 'member'
   const dialog = aino.getByRole('dialog');
   await dialog.getByRole('radio', { name: role, exact: true }).click();
   await dialog.getByRole('button', { name: 'Make the link' }).click();
+  // the link is there at once, to be passed on
+  const link = await dialog.getByLabel('Link to pass on').inputValue();
+  await dialog.getByRole('button', { name: 'Close' }).click();
   await expect(dialog).toBeHidden();
-  const link = await aino.getByLabel('Link to pass on').first().inputValue();
   const page = await devices.open(size);
   await page.goto(link);
   await expect(page.getByText(`Aino invites you, as ${role}.`)).toBeVisible();

@@ -140,6 +140,8 @@ for (const dark of [false, true])
       await expectAccessible(page, 'typing');
       await page.getByRole('textbox', { name: 'What needs doing?' }).fill('');
       await page.getByRole('button', { name: 'Sort', exact: true }).click();
+      // the oldest is open; one handed over is taken or answered
+      await page.getByRole('button', { name: /^Confirm 18 beds/ }).click();
       await expect(page.getByRole('button', { name: /^Take it/ })).toBeVisible();
       await expectAccessible(page, 'to sort');
       await page.goto(`${demo.base}/fits`);

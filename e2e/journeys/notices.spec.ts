@@ -156,11 +156,12 @@ test('a reminder typed in the line rings at its time, is put off, rings again, a
   await demo.moveTo('2026-12-22T10:00:30.000Z');
   await bell.click();
   await expect(reminder).toBeVisible();
-  await page.getByRole('button', { name: 'Later', exact: true }).click();
-  await page.getByRole('button', { name: 'In 1 h' }).click();
+  const told = page.getByRole('dialog');
+  await told.getByRole('button', { name: 'Later', exact: true }).click();
+  await told.getByRole('button', { name: 'In 1 h' }).click();
   await expect(page.getByRole('button', { name: 'Later', exact: true })).toHaveCount(0);
   await demo.advance('PT61M');
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await told.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByText('Checked off “Return the sauna key”')).toBeVisible();
   await demo.advance('P3D');
   await expect(page.getByText('Reminder: “Return the sauna key”')).toHaveCount(2);

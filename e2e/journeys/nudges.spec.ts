@@ -27,6 +27,7 @@ test('who does not look is asked by itself, not at night, and the giver sees whe
   // an answer is a sign of life: it is in hand again
   await leila.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await leila.getByRole('button', { name: 'Sort', exact: true }).click();
+  await leila.getByRole('button', { name: /^Look for the blue lantern/ }).click();
   await leila.getByRole('button', { name: 'Take it: Look for the blue lantern' }).click();
   const inHand = aino.getByRole('rowgroup').filter({ has: aino.getByRole('heading', { name: 'In hand' }) });
   await expect(inHand).toContainText('Look for the blue lantern');

@@ -19,6 +19,9 @@ export interface Looks {
   pattern: Weave;
 }
 
+/** By the number of letters: eight still lie inside the patch. */
+const MARK_PX = [12, 12, 12, 10, 8.5, 7, 6, 5.2, 4.6];
+
 /** A person as a small woven patch. The name stands beside it or is its label. */
 export function PersonMark({ looks: { mark, colour, pattern }, size = 28, label }: { looks: Looks; size?: number; label?: string }) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
@@ -40,7 +43,7 @@ export function PersonMark({ looks: { mark, colour, pattern }, size = 28, label 
         <Rect x={1} y={22} width={26} height={5} fill={`url(#w${id})`} />
       </G>
       <Rect x={1} y={1} width={26} height={26} rx={5} fill="none" stroke={c} strokeWidth={1.5} />
-      <SvgText x={14} y={18.4} textAnchor="middle" fontFamily="AtkinsonHyperlegibleNext_700Bold" fontSize={mark.length > 2 ? 10 : 12} fill={c}>
+      <SvgText x={14} y={18.4} textAnchor="middle" fontFamily="AtkinsonHyperlegibleNext_700Bold" fontSize={MARK_PX[Math.min(mark.length, 8)]} fill={c}>
         {mark}
       </SvgText>
     </Svg>

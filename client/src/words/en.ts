@@ -729,6 +729,7 @@ export const en = {
   'row.shelf': 'Shelf',
   'row.offShelf': 'Off the shelf',
   'row.from': 'from {name}',
+  'row.stepWaitsFor': '“{step}” waits for {words}',
   'row.waitsFor': 'waits for {words}',
   'row.reminds': 'reminds {when}',
   'row.steps': 'step {done} of {of}',

@@ -14,7 +14,7 @@ export const PATTERNS = ['weft', 'warp', 'twill', 'zigzag', 'diamond', 'dashes']
 export const Pattern = z.enum(PATTERNS);
 export type Pattern = z.infer<typeof Pattern>;
 
-export const Mark = oneLine(3);
+export const Mark = oneLine(8);
 
 /** When somebody is left in peace: no nudge reaches them then. Wall-clock; the end of the night may lie on the next day. */
 export const Rest = z.object({

@@ -81,7 +81,7 @@ function JoinForm({ token, invited, name }: { token: string; invited: Invited; n
         label={t('person.mark')}
         hint={t('person.markHint')}
         value={looks.mark}
-        maxLength={3}
+        maxLength={8}
         onChangeText={(mark) => setLooks({ ...looks, mark })}
         error={error}
       />

@@ -131,8 +131,8 @@ test('more than fits is said, and what was there stays', () => {
   fireEvent.paste(line(), { clipboardData: { getData: () => 'x'.repeat(1_000_000) } });
   expect(alerts()).toEqual(['That is more than fits here: at most 20000 characters. What you had stays; shorten what you paste.']);
   expect(line().value).toBe('Oars');
-  fireEvent.paste(line(), { clipboardData: { getData: () => 'Oar\n'.repeat(5_000) } });
-  expect(alerts()).toEqual(['That is more than can be read at once: at most 2000 lines. Paste some of it first.']);
+  fireEvent.paste(line(), { clipboardData: { getData: () => 'Oar\n'.repeat(25_000) } });
+  expect(alerts()).toEqual(['That is more than can be read at once: at most 20000 lines. Paste some of it first.']);
   write('Two oars');
   expect(alerts()).toEqual([]);
 });

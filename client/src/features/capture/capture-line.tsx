@@ -24,8 +24,8 @@ import { NO_ANSWERS, useReading } from './use-reading.ts';
 /** A line with its notes. */
 const MOST_TYPED = 20_000;
 /** So many lines are read when they are pasted, and so long together. */
-const MOST_LINES = 2_000;
-const MOST_PASTED = 200_000;
+const MOST_LINES = 20_000;
+const MOST_PASTED = 2_000_000;
 const linesOf = (text: string): number => text.split(/\r\n|\r|\n/).length;
 
 const TONES: Record<Span['kind'], Token> = {

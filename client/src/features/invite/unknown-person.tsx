@@ -1,9 +1,11 @@
 import { isHere } from '@kotiva/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
+import { useStore } from 'react-redux';
 import { suggestLooks } from '@/features/account';
 import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { selectRows } from '@/store/rows.ts';
+import { usePlace, type Store } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
 import { InviteSheet } from './invite-sheet.tsx';
@@ -19,11 +21,7 @@ export function UnknownPerson({ name, onAdded }: UnknownPersonProps) {
   const { rows, me } = usePlace();
   const give = useGive();
   const [inviting, setInviting] = useState(false);
-  const [mark, setMark] = useState<string | null>(null);
-  const added = mark === null ? undefined : rows.all('person').find((person) => isHere(person) && person.mark === mark);
-  useEffect(() => {
-    if (added) onAdded?.(added.id);
-  }, [added?.id]);
+  const store = useStore() as Store;
   const said = (
     <Txt role="alert" size={15} tone="late">
       {t('capture.unknown', { name })}
@@ -32,7 +30,12 @@ export function UnknownPerson({ name, onAdded }: UnknownPersonProps) {
   if (me.role !== 'manager') return said;
   const add = () => {
     const looks = suggestLooks(name, rows.all('person').filter(isHere));
-    if (!give('person.add', { name, ...looks }, { words: t('said.personAdded', { name }), undo: true })) setMark(looks.mark);
+    if (give('person.add', { name, ...looks }, { words: t('said.personAdded', { name }), undo: true })) return;
+    // a mark is nobody else's
+    const added = selectRows(store.getState().house)
+      .all('person')
+      .find((person) => isHere(person) && person.mark === looks.mark);
+    if (added) onAdded?.(added.id);
   };
   return (
     <View className="gap-2">

@@ -47,6 +47,7 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
   const person = shown ? personOf(rows, shown.personId) : null;
   const steps = rows.by('item', 'parentId', item.id).filter((step) => !step.removedAt);
   const waiting = openWaits(rows.by('wait', 'itemId', item.id))[0];
+  const waitingStep = steps.find((step) => openWaits(rows.by('wait', 'itemId', step.id)).length > 0 && !isDone(step, rows.by('part', 'itemId', step.id)));
   const reminder = alarmsSeenBy(rows, item.id, me.id).find((alarm) => isToRing(alarm, house, rows));
   const completed = parts.find((part) => part.standing === 'completed');
 
@@ -66,6 +67,7 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
     !done && !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
     series ? sayRuleShort(series) : null,
     !done && waiting ? t('row.waitsFor', { words: waiting.words }) : null,
+    !done && waitingStep ? t('row.stepWaitsFor', { step: waitingStep.title, words: openWaits(rows.by('wait', 'itemId', waitingStep.id))[0]!.words }) : null,
     !done && reminder ? t('row.reminds', { when: sayTriggerFor(reminder, { rows, now, zone: house.zone, me }) }) : null,
   ].filter(Boolean);
   const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));

@@ -225,7 +225,7 @@ function FromNote({ item }: { item: Item }) {
   const other = note.personIds.find((id) => id !== me.id) ?? note.makerId;
   return (
     <View className="mt-1 items-start">
-      <Button kind="quiet" onPress={() => router.push(`/people/${other}`)}>
+      <Button kind="quiet" onPress={() => router.push(`/people/${other}?note=${note.id}`)}>
         {t('item.fromNote', { when: sayMoment(note.date, now, house.zone) })}
       </Button>
     </View>

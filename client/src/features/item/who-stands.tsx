@@ -1,4 +1,4 @@
-import { waitsForTie, type Item, type Part } from '@kotiva/core';
+import { calendarDateOf, waitsForTie, type Item, type Part } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
@@ -28,7 +28,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
   const now = useNow();
   const give = useGive();
   const tie = useTie();
-  const [open, setOpen] = useState<'pass' | 'send-back' | 'day' | null>(null);
+  const [open, setOpen] = useState<'pass' | 'send-back' | 'day' | 'again' | null>(null);
   const person = personOf(rows, part.personId);
   if (!person) return null;
   const own = part.personId === me.id;
@@ -66,6 +66,12 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
     return [last, sayNextNudge(part, house, rows, now)].filter(Boolean).join(' · ') || null;
   }
 
+  const askedToday = (): boolean => part.nudgedAt !== null && calendarDateOf(part.nudgedAt, house.zone) === calendarDateOf(now, house.zone);
+  function nudge(): void {
+    setOpen(null);
+    give('part.nudge', { item: item.id, persons: [person!.id] }, { words: t('said.nudged', { names: person!.name }) });
+  }
+
   function menuEntries(): MenuEntry[] {
     if (part.passedTo) return [];
     const found: MenuEntry[] = [];
@@ -79,7 +85,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
       found.push({
         key: 'nudge',
         words: t('nudge.now'),
-        onPress: () => void give('part.nudge', { item: item.id, persons: [person!.id] }, { words: t('said.nudged', { names: person!.name }) }),
+        onPress: () => (askedToday() ? setOpen('again') : nudge()),
       });
     if (canChange && !own && openPart) {
       const words = t(part.excusedAt ? 'said.unexcused' : 'said.excused', { name: person!.name });
@@ -156,6 +162,21 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
               give('part.sendBack', { item: item.id, person: person.id, reason }, { words: t('said.sentBack', { name: person.name }), undo: true })
             }
           />
+        </View>
+      ) : null}
+      {open === 'again' ? (
+        <View className="gap-2 pb-3">
+          <Txt size={15} tone="waits">
+            {t('nudge.askedToday')}
+          </Txt>
+          <View className="flex-row gap-2">
+            <Button kind="main" onPress={nudge}>
+              {t('nudge.again')}
+            </Button>
+            <Button kind="quiet" onPress={() => setOpen(null)}>
+              {t('common.cancel')}
+            </Button>
+          </View>
         </View>
       ) : null}
       {open === 'day' ? (

@@ -1,4 +1,4 @@
-import type { Notice } from '@kotiva/core';
+import { isDone, type Notice } from '@kotiva/core';
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { playRing, useOpenItem } from '@/features/item';
@@ -23,7 +23,7 @@ export function RingBar() {
 
   function isStillThere({ itemId }: Notice): boolean {
     const item = itemId ? rows.get('item', itemId) : 'absent';
-    return typeof item !== 'string' && item.removedAt === null;
+    return typeof item !== 'string' && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id));
   }
   if (!first) return null;
   const look = () => {

@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { idOf, World } from '@kotiva/core/testing/world';
 import { draftsOf } from '@/store/drafts.ts';
-import { type } from '@/testing/hands.ts';
+import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { NoteSheet } from './note-sheet.tsx';
 
@@ -32,4 +32,23 @@ test('the note of a talk goes after 5 s of rest, on leaving the field, and is ke
   expect(noteOf().text).toBe('The jetty holds');
   second.unmount();
   expect(draftsOf(idOf('account Aino'))).toBe(0);
+});
+
+test('whoever writes the note was there too; an action is read as any line is', () => {
+  const w = new World();
+  w.join('Leila', 'member');
+  w.join('Tapio', 'member');
+  const leila = w.rows.all('person').find(({ name }) => name === 'Leila')!;
+  w.must('Aino', 'note.make', { persons: [leila.id], date: '2026-11-24', text: '' });
+  inHouse(w, 'Aino', <NoteSheet note={w.rows.all('meetingNote')[0]!} about={leila} onClose={() => undefined} />);
+  expect(screen.getByRole('heading', { name: /^Aino and Leila, / })).toBeTruthy();
+  type('Decided, or to be done', 'Order the planks by Friday');
+  tap('An item for Leila');
+  type('Decided, or to be done', '@Tapio measure the jetty on Monday');
+  tap('An item for Leila');
+  const made = w.rows.all('item').map(({ id, title, due }) => [title, due, w.parts(id).find(({ personId }) => personId)?.personId]);
+  expect(made).toEqual([
+    ['Order the planks', '2026-11-27', leila.id],
+    ['measure the jetty', null, w.person('Tapio')],
+  ]);
 });

@@ -1,14 +1,17 @@
 import type { MeetingNote, Person } from '@kotiva/core';
+import { draftOf, readLine } from '@kotiva/core/capture';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { ItemRow, nameOf, PeoplePicker } from '@/features/item';
+import { everyoneIn, ItemRow, PeoplePicker } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
+import { useReadingContext } from '@/store/reading.ts';
 import { usePlace } from '@/store/store.ts';
 import { Button, Field, Fold, Heading, Sheet, Switch, Txt } from '@/ui';
-import { t, together } from '@/words';
+import { t } from '@/words';
 import { sayExactly } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
+import { whoWasThere } from './who-was-there.ts';
 
 /** So long after the last key what was typed is saved; until then it is kept on this device. */
 const SAVES_AFTER_MS = 5_000;
@@ -23,7 +26,7 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
   const unsaved = text !== note.text;
   const made = rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt);
   const talked = rows.all('matter').filter((matter) => matter.noteId === note.id && !matter.removedAt);
-  const title = t('note.title', { names: together(note.personIds.map((id) => nameOf(rows, id))), when: sayExactly(note.date) });
+  const title = t('note.title', { names: whoWasThere(note, rows), when: sayExactly(note.date) });
   const save = useCallback(() => {
     if (!mine || !unsaved) return;
     const reason = give('note.change', { note: note.id, text }, { ownRefusal: true });
@@ -88,7 +91,9 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
 
 /** A decision: a line in the note, or something for somebody to do. */
 function Outcome({ note, about, onDecided }: { note: MeetingNote; about: Person; onDecided: (line: string) => void }) {
+  const { rows, me } = usePlace();
   const give = useGive();
+  const reading = useReadingContext();
   const [words, setWords] = useState('');
   const [error, setError] = useState<string | null>(null);
   const needsWords = () => {
@@ -102,11 +107,10 @@ function Outcome({ note, about, onDecided }: { note: MeetingNote; about: Person;
   };
   const hand = (persons: string[]) => {
     if (needsWords()) return;
-    const reason = give(
-      'item.add',
-      { title: words, persons, note: note.id },
-      { words: t('said.added', { title: words.trim() }), undo: true, ownRefusal: true },
-    );
+    // read as any line is: a day, a person, a list in it count
+    const { persons: named, policy, ...draft } = draftOf(readLine(words, reading), everyoneIn(null, me, rows));
+    const payload = { ...draft, persons: named.length > 0 ? named : persons, ...(named.length > 1 ? { policy } : {}), note: note.id };
+    const reason = give('item.add', payload, { words: t('said.added', { title: draft.title }), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) setWords('');
   };

@@ -1,14 +1,15 @@
 import { calendarDateOf, isHere, notesWith, type MeetingNote, type Person } from '@kotiva/core';
+import { useGlobalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { nameOf } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Row } from '@/ui';
-import { t, together } from '@/words';
+import { t } from '@/words';
 import { headDay } from '@/words/dates.ts';
 import { NoteSheet } from './note-sheet.tsx';
 import { PagePart } from './page-part.tsx';
+import { whoWasThere } from './who-was-there.ts';
 
 const SHOWN = 5;
 
@@ -17,7 +18,8 @@ export function NotesPart({ person }: { person: Person }) {
   const { rows, house } = usePlace();
   const now = useNow();
   const give = useGive();
-  const [opened, setOpened] = useState<string | 'newest' | null>(null);
+  const { note: named } = useGlobalSearchParams<{ note?: string }>();
+  const [opened, setOpened] = useState<string | 'newest' | null>(named ?? null);
   const [all, setAll] = useState(false);
   const today = calendarDateOf(now, house.zone);
   const notes = notesWith(person.id, rows.all('meetingNote'));
@@ -65,9 +67,7 @@ function NoteRow({ note, today, onPress }: { note: MeetingNote; today: string; o
   return (
     <Row
       title={headDay(note.date, today)}
-      sub={[together(note.personIds.map((id) => nameOf(rows, id))), said?.slice(0, 80), made > 0 ? t('note.made', { count: made }) : null]
-        .filter(Boolean)
-        .join(' · ')}
+      sub={[whoWasThere(note, rows), said?.slice(0, 80), made > 0 ? t('note.made', { count: made }) : null].filter(Boolean).join(' · ')}
       onPress={onPress}
     />
   );

@@ -71,7 +71,7 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
           label={t('person.mark')}
           hint={t('person.markHint')}
           value={looks.mark}
-          maxLength={3}
+          maxLength={8}
           error={error?.field === 'mark' ? error.words : null}
           onChangeText={(mark) => {
             setMarkTyped(true);

@@ -65,7 +65,7 @@ function LooksForm() {
         label={t('person.mark')}
         hint={t('person.markHint')}
         value={looks.mark}
-        maxLength={3}
+        maxLength={8}
         onChangeText={(mark) => setLooks({ ...looks, mark })}
         error={error?.field === 'mark' ? error.words : null}
       />
