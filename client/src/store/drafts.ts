@@ -14,19 +14,22 @@ interface Kept {
 /**
  * What was begun somewhere and is not finished: kept on this device for whoever began it, from the first key on, whatever closes, reloads
  * or ends in between. `place` names the field within the house, such as `notes/<item>`. Returns the value, how to change it, and how to
- * be done with it, which begins anew. `found`: it was begun before. `settle`: it is given, and need not be kept here any more.
+ * be done with it, which begins anew. What answers late changes what stands there by then: `change(now => …)`. `found`: it was begun before. `settle`: it is given, and need not be kept here any more.
  */
 export function useDraft<T>(
   place: string,
   begin: T,
-): readonly [value: T, change: (next: T) => void, done: () => void, more: { found: boolean; settle(): void }] {
+): readonly [value: T, change: (next: T | ((now: T) => T)) => void, done: () => void, more: { found: boolean; settle(): void }] {
   const { house, me } = usePlace();
   const key = keyOf(me.accountId, house.id, place);
   const [held, setHeld] = useState(() => heldOf(key, begin));
   const change = useCallback(
-    (next: T) => {
-      setHeld((before) => ({ ...before, value: next }));
-      keep(key, next, begin);
+    (next: T | ((now: T) => T)) => {
+      setHeld((before) => {
+        const value = typeof next === 'function' ? (next as (now: T) => T)(before.value) : next;
+        keep(key, value, begin);
+        return { ...before, value };
+      });
     },
     // the beginning is that of the moment it is compared
     [key, begin],

@@ -1,5 +1,7 @@
 import { screen } from '@testing-library/react';
 import { idOf, World } from '@kotiva/core/testing/world';
+import { ChorePanel } from '@/features/rule';
+import { SlotForm } from '@/features/slot';
 import { ItemSheet } from './item-sheet.tsx';
 import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
@@ -81,4 +83,30 @@ test('signing out here leaves nothing of one’s own, and of others all', () => 
   }
   forgetDrafts(idOf('account Aino'));
   expect([draftsOf(idOf('account Aino')), draftsOf(idOf('account Leila'))]).toEqual([0, 1]);
+});
+
+describe('a form half made is there again as it was; saved or cancelled, it begins anew', () => {
+  test('a rule', () => {
+    const { w, oars } = house();
+    const rule = () => inHouse(w, 'Aino', <ChorePanel item={w.row(oars)} onClose={() => undefined} />);
+    const first = rule();
+    type('Every so many weeks', '3');
+    first.unmount();
+    const second = rule();
+    expect(valueOf('Every so many weeks')).toBe('3');
+    tap('Cancel');
+    second.unmount();
+    rule();
+    expect(valueOf('Every so many weeks')).toBe('1');
+  });
+
+  test('booked time', () => {
+    const { w, oars } = house();
+    const form = () => inHouse(w, 'Aino', <SlotForm slot={null} itemIds={[oars]} date="2026-11-24" onDone={() => undefined} />);
+    const first = form();
+    type('Minutes', '50');
+    first.unmount();
+    form();
+    expect(valueOf('Minutes')).toBe('50');
+  });
 });

@@ -7,6 +7,8 @@ import { PlaceSheet } from './place-sheet.tsx';
 
 jest.mock('./errands.ts', () => ({ canReadHours: async (text: string) => jest.requireActual('./open-on.ts').readsHours(text || 'Mo') }));
 
+beforeEach(() => localStorage.clear());
+
 function house() {
   const w = new World();
   w.join('Leila', 'helper');
@@ -142,4 +144,20 @@ test('removing says how many things and reminders hang on it; the things stay, w
   tap('Remove Workshop');
   expect(made(w)!.removedAt).not.toBeNull();
   expect(w.row(outboard!)).toMatchObject({ removedAt: null, title: 'Outboard' });
+});
+
+test('a place half made is there again as it was; saved, the next begins anew', async () => {
+  const w = new World();
+  const sheet = () => inHouse(w, 'Aino', <PlaceSheet place={null} onClose={() => undefined} />);
+  const name = () => screen.getByLabelText<HTMLInputElement>('Name of the place').value;
+  const first = sheet();
+  type('Name of the place', 'Boathouse quay');
+  first.unmount();
+  const second = sheet();
+  expect(name()).toBe('Boathouse quay');
+  await act(async () => tap('Save'));
+  second.unmount();
+  expect(w.rows.all('place').map((place) => place.name)).toEqual(['Boathouse quay']);
+  sheet();
+  expect(name()).toBe('');
 });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { MapMark } from '@/features/map';
 import { placesOf } from '@/store/here.ts';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Field, Heading, LabelledChoice, LabelledToggles, Sheet, Txt } from '@/ui';
@@ -23,11 +24,21 @@ interface Typed {
 
 const EMPTY: Typed = { name: '', address: '', position: null, radius: String(RADIUS.usual), openingHours: '', seenBy: null };
 
+const typedOf = ({ name, address, position, radius, openingHours, seenBy }: Place): Typed => ({
+  name,
+  address,
+  position,
+  radius: String(radius),
+  openingHours,
+  seenBy,
+});
+
 /** Makes a place, or changes one: its name, where it is, how far it reaches, when it is open, who sees it. */
 export function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => void }) {
   const { rows } = usePlace();
   const give = useGive();
-  const [typed, setTyped] = useState<Typed>(() => (place ? { ...place, radius: String(place.radius) } : EMPTY));
+  const [begin] = useState<Typed>(() => (place ? typedOf(place) : EMPTY));
+  const [typed, setTyped, done] = useDraft(`place/${place?.id ?? 'new'}`, begin);
   const [errors, setErrors] = useState<{ name?: string; radius?: string; openingHours?: string }>({});
   const [removing, setRemoving] = useState(false);
   const set = (some: Partial<Typed>) => setTyped((now) => ({ ...now, ...some }));
@@ -51,8 +62,9 @@ export function PlaceSheet({ place, onClose }: { place: Place | null; onClose: (
     const reason = place
       ? give('place.change', { place: place.id, ...fields }, { words: t('said.saved'), undo: true, ownRefusal: true })
       : give('place.make', fields, { words, undo: true, ownRefusal: true });
-    if (reason) setErrors({ [reason.field === 'openingHours' ? 'openingHours' : 'name']: sayReason(reason) });
-    else onClose();
+    if (reason) return setErrors({ [reason.field === 'openingHours' ? 'openingHours' : 'name']: sayReason(reason) });
+    done();
+    onClose();
   };
   return (
     <Sheet

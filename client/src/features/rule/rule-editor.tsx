@@ -12,6 +12,7 @@ import {
 } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Fold, LabelledChoice, LabelledToggles, Switch, Txt } from '@/ui';
@@ -40,9 +41,11 @@ export function RuleEditor({ of, onClose }: { of: RuleOf; onClose: () => void })
   const { house, rows } = usePlace();
   const now = useNow();
   const give = useGive();
-  const [form, setForm] = useState<RuleForm>(() => startOf(of, calendarDateOf(now, house.zone)));
-  const [ways, setWays] = useState<Ways>(() => waysOf(of, rows));
-  const [asksMissed] = useState(ways.missed === null);
+  const [begin] = useState(() => ({ form: startOf(of, calendarDateOf(now, house.zone)), ways: waysOf(of, rows) }));
+  const [{ form, ways }, change, done] = useDraft(`rule/${of.item?.id ?? `${of.series?.id} ${of.series ? of.recurrenceId : ''}`}`, begin);
+  const setForm = (next: RuleForm) => change((now) => ({ ...now, form: next }));
+  const setWays = (next: Ways) => change((now) => ({ ...now, ways: next }));
+  const asksMissed = begin.ways.missed === null;
   const [error, setError] = useState<string | null>(null);
   const fault = faultOf(form) ?? (ways.missed === null && form.kind !== 'after' ? 'rule.saysMissed' : null);
   const said = fault ? null : ruleOf(form);
@@ -55,8 +58,13 @@ export function RuleEditor({ of, onClose }: { of: RuleOf; onClose: () => void })
     const reason = changing
       ? give('chore.change', { series: changing.series.id, from: changing.from, ...fields }, { words: t('said.choreChanged', { title }), undo: true, ownRefusal: true }) // prettier-ignore
       : give('chore.make', { item: of.item!.id, ...fields }, { words: t('said.choreMade', { title }), undo: true, ownRefusal: true });
-    if (reason) setError(sayReason(reason));
-    else onClose();
+    if (reason) return setError(sayReason(reason));
+    done();
+    onClose();
+  };
+  const cancel = () => {
+    done();
+    onClose();
   };
   return (
     <>
@@ -97,7 +105,7 @@ export function RuleEditor({ of, onClose }: { of: RuleOf; onClose: () => void })
             date: dayMonth(form.date || '2026-01-01'),
           })}
         </Button>
-        <Button kind="quiet" onPress={onClose}>
+        <Button kind="quiet" onPress={cancel}>
           {t('common.cancel')}
         </Button>
       </View>

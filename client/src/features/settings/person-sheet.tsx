@@ -2,6 +2,7 @@ import { isHere, type Role } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { suggestLooks, suggestMark } from '@/features/account';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Fold, Heading, Sheet, Txt, type Looks } from '@/ui';
@@ -13,6 +14,8 @@ import { OutsideLink } from './outside-link.tsx';
 import { WeekHours } from './week-hours.tsx';
 import { LooksFields } from './looks-fields.tsx';
 
+const looksOf = ({ mark, colour, pattern }: Looks): Looks => ({ mark, colour, pattern });
+
 /** Somebody in the house, for managers: name, mark, role, end of access. Without an id: a new name to hand things to. */
 export function PersonSheet({ personId, onClose, onEnd }: { personId: string | null; onClose: () => void; onEnd: (id: string) => void }) {
   const { rows, me } = usePlace();
@@ -20,10 +23,15 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
   const held = personId ? rows.get('person', personId) : null;
   const person = held && typeof held !== 'string' ? held : null;
   const taken = rows.all('person').filter(isHere);
-  const [name, setName] = useState(person?.name ?? '');
-  const [looks, setLooks] = useState<Looks>(() => person ?? suggestLooks('', taken));
-  const [contact, setContact] = useState({ email: person?.email ?? '', phone: person?.phone ?? '', contact: person?.contact ?? '' });
-  const [role, setRole] = useState<Role>(person?.role ?? 'outside');
+  const [begin] = useState(() => ({
+    name: person?.name ?? '',
+    looks: looksOf(person ?? suggestLooks('', taken)),
+    contact: { email: person?.email ?? '', phone: person?.phone ?? '', contact: person?.contact ?? '' },
+    role: person?.role ?? ('outside' as Role),
+  }));
+  const [draft, change, done] = useDraft(`person/${personId ?? 'new'}`, begin);
+  const { name, looks, contact, role } = draft;
+  const set = (some: Partial<typeof begin>) => change((now) => ({ ...now, ...some }));
   const [error, setError] = useState<{ field?: string; words: string } | null>(null);
   const [markTyped, setMarkTyped] = useState(false);
   const title = person ? person.name : t('people.addWithout');
@@ -43,8 +51,9 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
       : give('person.add', fields, { words: t('said.personAdded', { name }), ownRefusal: true });
     const roleReason = !reason && person && role !== person.role ? give('person.setRole', { person: person.id, role }, { ownRefusal: true }) : null;
     const why = reason ?? roleReason;
-    if (why) setError({ field: why.field, words: sayReason(why) });
-    else onClose();
+    if (why) return setError({ field: why.field, words: sayReason(why) });
+    done();
+    onClose();
   };
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
@@ -56,15 +65,11 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
           maxLength={80}
           error={error?.field === 'name' ? error.words : null}
           onChangeText={(next) => {
-            setName(next);
-            if (!person && !markTyped)
-              setLooks({
-                ...looks,
-                mark: suggestMark(
-                  next,
-                  taken.map((one) => one.mark),
-                ),
-              });
+            const mark = suggestMark(
+              next,
+              taken.map((one) => one.mark),
+            );
+            set({ name: next, ...(!person && !markTyped ? { looks: { ...looks, mark } } : {}) });
           }}
         />
         <Field
@@ -75,27 +80,33 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
           error={error?.field === 'mark' ? error.words : null}
           onChangeText={(mark) => {
             setMarkTyped(true);
-            setLooks({ ...looks, mark });
+            set({ looks: { ...looks, mark } });
           }}
         />
-        <LooksFields looks={looks} onChange={setLooks} />
+        <LooksFields looks={looks} onChange={(next) => set({ looks: next })} />
         <Field
           label={t('contact.email')}
           hint={person?.accountId ? undefined : t('contact.emailHint')}
           value={contact.email}
           inputMode="email"
           maxLength={254}
-          onChangeText={(email) => setContact({ ...contact, email })}
+          onChangeText={(email) => set({ contact: { ...contact, email } })}
           error={error?.field === 'email' ? t('contact.notAnAddress') : null}
         />
-        <Field label={t('contact.phone')} value={contact.phone} inputMode="tel" maxLength={40} onChangeText={(phone) => setContact({ ...contact, phone })} />
-        <Field label={t('contact.more')} value={contact.contact} maxLength={500} onChangeText={(words) => setContact({ ...contact, contact: words })} />
+        <Field
+          label={t('contact.phone')}
+          value={contact.phone}
+          inputMode="tel"
+          maxLength={40}
+          onChangeText={(phone) => set({ contact: { ...contact, phone } })}
+        />
+        <Field label={t('contact.more')} value={contact.contact} maxLength={500} onChangeText={(words) => set({ contact: { ...contact, contact: words } })} />
         {person?.accountId ? (
           <View className="gap-2">
             <Choice
               label={t('person.role')}
               value={role}
-              onChange={setRole}
+              onChange={(next) => set({ role: next })}
               options={(['manager', 'member', 'helper'] as const).map((value) => ({ value, words: t(`role.${value}`) }))}
             />
             <Txt size={15} tone="muted">

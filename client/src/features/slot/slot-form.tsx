@@ -1,6 +1,7 @@
-import { calendarOf, endOf, minutesFor, overlapsOf, type Slot } from '@kotiva/core';
+import { calendarOf, endOf, minutesFor, overlapsOf, type Slot, type Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Field, MomentInput, Txt } from '@/ui';
@@ -20,6 +21,16 @@ const SHORTEST = 5;
 const LONGEST = 1_440;
 const USUAL_HOUR = '17:00';
 
+/** As long as all of it takes, within a day. */
+const usualLength = (items: readonly Item[]): number =>
+  Math.min(
+    LONGEST,
+    Math.max(
+      SHORTEST,
+      items.reduce((sum, item) => sum + minutesFor(item), 0),
+    ),
+  );
+
 /** Books time of one's own for an item or several: the day, from when, how long. What else lies in it is said while choosing. */
 export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
   const { rows } = usePlace();
@@ -28,20 +39,17 @@ export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
     const item = rows.get('item', id);
     return typeof item === 'string' ? [] : [item];
   });
-  const [day, setDay] = useState(slot?.start.slice(0, 10) ?? date);
-  const [from, setFrom] = useState(slot?.start.slice(11, 16) ?? USUAL_HOUR);
-  const [length, setLength] = useState(
-    String(
-      slot?.minutes ??
-        Math.min(
-          LONGEST,
-          Math.max(
-            SHORTEST,
-            items.reduce((sum, item) => sum + minutesFor(item), 0),
-          ),
-        ),
-    ),
-  );
+  const [begin] = useState(() => ({
+    day: slot?.start.slice(0, 10) ?? date,
+    from: slot?.start.slice(11, 16) ?? USUAL_HOUR,
+    length: String(slot?.minutes ?? usualLength(items)),
+  }));
+  const [{ day, from, length }, change, done] = useDraft(`slot/${slot?.id ?? itemIds.join(' ')}`, begin);
+  const set = (some: Partial<typeof begin>) => change((now) => ({ ...now, ...some }));
+  const close = () => {
+    done();
+    onDone();
+  };
   const [error, setError] = useState<{ field: 'length' | 'day'; words: string } | null>(null);
   const minutes = /^\d{1,4}$/.test(length.trim()) ? Number(length) : NaN;
   const isLength = minutes >= SHORTEST && minutes <= LONGEST;
@@ -52,18 +60,18 @@ export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
     const words = { words: t('said.slotBooked', { from, to: endOf({ time: from, minutes }) }), undo: true, ownRefusal: true };
     const reason = slot ? give('slot.change', { slot: slot.id, start, minutes }, words) : give('slot.book', { items: [...itemIds], start, minutes }, words);
     if (reason) setError({ field: 'day', words: sayReason(reason) });
-    else onDone();
+    else close();
   };
   return (
     <View className="gap-4 pt-2">
       {items.length > 1 ? <Txt tone="muted">{t('slot.for', { count: items.length })}</Txt> : null}
       <View className="flex-row flex-wrap gap-3">
-        <MomentInput label={t('slot.day')} kind="date" value={day} onChange={setDay} />
-        <MomentInput label={t('slot.from')} kind="time" value={from} onChange={setFrom} />
+        <MomentInput label={t('slot.day')} kind="date" value={day} onChange={(next) => set({ day: next })} />
+        <MomentInput label={t('slot.from')} kind="time" value={from} onChange={(next) => set({ from: next })} />
         <Field
           label={t('slot.length')}
           value={length}
-          onChangeText={setLength}
+          onChangeText={(next) => set({ length: next })}
           inputMode="numeric"
           maxLength={4}
           className="w-[110px]"
@@ -80,7 +88,7 @@ export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
         <Button kind="main" onPress={save}>
           {t(slot ? 'slot.save' : 'slot.bookIt')}
         </Button>
-        <Button kind="quiet" onPress={onDone}>
+        <Button kind="quiet" onPress={close}>
           {t('common.cancel')}
         </Button>
       </View>
