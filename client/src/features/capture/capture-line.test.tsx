@@ -1,9 +1,11 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, within } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
 import { alerts, tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { CaptureLine } from './capture-line.tsx';
 import { useCaptureHere } from './context.tsx';
+
+beforeEach(() => localStorage.clear());
 
 /** A Tuesday, noon. */
 function house() {
@@ -151,4 +153,61 @@ test('somebody unknown is added by name or invited from the line, and the words 
   enter();
   expect(w.rows.all('item')).toMatchObject([{ title: 'mend the net' }]);
   expect(w.part(w.rows.all('item')[0]!.id, 'Kaisa').standing).toBe('needs-action');
+});
+
+describe('spoken', () => {
+  /** A browser that hears what it is told. */
+  class Hearing {
+    static last: Hearing;
+    onresult: ((event: unknown) => void) | null = null;
+    onerror: ((event: unknown) => void) | null = null;
+    onend: (() => void) | null = null;
+    constructor() {
+      Hearing.last = this;
+    }
+    start() {}
+    abort() {
+      this.onerror?.({ error: 'aborted' });
+      this.onend?.();
+    }
+  }
+  const browser = globalThis as { webkitSpeechRecognition?: unknown };
+  beforeEach(() => (browser.webkitSpeechRecognition = Hearing));
+  afterEach(() => delete browser.webkitSpeechRecognition);
+  const hear = (words: string) => act(() => Hearing.last.onresult!({ results: [[{ transcript: words }]] }));
+  const pause = () => act(() => Hearing.last.onend!());
+
+  test('a pause adds it, without the word that ends it, into the list it names', () => {
+    const w = house();
+    open(w);
+    tap('Speak');
+    hear('pay the miller by Friday');
+    expect(items(w)).toEqual([]);
+    hear('pay the miller by Friday to accounts add');
+    pause();
+    const accounts = w.rows.all('list').find(({ name }) => name === 'Accounts')!.id;
+    expect(w.rows.all('item')).toMatchObject([{ title: 'pay the miller', due: '2026-11-27', listId: accounts }]);
+    expect(line().value).toBe('');
+  });
+
+  test('stopped by hand it stays in the line to be looked at', () => {
+    const w = house();
+    open(w);
+    tap('Speak');
+    hear('pay the miller');
+    tap('Stop listening');
+    expect(items(w)).toEqual([]);
+    expect(line().value).toBe('pay the miller');
+  });
+
+  test('what has to be asked first is asked, and nothing is lost', () => {
+    const w = house();
+    open(w);
+    tap('Speak');
+    hear('chimney sweep on Monday 2 December');
+    pause();
+    expect(alerts()).toEqual(['One question first.']);
+    expect(line().value).toBe('chimney sweep on Monday 2 December');
+    expect(items(w)).toEqual([]);
+  });
 });

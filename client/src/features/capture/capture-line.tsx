@@ -1,5 +1,5 @@
 import { isHere, tagKey } from '@kotiva/core';
-import { draftOf, piecesOf, type Draft, type Span } from '@kotiva/core/capture';
+import { draftOf, piecesOf, readLine, spanName, type Draft, type Span } from '@kotiva/core/capture';
 import { useGlobalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -57,6 +57,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const [answers, setAnswers] = useState(NO_ANSWERS);
   const [error, setError] = useState<string | null>(null);
   const [pasted, setPasted] = useState<string | null>(null);
+  const [spoken, setSpoken] = useState<string | null>(null);
   const field = useRef<MarkedFieldHandle>(null);
   // `n` goes to the line from wherever one is
   useKeys((key) => {
@@ -90,6 +91,19 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     done();
     setAnswers(NO_ANSWERS);
     field.current?.focus();
+  };
+  // read once more with the list it names, then added as by Enter: what has to be asked first keeps it in the line
+  useEffect(() => {
+    if (spoken === null || spoken !== typed) return;
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- it was said, and is read by now
+    setSpoken(null);
+    add();
+  });
+  const say = (words: string) => {
+    const lists = readLine(words, reading).spans.filter(({ kind, chosen }) => kind === 'list' && !chosen);
+    change(words);
+    setAnswers({ ...NO_ANSWERS, taken: new Set(lists.map(spanName)) });
+    setSpoken(words);
   };
   const namesOf = ({ persons }: Pick<Draft, 'persons'>) => together(people.filter((person) => persons.includes(person.id)).map((person) => person.name));
   const saidOf = ({ persons }: Draft, title: string) =>
@@ -129,7 +143,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const line = (
     <View className="flex-row items-start gap-1">
       <View className="min-w-0 grow shrink basis-0">{written}</View>
-      <SpeakButton typed={typed} onHeard={change} />
+      <SpeakButton typed={typed} onHeard={change} onSaid={say} />
     </View>
   );
   const understood = (

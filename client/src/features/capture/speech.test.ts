@@ -1,4 +1,4 @@
-import { browserSpeech, type SpeechEnd } from './speech.ts';
+import { browserSpeech, withoutAdd, type SpeechEnd } from './speech.ts';
 
 /** A browser that listens as it is told to. */
 class Listening {
@@ -56,8 +56,16 @@ test.each([
   expect(ends).toEqual([why]);
 });
 
-test('stopping by hand is no failure', () => {
+test('stopping by hand is no failure, and no end of a sentence', () => {
   const { ends, handle } = listen();
   handle.stop();
-  expect(ends).toEqual(['done']);
+  expect(ends).toEqual(['stopped']);
 });
+
+test.each([
+  ['buy candles add', 'buy candles'],
+  ['Buy candles, add.', 'Buy candles'],
+  ['buy candles by Friday add it', 'buy candles by Friday'],
+  ['add butter', 'add butter'],
+  ['see what to add to the soup', 'see what to add to the soup'],
+])('the word that ends it is not part of it: %s', (said, words) => expect(withoutAdd(said)).toBe(words));

@@ -3,8 +3,11 @@ export interface Speech {
   /** Listens once. Words come while they are understood; `ended` says why it stopped. */
   listen(heard: (words: string) => void, ended: (why: SpeechEnd) => void, language: string): { stop: () => void };
 }
-/** `refused`: the microphone may not be used; `silent`: nothing was understood. */
-export type SpeechEnd = 'done' | 'refused' | 'silent' | 'failed';
+/** `done`: after a pause; `stopped`: by hand. `refused`: the microphone may not be used; `silent`: nothing was understood. */
+export type SpeechEnd = 'done' | 'stopped' | 'refused' | 'silent' | 'failed';
+
+/** What was said without the word that ends it: "buy candles, add". */
+export const withoutAdd = (words: string): string => words.replace(/[\s,.]+add(?: (?:it|that))?[.!]?\s*$/iu, '').trimEnd();
 
 interface Recognition {
   lang: string;
@@ -17,7 +20,7 @@ interface Recognition {
 }
 type RecognitionMaker = new () => Recognition;
 
-const ENDS: Record<string, SpeechEnd> = { 'not-allowed': 'refused', 'service-not-allowed': 'refused', 'no-speech': 'silent', aborted: 'done' };
+const ENDS: Record<string, SpeechEnd> = { 'not-allowed': 'refused', 'service-not-allowed': 'refused', 'no-speech': 'silent', aborted: 'stopped' };
 
 /** The browser's own speech recognition, or null where it has none. */
 export function browserSpeech(): Speech | null {
