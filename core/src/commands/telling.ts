@@ -11,13 +11,13 @@ const TOPIC_LIST = z.optional(z.array(Topic).check(z.maxLength(TOPICS.length)));
 /** What one wants to be told of, and how; for oneself alone. What is left out stays as it was. */
 export const chooseNotices = commandKind({
   name: 'notice.choose',
-  payload: z.object({ push: TOPIC_LIST, mail: TOPIC_LIST, lastCall: z.optional(z.nullable(WallTime)) }),
+  payload: z.object({ bell: TOPIC_LIST, push: TOPIC_LIST, mail: TOPIC_LIST, lastCall: z.optional(z.nullable(WallTime)) }),
   asks: (_payload, d) => [{ deed: 'self', is: d.actorOrNull !== null }],
-  decide({ push, mail, lastCall }, d) {
+  decide({ bell, push, mail, lastCall }, d) {
     const choices = choicesOf(d.actor.id, d);
     // an hour that has passed today calls tomorrow for the first time
     const called = lastCall && lastCall <= hourOf(d) ? { calledOn: todayOf(d) } : {};
-    d.set('noticeChoices', choices.id, { push, mail, lastCall, ...called });
+    d.set('noticeChoices', choices.id, { bell, push, mail, lastCall, ...called });
   },
 });
 

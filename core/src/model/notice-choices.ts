@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 import { NoticeKind } from './said.ts';
 import { CalendarDate, Id, shared, WallTime } from './row.ts';
 
-/** How a notice reaches somebody beside the list in the application, where everything waits until read. */
+/** How a notice reaches somebody beside the list in the application. */
 export const CHANNELS = ['push', 'mail'] as const;
 export const Channel = z.enum(CHANNELS);
 export type Channel = z.infer<typeof Channel>;
@@ -50,6 +50,8 @@ export const topicOf = (kind: NoticeKind): Topic => TOPIC_OF[kind];
 export const NoticeChoices = z.object({
   ...shared,
   personId: Id,
+  /** Under the bell; null: everything. What is off stands in the history all the same. */
+  bell: z.nullable(z.array(Topic)),
   push: z.array(Topic),
   mail: z.array(Topic),
   lastCall: z.nullable(WallTime),
@@ -61,4 +63,9 @@ export type NoticeChoices = z.infer<typeof NoticeChoices>;
 export const noticeChoicesId = (personId: string): string => v5('notice-choices', personId);
 
 /** What somebody has who never chose: everything on the device, by mail what asks something of them. */
-export const USUAL_CHOICES: Pick<NoticeChoices, 'push' | 'mail' | 'lastCall'> = { push: [...TOPICS], mail: ['handovers', 'nudges'], lastCall: null };
+export const USUAL_CHOICES: Pick<NoticeChoices, 'bell' | 'push' | 'mail' | 'lastCall'> = {
+  bell: null,
+  push: [...TOPICS],
+  mail: ['handovers', 'nudges'],
+  lastCall: null,
+};

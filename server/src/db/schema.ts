@@ -385,7 +385,7 @@ export const slot = sqliteTable(
 
 export const noticeChoices = sqliteTable(
   'noticeChoices',
-  { ...shared(), personId: text().notNull(), push: json(), mail: json(), lastCall: text(), calledOn: text() },
+  { ...shared(), personId: text().notNull(), bell: text({ mode: 'json' }), push: json(), mail: json(), lastCall: text(), calledOn: text() },
   (t) => [index('notice_choices_seq_ix').on(t.houseId, t.seq), index('notice_choices_person_ix').on(t.personId)],
 );
 

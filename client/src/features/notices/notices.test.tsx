@@ -105,3 +105,15 @@ test('opening one reads it and opens its item', () => {
   expect(went.at(-1)).toMatchObject({ item: rope });
   expect(w.rows.by('notice', 'personId', w.person('Leila')).find(({ itemId }) => itemId === rope)!.readAt).not.toBeNull();
 });
+
+test('what one does not want under the bell is not there, nor counted', () => {
+  const { w, rope } = house();
+  w.must('Leila', 'part.askBack', { item: rope, question: 'Which rope?' });
+  w.must('Aino', 'comment.say', { item: rope, text: 'The red one' });
+  w.must('Leila', 'notice.choose', { bell: ['answers'] });
+  inHouse(w, 'Leila', <NoticesButton />);
+  expect(screen.getByRole('button', { name: 'Notices, 1 new' })).toBeTruthy();
+  tap(/^Notices, /);
+  expect(screen.getByText('Aino answered about “Rope”')).toBeTruthy();
+  expect(screen.queryByText('Aino handed you “Oars”')).toBeNull();
+});

@@ -10,7 +10,7 @@ import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { NoticeActions } from './notice-actions.tsx';
 import { sayTold } from './say-told.ts';
-import { useNotices } from './use-notices.ts';
+import { useBell } from './use-notices.ts';
 
 /** So many are shown at first, and more each time they are asked for. */
 const AT_FIRST = 60;
@@ -20,7 +20,7 @@ const AT_ONCE = 500;
 /** The bell, with how many are unread; its sheet keeps what was told until it is read. */
 export function NoticesButton() {
   const [open, setOpen] = useState(false);
-  const unread = useNotices().filter((notice) => !notice.readAt);
+  const unread = useBell().filter((notice) => !notice.readAt);
   return (
     <>
       <IconButton icon="bell" label={t('notices.button', { count: unread.length })} badge={unread.length} onPress={() => setOpen(true)} />
@@ -36,7 +36,7 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
   const openItem = useOpenItem();
   const router = useRouter();
   const [most, setMost] = useState(AT_FIRST);
-  const all = useNotices();
+  const all = useBell();
   const notices = all.slice(0, most);
   const unread = all.filter((notice) => !notice.readAt).map((notice) => notice.id);
   const readAll = () => {

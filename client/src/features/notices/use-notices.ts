@@ -1,4 +1,4 @@
-import type { Notice } from '@kotiva/core';
+import { noticeChoicesId, topicOf, type Notice } from '@kotiva/core';
 import { useDeviceId } from '@/features/account';
 import { usePlace } from '@/store/store.ts';
 
@@ -11,4 +11,13 @@ export function useNotices(): Notice[] {
     .by('notice', 'personId', me.id)
     .filter((notice) => !notice.withdrawnAt && isHere(notice))
     .sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? -1 : 1));
+}
+
+/** Those under the bell: what one chose not to be told there is left out. */
+export function useBell(): Notice[] {
+  const { rows, me } = usePlace();
+  const choices = rows.get('noticeChoices', noticeChoicesId(me.id));
+  const topics = typeof choices === 'string' ? null : (choices.bell ?? null);
+  const notices = useNotices();
+  return topics === null ? notices : notices.filter(({ kind }) => topics.includes(topicOf(kind)));
 }

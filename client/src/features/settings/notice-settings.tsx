@@ -9,14 +9,14 @@ import { t } from '@/words';
 import { sayProblem } from '@/words/problems.ts';
 import { useDevicePush } from './device-push.ts';
 
-/** What one is told of and how; everything is in the list under the bell in any case. */
+/** What one is told of and how; what is told nowhere stands in the history all the same. */
 export function NoticeSettings() {
   const { rows, me } = usePlace();
   const give = useGive();
   const push = useDevicePush();
   const held = rows.get('noticeChoices', noticeChoicesId(me.id));
   const choices = typeof held === 'string' ? { ...USUAL_CHOICES } : held;
-  const choose = (channel: Channel, topics: string[]) => void give('notice.choose', { [channel]: topics as Topic[] }, { words: t('said.saved') });
+  const choose = (channel: Channel | 'bell', topics: string[]) => void give('notice.choose', { [channel]: topics as Topic[] }, { words: t('said.saved') });
   const options = TOPICS.map((topic) => ({ value: topic, words: t(`topic.${topic}`) }));
   return (
     <View>
@@ -29,6 +29,9 @@ export function NoticeSettings() {
       </View>
       <Fold words={t('notify.what')}>
         <View className="gap-4 px-4 pb-4">
+          <Labelled words={t('notify.bell')}>
+            <Toggles label={t('notify.bell')} on={choices.bell ?? TOPICS} options={options} onChange={(topics) => choose('bell', topics)} />
+          </Labelled>
           <Labelled words={t('notify.push')}>
             <Toggles label={t('notify.push')} on={choices.push} options={options} onChange={(topics) => choose('push', topics)} />
           </Labelled>

@@ -1,0 +1,1 @@
+ALTER TABLE `noticeChoices` ADD `bell` text;
