@@ -33,6 +33,7 @@ export * from './reader/reader.ts';
 export * from './reader/change.ts';
 export * from './reader/memory.ts';
 export * from './reader/tree.ts';
+export { standsInOn } from './commands/standing-in.ts';
 export * from './commands/decide.ts';
 export type { Slice } from './commands/slicing.ts';
 export { footingInList, footingsOnItem, isOwnPart, NEEDS, TABLE, type CommandName, type Deed, type Footing, type Grant } from './commands/may.ts';

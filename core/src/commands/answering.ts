@@ -8,6 +8,7 @@ import { commandKind } from './kind.ts';
 import { completePart } from './checking.ts';
 import { ASKS_TO_LOOK, needOwnPart, partId, readTold, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { actsAsGiver } from './standing-in.ts';
 import { say } from './thread.ts';
 
 const OWN = z.object({ item: Id });
@@ -98,8 +99,7 @@ export const progress = commandKind({
 /** Who gave a part, or a manager, sees to what was checked off with confirm wanted. */
 const tying = ({ item, person }: { item: string; person: string }, d: Deciding) => {
   const part = d.find('part', partId(item, person));
-  const giver = part !== undefined && d.actorOrNull !== null && (part.originId === d.actorOrNull.id || part.giverId === d.actorOrNull.id);
-  return [{ deed: 'tie', item, giver } as const];
+  return [{ deed: 'tie', item, giver: actsAsGiver(part, d) } as const];
 };
 
 export const tieOff = commandKind({

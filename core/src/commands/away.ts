@@ -5,7 +5,7 @@ import type { Item } from '../model/item.ts';
 import { GUESSED_MINUTES } from '../planning/fits-now.ts';
 import type { CarriedMinutes } from '../recurrence/fair.ts';
 import { carriedSoFar, holderOf } from '../recurrence/whose-turn.ts';
-import { daysOf, isMoment } from '../time/clock.ts';
+import { calendarDateOf, daysOf, isMoment } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
 import { assignNow, reassign } from './appearing.ts';
 import { needPerson, partId } from './parts.ts';
@@ -18,14 +18,16 @@ const ofPerson = (person: string | undefined, d: Deciding): Ask => (person === d
 /** Days somebody is not there: their own to say, or a manager's. */
 export const addAway = commandKind({
   name: 'away.add',
-  payload: z.object({ person: Id, from: CalendarDate, to: CalendarDate }),
+  payload: z.object({ person: Id, from: CalendarDate, to: CalendarDate, standIn: z.optional(z.nullable(Id)) }),
   asks: ({ person }, d) => [ofPerson(person, d)],
-  decide({ person, from, to }, d) {
+  decide({ person, from, to, standIn = null }, d) {
     needPerson(person, d, 'person');
     if (!isMoment(from)) refuse('malformed', { value: from }, 'from');
     if (!isMoment(to)) refuse('malformed', { value: to }, 'to');
     if (to < from) refuse('ends-before', { from, to }, 'to');
-    d.insert('timeAway', d.newId(), { personId: person, from, to, removedAt: null });
+    if (standIn !== null) needStandIn(standIn, person, d);
+    d.insert('timeAway', d.newId(), { personId: person, from, to, standInId: standIn, removedAt: null });
+    d.tell(standIn, 'stand-in', null, { who: needPerson(person, d, 'person').name, from, to });
     passTurnsOn(person, from, to, d);
   },
 });
@@ -36,6 +38,25 @@ export const removeAway = commandKind({
   asks: ({ away }, d) => [ofPerson(d.find('timeAway', away)?.personId, d)],
   decide({ away }, d) {
     if (d.need('timeAway', away).removedAt === null) d.set('timeAway', away, { removedAt: d.now });
+  },
+});
+
+/** Somebody of the house who is there to do it, and not the one who is away. */
+function needStandIn(standIn: string, person: string, d: Deciding): void {
+  const { role, name } = needPerson(standIn, d, 'standIn');
+  if (role === 'outside') refuse('role-outside', { name }, 'standIn');
+  if (standIn === person) refuse('malformed', { field: 'standIn' }, 'standIn');
+}
+
+/** The days are over: nobody stands in any more, and what they saw by it goes from their sight. */
+export const endStandIn = commandKind({
+  name: 'away.standInOver',
+  payload: z.object({ away: Id }),
+  asks: () => [{ deed: 'system' }],
+  decide({ away: id }, d) {
+    const away = d.find('timeAway', id);
+    const today = calendarDateOf(d.now, d.need('house', d.context.houseId).zone);
+    if (away && away.standInId !== null && away.to < today) d.set('timeAway', id, { standInId: null });
   },
 });
 

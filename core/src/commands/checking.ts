@@ -11,6 +11,7 @@ import { commandKind } from './kind.ts';
 import type { Ask } from './may.ts';
 import { partId, readTold, settleNobody, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { actsAsGiver } from './standing-in.ts';
 import { say } from './thread.ts';
 
 /** `person` null: the part of an item nobody was given. */
@@ -21,8 +22,7 @@ function asksToCheck({ item, person }: z.infer<typeof PART>, d: Deciding): Ask[]
   if (person === null) return [{ deed: 'check', item }];
   const part = d.find('part', partId(item, person));
   if (person === d.actorOrNull?.id) return [{ deed: 'self', is: part !== undefined && part.takenBackAt === null }];
-  const giver = part !== undefined && d.actorOrNull !== null && (part.giverId === d.actorOrNull.id || part.originId === d.actorOrNull.id);
-  return [{ deed: 'tie', item, giver }];
+  return [{ deed: 'tie', item, giver: actsAsGiver(part, d) }];
 }
 
 /** A tap counts when it was made, clamped to [handover or making, now]: a device's clock may be wrong. */

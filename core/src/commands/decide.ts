@@ -4,7 +4,7 @@ import type { Change } from '../reader/change.ts';
 import type { Reader } from '../reader/reader.ts';
 import { removeAlarms, ringAlarm, setAlarm, snoozeAlarm } from './alarms.ts';
 import { accept, askBack, decline, progress, putAway, see, sendBack, tieOff } from './answering.ts';
-import { addAway, removeAway } from './away.ts';
+import { addAway, endStandIn, removeAway } from './away.ts';
 import { checkOff, uncheck } from './checking.ts';
 import { Deciding, type Context, type Note } from './deciding.ts';
 import { excuse, handOver, passOn, take, takeBack } from './handing.ts';
@@ -166,6 +166,7 @@ const KINDS = {
   'slot.change': changeSlot,
   'slot.free': freeSlot,
   'away.remove': removeAway,
+  'away.standInOver': endStandIn,
   'notice.choose': chooseNotices,
   'day.call': callLast,
   'notice.undelivered': reportUndelivered,

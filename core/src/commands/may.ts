@@ -4,15 +4,16 @@ import type { Part } from '../model/part.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { above } from '../reader/tree.ts';
 import type { Deciding } from './deciding.ts';
+import { namedBy } from './standing-in.ts';
 
 /** What a person is to a list or an item: the rows of the table. Somebody can have several; the best one counts. */
-export type Footing = 'owner' | 'edit' | 'check' | 'view' | 'own-part';
+export type Footing = 'owner' | 'edit' | 'check' | 'view' | 'own-part' | 'stand-in';
 
 /** The columns of the table, and below them what does not depend on a list. */
 export type Deed = 'see' | 'add' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie' | 'share' | 'manage' | 'keep' | 'self' | 'enter' | 'system';
 
 /**
- * `own-items`: of items the person made. `own-part`: with a part of their own. `its-steps`: of the steps below that part.
+ * `stand-in`: of what somebody away gave, who named them. `own-items`: of items the person made. `own-part`: with a part of their own. `its-steps`: of the steps below that part.
  * `giver`: who gave the part, or a manager. `roles`: managers and members, not helpers.
  */
 export type Grant = 'yes' | 'no' | 'manager' | 'giver' | 'own-items' | 'own-part' | 'its-steps' | 'roles';
@@ -24,6 +25,7 @@ export const TABLE: Record<Footing, Record<Exclude<Deed, 'manage' | 'keep' | 'se
   check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', check: 'yes', tie: 'no', share: 'no' },
   view: { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'own-part', check: 'no', tie: 'no', share: 'no' },
   'own-part': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'roles', answer: 'yes', check: 'its-steps', tie: 'no', share: 'no' },
+  'stand-in': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'yes', check: 'no', tie: 'giver', share: 'no' },
 };
 
 /** What each command needs. Several: which one depends on what it is done to. A command that is not here does not run. */
@@ -101,7 +103,7 @@ export const NEEDS = {
   'part.progress': ['self'],
   'part.checkOff': ['self', 'check', 'tie'],
   'part.uncheck': ['self', 'check', 'tie'],
-  'part.nudge': ['change'],
+  'part.nudge': ['change', 'self'],
   'nudge.send': ['system'],
   'part.tieOff': ['tie'],
   'part.sendBack': ['tie'],
@@ -133,6 +135,7 @@ export const NEEDS = {
   'note.remove': ['self'],
   'away.add': ['self', 'manage'],
   'away.remove': ['self', 'manage'],
+  'away.standInOver': ['system'],
   'week.shareOut': ['keep', 'change', 'self'],
   'slot.book': ['keep', 'see'],
   'slot.change': ['self', 'see'],
@@ -189,7 +192,7 @@ function grantedByItem(deed: keyof (typeof TABLE)['owner'], item: Item, actor: P
 }
 
 /** What a person is to a list, or null if they cannot open it. */
-export function footingInList(listId: string, person: Person, d: Pick<Deciding, 'find' | 'by'>): Exclude<Footing, 'own-part'> | null {
+export function footingInList(listId: string, person: Person, d: Pick<Deciding, 'find' | 'by'>): Exclude<Footing, 'own-part' | 'stand-in'> | null {
   if (person.role === 'outside') return null;
   const list = d.find('list', listId);
   if (!list) return null;
@@ -209,8 +212,15 @@ export function footingsOnItem(item: Item, person: Person, d: Pick<Deciding, 'fi
     if (footing) footings.push(footing);
   }
   if (isOwn(item, person, d) || hasPartAbove(item, person, d)) footings.push('own-part');
+  const absent = namedBy(person, d);
+  if (absent.size > 0 && [item, ...above(item, d)].some(({ id }) => isGivenBy(absent, id, d))) footings.push('stand-in');
   return footings;
 }
+
+const isGivenBy = (givers: ReadonlySet<string>, itemId: string, d: Pick<Deciding, 'by'>): boolean =>
+  d
+    .by('part', 'itemId', itemId)
+    .some(({ giverId, originId, takenBackAt }) => takenBackAt === null && (givers.has(giverId ?? '') || givers.has(originId ?? '')));
 
 const isOwn = (item: Item, person: Person, d: Pick<Deciding, 'by'>): boolean => d.by('part', 'itemId', item.id).some((part) => isOwnPart(part, person));
 

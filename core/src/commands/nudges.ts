@@ -8,10 +8,11 @@ import type { Part } from '../model/part.ts';
 import { Rest } from '../model/person.ts';
 import { Id, Instant, Text } from '../model/row.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
+import { actsAsGiver } from './standing-in.ts';
 import { say } from './thread.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import { needPerson } from './parts.ts';
+import { needPerson, partId } from './parts.ts';
 import { refuse } from './reasons.ts';
 
 /** By hand, once an hour for each part. */
@@ -24,7 +25,12 @@ const CLOCKS_MS = 60_000;
 export const nudge = commandKind({
   name: 'part.nudge',
   payload: z.object({ item: Id, persons: z.array(Id).check(z.minLength(1), z.maxLength(60)), words: z._default(Text, '') }),
-  asks: ({ item }) => [{ deed: 'change', item }],
+  asks: ({ item, persons }, d) => {
+    const parts = persons.map((person) => d.find('part', partId(item, person)));
+    // who stands in for the giver asks in their place
+    const stands = d.actorOrNull !== null && parts.every((part) => ![part?.giverId, part?.originId].includes(d.actorOrNull!.id) && actsAsGiver(part, d));
+    return [stands ? { deed: 'self', is: true } : { deed: 'change', item }];
+  },
   decide({ item: itemId, persons, words }, d) {
     const item = d.need('item', itemId);
     const open = openParts(d.by('part', 'itemId', itemId));

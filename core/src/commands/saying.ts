@@ -9,6 +9,7 @@ import { whoWaits } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { needPerson, partId, signOfLife } from './parts.ts';
+import { actsAsGiver } from './standing-in.ts';
 import { refuse } from './reasons.ts';
 
 /** Says something in an item's thread. From somebody it was handed to, it is a sign of life; from a giver, it answers what was asked. */
@@ -20,7 +21,9 @@ export const sayComment = commandKind({
     const item = d.need('item', itemId);
     const own = d.find('part', partId(itemId, d.actor.id));
     const mine = own && own.takenBackAt === null ? own : null;
-    const asked = d.by('part', 'itemId', itemId).filter((part) => part.standing === 'tentative' && part.takenBackAt === null && part.originId === d.actor.id);
+    const asked = d
+      .by('part', 'itemId', itemId)
+      .filter((part) => part.standing === 'tentative' && part.takenBackAt === null && actsAsGiver({ giverId: null, originId: part.originId }, d));
     const answered = new Set(asked.map((part) => part.id));
     say(item, mine, text, asked.length > 0 ? 'answer' : 'comment', 'all', d);
     // what was said stands in the thread: the history only says that something was

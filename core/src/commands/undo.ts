@@ -58,6 +58,7 @@ const FINAL = [
   'alarm.ring',
   'visit.report',
   'visit.forget',
+  'away.standInOver',
   'occasion.begin',
   'wait.askAgain',
   'day.call',

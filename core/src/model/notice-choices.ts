@@ -30,6 +30,7 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   'part-done': 'done',
   'last-step': 'done',
   'list-given': 'handovers',
+  'stand-in': 'handovers',
   'list-back': 'changes',
   reopened: 'done',
   tied: 'done',

@@ -107,7 +107,7 @@ export const INDEXES = {
   errandRound: ['personId'],
   capacity: ['personId'],
   arrangement: ['personId'],
-  timeAway: ['personId'],
+  timeAway: ['personId', 'standInId'],
   slot: ['personId'],
   noticeChoices: ['personId'],
   series: ['listId'],

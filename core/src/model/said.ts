@@ -39,6 +39,7 @@ export const NoticeKind = z.enum([
   'part-done',
   'last-step',
   'list-given',
+  'stand-in',
   'list-back',
   'reopened',
   'waits-for-tie',

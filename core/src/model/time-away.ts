@@ -7,6 +7,8 @@ export const TimeAway = z.object({
   personId: Id,
   from: CalendarDate,
   to: CalendarDate,
+  /** Who reads what needs the person meanwhile, and may answer, tie off and nudge for them. */
+  standInId: z.nullable(Id),
   removedAt: z.nullable(Instant),
 });
 export type TimeAway = z.infer<typeof TimeAway>;

@@ -39,6 +39,7 @@ export const NOTICE_WORDS = {
   'notice.changed.confirm.cleared': '{name} no longer needs to see “{title}” when it’s done',
   'notice.comment': '{name} on “{title}”',
   'notice.needs-person': '“{title}” needs someone',
+  'notice.stand-in': 'You stand in for {who} from {from} to {to}: what needs them is in your Follow-up',
   'notice.list-given': '{name} made you the owner of the list “{title}”',
   'notice.list-back': '{name} restored your list “{title}”',
   'notice.last-step': 'The last step of “{title}” is done. Is all of it?',

@@ -373,8 +373,8 @@ export const wait = sqliteTable(
 
 export const timeAway = sqliteTable(
   'timeAway',
-  { ...shared(), personId: text().notNull(), from: text().notNull(), to: text().notNull(), removedAt: text() },
-  (t) => [index('time_away_seq_ix').on(t.houseId, t.seq), index('time_away_person_ix').on(t.personId)],
+  { ...shared(), personId: text().notNull(), from: text().notNull(), to: text().notNull(), standInId: text(), removedAt: text() },
+  (t) => [index('time_away_seq_ix').on(t.houseId, t.seq), index('time_away_person_ix').on(t.personId), index('time_away_stand_in_ix').on(t.standInId)],
 );
 
 export const slot = sqliteTable(

@@ -1,6 +1,8 @@
 import {
+  addDays,
   asksAhead,
   forgettingsAhead,
+  instantAt,
   earliestFirst,
   lastCallsAhead,
   nextAppearance,
@@ -84,6 +86,17 @@ function* forgetting(house: House, rows: Reader): Generator<Due> {
     yield { houseId: house.id, at, id: v5(`forget:${at}`, visitId), name: 'visit.forget', payload: { visit: visitId } };
 }
 
+/** The day after somebody is back nobody stands in for them any more. */
+function* standInsOver({ id: houseId, zone }: House, rows: Reader): Generator<Due> {
+  const found = rows.all('timeAway').flatMap(({ id, standInId, to, removedAt }) => {
+    const at = instantAt(addDays(to, 1), zone);
+    return standInId === null || removedAt !== null
+      ? []
+      : [{ houseId, at, id: v5(`stand-in-over:${to}`, id), name: 'away.standInOver' as const, payload: { away: id } }];
+  });
+  yield* earliestFirst(found, ({ id }) => id);
+}
+
 /** The next occurrence of each chore: when its day begins, or now where the last is over. */
 function* chores(house: House, rows: Reader, now: string): Generator<Due | null> {
   const found: Due[] = [];
@@ -115,4 +128,4 @@ function* holidays(house: House, _rows: Reader, now: string): Generator<Due> {
  * Everything a house does by itself, by name. Midnight is not among them: where an item shows follows from the day, on every side, so
  * nothing has to be done for it.
  */
-export const PLANNERS: Readonly<Record<string, Planner>> = { holidays, chores, reminders, nudges, lastCalls, asksAgain, purges, forgetting };
+export const PLANNERS: Readonly<Record<string, Planner>> = { holidays, chores, reminders, nudges, lastCalls, asksAgain, purges, forgetting, standInsOver };

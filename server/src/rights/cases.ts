@@ -322,6 +322,12 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
     oneself: byAll((s) => ({ person: s.house.person(s.me), from: '2026-12-01', to: '2026-12-05' })),
     another: byManagers((s) => ({ person: s.other, from: '2026-12-01', to: '2026-12-05' })),
   },
+  'away.standInOver': {
+    anyone: async ({ house, other }) => ({
+      payload: { away: house.made('timeAway', await house.must('Other', 'away.add', { person: other, from: '2026-12-01', to: '2026-12-05' })).id },
+      allowed: false,
+    }),
+  },
   'away.remove': {
     anothers: byManagers(async ({ house, other }) => ({
       away: house.made('timeAway', await house.must('Other', 'away.add', { person: other, from: '2026-12-01', to: '2026-12-05' })).id,

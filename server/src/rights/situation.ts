@@ -14,6 +14,7 @@ export const REFERENCE = {
   check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', check: 'yes', tie: 'no', share: 'no' },
   view: { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'own-part', check: 'no', tie: 'no', share: 'no' },
   'own-part': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'roles', answer: 'yes', check: 'its-steps', tie: 'no', share: 'no' },
+  'stand-in': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'yes', check: 'no', tie: 'giver', share: 'no' },
 };
 export type Column = keyof (typeof REFERENCE)['owner'];
 

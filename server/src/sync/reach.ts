@@ -34,6 +34,7 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   meetingNote: ['shared', 'personIds'],
   place: ['seenBy'],
   errandRound: ['personId'],
+  timeAway: ['standInId', 'removedAt'],
 };
 
 export function reachOf(changes: readonly Change[], reader: Reader): Reach {
@@ -50,6 +51,7 @@ export function reachOf(changes: readonly Change[], reader: Reader): Reach {
     if (noun === 'list') reach.lists.add(id);
     if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
     if (noun === 'item') reachOfItem(reach, id, made, fields, reader);
+    if (noun === 'timeAway') reachOfStandIn(reach, id, fields as Partial<Row<'timeAway'>>, reader);
     if (noun === 'part') {
       const itemId = made ? (fields as Partial<Part>).itemId! : itemOf(id, reader);
       if (!madeItems.has(itemId)) reach.items.add(itemId);
@@ -63,9 +65,9 @@ function touchPeople(reach: Reach, { noun, id, made, fields }: Change, reader: R
   if (reach.people === null) return;
   // a new item changes nobody's rights; its tags may come into anybody's sight
   if (noun === 'item' && made && (fields as Partial<Item>).tagIds!.length === 0) return;
-  if (noun !== 'part' && noun !== 'share') return void (reach.people = null);
+  if (noun !== 'part' && noun !== 'share' && noun !== 'timeAway') return void (reach.people = null);
   for (const row of [fields, reader.get(noun, id)] as Record<string, unknown>[])
-    for (const field of ['personId', 'giverId', 'originId']) if (typeof row[field] === 'string') reach.people.add(row[field]);
+    for (const field of ['personId', 'giverId', 'originId', 'standInId']) if (typeof row[field] === 'string') reach.people.add(row[field]);
   if (noun === 'share') for (const person of reader.all('person')) if (person.role === 'manager') reach.people.add(person.id);
 }
 
@@ -75,6 +77,16 @@ function reachOfItem(reach: Reach, id: string, made: boolean, fields: Change['fi
   const held = made ? 'absent' : reader.get('item', id);
   for (const tagId of [...(tagIds ?? []), ...(tagIds && typeof held !== 'string' ? held.tagIds : [])]) reach.tags.add(tagId);
   if (!made && TOUCHING.item!.some((field) => field in others)) reach.items.add(id);
+}
+
+/** Who stands in for somebody sees what they gave; without anybody named nothing is reached. */
+function reachOfStandIn(reach: Reach, id: string, fields: Partial<Row<'timeAway'>>, reader: Reader): void {
+  const held = reader.get('timeAway', id);
+  const rows = [fields, ...(typeof held === 'string' ? [] : [held])];
+  const personId = rows.find((row) => row.personId)?.personId;
+  if (!rows.some(({ standInId }) => standInId)) return;
+  for (const part of reader.all('part'))
+    if (part.takenBackAt === null && (part.giverId === personId || part.originId === personId)) reach.items.add(part.itemId);
 }
 
 const listOf = (id: string, fields: Partial<Row<'share'>>, reader: Reader): string => {

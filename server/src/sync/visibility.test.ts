@@ -197,3 +197,14 @@ test('a day that came with a handover is seen by giver, person and who may chang
   w.must('Leila', 'part.plan', { items: [item], plan: '2026-12-02' });
   expect(all()).toEqual(['2026-12-02', '2026-12-02', '2026-12-02', '2026-12-02', null]);
 });
+
+test('who stands in sees what somebody away gave, and nothing of their own pile or lists', () => {
+  const { w, sees } = guesthouse();
+  const list = w.list('Petri', 'Secret plans');
+  w.item('Petri', 'Gate', { list, persons: [w.person('Leila')] });
+  w.item('Petri', 'His own', { list });
+  w.must('Petri', 'away.add', { person: w.person('Petri'), from: '2026-11-25', to: '2026-11-27', standIn: w.person('Eetu') });
+  expect([sees('Eetu', 'item'), sees('Eetu', 'list')]).toEqual([['Gate'], []]);
+  w.must('Petri', 'away.remove', { away: w.rows.all('timeAway')[0]!.id });
+  expect(sees('Eetu', 'item')).toEqual([]);
+});

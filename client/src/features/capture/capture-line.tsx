@@ -1,9 +1,9 @@
 import { isHere, tagKey } from '@kotiva/core';
-import { draftOf, piecesOf, readLine, spanName, type Draft, type Span } from '@kotiva/core/capture';
+import { draftOf, piecesOf, readLine, settled, spanName, type Draft, type Span } from '@kotiva/core/capture';
 import { useGlobalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { everyoneIn, useWays } from '@/features/item';
+import { canOpen, everyoneIn, useWays } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
@@ -57,7 +57,6 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const [answers, setAnswers] = useState(NO_ANSWERS);
   const [error, setError] = useState<string | null>(null);
   const [pasted, setPasted] = useState<string | null>(null);
-  const [spoken, setSpoken] = useState<string | null>(null);
   const field = useRef<MarkedFieldHandle>(null);
   // `n` goes to the line from wherever one is
   useKeys((key) => {
@@ -83,8 +82,11 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     if (!typed.trim()) return;
     if (read.questions.length > 0) return setError(t('capture.answerFirst'));
     if (ways.isOpen) return setError(t('ways.first'));
-    const title = draft.title || first.trim();
-    const reason = give('item.add', { ...draft, title, notes: notes.trim() || undefined }, { words: saidOf(draft, title), undo: true, ownRefusal: true });
+    addDraft(draft, first, notes);
+  };
+  const addDraft = (made: Draft, words: string, below: string) => {
+    const title = made.title || words.trim();
+    const reason = give('item.add', { ...made, title, notes: below.trim() || undefined }, { words: saidOf(made, title), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
     ways.settle();
@@ -92,18 +94,18 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     setAnswers(NO_ANSWERS);
     field.current?.focus();
   };
-  // read once more with the list it names, then added as by Enter: what has to be asked first keeps it in the line
-  useEffect(() => {
-    if (spoken === null || spoken !== typed) return;
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- it was said, and is read by now
-    setSpoken(null);
-    add();
-  });
-  const say = (words: string) => {
-    const lists = readLine(words, reading).spans.filter(({ kind, chosen }) => kind === 'list' && !chosen);
+  /** Said and not typed: the list it names is meant; what has to be asked first keeps it in the line. */
+  const addSaid = (words: string) => {
+    const heard = readLine(words, reading);
+    const taken = new Set(heard.spans.filter(({ kind, chosen }) => kind === 'list' && !chosen).map(spanName));
+    const found = settled(words, heard, taken);
+    const { list: named } = withContext(draftOf(found, []), here);
+    const made = withContext(draftOf(found, everyoneIn(named, me, rows)), here);
     change(words);
-    setAnswers({ ...NO_ANSWERS, taken: new Set(lists.map(spanName)) });
-    setSpoken(words);
+    setAnswers({ ...NO_ANSWERS, taken });
+    if (found.questions.length > 0) return setError(t('capture.answerFirst'));
+    if (named && made.persons.some((id) => !canOpen(named, id, rows))) return setError(t('ways.first'));
+    addDraft(made, words, '');
   };
   const namesOf = ({ persons }: Pick<Draft, 'persons'>) => together(people.filter((person) => persons.includes(person.id)).map((person) => person.name));
   const saidOf = ({ persons }: Draft, title: string) =>
@@ -143,7 +145,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   const line = (
     <View className="flex-row items-start gap-1">
       <View className="min-w-0 grow shrink basis-0">{written}</View>
-      <SpeakButton typed={typed} onHeard={change} onSaid={say} />
+      <SpeakButton typed={typed} onHeard={change} onSaid={addSaid} />
     </View>
   );
   const understood = (

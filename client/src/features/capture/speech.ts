@@ -7,7 +7,12 @@ export interface Speech {
 export type SpeechEnd = 'done' | 'stopped' | 'refused' | 'silent' | 'failed';
 
 /** What was said without the word that ends it: "buy candles, add". */
-export const withoutAdd = (words: string): string => words.replace(/[\s,.]+add(?: (?:it|that))?[.!]?\s*$/iu, '').trimEnd();
+export const withoutAdd = (words: string): string =>
+  words
+    .trimEnd()
+    .replace(/[\s,.]add(?: (?:it|that))?[.!]?$/iu, '')
+    .trimEnd()
+    .replace(/,$/u, '');
 
 interface Recognition {
   lang: string;

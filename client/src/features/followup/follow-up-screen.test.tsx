@@ -54,3 +54,18 @@ test('what has come no longer waits', () => {
   tap('It has come: Buy the van');
   expect(screen.queryByRole('region', { name: 'Waits for something' })).toBeNull();
 });
+
+test('what needs somebody away is seen by who stands in, on those days', () => {
+  const w = new World();
+  w.join('Petri', 'manager');
+  w.join('Leila', 'helper');
+  const gate = w.item('Petri', 'Oil the gate', { persons: [w.person('Leila')] });
+  w.must('Petri', 'away.add', { person: w.person('Petri'), from: '2026-11-25', to: '2026-11-27', standIn: w.person('Aino') });
+  w.must('Leila', 'part.askBack', { item: gate, question: 'Which oil?' });
+  const first = inHouse(w, 'Aino', <FollowUpScreen />);
+  expect(screen.queryByText('Oil the gate')).toBeNull();
+  first.unmount();
+  w.later(1_440);
+  inHouse(w, 'Aino', <FollowUpScreen />);
+  expect(within(screen.getByRole('region', { name: 'For Petri, away until Fri 27 Nov' })).getByText('Oil the gate')).toBeTruthy();
+});

@@ -1,11 +1,12 @@
-import { byArrival, FOLLOW_UP_GROUPS, followUpsOf, isLate, narrowed, type FollowUp, type FollowUpGroup } from '@kotiva/core';
+import { byArrival, calendarDateOf, FOLLOW_UP_GROUPS, followUpsOf, isLate, narrowed, type FollowUp, type FollowUpGroup } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { givenParts, sayStrands, strandsOf, useOpenItem } from '@/features/item';
+import { givenParts, nameOf, sayStrands, strandsOf, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useNarrowed, useNow, usePlace } from '@/store/store.ts';
 import { Empty, GroupHead, Heading, LongRows, Row, ScrollRoot, Thread, Txt, useWide, type Tone } from '@/ui';
 import { t } from '@/words';
+import { dayMonth } from '@/words/dates.ts';
 import { FollowUpAction } from './action.tsx';
 import { MyWaits } from './my-waits.tsx';
 import { ALL, NarrowButton, type Narrowing } from './narrow.tsx';
@@ -43,7 +44,20 @@ export function FollowUpScreen() {
   const sub = t('follow.out', { things: t('follow.things', { count: out }), people: t('follow.people', { count: holding.size }) });
   const narrowButton = everything.length > 0 ? <NarrowButton narrowing={narrowing} followUps={everything} onChange={setNarrowing} /> : null;
   if (wide && everything.length > 0)
-    return <Woven sub={sub} groups={groups} people={columnsOf(all, people)} narrow={narrowButton} waits={<MyWaits personId={narrow} />} />;
+    return (
+      <Woven
+        sub={sub}
+        groups={groups}
+        people={columnsOf(all, people)}
+        narrow={narrowButton}
+        waits={
+          <>
+            <StandingIn />
+            <MyWaits personId={narrow} />
+          </>
+        }
+      />
+    );
   return (
     <Screen title={t('nav.followUp')} sub={out > 0 ? sub : undefined} strip>
       {narrowButton ? <View className="items-end px-4 pt-1">{narrowButton}</View> : null}
@@ -56,9 +70,34 @@ export function FollowUpScreen() {
           </LongRows>
         </View>
       ))}
+      <StandingIn />
       <MyWaits personId={narrow} />
     </Screen>
   );
+}
+
+/** What needs those one stands in for, while they are away. */
+function StandingIn() {
+  const { rows, me, house } = usePlace();
+  const now = useNow();
+  const today = calendarDateOf(now, house.zone);
+  const absent = rows.by('timeAway', 'standInId', me.id).filter((away) => away.removedAt === null && away.from <= today && today <= away.to);
+  return absent.map((away) => {
+    const needed = followUpsOf(away.personId, rows, now, house.zone).filter(({ group }) => group === 'needs-you');
+    return (
+      <View key={away.id} role="region" aria-label={t('follow.standIn', { name: nameOf(rows, away.personId), until: dayMonth(away.to) })}>
+        <GroupHead title={t('follow.standIn', { name: nameOf(rows, away.personId), until: dayMonth(away.to) })} count={needed.length} tone="waits" />
+        {needed.map((followUp) => (
+          <FollowUpRow key={followUp.item.id} followUp={followUp} />
+        ))}
+        {needed.length === 0 ? (
+          <View className="px-4 pb-2">
+            <Txt tone="muted">{t('follow.standInNothing')}</Txt>
+          </View>
+        ) : null}
+      </View>
+    );
+  });
 }
 
 /** On a phone each item is one row with its own short thread. */

@@ -7,3 +7,9 @@ export function everyoneIn(listId: string | null | undefined, me: Person, rows: 
   const canOpen = listId ? people.filter((person) => footingInList(listId, person, lookup(rows)) !== null) : people;
   return canOpen.map(({ id }) => id);
 }
+
+/** Whether somebody can open a list. */
+export function canOpen(listId: string, personId: string, rows: MemoryRows): boolean {
+  const person = rows.get('person', personId);
+  return typeof person !== 'string' && footingInList(listId, person, lookup(rows)) !== null;
+}

@@ -6,7 +6,7 @@ export { sayEntry } from './activity-words.ts';
 export { DuePanel } from './due-panel.tsx';
 export { sayTrigger, sayTriggerFor } from './say-alarm.ts';
 export { PassOnPanel } from './pass-on-panel.tsx';
-export { everyoneIn } from './everyone.ts';
+export { canOpen, everyoneIn } from './everyone.ts';
 export { useWays } from './ways.tsx';
 export { PlaceList } from './where-panel.tsx';
 export { useGiveAll } from './give-all.ts';

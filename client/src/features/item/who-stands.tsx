@@ -1,4 +1,4 @@
-import { calendarDateOf, waitsForTie, type Item, type Part } from '@kotiva/core';
+import { calendarDateOf, standsInOn, waitsForTie, type Item, type Part } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
@@ -12,7 +12,7 @@ import { knotOf, nameOf, personOf } from './knot-of.ts';
 import { sayNextNudge } from './next-nudge.ts';
 import { PassOnPanel } from './pass-on-panel.tsx';
 import { sayStanding } from './standing-words.ts';
-import { useTie } from './use-check.ts';
+import { lookup, useTie } from './use-check.ts';
 
 interface WhoStandsProps {
   item: Item;
@@ -32,8 +32,9 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
   const person = personOf(rows, part.personId);
   if (!person) return null;
   const own = part.personId === me.id;
-  const isGiver = part.giverId === me.id || part.originId === me.id;
-  const mayTie = canChange && (isGiver || me.role === 'manager');
+  const standsIn = [part.giverId, part.originId].some((id) => id !== null && standsInOn(calendarDateOf(now, house.zone), me.id, id, lookup(rows)));
+  const isGiver = part.giverId === me.id || part.originId === me.id || standsIn;
+  const mayTie = (canChange && (isGiver || me.role === 'manager')) || standsIn;
   const waits = waitsForTie(item, part);
   const reason = reasonOf(part);
   const entries = menuEntries();
@@ -81,7 +82,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
     if (!own && openPart && (isGiver || canChange)) found.push({ key: 'day', words: t('part.setDay', { name: person!.name }), onPress: () => setOpen('day') });
     if (!own && mayTie)
       found.push({ key: 'tie', words: t(openPart ? 'part.tieFor' : 'part.untieFor', { name: person!.name }), onPress: () => tie(item, part) });
-    if (canChange && !own && openPart && !part.excusedAt)
+    if ((canChange || standsIn) && !own && openPart && !part.excusedAt)
       found.push({
         key: 'nudge',
         words: t('nudge.now'),

@@ -1,9 +1,10 @@
-import { calendarDateOf, type Person } from '@kotiva/core';
+import { calendarDateOf, isHere, type Person } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { nameOf } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Button, MomentInput, Row, Txt } from '@/ui';
+import { Button, LabelledChoice, MomentInput, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -15,18 +16,28 @@ export function AwayForm({ person }: { person: Person }) {
   const give = useGive();
   const [from, setFrom] = useState('');
   const [to, setTo] = useState('');
+  const [standIn, setStandIn] = useState<string>('nobody');
   const [error, setError] = useState<string | null>(null);
+  const others = rows
+    .all('person')
+    .filter((one) => isHere(one) && one.role !== 'outside' && one.id !== person.id)
+    .sort((a, b) => a.name.localeCompare(b.name));
   const aways = rows
     .by('timeAway', 'personId', person.id)
     .filter((away) => away.removedAt === null && away.to >= today)
     .sort((a, b) => (a.from < b.from ? -1 : 1));
   const add = () => {
     if (!from) return setError(t('away.needsDay'));
-    const reason = give('away.add', { person: person.id, from, to: to || from }, { words: t('said.away'), undo: true, ownRefusal: true });
+    const reason = give(
+      'away.add',
+      { person: person.id, from, to: to || from, standIn: standIn === 'nobody' ? null : standIn },
+      { words: t('said.away'), undo: true, ownRefusal: true },
+    );
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
     setFrom('');
     setTo('');
+    setStandIn('nobody');
   };
   return (
     <View className="gap-3 pb-4">
@@ -41,6 +52,7 @@ export function AwayForm({ person }: { person: Person }) {
           <Row
             key={away.id}
             title={words}
+            sub={away.standInId ? t('away.standsIn', { name: nameOf(rows, away.standInId) }) : undefined}
             trail={
               <Button
                 kind="quiet"
@@ -57,6 +69,19 @@ export function AwayForm({ person }: { person: Person }) {
         <MomentInput label={t('away.from')} kind="date" value={from} onChange={setFrom} />
         <MomentInput label={t('away.to')} kind="date" value={to} onChange={setTo} />
       </View>
+      {others.length > 0 ? (
+        <View className="gap-1 px-4">
+          <LabelledChoice
+            label={t('away.standIn')}
+            value={standIn}
+            options={[{ value: 'nobody', words: t('away.nobodyStandsIn') }, ...others.map(({ id, name }) => ({ value: id, words: name }))]}
+            onChange={setStandIn}
+          />
+          <Txt size={15} tone="muted">
+            {t('away.standInMeans')}
+          </Txt>
+        </View>
+      ) : null}
       {error ? (
         <View className="px-4">
           <Txt role="alert" size={15} tone="late">
