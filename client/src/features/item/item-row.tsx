@@ -42,7 +42,9 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
   const mine = partToTie(item, parts, me, rows);
   // where it is not one's own, the knot of somebody who still has it: never one that looks done while others are open
   const shown = mine ?? openParts(given)[0] ?? countingParts(given)[0] ?? given[0] ?? parts[0];
-  const others = given.filter((part) => part !== shown);
+  // who passed it on no longer has it: their part stands in the sheet
+  const having = countingParts(given);
+  const others = having.filter((part) => part !== shown);
   const late = !done && isLate(item, now, house.zone);
   const person = shown ? personOf(rows, shown.personId) : null;
   const steps = rows.by('item', 'parentId', item.id).filter((step) => !step.removedAt);
@@ -64,7 +66,7 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
       ? t('row.steps', { done: steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length, of: steps.length })
       : null,
     !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
-    !done && !mine && given.length === 1 ? nameOf(rows, given[0]!.personId) : null,
+    !done && !mine && having.length === 1 ? nameOf(rows, having[0]!.personId) : null,
     series ? sayRuleShort(series) : null,
     !done && waiting ? t('row.waitsFor', { words: waiting.words }) : null,
     !done && waitingStep ? t('row.stepWaitsFor', { step: waitingStep.title, words: openWaits(rows.by('wait', 'itemId', waitingStep.id))[0]!.words }) : null,

@@ -135,3 +135,17 @@ describe('what asks for something at the tick', () => {
     expect(w.part(item, null)).toMatchObject({ standing: 'completed', answer: null });
   });
 });
+
+test('passed on, or left behind by somebody whose access ended, the row says who has it now', () => {
+  const { open, w } = house();
+  const barrel = w.rows.all('item').find(({ title }) => title === 'Drain the barrel')!.id;
+  const { meanwhile } = open('Aino');
+  const row = () => screen.getByText('Drain the barrel').closest('[data-row]')!.textContent;
+  expect(row()).toContain('Leila');
+  meanwhile(() => w.must('Aino', 'part.passOn', { item: barrel, from: w.person('Leila'), to: w.person('Noor') }));
+  expect(row()).toContain('Noor');
+  expect(row()).not.toContain('Leila');
+  meanwhile(() => w.must('Aino', 'person.end', { person: w.person('Noor'), parts: [{ item: barrel, to: w.person('Leila') }] }));
+  expect(row()).toContain('Leila');
+  expect(row()).not.toContain('Noor');
+});
