@@ -541,6 +541,7 @@ export const en = {
     'What you are told waits under the bell until you have read it. It can also come to this device and by mail. What you switch off everywhere still stands in What happened.',
   'notify.here': 'Notifications on this device, also with Kotiva closed',
   'notify.refused': 'This browser refuses notifications. Allow them in its settings for this page; until then everything waits under the bell.',
+  'notify.withdrawn': 'This browser no longer allows notifications from Kotiva, so none come to this device. Allow them in its settings for this page.',
   'notify.impossible': 'This browser can’t show notifications while Kotiva is closed. Everything waits under the bell.',
   'notify.what': 'What comes, and how',
   'notify.bell': 'Under the bell',

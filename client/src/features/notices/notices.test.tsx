@@ -117,3 +117,14 @@ test('what one does not want under the bell is not there, nor counted', () => {
   expect(screen.getByText('Aino answered about “Rope”')).toBeTruthy();
   expect(screen.queryByText('Aino handed you “Oars”')).toBeNull();
 });
+
+test('a permission to notify that was withdrawn is said under the bell', () => {
+  localStorage.setItem('kotiva/push-here', 'yes');
+  const browser = globalThis as { Notification?: unknown };
+  browser.Notification = { permission: 'denied' };
+  const { w } = house();
+  open(w, 'Leila');
+  expect(screen.getByText(/no longer allows notifications/)).toBeTruthy();
+  localStorage.clear();
+  delete browser.Notification;
+});

@@ -4,8 +4,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf, personOf, useOpenItem } from '@/features/item';
 import { useGive } from '@/store/live-house.tsx';
+import { isPushWithdrawn } from '@/store/push-permission.ts';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Button, Empty, Heading, IconButton, PersonMark, Row, Sheet } from '@/ui';
+import { Button, Empty, Heading, IconButton, PersonMark, Row, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { NoticeActions } from './notice-actions.tsx';
@@ -62,6 +63,11 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
             {t('notices.readAll')}
           </Button>
         </View>
+      ) : null}
+      {isPushWithdrawn() ? (
+        <Txt role="status" size={15} tone="waits" className="pb-2">
+          {t('notify.withdrawn')}
+        </Txt>
       ) : null}
       {notices.length === 0 ? <Empty words={t('notices.none')} /> : null}
       <View className="-mx-5">

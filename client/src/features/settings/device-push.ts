@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { ask, type ProblemDetails } from '@/store/api.ts';
+import { isPushWithdrawn, keepPush } from '@/store/push-permission.ts';
 
 interface PushState {
   publicKey: string;
@@ -14,15 +15,21 @@ interface Subscription {
   keys: { p256dh: string; auth: string };
 }
 
-/** `refused`: by the browser, which only its own settings can change. `impossible`: this browser has none. */
-export type PushHindrance = 'refused' | 'impossible';
+/** `refused`: by the browser, which only its own settings can change; `withdrawn`: after they were on. `impossible`: this browser has none. */
+export type PushHindrance = 'refused' | 'impossible' | 'withdrawn';
 
 /** Device notifications of this browser, switched on and off. */
 export function useDevicePush() {
   const [state, setState] = useState<PushState | null>(null);
   const [hindrance, setHindrance] = useState<PushHindrance | null>(null);
   const [problem, setProblem] = useState<ProblemDetails | null>(null);
-  const load = () => void ask<PushState>('GET', '/me/push').then((answer) => answer.ok && setState(answer.value));
+  const load = () =>
+    void ask<PushState>('GET', '/me/push').then((answer) => {
+      if (!answer.ok) return;
+      setState(answer.value);
+      keepPush(answer.value.on);
+      if (isPushWithdrawn()) setHindrance('withdrawn');
+    });
   useEffect(load, []);
 
   const switchOn = async () => {
