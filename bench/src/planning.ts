@@ -96,6 +96,7 @@ function manyItems(count = OPEN_ITEMS): { rows: MemoryRows; items: Item[] } {
       tagIds: [],
       situationIds: [],
       placeId: null,
+      wanted: null,
       seriesId: null,
       recurrenceId: null,
       turn: null,

@@ -252,3 +252,20 @@ test('acknowledged, unchecked elsewhere, reloaded: it is not checked again', asy
   await tapio.reload();
   await expect(tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' })).toBeVisible();
 });
+
+test('access that ends while Kotiva is open: a page says so, with a way on', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  const noor = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(noor, demo, 'Noor');
+  await aino.getByRole('link', { name: 'More', exact: true }).click();
+  await aino.getByRole('button', { name: /^Noor/ }).last().click();
+  const sheet = aino.getByRole('dialog');
+  await sheet.getByRole('button', { name: 'End access' }).click();
+  await expect(sheet.getByRole('heading', { name: 'End Noor’s access' })).toBeVisible();
+  for (const row of await sheet.getByRole('radiogroup').all()) await row.getByRole('radio', { name: 'Decide later' }).click();
+  await sheet.getByRole('button', { name: 'End access' }).click();
+  await expect(noor.getByRole('heading', { name: 'You no longer have access to Kaislaranta' })).toBeVisible();
+  await noor.getByRole('button', { name: 'Make a house of your own' }).click();
+  await expect(noor.getByLabel('Name of the house')).toBeVisible();
+});
