@@ -259,7 +259,7 @@ test('access that ends while Kotiva is open: a page says so, with a way on', asy
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(noor, demo, 'Noor');
   await aino.getByRole('link', { name: 'More', exact: true }).click();
-  await aino.getByRole('button', { name: /^Noor/ }).last().click();
+  await aino.getByRole('button', { name: 'Change Noor' }).click();
   const sheet = aino.getByRole('dialog');
   await sheet.getByRole('button', { name: 'End access' }).click();
   await expect(sheet.getByRole('heading', { name: 'End Noor’s access' })).toBeVisible();
