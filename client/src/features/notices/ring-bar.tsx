@@ -33,9 +33,9 @@ export function RingBar() {
   const about = [sayInstant(first.at, now, house.zone), ringing.length > 1 ? t('ring.more', { count: ringing.length - 1 }) : null];
   return (
     <View
-      role="alertdialog"
+      role="region"
       aria-label={t('ring.label')}
-      className="mx-3.5 mb-2 rounded-control border-2 border-pine bg-surface shadow-lg lg:absolute lg:bottom-4 lg:right-4 lg:z-10 lg:mx-0 lg:w-[420px]"
+      className="mx-3.5 mb-2 rounded-control border-2 border-pine bg-surface shadow-lg lg:absolute lg:bottom-20 lg:right-4 lg:z-10 lg:mx-0 lg:w-[420px]"
     >
       <View className="px-5 pb-2 pt-3">
         <Txt face="bold" aria-live="assertive">
