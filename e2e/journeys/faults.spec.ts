@@ -147,10 +147,11 @@ test('an item is put in another place by keyboard and by drag, for everyone', as
   const order = (page: typeof aino) => page.getByRole('button', { name: /^(A second lamp|Mend the windbreak|Paint the dressing)/ }).allInnerTexts();
   const first = await order(aino);
   const handle = aino.getByRole('button', { name: 'Drag “A second lamp for the path” to another place' });
-  await handle.focus();
   await handle.press('Space');
-  await handle.press('ArrowDown');
-  await handle.press('Space');
+  await expect(aino.getByText(/^Over .*A second lamp for the path/)).toBeAttached();
+  await aino.keyboard.press('ArrowDown');
+  await expect(aino.getByText(/^Over .*Mend the windbreak/)).toBeAttached();
+  await aino.keyboard.press('Space');
   await expect.poll(() => order(petri)).not.toEqual(first);
   const second = await order(petri);
   await petri.getByRole('button', { name: 'Drag “Paint the dressing room” to another place' }).scrollIntoViewIfNeeded();

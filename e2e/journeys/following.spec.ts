@@ -20,7 +20,7 @@ test('a talk on Wednesday: put on the agenda from Follow-up, gone through, decid
   // a note of today: people and headings are there
   await aino.getByRole('button', { name: 'Start a note' }).click();
   const note = aino.getByRole('dialog');
-  await expect(note.getByRole('heading', { name: /^Tapio, / })).toBeVisible();
+  await expect(note.getByRole('heading', { name: /^Aino and Tapio, / })).toBeVisible();
   const text = note.getByRole('textbox', { name: 'What was said' });
   await expect(text).toHaveValue(/Talked about:/);
   await text.fill('Talked about:\nHis back is better.\n\nDecided:\n');
