@@ -59,3 +59,13 @@ test('changed from that one on, what lies before it stays', () => {
   ]);
   expect(w.rows.by('item', 'seriesId', series.id).filter(({ removedAt }) => removedAt === null)).toHaveLength(1);
 });
+
+test('ended on another device while one is open: what is done about it is answered, not lost', () => {
+  const { w, series, open } = house();
+  const { meanwhile, said } = open();
+  tap(/^Sat 5 Dec 16:00/);
+  meanwhile(() => w.must('Aino', 'chore.end', { series: series.id, recurrenceId: '2026-11-28T16:00' }));
+  tap('Leave this one out');
+  expect(said()).toContain('Heat the sauna');
+  expect(next(w)).toEqual([]);
+});

@@ -129,10 +129,11 @@ function ToCome({ series }: { series: Series }) {
     [rows, house, until, series.id],
   );
   const [opened, setOpened] = useState<Ahead | null>(null);
-  if (coming.length === 0) return null;
+  // one that is open stays so, also when the chore ends meanwhile: what is done about it is answered
+  if (coming.length === 0 && !opened) return null;
   return (
     <>
-      <GroupHead title={t('chores.toCome')} />
+      {coming.length > 0 ? <GroupHead title={t('chores.toCome')} /> : null}
       {coming.map((ahead) => (
         <Row
           key={ahead.occurrence.recurrenceId}

@@ -31,6 +31,8 @@ export function useTie(): (item: Item, part: Part, answer?: string) => Reason | 
   const { me, rows } = usePlace();
   return (item, part, answer) => {
     const payload = { item: item.id, person: part.personId, ...(answer ? { answer } : {}) };
+    // an answer never unties: somebody was first
+    if (part.standing === 'completed' && answer !== undefined) return null;
     if (part.standing === 'completed') {
       const keepBoth: Said['offer'] = {
         words: t('said.keepBoth'),

@@ -1,5 +1,5 @@
 import { partId, type Item, type Part, type Wanted } from '@kotiva/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch, useSelector } from 'react-redux';
 import { usePlace, type State } from '@/store/store.ts';
@@ -12,12 +12,18 @@ import { useTie } from './use-check.ts';
 /** What is about to be checked off asks for something first. */
 export function WantedSheet() {
   const { rows } = usePlace();
+  const dispatch = useDispatch();
   const asked = useSelector((state: State) => state.wanted);
-  if (asked === null) return null;
+  // checked off meanwhile, on another device or by somebody else: there is nothing to ask any more
+  const held = asked === null ? 'absent' : rows.get('part', partId(asked.itemId, asked.personId));
+  const isOver = typeof held !== 'string' && held.standing === 'completed';
+  useEffect(() => {
+    if (isOver) dispatch(answerSettled());
+  }, [isOver, dispatch]);
+  if (asked === null || typeof held === 'string' || isOver) return null;
   const item = rows.get('item', asked.itemId);
-  const part = rows.get('part', partId(asked.itemId, asked.personId));
-  if (typeof item === 'string' || typeof part === 'string' || !item.wanted) return null;
-  return <Asking key={part.id} item={item} part={part} wanted={item.wanted} />;
+  if (typeof item === 'string' || !item.wanted) return null;
+  return <Asking key={held.id} item={item} part={held} wanted={item.wanted} />;
 }
 
 function Asking({ item, part, wanted }: { item: Item; part: Part; wanted: Wanted }) {

@@ -104,7 +104,7 @@ describe('what asks for something at the tick', () => {
   function meter() {
     const { w, list } = house();
     const item = w.item('Aino', 'Read the meter', { list, wanted: METER });
-    inHouse(
+    const { meanwhile } = inHouse(
       w,
       'Aino',
       <>
@@ -113,7 +113,7 @@ describe('what asks for something at the tick', () => {
       </>,
     );
     tap('Check off “Read the meter”', 'checkbox');
-    return { w, item };
+    return { w, item, meanwhile };
   }
 
   test('is asked first, with its unit; what is no number is said beside it and stays', () => {
@@ -126,6 +126,17 @@ describe('what asks for something at the tick', () => {
     type('The meter says, in kWh', '1204,5');
     tap('Check it off');
     expect(w.part(item, null)).toMatchObject({ standing: 'completed', answer: '1204.5' });
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+
+  test('checked off on another device meanwhile, it asks no more and unties nothing', () => {
+    const { w, item, meanwhile } = meter();
+    expect(screen.getByRole('dialog')).toBeTruthy();
+    meanwhile(() => w.must('Aino', 'part.checkOff', { item, person: null, answer: '12' }));
+    expect(screen.queryByRole('dialog')).toBeNull();
+    expect(w.part(item, null)).toMatchObject({ standing: 'completed', answer: '12' });
+    // opened again there, it does not ask by itself
+    meanwhile(() => w.must('Aino', 'part.uncheck', { item, person: null }));
     expect(screen.queryByRole('dialog')).toBeNull();
   });
 
