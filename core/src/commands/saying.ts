@@ -23,7 +23,10 @@ export const sayComment = commandKind({
     const mine = own && own.takenBackAt === null ? own : null;
     const asked = d
       .by('part', 'itemId', itemId)
-      .filter((part) => part.standing === 'tentative' && part.takenBackAt === null && actsAsGiver({ giverId: null, originId: part.originId }, d));
+      .filter(
+        (part) =>
+          part.standing === 'tentative' && part.takenBackAt === null && actsAsGiver({ personId: part.personId, giverId: null, originId: part.originId }, d),
+      );
     const answered = new Set(asked.map((part) => part.id));
     say(item, mine, text, asked.length > 0 ? 'answer' : 'comment', 'all', d);
     // what was said stands in the thread: the history only says that something was

@@ -77,3 +77,14 @@ test.each([
   const { w } = away();
   expect(w.refused('Petri', 'away.add', { person: w.person('Petri'), from: '2026-12-01', to: '2026-12-02', standIn: who(w) })).toMatchObject({ code, field: 'standIn' }); // prettier-ignore
 });
+
+test('nobody ties off their own work in another’s place, nor answers their own question', () => {
+  const { w } = away();
+  const own = w.item('Petri', 'Mend the latch', { persons: [w.person('Eetu')], confirm: true });
+  w.later(DAY);
+  w.must('Eetu', 'part.askBack', { item: own, question: 'Which latch?' });
+  w.must('Eetu', 'comment.say', { item: own, text: 'The small one' });
+  expect(w.part(own, 'Eetu').standing).toBe('tentative');
+  w.must('Eetu', 'part.checkOff', { item: own, person: w.person('Eetu') });
+  expect(w.refused('Eetu', 'part.tieOff', { item: own, person: w.person('Eetu') }).code).toBe('not-allowed');
+});

@@ -12,11 +12,13 @@ export const standsInOn = (date: string, standInId: string, personId: string, d:
   d.by('timeAway', 'standInId', standInId).some((away) => away.personId === personId && away.removedAt === null && away.from <= date && date <= away.to);
 
 /** Whether the actor may do today what a part's giver may: they gave it, or stand in for who did. */
-export function actsAsGiver(part: Pick<Part, 'giverId' | 'originId'> | undefined, d: Deciding): boolean {
+export function actsAsGiver(part: Pick<Part, 'personId' | 'giverId' | 'originId'> | undefined, d: Deciding): boolean {
   const actor = d.actorOrNull;
   if (part === undefined || actor === null) return false;
   const givers = [part.giverId, part.originId].filter((id) => id !== null);
   if (givers.includes(actor.id)) return true;
+  // nobody judges their own work in another's place
+  if (part.personId === actor.id) return false;
   const today = calendarDateOf(d.now, d.need('house', d.context.houseId).zone);
   return givers.some((id) => standsInOn(today, actor.id, id, d));
 }

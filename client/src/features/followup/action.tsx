@@ -7,17 +7,26 @@ import { Button, Heading, Sheet } from '@/ui';
 import { t, together } from '@/words';
 import { NudgeSheet } from './nudge.tsx';
 
+interface FollowUpActionProps {
+  followUp: FollowUp;
+  /** In somebody's place: what goes beyond answering, tying off and nudging is left to them, or to who may change it on the item. */
+  standingIn?: boolean;
+}
+
 /** The one thing it asks of you, in place. What needs words opens the item. */
-export function FollowUpAction({ followUp }: { followUp: FollowUp }) {
+export function FollowUpAction({ followUp, standingIn = false }: FollowUpActionProps) {
   const { item, reason, part } = followUp;
   const give = useGive();
   const open = useOpenItem();
+  const { me } = usePlace();
   const label = (verb: string) => t('follow.actionOn', { verb, title: item.title });
   const quiet = (verb: string, onPress: () => void) => (
     <Button kind="quiet" label={label(verb)} onPress={onPress}>
       {verb}
     </Button>
   );
+  const isMineToDo = reason === 'asked' || (reason === 'waits-for-tie' && part?.personId !== me.id);
+  if (standingIn && !isMineToDo) return quiet(t('ring.open'), () => open(item.id));
   switch (reason) {
     case 'declined':
     case 'left':

@@ -68,4 +68,8 @@ test('what needs somebody away is seen by who stands in, on those days', () => {
   w.later(1_440);
   inHouse(w, 'Aino', <FollowUpScreen />);
   expect(within(screen.getByRole('region', { name: 'For Petri, away until Fri 27 Nov' })).getByText('Oil the gate')).toBeTruthy();
+  // what goes beyond it is not offered
+  const region = () => within(screen.getByRole('region', { name: 'For Petri, away until Fri 27 Nov' }));
+  expect(region().getByRole('button', { name: 'Answer: Oil the gate' })).toBeTruthy();
+  expect(region().queryByRole('button', { name: /^More on/ })).toBeNull();
 });

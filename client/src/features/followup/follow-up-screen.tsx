@@ -88,7 +88,7 @@ function StandingIn() {
       <View key={away.id} role="region" aria-label={t('follow.standIn', { name: nameOf(rows, away.personId), until: dayMonth(away.to) })}>
         <GroupHead title={t('follow.standIn', { name: nameOf(rows, away.personId), until: dayMonth(away.to) })} count={needed.length} tone="waits" />
         {needed.map((followUp) => (
-          <FollowUpRow key={followUp.item.id} followUp={followUp} />
+          <FollowUpRow key={followUp.item.id} followUp={followUp} standingIn />
         ))}
         {needed.length === 0 ? (
           <View className="px-4 pb-2">
@@ -101,7 +101,7 @@ function StandingIn() {
 }
 
 /** On a phone each item is one row with its own short thread. */
-function FollowUpRow({ followUp }: { followUp: FollowUp }) {
+function FollowUpRow({ followUp, standingIn = false }: { followUp: FollowUp; standingIn?: boolean }) {
   const { rows, house } = usePlace();
   const now = useNow();
   const open = useOpenItem();
@@ -121,8 +121,8 @@ function FollowUpRow({ followUp }: { followUp: FollowUp }) {
             late={followUp.group === 'late' || (followUp.group !== 'back' && isLate(item, now, house.zone))}
             label={sayStrands(item, parts, rows)}
           />
-          <FollowUpAction followUp={followUp} />
-          <FollowUpMenu followUp={followUp} />
+          <FollowUpAction followUp={followUp} standingIn={standingIn} />
+          {standingIn ? null : <FollowUpMenu followUp={followUp} />}
         </View>
       }
     />

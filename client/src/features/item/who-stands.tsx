@@ -32,7 +32,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
   const person = personOf(rows, part.personId);
   if (!person) return null;
   const own = part.personId === me.id;
-  const standsIn = [part.giverId, part.originId].some((id) => id !== null && standsInOn(calendarDateOf(now, house.zone), me.id, id, lookup(rows)));
+  const standsIn = !own && [part.giverId, part.originId].some((id) => id !== null && standsInOn(calendarDateOf(now, house.zone), me.id, id, lookup(rows)));
   const isGiver = part.giverId === me.id || part.originId === me.id || standsIn;
   const mayTie = (canChange && (isGiver || me.role === 'manager')) || standsIn;
   const waits = waitsForTie(item, part);
