@@ -36,6 +36,16 @@ describe('undoing is held to what the commands themselves are held to', () => {
     expect(w.refused('Aino', 'undo', { command: toTop })).toMatchObject({ code: 'lies-in-removed', params: { title: 'A' } });
   });
 
+  test('nor back into a list that is no more', () => {
+    const w = new World();
+    const list = w.list('Aino', 'Yard');
+    const rake = w.item('Aino', 'Rake', { list });
+    w.must('Aino', 'list.remove', { list });
+    const { id: out } = w.must('Aino', 'item.move', { items: [rake] });
+    expect(w.refused('Aino', 'undo', { command: out })).toMatchObject({ code: 'lies-in-removed', params: { title: 'Rake' } });
+    expect(w.row(rake).listId).toBeNull();
+  });
+
   test('what was put under something goes with it when its making is undone', () => {
     const w = new World();
     const { id: made } = w.must('Aino', 'item.add', { title: 'A' });

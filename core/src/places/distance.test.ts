@@ -28,6 +28,17 @@ test('the same from either side, nothing from itself, and no way round is shorte
   );
 });
 
+test('nearly on the other side, no way round is shorter by a hair', () => {
+  const [a, b, c]: Position[] = [
+    { lat: 30, lon: 0 },
+    { lat: -30, lon: 179.9999999 },
+    { lat: -30.0000001, lon: -179.9999999 },
+  ];
+  // within a tenth of a millimetre; by haversines they are off by centimetres
+  expect(distance(a!, b!)).toBeLessThanOrEqual(distance(a!, c!) + distance(c!, b!) + 1e-4);
+  expect(Math.PI * EARTH_RADIUS - distance(a!, b!)).toBeCloseTo((DEGREE * 1e-7 * Math.sqrt(3)) / 2, 4);
+});
+
 test('a few metres are told apart', () => {
   // 0.00001 degrees of latitude
   expect(distance({ lat: 61.5, lon: 23.7 }, { lat: 61.50001, lon: 23.7 })).toBeCloseTo(DEGREE / 100_000, 4);

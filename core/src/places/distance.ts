@@ -7,11 +7,15 @@ export const EARTH_RADIUS = 6_371_008.8;
 
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 
-/** Metres along the great circle on a sphere of the mean radius, by the haversine formula: right for near ones too, where the cosine is not. */
+/**
+ * Metres along the great circle on a sphere of the mean radius: the arc tangent of how far across and how far along,
+ * which keeps its digits at a few metres (where the cosine loses them) and on the far side of the earth (where the haversine does).
+ */
 export function distance(one: Position, other: Position): number {
-  const [lat, otherLat] = [radians(one.lat), radians(other.lat)];
-  const across = Math.sin((otherLat - lat) / 2) ** 2 + Math.cos(lat) * Math.cos(otherLat) * Math.sin(radians(other.lon - one.lon) / 2) ** 2;
-  return 2 * EARTH_RADIUS * Math.asin(Math.min(1, Math.sqrt(across)));
+  const [lat, otherLat, east] = [radians(one.lat), radians(other.lat), radians(other.lon - one.lon)];
+  const across = Math.hypot(Math.cos(otherLat) * Math.sin(east), Math.cos(lat) * Math.sin(otherLat) - Math.sin(lat) * Math.cos(otherLat) * Math.cos(east));
+  const along = Math.sin(lat) * Math.sin(otherLat) + Math.cos(lat) * Math.cos(otherLat) * Math.cos(east);
+  return EARTH_RADIUS * Math.atan2(across, along);
 }
 
 /** What is wrong with degrees somebody typed; null: nothing. `swapped`: the other way round they would be. */
