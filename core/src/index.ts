@@ -23,6 +23,7 @@ export * from './model/activity-groups.ts';
 export * from './model/entry-kinds.ts';
 export { choresOfList, choresOnlyOf } from './commands/chore-ends.ts';
 export * from './model/notice-choices.ts';
+export * from './model/following.ts';
 export * from './model/push-message.ts';
 export * from './model/capacity.ts';
 export * from './model/part.ts';
@@ -42,7 +43,6 @@ export { REASON_CODES, type Reason, type ReasonCode } from './commands/reasons.t
 export { FRESH as FRESH_PART, partId } from './commands/parts.ts';
 export { shareId } from './commands/lists.ts';
 export { linksKnownTo } from './commands/people.ts';
-export { watchId } from './commands/saying.ts';
 export { tagsInSight } from './commands/tags.ts';
 export { isUndoable } from './commands/undo.ts';
 export { byPosition } from './commands/position.ts';

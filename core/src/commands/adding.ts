@@ -9,6 +9,7 @@ import { completePart } from './checking.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
 import { insertItem } from './inserting.ts';
+import { tellOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { givePart, needPerson, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
@@ -107,6 +108,7 @@ export const addItem = commandKind({
     const spot = spotOf({ list, section, parent }, d);
     const item = addOne(fields, spot, d);
     if (after !== undefined || before !== undefined) putBeside(item.id, spot, { after, before }, d);
+    tellOfNew([item], d);
   },
 });
 
@@ -134,5 +136,6 @@ export const addItems = commandKind({
       made.push(item);
       if (ticked) for (const part of countingParts(d.by('part', 'itemId', item.id))) completePart(item, part, d);
     }
+    tellOfNew(made, d);
   },
 });

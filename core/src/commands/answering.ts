@@ -4,6 +4,7 @@ import type { Part, Standing } from '../model/part.ts';
 import { Id, Text, Words } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
 import { tellingOfCompletion } from './completion.ts';
+import { tellFollowers } from './following.ts';
 import { commandKind } from './kind.ts';
 import { completePart } from './checking.ts';
 import { ASKS_TO_LOOK, needOwnPart, partId, readTold, signOfLife } from './parts.ts';
@@ -59,6 +60,7 @@ export const askBack = commandKind({
     const part = answer(item, 'tentative', d);
     say(item, part, question, 'question', 'all', d);
     for (const giver of givers(part)) d.tell(giver, 'question', itemId, { title: item.title, text: question });
+    tellFollowers(item, 'answers', 'question', { title: item.title, text: question }, d);
     d.enter('part.askBack', { itemId });
   },
 });
@@ -73,6 +75,8 @@ export const decline = commandKind({
     const part = answer(item, 'declined', d);
     if (reason.trim()) say(item, part, reason.trim(), 'reason', 'pair', d);
     for (const giver of givers(part)) d.tell(giver, 'declined', itemId, { title: item.title, text: reason.trim() });
+    // the reason is between the two
+    tellFollowers(item, 'answers', 'declined', { title: item.title, text: '' }, d);
     d.enter('part.decline', { itemId });
   },
 });

@@ -75,7 +75,8 @@ function bringBackMissed(item: Item, part: Part, d: Deciding): void {
 /** Who wanted to know of each part; of the last one they are told as of the whole. */
 function tellOfPart(item: Item, d: Deciding): void {
   if (item.policy !== 'each' || isDone(item, d.by('part', 'itemId', item.id))) return;
-  for (const watch of d.by('watch', 'itemId', item.id)) if (watch.on && watch.each) d.tell(watch.personId, 'part-done', item.id, { title: item.title });
+  for (const watch of d.by('watch', 'itemId', item.id))
+    if (watch.on && watch.each && watch.topics.includes('done')) d.tell(watch.personId, 'part-done', item.id, { title: item.title });
 }
 
 function readAnswer(item: Item, typed: string): string {

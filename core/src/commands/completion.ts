@@ -3,6 +3,7 @@ import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { bringNext, takeNextBack } from './appearing.ts';
 import type { Deciding } from './deciding.ts';
+import { listeners } from './following.ts';
 import { footingsOnItem } from './may.ts';
 
 /**
@@ -26,9 +27,7 @@ function telling(item: Item, d: Deciding, change: () => void): 'opened' | 'close
   if (before === after) return null;
   if (after) bringNext(d.need('item', item.id), d);
   else takeNextBack(item, d);
-  const off = new Set(d.by('watch', 'itemId', item.id).flatMap(({ personId, on }) => (on ? [] : [personId])));
-  for (const personId of whoWaits(item, d)) {
-    if (off.has(personId)) continue;
+  for (const personId of listeners(item, 'done', giversOf(item, d), d)) {
     if (after) d.tell(personId, 'completed', item.id, { title: item.title });
     else if (wasToldDone(personId, item, d)) d.tell(personId, 'reopened', item.id, { title: item.title });
   }
@@ -61,18 +60,17 @@ function whoMaySay(item: Item, open: readonly Part[], d: Deciding): Set<string> 
 const wasToldDone = (personId: string, item: Item, d: Deciding): boolean =>
   d.by('notice', 'personId', personId).some((notice) => notice.itemId === item.id && notice.kind === 'completed' && notice.withdrawnAt === null);
 
-/** Givers of parts that count, and those who watch. */
-export function whoWaits(item: Item, d: Deciding): Set<string> {
-  const waiting = new Set<string>();
-  // of a chore, those who asked to be told: else its maker would hear of every single time
+/** Who gave parts that count. */
+export function giversOf(item: Item, d: Deciding): Set<string> {
+  const givers = new Set<string>();
+  // of a chore, only those who follow it: else its maker would hear of every single time
   if (item.seriesId === null)
     for (const part of d.by('part', 'itemId', item.id)) {
       if (part.takenBackAt !== null) continue;
-      if (part.giverId) waiting.add(part.giverId);
-      if (part.originId) waiting.add(part.originId);
+      if (part.giverId) givers.add(part.giverId);
+      if (part.originId) givers.add(part.originId);
     }
-  for (const watch of d.by('watch', 'itemId', item.id)) if (watch.on) waiting.add(watch.personId);
-  return waiting;
+  return givers;
 }
 
 /** Unticking a step opens its item again: every part checked off since then returns to where it stood. */

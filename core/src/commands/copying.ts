@@ -3,6 +3,7 @@ import type { Item } from '../model/item.ts';
 import { Id } from '../model/row.ts';
 import { insertItem } from './inserting.ts';
 import type { Deciding } from './deciding.ts';
+import { tellOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { byPosition } from './position.ts';
 import { refuse } from './reasons.ts';
@@ -26,10 +27,13 @@ export const copyItem = commandKind({
     // looked up before anything is made: a copy put below its original is not copied again
     const room = { left: COPIES_MAX };
     const originals = items.map((id) => originalOf(d.need('item', id), d, room));
+    const copies: Item[] = [];
     for (const original of originals) {
       const copy = copyTo(original, spot, d);
+      copies.push(copy);
       d.enter('item.copy', { itemId: copy.id }, { title: original.item.title });
     }
+    tellOfNew(copies, d);
   },
 });
 

@@ -44,7 +44,8 @@ import { reportHeldMail, reportUndelivered } from './reporting.ts';
 import { changeRound, handRound, startRound } from './rounds.ts';
 import { clearDone, useAgain } from './reusing.ts';
 import { arrangeView, setCapacity } from './views.ts';
-import { readNotice, sayComment, setWatch } from './saying.ts';
+import { setListWatch, setWatch } from './following.ts';
+import { readNotice, sayComment } from './saying.ts';
 import { addMatter, changeNote, endTalk, makeNote, removeMatters, removeNote, setTalk, settleMatters, shareMatter } from './talks.ts';
 import { callLast, chooseNotices } from './telling.ts';
 import { giveTurnTo, swapTurns } from './turns.ts';
@@ -174,6 +175,7 @@ const KINDS = {
   'view.arrange': arrangeView,
   'capacity.set': setCapacity,
   'watch.set': setWatch,
+  'listWatch.set': setListWatch,
   'notice.read': readNotice,
   undo,
 } as const satisfies { [N in CommandName]: { name: N } };

@@ -203,6 +203,13 @@ export class Deciding {
     this.insert('notice', id, { personId: person.id, itemId, kind, byId: this.actorOrNull?.id ?? null, at: this.now, params, readAt: null, withdrawnAt: null });
   }
 
+  /** Somebody has been told of that item by this command already. */
+  hasTold(personId: string, itemId: string): boolean {
+    for (const { noun, row } of this.written.values())
+      if (noun === 'notice' && (row as Row<'notice'>).personId === personId && (row as Row<'notice'>).itemId === itemId) return true;
+    return false;
+  }
+
   note(code: Note['code'], params: Params = {}): void {
     this.notes.push({ code, params });
   }

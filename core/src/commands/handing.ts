@@ -4,8 +4,9 @@ import type { Part } from '../model/part.ts';
 import type { Person } from '../model/person.ts';
 import { Id, Moment, Text } from '../model/row.ts';
 import { openParts } from '../followup/standing.ts';
-import { tellingOfCompletion, whoWaits } from './completion.ts';
+import { giversOf, tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
+import { tellFollowers } from './following.ts';
 import { commandKind } from './kind.ts';
 import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
@@ -119,8 +120,9 @@ export const passOn = commandKind({
     if (to === from || hasCountingPart(itemId, to, d)) refuse('already-has-it', { names: [person.name] }, 'to');
     passPart(item, part, person, message.trim() || part.message, d);
     d.tell(to, 'handed', itemId, { title: item.title, message: message.trim() || part.message });
-    const others = from === d.actor.id ? whoWaits(item, d) : [from];
+    const others = from === d.actor.id ? giversOf(item, d) : [from];
     for (const other of others) if (other !== to) d.tell(other, 'passed', itemId, { title: item.title, to: person.name });
+    tellFollowers(item, 'answers', 'passed', { title: item.title, to: person.name }, d);
     d.enter('part.passOn', { itemId }, { from: d.find('person', from)?.name ?? '', to: person.name });
   },
 });

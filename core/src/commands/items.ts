@@ -10,6 +10,7 @@ import { bringNext, override } from './appearing.ts';
 import { tellingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
+import { tellFollowers, tellOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { refuse } from './reasons.ts';
 import { removeWhole } from './removing.ts';
@@ -78,6 +79,7 @@ function tellHolders(item: Item, field: 'due' | 'title' | 'confirm', d: Deciding
   const now = d.need('item', item.id);
   const params = { title: now.title, field, from: item[field], to: now[field] };
   for (const part of countingParts(d.by('part', 'itemId', item.id))) d.tell(part.personId, 'changed', item.id, params);
+  tellFollowers(item, 'changes', 'changed', params, d);
 }
 
 /** The deadline is never overwritten blindly: if somebody set it since it was seen, mine is refused and offered again. */
@@ -133,6 +135,7 @@ export const moveItem = commandKind({
   },
   decide({ items, after, before, ...target }, d) {
     const spot = spotOf(target, d);
+    const came: Item[] = [];
     for (const itemId of items) {
       const item = d.need('item', itemId);
       if (spot.parentId && isUnder(spot.parentId, itemId, d)) refuse('into-itself', { title: item.title });
@@ -140,9 +143,11 @@ export const moveItem = commandKind({
       // an own pile belongs to its maker: what is taken out of a list into it becomes theirs
       d.set('item', itemId, { ...spot, ...(spot.listId === null && spot.parentId === null ? { makerId: d.actor.id } : {}) });
       moveStepsAlong(itemId, spot, d);
+      if (from !== spot.listId) came.push(d.need('item', itemId));
       if (from !== spot.listId) d.enter('item.move', { itemId }, { from: nameOfList(from, d), to: nameOfList(spot.listId, d) });
     }
     putAllBeside(items, spot, { after, before }, d);
+    tellOfNew(came, d);
   },
 });
 

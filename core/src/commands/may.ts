@@ -146,7 +146,8 @@ export const NEEDS = {
   'mail.held': ['system'],
   'view.arrange': ['keep'],
   'capacity.set': ['self', 'manage'],
-  'watch.set': ['see', 'change'],
+  'watch.set': ['see', 'self', 'change'],
+  'listWatch.set': ['see', 'change'],
   'notice.read': ['self'],
   undo: ['self'],
 } as const satisfies Record<string, readonly Deed[]>;

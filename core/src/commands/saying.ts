@@ -1,16 +1,15 @@
-import { v5 } from 'uuid';
 import * as z from 'zod/mini';
 import { footingsOnItem } from './may.ts';
 import type { Item } from '../model/item.ts';
 import { isHere } from '../model/person.ts';
 import { Id, Words } from '../model/row.ts';
 import { say } from './thread.ts';
-import { whoWaits } from './completion.ts';
+import { giversOf } from './completion.ts';
 import type { Deciding } from './deciding.ts';
+import { listeners } from './following.ts';
 import { commandKind } from './kind.ts';
-import { needPerson, partId, signOfLife } from './parts.ts';
+import { partId, signOfLife } from './parts.ts';
 import { actsAsGiver } from './standing-in.ts';
-import { refuse } from './reasons.ts';
 
 /** Says something in an item's thread. From somebody it was handed to, it is a sign of life; from a giver, it answers what was asked. */
 export const sayComment = commandKind({
@@ -38,7 +37,7 @@ export const sayComment = commandKind({
     }
     const holders = d.by('part', 'itemId', itemId).flatMap((part) => (part.takenBackAt === null && !answered.has(part.id) ? [part.personId] : []));
     const hasAnswer = new Set(asked.map(({ personId }) => personId));
-    for (const personId of new Set([...whoWaits(item, d), ...holders, ...whoSpoke(item, d)]))
+    for (const personId of new Set([...listeners(item, 'said', giversOf(item, d), d), ...holders, ...whoSpoke(item, d)]))
       if (!hasAnswer.has(personId)) d.tell(personId, 'comment', itemId, { title: item.title, text });
   },
 });
@@ -51,23 +50,6 @@ function whoSpoke(item: Item, d: Deciding): string[] {
     return person !== undefined && isHere(person) && footingsOnItem(item, person, d).length > 0;
   });
 }
-
-export const watchId = (itemId: string, personId: string): string => v5(`watch:${personId}`, itemId);
-
-/** Follows an item, or stops following; for somebody else, only what they can see. */
-export const setWatch = commandKind({
-  name: 'watch.set',
-  payload: z.object({ item: Id, person: Id, on: z.boolean(), each: z._default(z.boolean(), false) }),
-  asks: ({ item, person }, d) => [{ deed: person === d.actorOrNull?.id ? 'see' : 'change', item }],
-  decide({ item: itemId, person: personId, on, each }, d) {
-    const item = d.need('item', itemId);
-    const person = on ? needPerson(personId, d, 'person') : d.need('person', personId);
-    if (on && footingsOnItem(item, person, d).length === 0) refuse('cannot-open-list', { name: person.name }, 'person');
-    const id = watchId(itemId, personId);
-    if (d.find('watch', id)) d.set('watch', id, { on, each });
-    else d.insert('watch', id, { itemId, personId, on, each });
-  },
-});
 
 const isMine = (notice: string, d: Deciding) => d.find('notice', notice)?.personId === d.actorOrNull?.id;
 

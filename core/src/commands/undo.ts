@@ -27,6 +27,7 @@ const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unk
   item: (d) => ({ removedAt: d.now }),
   comment: (d) => ({ removedAt: d.now }),
   watch: () => ({ on: false }),
+  listWatch: () => ({ on: false }),
   alarm: (d) => ({ removedAt: d.now }),
   wait: (d) => ({ endedAt: d.now }),
   matter: (d) => ({ removedAt: d.now }),

@@ -9,7 +9,7 @@ export const Channel = z.enum(CHANNELS);
 export type Channel = z.infer<typeof Channel>;
 
 /** What people choose by: kinds of notices that belong together. */
-export const TOPICS = ['handovers', 'answers', 'done', 'changes', 'said', 'nudges', 'reminders'] as const;
+export const TOPICS = ['handovers', 'answers', 'done', 'changes', 'said', 'new', 'nudges', 'reminders'] as const;
 export const Topic = z.enum(TOPICS);
 export type Topic = z.infer<typeof Topic>;
 
@@ -31,6 +31,8 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   'last-step': 'done',
   'list-given': 'handovers',
   'stand-in': 'handovers',
+  following: 'handovers',
+  added: 'new',
   'list-back': 'changes',
   reopened: 'done',
   tied: 'done',

@@ -2,6 +2,7 @@ import { Alarm } from './alarm.ts';
 import { Arrangement } from './arrangement.ts';
 import { Capacity } from './capacity.ts';
 import { ErrandRound } from './errand-round.ts';
+import { ListWatch, Watch } from './following.ts';
 import { House } from './house.ts';
 import { Invitation } from './invitation.ts';
 import { Item } from './item.ts';
@@ -10,7 +11,7 @@ import { NoticeChoices } from './notice-choices.ts';
 import { Part } from './part.ts';
 import { Person } from './person.ts';
 import { Place } from './place.ts';
-import { Activity, Comment, Notice, Watch } from './said.ts';
+import { Activity, Comment, Notice } from './said.ts';
 import { Override, Series } from './series.ts';
 import { Slot } from './slot.ts';
 import { Situation } from './situation.ts';
@@ -50,6 +51,7 @@ export interface Nouns {
   meetingNote: MeetingNote;
   comment: Comment;
   watch: Watch;
+  listWatch: ListWatch;
   notice: Notice;
   activity: Activity;
 }
@@ -85,6 +87,7 @@ export const rowSchemas = {
   meetingNote: MeetingNote,
   comment: Comment,
   watch: Watch,
+  listWatch: ListWatch,
   notice: Notice,
   activity: Activity,
 } as const;
@@ -121,6 +124,7 @@ export const INDEXES = {
   meetingNote: [],
   comment: ['itemId'],
   watch: ['itemId'],
+  listWatch: ['listId'],
   notice: ['personId'],
   activity: ['itemId', 'listId'],
 } as const satisfies { [N in Noun]: readonly (keyof Nouns[N])[] };

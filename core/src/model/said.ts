@@ -18,17 +18,6 @@ export const Comment = z.object({
 });
 export type Comment = z.infer<typeof Comment>;
 
-/** Who is told of what happens to an item. */
-export const Watch = z.object({
-  ...shared,
-  itemId: Id,
-  personId: Id,
-  on: z.boolean(),
-  /** Of an item for each: told of every part, not only of the last. */
-  each: z.boolean(),
-});
-export type Watch = z.infer<typeof Watch>;
-
 export const NoticeKind = z.enum([
   'handed',
   'round',
@@ -40,6 +29,8 @@ export const NoticeKind = z.enum([
   'last-step',
   'list-given',
   'stand-in',
+  'following',
+  'added',
   'list-back',
   'reopened',
   'waits-for-tie',

@@ -440,8 +440,14 @@ export const comment = sqliteTable(
 
 export const watch = sqliteTable(
   'watch',
-  { ...shared(), itemId: text().notNull(), personId: text().notNull(), on: flag(), each: flag().default(false) },
+  { ...shared(), itemId: text().notNull(), personId: text().notNull(), on: flag(), each: flag().default(false), topics: json().default(['done', 'answers', 'changes', 'said']), byId: text() },
   (t) => [index('watch_seq_ix').on(t.houseId, t.seq), index('watch_item_ix').on(t.itemId)],
+);
+
+export const listWatch = sqliteTable(
+  'listWatch',
+  { ...shared(), listId: text().notNull(), personId: text().notNull(), on: flag(), topics: json(), byId: text() },
+  (t) => [index('list_watch_seq_ix').on(t.houseId, t.seq), index('list_watch_list_ix').on(t.listId)],
 );
 
 export const notice = sqliteTable(
@@ -509,6 +515,7 @@ export const nounTables = {
   meetingNote,
   comment,
   watch,
+  listWatch,
   notice,
   activity,
 };

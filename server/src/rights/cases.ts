@@ -8,8 +8,8 @@ const onList =
   (payload: (list: string, s: Situation) => unknown): Case =>
   async (s) => ({ payload: payload(await s.list(), s), allowed: s.allows('share') });
 const onListAs =
-  (column: Column, payload: (list: string) => unknown): Case =>
-  async (s) => ({ payload: payload(await s.list()), allowed: s.allowsInList(column) });
+  (column: Column, payload: (list: string, s: Situation) => unknown): Case =>
+  async (s) => ({ payload: payload(await s.list(), s), allowed: s.allowsInList(column) });
 const onItem =
   (column: Column, payload: (item: string, s: Situation) => unknown): Case =>
   async (s) => ({ payload: payload(await s.item(), s), allowed: s.allows(column) });
@@ -276,7 +276,14 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'comment.say': { words: onItem('answer', (item) => ({ item, text: 'Well' })) },
   'watch.set': {
     oneself: onItem('see', (item, s) => ({ item, person: s.house.person(s.me), on: true })),
-    another: onItem('change', (item, s) => ({ item, person: s.house.person('Owner'), on: true })),
+    another: async (s) => ({
+      payload: { item: await s.item(), person: s.house.person('Owner'), on: true },
+      allowed: s.allows('change') || s.relation === 'giver',
+    }),
+  },
+  'listWatch.set': {
+    oneself: onListAs('see', (list, s) => ({ list, person: s.house.person(s.me), on: true })),
+    another: onListAs('change', (list, s) => ({ list, person: s.house.person('Owner'), on: true })),
   },
   'notice.read': {
     anothers: async (s) => {

@@ -174,6 +174,7 @@ function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, 
   yield ['list', list];
   for (const section of reader.by('section', 'listId', listId)) yield ['section', section];
   for (const share of reader.by('share', 'listId', listId)) yield ['share', share];
+  for (const watch of reader.by('listWatch', 'listId', listId)) yield ['listWatch', watch];
   for (const bundle of reader.all('bundle')) yield ['bundle', bundle];
   for (const entry of reader.by('activity', 'listId', listId)) yield ['activity', entry];
 }

@@ -69,6 +69,7 @@ export class Sight {
         return this.seesList(row.id);
       case 'section':
       case 'share':
+      case 'listWatch':
         return this.seesList((row as Row<'section'>).listId);
       case 'series':
         return this.seesSeries(row as Row<'series'>);

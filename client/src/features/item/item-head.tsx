@@ -1,4 +1,4 @@
-import { byPosition, isDone, watchId, type Item, type MemoryRows } from '@kotiva/core';
+import { byPosition, isDone, type Item, type MemoryRows } from '@kotiva/core';
 import { View } from 'react-native';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
@@ -7,35 +7,22 @@ import { t } from '@/words';
 import { nameOf } from './knot-of.ts';
 import { sayRemoved } from './say-removed.ts';
 
+interface ItemHeadProps {
+  item: Item;
+  canChange: boolean;
+  onFollow: () => void;
+  onCopy: () => void;
+  onClose: () => void;
+}
+
 /** Above the sheet: where the item lies, and what is seldom done to it. */
-export function ItemHead({ item, canChange, onCopy, onClose }: { item: Item; canChange: boolean; onCopy: () => void; onClose: () => void }) {
+export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHeadProps) {
   const { rows, me } = usePlace();
   const give = useGive();
   const list = item.listId ? rows.get('list', item.listId) : null;
   const section = item.sectionId ? rows.get('section', item.sectionId) : null;
   const where = [list, section].flatMap((row) => (row && typeof row !== 'string' ? [row.name] : [])).join(' · ');
-  const watch = rows.get('watch', watchId(item.id, me.id));
-  const gave = rows
-    .by('part', 'itemId', item.id)
-    .some((part) => part.takenBackAt === null && part.personId !== me.id && [part.giverId, part.originId].includes(me.id));
-  // who gave it is told when it is done, unless they switched that off
-  const watching = typeof watch === 'string' ? gave : watch.on;
-  const verb = gave ? (watching ? 'item.dontTell' : 'item.tell') : watching ? 'item.unwatch' : 'item.watch';
-  const entries: MenuEntry[] = [
-    {
-      key: 'watch',
-      words: t(verb),
-      onPress: () => void give('watch.set', { item: item.id, person: me.id, on: !watching }, { words: t(watching ? 'said.unwatched' : 'said.watched') }),
-    },
-  ];
-  if (watching && item.policy === 'each' && rows.by('part', 'itemId', item.id).length > 2) {
-    const each = typeof watch !== 'string' && watch.each;
-    entries.push({
-      key: 'each',
-      words: t(each ? 'item.tellOnce' : 'item.tellEach'),
-      onPress: () => void give('watch.set', { item: item.id, person: me.id, on: true, each: !each }, { words: t('said.saved') }),
-    });
-  }
+  const entries: MenuEntry[] = [{ key: 'follow', words: t('watch.open'), onPress: onFollow }];
   if (canChange) {
     entries.push(
       ...moveEntries(

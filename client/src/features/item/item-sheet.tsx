@@ -2,6 +2,7 @@ import { byPosition, footingsOnItem, isDone, partId, progressOf, type Item } fro
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
+import { Followers, FollowPanel } from '@/features/following';
 import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlaceOrNull, usePlace } from '@/store/store.ts';
@@ -47,7 +48,7 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
   const give = useGive();
   const wide = useWide();
   const [handing, setHanding] = useState(at === 'hand');
-  const [copying, setCopying] = useState(false);
+  const [aside, setAside] = useState<'copy' | 'follow' | null>(null);
   useSeen(item);
   const footings = footingsOnItem(item, me, lookup(rows));
   const canChange = footings.some((footing) => footing === 'owner' || footing === 'edit' || (footing === 'check' && item.makerId === me.id));
@@ -73,7 +74,18 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
       <ChoreLines item={item} />
       <FromNote item={item} />
       <WaitLines item={item} mayMark={canChange || own !== undefined} />
-      {copying ? <CopyPanel item={item} onClose={() => setCopying(false)} /> : null}
+      {aside === 'copy' ? <CopyPanel item={item} onClose={() => setAside(null)} /> : null}
+      {aside === 'follow' ? (
+        <View className="my-2 rounded-sheet bg-ground p-4">
+          <FollowPanel
+            of={{ item }}
+            mayAsk={canChange || given.some(({ giverId, originId }) => [giverId, originId].includes(me.id))}
+            onClose={() => setAside(null)}
+          />
+        </View>
+      ) : (
+        <Followers of={{ item }} />
+      )}
       {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
       {own && !own.passedTo && own.standing !== 'completed' && own.giverId !== me.id ? <AnswerPanel item={item} part={own} /> : null}
       {nobody ? <NobodysPart item={item} /> : null}
@@ -117,7 +129,7 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
       title={item.title}
       closeLabel={t('common.close')}
       leaves
-      head={<ItemHead item={item} canChange={canChange} onCopy={() => setCopying(true)} onClose={onClose} />}
+      head={<ItemHead item={item} canChange={canChange} onFollow={() => setAside('follow')} onCopy={() => setAside('copy')} onClose={onClose} />}
       foot={handing && canChange ? undefined : <Foot item={item} canHandOver={canChange} onHandOver={() => setHanding(true)} />}
     >
       {handing && canChange ? (

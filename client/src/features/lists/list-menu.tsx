@@ -1,9 +1,10 @@
 import { calendarDateOf, choresOfList, contentsOf, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
+import { FollowPanel } from '@/features/following';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
-import { Menu, type MenuEntry } from '@/ui';
+import { Heading, Menu, Sheet, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { ListSheet } from './list-sheet.tsx';
 import { NameSheet } from './name-sheet.tsx';
@@ -15,7 +16,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   const now = useNow();
   const give = useGive();
   const router = useRouter();
-  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | null>(null);
+  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | null>(null);
   const close = () => setSheet(null);
   const { done, cleared } = contentsOf(list, rows);
   const chores = choresOfList(list.id, calendarDateOf(now, house.zone), rows).length;
@@ -40,6 +41,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
       : []),
   ];
   const happened: MenuEntry = { key: 'happened', words: t('activity.open'), onPress: () => router.push(`/activity?list=${list.id}`) };
+  const follow: MenuEntry = { key: 'follow', words: t('watch.open'), onPress: () => setSheet('follow') };
   const shaping: MenuEntry[] = [
     { key: 'share', words: t('list.share'), onPress: () => setSheet('share') },
     { key: 'section', words: t('section.make'), onPress: () => setSheet('section') },
@@ -67,9 +69,20 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   ];
   return (
     <>
-      <Menu label={t('list.more')} entries={[...(mayChange ? again : []), happened, ...(mayShape ? shaping : [])]} />
+      <Menu label={t('list.more')} entries={[...(mayChange ? again : []), follow, happened, ...(mayShape ? shaping : [])]} />
       {sheet === 'change' ? <ListSheet list={list} onClose={close} /> : null}
       {sheet === 'share' ? <SharingSheet list={list} onClose={close} /> : null}
+      {sheet === 'follow' ? (
+        <Sheet
+          open
+          onClose={close}
+          title={t('watch.list', { name: list.name })}
+          closeLabel={t('common.close')}
+          head={<Heading level={2}>{t('watch.list', { name: list.name })}</Heading>}
+        >
+          <FollowPanel of={{ list }} mayAsk={mayChange} />
+        </Sheet>
+      ) : null}
       {sheet === 'section' ? (
         <NameSheet
           title={t('section.make')}

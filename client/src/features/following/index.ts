@@ -1,0 +1,2 @@
+export { FollowPanel } from './follow-panel.tsx';
+export { Followers } from './followers.tsx';

@@ -1,0 +1,73 @@
+import {
+  countingParts,
+  footingInList,
+  footingsOnItem,
+  GIVER_TOPICS,
+  isHere,
+  ITEM_TOPICS,
+  LIST_TOPICS,
+  listWatchId,
+  watchId,
+  type Item,
+  type List,
+  type ListWatch,
+  type Person,
+  type Topic,
+  type Watch,
+} from '@kotiva/core';
+import { useGive } from '@/store/live-house.tsx';
+import { lookup } from '@/store/lookup.ts';
+import { usePlace } from '@/store/store.ts';
+
+/** What is followed: one item, or everything in a list. */
+export type Followed = { item: Item; list?: undefined } | { list: List; item?: undefined };
+
+export interface Following {
+  /** What can be heard of it. */
+  topics: readonly Topic[];
+  /** What I hear of; empty: I don't follow it. */
+  mine: readonly Topic[];
+  /** Of each part, too. */
+  each: boolean;
+  /** Who else follows it. */
+  others: (Watch | ListWatch)[];
+  /** Who could be asked to. */
+  askable: Person[];
+  /** Whoever made me follow it, if I still do. */
+  askedBy: string | null;
+  follow: (personId: string, topics: readonly Topic[], words: string, each?: boolean) => void;
+}
+
+/** Who follows something, and the ways to change it. */
+export function useFollowing({ item, list }: Followed): Following {
+  const { rows, me } = usePlace();
+  const give = useGive();
+  const watches = item ? rows.by('watch', 'itemId', item.id) : rows.by('listWatch', 'listId', list.id);
+  const own = item ? rows.get('watch', watchId(item.id, me.id)) : rows.get('listWatch', listWatchId(list.id, me.id));
+  const mineIs = typeof own === 'string' ? null : own;
+  const others = watches.filter(({ on, personId }) => on && personId !== me.id);
+  const canSee = (person: Person) => (item ? footingsOnItem(item, person, lookup(rows)).length > 0 : footingInList(list.id, person, lookup(rows)) !== null);
+  // who has it hears of it
+  const has = (id: string) => item !== undefined && countingParts(rows.by('part', 'itemId', item.id)).some(({ personId }) => personId === id);
+  const askable = rows
+    .all('person')
+    .filter((person) => isHere(person) && person.id !== me.id && (person.accountId ?? person.email) && canSee(person))
+    .filter(({ id }) => !others.some(({ personId }) => personId === id) && !has(id));
+  return {
+    topics: item ? ITEM_TOPICS : LIST_TOPICS,
+    mine: mineIs ? (mineIs.on ? mineIs.topics : []) : item && gaveAway(item) ? GIVER_TOPICS : [],
+    each: mineIs !== null && 'each' in mineIs && mineIs.on && mineIs.each,
+    others,
+    askable,
+    askedBy: mineIs?.on ? mineIs.byId : null,
+    follow(personId, topics, words, each = false) {
+      const chosen = { person: personId, on: topics.length > 0, ...(topics.length > 0 ? { topics: [...topics] as (typeof LIST_TOPICS)[number][] } : {}) };
+      if (item) give('watch.set', { item: item.id, ...chosen, each }, { words, undo: true });
+      else give('listWatch.set', { list: list.id, ...chosen }, { words, undo: true });
+    },
+  };
+
+  function gaveAway({ id }: Item): boolean {
+    return rows.by('part', 'itemId', id).some((part) => part.takenBackAt === null && part.personId !== me.id && [part.giverId, part.originId].includes(me.id));
+  }
+}
