@@ -2,6 +2,7 @@ import { calendarDateOf } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { SlotForm } from '@/features/slot';
+import { useDraft } from '@/store/drafts.ts';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Field } from '@/ui';
 import { t, together } from '@/words';
@@ -135,7 +136,7 @@ export function useDecide(items: readonly string[], done: () => void) {
 export function ToPerson({ items, onHand, onClose }: { items: readonly string[]; onHand: (persons: string[], message: string) => void; onClose: () => void }) {
   const { rows } = usePlace();
   const [chosen, setChosen] = useState<string[]>([]);
-  const [message, setMessage] = useState('');
+  const [message, setMessage, sent] = useDraft(`hand-many/${[...items].sort()[0] ?? ''}`, '');
   const lists = items.map((id) => rows.get('item', id)).map((item) => (typeof item === 'string' ? null : item.listId));
   const ways = useWays(lists, chosen);
   return (
@@ -153,12 +154,13 @@ export function ToPerson({ items, onHand, onClose }: { items: readonly string[];
           disabled={chosen.length === 0 || ways.isOpen}
           onPress={() => {
             onHand(chosen, message);
+            sent();
             ways.settle();
           }}
         >
           {t('hand.over')}
         </Button>
-        <Button kind="quiet" onPress={onClose}>
+        <Button kind="quiet" onPress={() => (sent(), onClose())}>
           {t('common.cancel')}
         </Button>
       </View>

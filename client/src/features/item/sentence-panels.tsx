@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { ChorePanel } from '@/features/rule';
 import { SlotForm, slotsFor } from '@/features/slot';
 import { useGive, type Saying } from '@/store/live-house.tsx';
+import { useDraft } from '@/store/drafts.ts';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
@@ -108,10 +109,12 @@ function Plan({ item, part, onClose }: PanelProps & { part: Part | null }) {
   const { house } = usePlace();
   const now = useNow();
   const give = useGive();
-  const [entry, setEntry] = useState('');
+  const [entry, setEntry, sent] = useDraft(`plan-entry/${item.id}`, '');
   const save = (plan: string | null) => {
     const words = plan ? t('said.planned', { when: sayMoment(plan, now, house.zone) }) : t('said.noPlan');
-    if (!give('part.plan', { items: [item.id], plan, entry: entry.trim() || undefined }, { words, undo: true })) onClose();
+    if (give('part.plan', { items: [item.id], plan, entry: entry.trim() || undefined }, { words, undo: true })) return;
+    sent();
+    onClose();
   };
   return (
     <DuePanel due={part?.plan ?? null} onClose={onClose} onSave={save} verb={t('plan.set')} none={t('plan.none')}>

@@ -1,6 +1,7 @@
 import { isDone, type Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Field, Heading, Txt, type MenuEntry } from '@/ui';
@@ -13,7 +14,7 @@ import { sayRemoved } from './say-removed.ts';
 export function Steps({ item, steps, canChange }: { item: Item; steps: readonly Item[]; canChange: boolean }) {
   const { rows } = usePlace();
   const give = useGive();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped, added] = useDraft(`step/${item.id}`, '');
   const [error, setError] = useState<string | null>(null);
   if (steps.length === 0 && !canChange) return null;
   const done = steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length;
@@ -21,7 +22,7 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
     if (!typed.trim()) return;
     const reason = give('item.add', { title: typed, parent: item.id }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
-    if (!reason) setTyped('');
+    if (!reason) added();
   };
   const moreOf = (step: Item): MenuEntry[] => [
     {

@@ -1,6 +1,7 @@
 import { isHere, openWaits, type Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, MomentInput, Txt } from '@/ui';
@@ -33,20 +34,24 @@ export function WaitLines({ item, mayMark }: { item: Item; mayMark: boolean }) {
   ));
 }
 
+const NO_WAIT = { words: '', person: '', askOn: '' };
+
 /** Marks an item, or several as one, as waiting: for what, maybe from whom, and when to ask again. */
 export function WaitingPanel({ items, onClose }: { items: readonly string[]; onClose: () => void }) {
   const { rows, me } = usePlace();
   const giveAll = useGiveAll();
-  const [words, setWords] = useState('');
-  const [person, setPerson] = useState<string>('');
-  const [askOn, setAskOn] = useState('');
+  const [{ words, person, askOn }, setTyped, marked] = useDraft(`wait/${items[0] ?? ''}`, NO_WAIT);
+  const set = (some: Partial<typeof NO_WAIT>) => setTyped((now) => ({ ...now, ...some }));
   const [error, setError] = useState<{ field?: string; words: string } | null>(null);
   const people = rows.all('person').filter((one) => isHere(one) && one.id !== me.id);
   const save = () => {
     if (!words.trim()) return setError({ words: t('reason.title-empty') });
-    const marked = ([item]: string[]) => ({ item: item!, words, person: person || null, askOn: askOn || null });
-    const reason = giveAll('wait.set', [...items], marked, t('said.waits', { words }), 1);
-    if (!reason) return onClose();
+    const asMarked = ([item]: string[]) => ({ item: item!, words, person: person || null, askOn: askOn || null });
+    const reason = giveAll('wait.set', [...items], asMarked, t('said.waits', { words }), 1);
+    if (!reason) {
+      marked();
+      return onClose();
+    }
     setError({ field: reason.field, words: sayReason(reason) });
   };
   return (
@@ -56,7 +61,7 @@ export function WaitingPanel({ items, onClose }: { items: readonly string[]; onC
         placeholder={t('wait.whatHint')}
         value={words}
         maxLength={200}
-        onChangeText={setWords}
+        onChangeText={(next) => set({ words: next })}
         onSubmitEditing={save}
         error={error && error.field !== 'askOn' ? error.words : null}
         autoFocus
@@ -65,10 +70,10 @@ export function WaitingPanel({ items, onClose }: { items: readonly string[]; onC
         label={t('wait.whom')}
         value={person}
         options={[{ value: '', words: t('wait.nobody') }, ...people.map(({ id, name }) => ({ value: id, words: name }))]}
-        onChange={setPerson}
+        onChange={(next) => set({ person: next })}
       />
       <View className="max-w-[220px]">
-        <MomentInput label={t('wait.day')} kind="date" value={askOn} onChange={setAskOn} />
+        <MomentInput label={t('wait.day')} kind="date" value={askOn} onChange={(next) => set({ askOn: next })} />
       </View>
       {error?.field === 'askOn' ? (
         <Txt role="alert" size={15} tone="late">
@@ -79,7 +84,7 @@ export function WaitingPanel({ items, onClose }: { items: readonly string[]; onC
         <Button kind="main" onPress={save}>
           {t('wait.mark')}
         </Button>
-        <Button kind="quiet" onPress={onClose}>
+        <Button kind="quiet" onPress={() => (marked(), onClose())}>
           {t('common.cancel')}
         </Button>
       </View>

@@ -1,6 +1,7 @@
 import type { Item, Wanted } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { Button, Choice, Field } from '@/ui';
 import { t } from '@/words';
@@ -9,14 +10,17 @@ import { sayReason } from '@/words/problems.ts';
 /** What is asked for when it is checked off. */
 export function WantedPanel({ item, onClose }: { item: Item; onClose: () => void }) {
   const give = useGive();
-  const [kind, setKind] = useState<Wanted['kind']>(item.wanted?.kind ?? 'number');
-  const [what, setWhat] = useState(item.wanted?.what ?? '');
-  const [unit, setUnit] = useState(item.wanted?.unit ?? '');
+  const [begin] = useState<Wanted>(() => item.wanted ?? { kind: 'number', what: '', unit: '' });
+  const [{ kind, what, unit }, setTyped, done] = useDraft(`wanted/${item.id}`, begin);
+  const type = (some: Partial<Wanted>) => setTyped((now) => ({ ...now, ...some }));
   const [error, setError] = useState<string | null>(null);
   const set = (wanted: Wanted | null) => {
     const reason = give('item.change', { item: item.id, wanted }, { words: t(wanted ? 'said.wanted' : 'said.nothingWanted'), undo: true, ownRefusal: true });
     if (reason) setError(sayReason(reason));
-    else onClose();
+    else {
+      done();
+      onClose();
+    }
   };
   const save = () => (what.trim() ? set({ kind, what, unit: kind === 'number' ? unit : '' }) : setError(t('wanted.needsWhat')));
   return (
@@ -25,7 +29,7 @@ export function WantedPanel({ item, onClose }: { item: Item; onClose: () => void
         label={t('wanted.kind')}
         value={kind}
         options={(['number', 'word'] as const).map((value) => ({ value, words: t(`wanted.kind.${value}`) }))}
-        onChange={setKind}
+        onChange={(next) => type({ kind: next })}
       />
       <Field
         label={t('wanted.what')}
@@ -33,12 +37,12 @@ export function WantedPanel({ item, onClose }: { item: Item; onClose: () => void
         value={what}
         maxLength={80}
         error={error}
-        onChangeText={setWhat}
+        onChangeText={(next) => type({ what: next })}
         onSubmitEditing={save}
       />
       {kind === 'number' ? (
         <View className="max-w-[160px]">
-          <Field label={t('wanted.unit')} placeholder="kWh" value={unit} maxLength={12} onChangeText={setUnit} onSubmitEditing={save} />
+          <Field label={t('wanted.unit')} placeholder="kWh" value={unit} maxLength={12} onChangeText={(next) => type({ unit: next })} onSubmitEditing={save} />
         </View>
       ) : null}
       <View className="flex-row flex-wrap gap-2">
@@ -46,7 +50,7 @@ export function WantedPanel({ item, onClose }: { item: Item; onClose: () => void
           {t('due.set')}
         </Button>
         {item.wanted ? <Button onPress={() => set(null)}>{t('wanted.nothing')}</Button> : null}
-        <Button kind="quiet" onPress={onClose}>
+        <Button kind="quiet" onPress={() => (done(), onClose())}>
           {t('common.cancel')}
         </Button>
       </View>

@@ -2,6 +2,7 @@ import { partId, type Item, type Part, type Wanted } from '@kotiva/core';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch, useSelector } from 'react-redux';
+import { useDraft } from '@/store/drafts.ts';
 import { usePlace, type State } from '@/store/store.ts';
 import { answerSettled } from '@/store/wanted.ts';
 import { Button, Field, Heading, Sheet } from '@/ui';
@@ -29,13 +30,14 @@ export function WantedSheet() {
 function Asking({ item, part, wanted }: { item: Item; part: Part; wanted: Wanted }) {
   const dispatch = useDispatch();
   const tie = useTie();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped, sent] = useDraft(`answer/${part.id}`, '');
   const [error, setError] = useState<string | null>(null);
   const close = () => void dispatch(answerSettled());
   const send = (answer: string) => {
     const reason = tie(item, part, answer);
-    if (reason) setError(sayReason(reason));
-    else close();
+    if (reason) return setError(sayReason(reason));
+    sent();
+    close();
   };
   const label = wanted.unit ? t('wanted.inUnit', { what: wanted.what, unit: wanted.unit }) : wanted.what;
   return (

@@ -2,6 +2,7 @@ import { agendaWith, calendarDateOf, nextTalk, notesWith, talkId, type Matter, t
 import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf, useOpenItem } from '@/features/item';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Menu, MomentInput, Switch, Txt } from '@/ui';
@@ -79,13 +80,13 @@ function MatterRow({ matter, person }: { matter: Matter; person: Person }) {
 
 function NewMatter({ person }: { person: Person }) {
   const give = useGive();
-  const [words, setWords] = useState('');
+  const [words, setWords, added] = useDraft(`matter/${person.id}`, '');
   const [error, setError] = useState<string | null>(null);
   const add = () => {
     if (!words.trim()) return;
     const reason = give('matter.add', { person: person.id, words }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
-    if (!reason) setWords('');
+    if (!reason) added();
   };
   return (
     <View className="px-4 pt-3">

@@ -5,6 +5,7 @@ import { ItemRow } from '@/features/item';
 import { Map, type MapMark } from '@/features/map';
 import { stopsAhead } from '@/features/on-round';
 import { sayOpen, useOpenOn } from '@/features/places';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, Empty, ErrorLine, Field, GroupHead, LabelledChoice, Row, Txt } from '@/ui';
@@ -113,7 +114,7 @@ function HandOver({ round, onDone }: { round: ErrandRound; onDone: () => void })
   const { rows, me } = usePlace();
   const give = useGive();
   const [person, setPerson] = useState<string | null>(null);
-  const [message, setMessage] = useState('');
+  const [message, setMessage, sent] = useDraft(`round-to/${round.id}`, '');
   const [error, setError] = useState<string | null>(null);
   const others = rows.all('person').filter((one) => isHere(one) && one.accountId !== null && one.id !== me.id);
   const hand = () => {
@@ -121,7 +122,9 @@ function HandOver({ round, onDone }: { round: ErrandRound; onDone: () => void })
     const name = others.find(({ id }) => id === person)!.name;
     const reason = give('round.handOver', { round: round.id, person, message }, { words: t('said.roundHanded', { name }), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
-    if (!reason) onDone();
+    if (reason) return;
+    sent();
+    onDone();
   };
   return (
     <View className="gap-4 px-4 pb-4">

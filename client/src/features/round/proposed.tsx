@@ -41,6 +41,7 @@ export function Proposed({ plan, errand, best }: ProposedProps) {
     const fields = { date: plan.date, means: plan.chosen.means, startId, endId, stops };
     const reason = give('round.start', fields, { words: t('said.roundStarted'), ownRefusal: true, undo: true });
     setError(reason ? sayReason(reason) : null);
+    if (!reason) plan.started();
   };
   return (
     <View>

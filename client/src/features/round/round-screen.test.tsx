@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { World } from '@kotiva/core/testing/world';
+import { idOf, World } from '@kotiva/core/testing/world';
 import { alerts, tap, type } from '@/testing/hands.ts';
+import { draftsOf } from '@/store/drafts.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { RoundScreen } from './round-screen.tsx';
 
@@ -21,6 +22,7 @@ function house() {
   const items = { butter: item('Butter', 'Dairy'), milk: item('Milk', 'Shop'), salt: item('Salt', 'Shop') };
   return { w, at, item, items };
 }
+beforeEach(() => localStorage.clear());
 const open = (w: World, who = 'Petri') => inHouse(w, who, <RoundScreen />);
 /** Planned to end at its last stop: there and back, either way round is as short. */
 async function openToTheLast(w: World) {
@@ -76,6 +78,22 @@ test('a stop is left out by hand; with none left it says so', async () => {
   expect(screen.queryByRole('button', { name: /^Move / })).toBeNull();
   fireEvent.click(stops.getByRole('checkbox', { name: /^Shop/ }));
   expect(screen.getByText('Choose at least one stop.')).toBeTruthy();
+});
+
+test('left half planned, it is there again as it was; begun, the next is planned anew', async () => {
+  const { w } = house();
+  const first = await openToTheLast(w);
+  fireEvent.click(within(screen.getByRole('group', { name: 'Stops' })).getByRole('checkbox', { name: /^Dairy/ }));
+  await screen.findByText(/^Done at/);
+  first.unmount();
+  const second = open(w);
+  expect(screen.getByText('Ends: at the last stop')).toBeTruthy();
+  expect(screen.getByRole('checkbox', { name: /^Dairy/ }).getAttribute('aria-checked')).toBe('false');
+  await screen.findByText(/^Done at/);
+  tap('Start the round');
+  expect(round(w)!.stops).toHaveLength(1);
+  second.unmount();
+  expect(draftsOf(idOf('account Petri'))).toBe(0);
 });
 
 test('begun, the next stop comes first, with its things to check off; checking off moves on', async () => {

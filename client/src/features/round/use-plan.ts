@@ -1,8 +1,9 @@
 import { errandsOf, MOST_EXACT, walkRound, wallClockOf, type Errand, type Errands, type Open, type Place, type Round } from '@kotiva/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useBound } from '@/features/here';
 import { useOpenOn } from '@/features/places';
 import { placesOf, useLooking, usePlacesHere } from '@/store/here.ts';
+import { useDraft } from '@/store/drafts.ts';
 import { useNow, usePlace } from '@/store/store.ts';
 import { errandOf, type Chosen } from './errand.ts';
 import { useBestRound } from './use-best-round.ts';
@@ -28,9 +29,21 @@ export interface Plan {
   /** An order of one's own; null: the best. */
   order: readonly string[] | null;
   putInOrder(order: readonly string[] | null): void;
+  /** It has begun: nothing is being planned any more. */
+  started(): void;
   /** The round as it is shown; null: in that order it can't be made. */
   shown: Pick<Round, 'legs' | 'endsAt'> | null;
 }
+
+/** What was chosen so far. `off`: places left out; null: none by hand. */
+interface Begun {
+  chosen: Chosen;
+  off: readonly string[] | null;
+  order: { ids: readonly string[]; of: readonly string[] } | null;
+}
+
+const sameStops = (ids: readonly string[], going: readonly Errands[]): boolean =>
+  ids.length === going.length && going.every(({ place }) => ids.includes(place.id));
 
 export function usePlan(): Plan {
   const { rows, house } = usePlace();
@@ -41,17 +54,23 @@ export function usePlan(): Plan {
   const { at: self } = useLooking();
   const [here] = usePlacesHere();
   const errands = errandsOf(useBound(), places, date);
-  const [off, setOff] = useState<readonly string[] | null>(null);
-  const [order, setOrder] = useState<readonly string[] | null>(null);
-  const [chosen, setChosen] = useState<Chosen>(() => ({
-    start: self ? 'self' : here?.position ? here.id : firstMade(places),
-    end: 'start',
-    means: 'car',
-    startAt: minute,
+  const [begin] = useState<Begun>(() => ({
+    chosen: { start: self ? 'self' : here?.position ? here.id : firstMade(places), end: 'start', means: 'car', startAt: minute },
+    off: null,
+    order: null,
   }));
+  // of the day before nothing is taken over: other places are open, and other things bound to them
+  const [{ chosen, off, order: ordered }, change, done] = useDraft(`round/${date}`, begin);
+  // begun some hours ago it sets out now
+  useEffect(
+    () => change((found) => (found.chosen.startAt < begin.chosen.startAt ? { ...found, chosen: { ...found.chosen, startAt: begin.chosen.startAt } } : found)),
+    [change, begin],
+  );
   // more than can be worked out exactly is left to be added by hand
   const left = off ?? errands.slice(MOST_EXACT).map(({ place }) => place.id);
   const going = errands.filter(({ place }) => !left.includes(place.id));
+  // an order is one of the stops it was made of
+  const order = ordered && sameStops(ordered.of, going) ? ordered.ids : null;
   const open = useOpenOn(
     errands.map(({ place }) => place.openingHours),
     date,
@@ -66,22 +85,17 @@ export function usePlan(): Plan {
     places,
     hasSelf: self !== null,
     chosen,
-    choose(next) {
-      setOrder(null);
-      setChosen({ ...chosen, ...next });
-    },
+    choose: (next) => change({ chosen: { ...chosen, ...next }, off, order: null }),
     errands,
     open,
     left,
-    leave(next) {
-      setOrder(null);
-      setOff(next);
-    },
+    leave: (next) => change({ chosen, off: next, order: null }),
     going,
     known,
     waitsFor: going.length === 0 ? 'stops' : hoursKnown && !errand ? 'start' : known ? null : 'answer',
     order,
-    putInOrder: setOrder,
+    putInOrder: (ids) => change({ chosen, off, order: ids && { ids, of: going.map(({ place }) => place.id) } }),
+    started: done,
     shown: known && (order ? walked(known.errand, order) : known.best),
   };
 }

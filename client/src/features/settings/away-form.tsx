@@ -2,6 +2,7 @@ import { calendarDateOf, isHere, type Person } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf } from '@/features/item';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { useNow, usePlace } from '@/store/store.ts';
 import { Button, LabelledChoice, MomentInput, Row, Txt } from '@/ui';
@@ -9,14 +10,15 @@ import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 
+const NOT_AWAY = { from: '', to: '', standIn: 'nobody' };
+
 /** Days somebody is not there: those to come, and new ones. */
 export function AwayForm({ person }: { person: Person }) {
   const { rows, house } = usePlace();
   const today = calendarDateOf(useNow(), house.zone);
   const give = useGive();
-  const [from, setFrom] = useState('');
-  const [to, setTo] = useState('');
-  const [standIn, setStandIn] = useState<string>('nobody');
+  const [{ from, to, standIn }, setTyped, added] = useDraft(`away/${person.id}`, NOT_AWAY);
+  const set = (some: Partial<typeof NOT_AWAY>) => setTyped((now) => ({ ...now, ...some }));
   const [error, setError] = useState<string | null>(null);
   const others = rows
     .all('person')
@@ -34,10 +36,7 @@ export function AwayForm({ person }: { person: Person }) {
       { words: t('said.away'), undo: true, ownRefusal: true },
     );
     setError(reason ? sayReason(reason) : null);
-    if (reason) return;
-    setFrom('');
-    setTo('');
-    setStandIn('nobody');
+    if (!reason) added();
   };
   return (
     <View className="gap-3 pb-4">
@@ -66,8 +65,8 @@ export function AwayForm({ person }: { person: Person }) {
         );
       })}
       <View className="flex-row flex-wrap items-end gap-3 px-4">
-        <MomentInput label={t('away.from')} kind="date" value={from} onChange={setFrom} />
-        <MomentInput label={t('away.to')} kind="date" value={to} onChange={setTo} />
+        <MomentInput label={t('away.from')} kind="date" value={from} onChange={(next) => set({ from: next })} />
+        <MomentInput label={t('away.to')} kind="date" value={to} onChange={(next) => set({ to: next })} />
       </View>
       {others.length > 0 ? (
         <View className="gap-1 px-4">
@@ -75,7 +74,7 @@ export function AwayForm({ person }: { person: Person }) {
             label={t('away.standIn')}
             value={standIn}
             options={[{ value: 'nobody', words: t('away.nobodyStandsIn') }, ...others.map(({ id, name }) => ({ value: id, words: name }))]}
-            onChange={setStandIn}
+            onChange={(next) => set({ standIn: next })}
           />
           <Txt size={15} tone="muted">
             {t('away.standInMeans')}

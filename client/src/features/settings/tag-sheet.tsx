@@ -1,6 +1,7 @@
-import { COLOURS, type Colour, type Tag } from '@kotiva/core';
+import { COLOURS, type Tag } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, Choice, Field, Heading, Labelled, Sheet, Swatches, Txt } from '@/ui';
@@ -11,9 +12,9 @@ import { sayReason } from '@/words/problems.ts';
 export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
   const { rows } = usePlace();
   const give = useGive();
-  const [name, setName] = useState(tag.name);
-  const [colour, setColour] = useState<Colour>(tag.colour);
-  const [parent, setParent] = useState(tag.parentId ?? '');
+  const [begin] = useState<Pick<Tag, 'name' | 'colour'> & { parent: string }>(() => ({ name: tag.name, colour: tag.colour, parent: tag.parentId ?? '' }));
+  const [{ name, colour, parent }, setTyped, done] = useDraft(`tag/${tag.id}`, begin);
+  const set = (some: Partial<typeof begin>) => setTyped((now) => ({ ...now, ...some }));
   const [into, setInto] = useState('');
   const [error, setError] = useState<string | null>(null);
   const others = rows
@@ -22,8 +23,9 @@ export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
     .sort((a, b) => a.name.localeCompare(b.name));
   const count = rows.all('item').filter((item) => item.tagIds.includes(tag.id) && !item.removedAt).length;
   const settle = (reason: ReturnType<typeof give>) => {
-    if (reason) setError(sayReason(reason));
-    else onClose();
+    if (reason) return setError(sayReason(reason));
+    done();
+    onClose();
   };
   const save = () => settle(give('tag.change', { tag: tag.id, name, colour, parent: parent || null }, { words: t('said.saved'), ownRefusal: true }));
   const merge = () => settle(give('tag.merge', { from: tag.id, into }, { words: t('said.tagMerged', { name: tag.name }), undo: true, ownRefusal: true }));
@@ -33,11 +35,16 @@ export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
     <Sheet open onClose={onClose} title={`#${tag.name}`} closeLabel={t('common.close')} head={<Heading level={2}>{`#${tag.name}`}</Heading>}>
       <View className="gap-5 pt-2">
         <Txt tone="muted">{t('tags.carriedBy', { count })}</Txt>
-        <Field label={t('tags.name')} value={name} onChangeText={setName} maxLength={40} error={error} />
-        <Swatches label={t('list.colour')} value={colour} options={COLOURS.map((one) => ({ value: one, words: t(`colour.${one}`) }))} onChange={setColour} />
+        <Field label={t('tags.name')} value={name} onChangeText={(next) => set({ name: next })} maxLength={40} error={error} />
+        <Swatches
+          label={t('list.colour')}
+          value={colour}
+          options={COLOURS.map((one) => ({ value: one, words: t(`colour.${one}`) }))}
+          onChange={(next) => set({ colour: next })}
+        />
         {others.length > 0 ? (
           <Labelled words={t('tags.parent')}>
-            <Choice label={t('tags.parent')} value={parent} options={choices(t('list.noBundle'))} onChange={setParent} />
+            <Choice label={t('tags.parent')} value={parent} options={choices(t('list.noBundle'))} onChange={(next) => set({ parent: next })} />
           </Labelled>
         ) : null}
         <Button kind="main" onPress={save}>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useWays } from '@/features/item';
+import { useDraft } from '@/store/drafts.ts';
 import { useGive } from '@/store/live-house.tsx';
 import { usePlace } from '@/store/store.ts';
 import { Button, ErrorLine, Field, Heading, Sheet } from '@/ui';
@@ -12,9 +13,9 @@ import type { Moved } from './bands.tsx';
 export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Moved; onClose: () => void }) {
   const { me } = usePlace();
   const give = useGive();
-  const [message, setMessage] = useState('');
   const [error, setError] = useState<string | null>(null);
   const { item, part } = entry;
+  const [message, setMessage, sent] = useDraft(`hand-to/${item.id}/${to.id}`, '');
   const title = to.id === me.id ? t('sheet.take', { title: item.title, from: from.name }) : t('sheet.hand', { title: item.title, name: to.name });
   const saying = { words: t('said.handed', { title: item.title, names: to.name }), undo: true, ownRefusal: true };
   const ways = useWays([item.listId], [to.id]);
@@ -26,6 +27,7 @@ export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Move
         : give('part.passOn', { item: item.id, from: part.personId, to: to.id, message }, saying);
     if (reason) return setError(sayReason(reason));
     ways.settle();
+    sent();
     onClose();
   };
   return (
@@ -38,7 +40,7 @@ export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Move
           <Button kind="main" onPress={hand}>
             {t('hand.over')}
           </Button>
-          <Button onPress={onClose}>{t('common.cancel')}</Button>
+          <Button onPress={() => (sent(), onClose())}>{t('common.cancel')}</Button>
         </View>
       </View>
     </Sheet>
