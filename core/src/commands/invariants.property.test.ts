@@ -98,6 +98,16 @@ function expectSound(w: World): void {
   }
 }
 
+/** The history and what is told name who did it, and nobody hears of their own doing. */
+function expectWhoDidIt(w: World, command: string, personId: string): void {
+  const made = (rows: readonly { stamps: Record<string, { c: string }> }[]) => rows.filter(({ stamps }) => stamps['']?.c === command);
+  for (const entry of made(w.rows.all('activity'))) expect(entry).toMatchObject({ actorId: personId });
+  for (const notice of made(w.rows.all('notice'))) {
+    expect(notice).toMatchObject({ byId: personId });
+    expect(notice).not.toMatchObject({ personId });
+  }
+}
+
 /** Going up comes to an end, and not too high. */
 function expectEnds(id: string, parentOf: (id: string) => string | null): void {
   let steps = 0;
@@ -109,7 +119,8 @@ test('whatever people do in whatever order, the house stays sound', () => {
     fc.property(fc.array(aDoing, { maxLength: 25 }), (doings) => {
       const w = house();
       for (const doing of doings) {
-        attempt(w, doing);
+        const id = attempt(w, doing);
+        if (id !== null) expectWhoDidIt(w, id, w.person(doing.who));
         w.later(1);
       }
       expectSound(w);

@@ -21,8 +21,8 @@ import { actsOf } from './acting.ts';
 import type { MailPort, PushPort, PushTarget, Sent } from './messenger.ts';
 import { sayBelow, sayNotice } from './words.ts';
 
-/** An action can be undone for so long: what it told leaves the house only then. */
-const UNDO_MS = 10_000;
+/** Undo is offered for ten seconds and more: what an action told leaves the house when that has passed. */
+const UNDO_MS = 15_000;
 const MINUTE = 60_000;
 /** Pauses between attempts: they double up to this. */
 const LONGEST_PAUSE_MS = 6 * 60 * MINUTE;

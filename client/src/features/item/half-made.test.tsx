@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import type { Tag } from '@kotiva/core';
 import { idOf, World } from '@kotiva/core/testing/world';
 import { BundleSheet } from '@/features/lists/bundle-sheet.tsx';
@@ -77,4 +77,17 @@ test.each(Object.entries(forms))('%s', (_, { draw, label, words, save, begins = 
   save();
   second.unmount();
   expect(draftsOf(idOf('account Aino'))).toBe(0);
+});
+
+test('a title being changed, closed in the middle of it, is there as it was typed', () => {
+  const { w, oars } = house();
+  const open = () => inHouse(w, 'Aino', <ItemSheet />);
+  const first = open();
+  fireEvent.click(screen.getAllByText('Oars').at(-1)!);
+  type('What needs doing', 'Oars, the long ones');
+  first.unmount();
+  open();
+  enter('What needs doing');
+  expect(w.row(oars).title).toBe('Oars, the long ones');
+  expect(screen.queryByLabelText('What needs doing')).toBeNull();
 });

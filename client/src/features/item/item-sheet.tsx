@@ -182,15 +182,21 @@ function ToldOf({ item }: { item: Item }) {
 /** Tapped to reword; an empty or overlong title says so here and keeps what was typed. */
 function Title({ item, canChange }: { item: Item; canChange: boolean }) {
   const give = useGive();
-  const [typed, setTyped] = useState<string | null>(null);
+  const [typed, setTyped, done, { found }] = useDraft(`title/${item.id}`, item.title);
+  const [editing, setEditing] = useState(found && canChange);
   const [error, setError] = useState<string | null>(null);
   const save = () => {
-    if (typed === null || typed === item.title) return setTyped(null);
-    const reason = give('item.change', { item: item.id, title: typed }, { ownRefusal: true });
+    const reason = typed === item.title ? null : give('item.change', { item: item.id, title: typed }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
-    if (!reason) setTyped(null);
+    if (reason) return;
+    done();
+    setEditing(false);
   };
-  if (typed !== null)
+  const begin = () => {
+    setTyped(item.title);
+    setEditing(true);
+  };
+  if (editing)
     return (
       <Field
         label={t('item.title')}
@@ -206,7 +212,7 @@ function Title({ item, canChange }: { item: Item; canChange: boolean }) {
     );
   return (
     <View role="heading" aria-level={1} className="mb-2 mt-1">
-      <Txt size={26} face="title" onPress={canChange ? () => setTyped(item.title) : undefined}>
+      <Txt size={26} face="title" onPress={canChange ? begin : undefined}>
         {item.title}
       </Txt>
     </View>
