@@ -7,9 +7,9 @@ import { TagSheet } from '@/features/settings/tag-sheet.tsx';
 import { enter, tap, type } from '@/testing/hands.ts';
 import { draftsOf } from '@/store/drafts.ts';
 import { inHouse } from '@/testing/in-house.tsx';
-import { ItemSheet } from './item-sheet.tsx';
-import { WaitingPanel } from './waiting-panel.tsx';
-import { WantedPanel } from './wanted-panel.tsx';
+import { ItemSheet } from '@/features/item/item-sheet.tsx';
+import { WaitingPanel } from '@/features/item/waiting-panel.tsx';
+import { WantedPanel } from '@/features/item/wanted-panel.tsx';
 import { carry } from '@/testing/router.ts';
 
 /** A form left half made is there again as it was; saved, it begins anew. */
