@@ -1,4 +1,4 @@
-import { bestRound, distance, judge, NO_VISITS, stopMinutes, walkRound, type Errand, type Fix, type Position, type Spot, type Stop } from '@kotiva/core';
+import { bestRound, distance, judge, NO_VISITS, stopMinutes, walkRound, type Errand, type Fix, type Coordinates, type Geofence, type Stop } from '@kotiva/core';
 import { percentile, report } from './report.ts';
 
 const MIDDLE = { lat: 62.3, lon: 27.1 };
@@ -7,11 +7,11 @@ const FIXES = 20_000;
 const ROUNDS = 7;
 /** Figures that look like chance and are the same every time. */
 const chance = (nth: number, step: number): number => ((nth * step) % 1000) / 1000 - 0.5;
-const around = (nth: number, degrees: number): Position => ({ lat: MIDDLE.lat + chance(nth, 377) * degrees, lon: MIDDLE.lon + chance(nth, 613) * degrees * 2 });
+const around = (nth: number, degrees: number): Coordinates => ({ lat: MIDDLE.lat + chance(nth, 377) * degrees, lon: MIDDLE.lon + chance(nth, 613) * degrees * 2 });
 
 /** Looks judged a second against 100 places, beside nothing but their distances. */
 export function geofenceFixesPerSecond(): void {
-  const spots: Spot[] = Array.from({ length: PLACES }, (_, nth) => ({ id: `p${nth}`, ...around(nth, 0.2), radius: 50 + (nth % 10) * 20 }));
+  const spots: Geofence[] = Array.from({ length: PLACES }, (_, nth) => ({ id: `p${nth}`, ...around(nth, 0.2), radius: 50 + (nth % 10) * 20 }));
   const fixes: Fix[] = Array.from({ length: FIXES }, (_, nth) => ({ at: nth * 40_000, ...around(nth, 0.2), accuracy: 10 }));
   const perSecond = (task: () => void): number => {
     task();
@@ -44,7 +44,7 @@ function errandOf(count: number): Errand {
 
 function nearestNext({ start, stops }: Errand): Stop[] {
   const order: Stop[] = [];
-  for (let here: Position = start; order.length < stops.length; here = order.at(-1)!)
+  for (let here: Coordinates = start; order.length < stops.length; here = order.at(-1)!)
     order.push(stops.filter((stop) => !order.includes(stop)).sort((a, b) => distance(here, a) - distance(here, b))[0]!);
   return order;
 }

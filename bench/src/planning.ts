@@ -1,4 +1,4 @@
-import { agendaOf, bestWithin, candidatesOf, FRESH_PART, MemoryRows, nudgeRounds, partId, type Item, type Part, type PlanView } from '@kotiva/core';
+import { agendaOf, bestWithin, candidatesOf, FRESH_PART, MemoryRows, nudgeBatches, partId, type Item, type Part, type PlanView } from '@kotiva/core';
 import { readLine } from '@kotiva/core/capture';
 import { GB } from 'chrono-node/en';
 import { percentile, report } from './report.ts';
@@ -136,7 +136,7 @@ export function nudgePlan(): void {
   const perSecond = (ms: number) => parts.length / (ms / 1000);
   report(
     'nudge_plan_per_s',
-    perSecond(medianOf(() => nudgeRounds(house, rows as never))),
+    perSecond(medianOf(() => nudgeBatches(house, rows as never))),
     '1/s',
     perSecond(medianOf(() => parts.filter((part) => rows.get('item', part.itemId) && rows.by('part', 'itemId', part.itemId).length > 0))),
   );

@@ -37,7 +37,7 @@ export * from './reader/tree.ts';
 export { standsInOn } from './commands/standing-in.ts';
 export * from './commands/decide.ts';
 export type { Slice } from './commands/slicing.ts';
-export { footingInList, footingsOnItem, isOwnPart, NEEDS, TABLE, type CommandName, type Deed, type Footing, type Grant } from './commands/may.ts';
+export { relationToList, relationsToItem, isOwnPart, REQUIRED_PERMISSIONS, ACCESS_TABLE, type CommandName, type Permission, type AccessRelation, type Grant } from './commands/may.ts';
 export type { Actor, Context, Note } from './commands/deciding.ts';
 export { REASON_CODES, type Reason, type ReasonCode } from './commands/reasons.ts';
 export { FRESH as FRESH_PART, partId } from './commands/parts.ts';

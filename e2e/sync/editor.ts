@@ -2,9 +2,9 @@ import { configureStore, type EnhancedStore } from '@reduxjs/toolkit';
 import { isHere, NOUNS, type CommandName, type Command, type MemoryRows, type Noun, type Payload, type Person, type Row } from '@kotiva/core';
 import { houseSlice, type HouseState } from '@/store/house.ts';
 import { selectRows } from '@/store/rows.ts';
-import { SyncEngine, type Given } from '@/sync/engine.ts';
+import { SyncEngine, type Submission } from '@/sync/engine.ts';
 import { idbCache } from '@/sync/idb-cache.ts';
-import { TransportError, type Cache, type LiveHandlers, type Outcome, type Transport } from '@/sync/ports.ts';
+import { TransportError, type Cache, type LiveHandlers, type CommandOutcome, type Transport } from '@/sync/ports.ts';
 import type { Random } from './random.ts';
 import type { RealServer } from '../../server/src/testing/real-server.ts';
 
@@ -24,7 +24,7 @@ export class Editor {
   private cut = false;
   private handlers: LiveHandlers | null = null;
   private tasks = new Set<() => void>();
-  private held: Outcome[] | null = null;
+  private held: CommandOutcome[] | null = null;
   ended: string | null = null;
   faults: Faults = { unsent: 0, lostAck: 0, reordered: 0 };
   pageRows = 500;
@@ -50,7 +50,7 @@ export class Editor {
       houseId: this.houseId,
       newId: () => this.random.uuid(),
       now: () => new Date().toISOString(),
-      toldTime: () => undefined,
+      serverTime: () => undefined,
       noted: () => undefined,
       ended: (why) => (this.ended = why),
       schedule: (task) => {
@@ -88,8 +88,8 @@ export class Editor {
     await this.cache.forget();
   }
 
-  give<N extends CommandName>(name: N, payload: Payload<N>): Given {
-    return this.engine.give(name, payload);
+  give<N extends CommandName>(name: N, payload: Payload<N>): Submission {
+    return this.engine.submit(name, payload);
   }
 
   get rows(): MemoryRows {
@@ -173,7 +173,7 @@ export class Editor {
   }
 
   /** Acknowledgements may come in another order, and some only with the next ones. */
-  private reorder(outcomes: Outcome[]): Outcome[] {
+  private reorder(outcomes: CommandOutcome[]): CommandOutcome[] {
     const all = [...(this.held ?? []), ...outcomes];
     this.held = null;
     if (!this.random.chance(this.faults.reordered)) return all;
@@ -181,13 +181,13 @@ export class Editor {
     return all.reverse();
   }
 
-  private async post(commands: readonly Command[]): Promise<{ outcomes: Outcome[]; now: string }> {
+  private async post(commands: readonly Command[]): Promise<{ outcomes: CommandOutcome[]; now: string }> {
     const headers = { 'content-type': 'application/json', cookie: this.who.cookie };
     const response = await fetch(`${this.server.base}/api/commands`, { method: 'POST', headers, body: JSON.stringify({ commands }) }).catch(() => {
       throw new TransportError('offline');
     });
     if (!response.ok) throw new Error(`${response.status} ${await response.text()}`);
-    return (await response.json()) as { outcomes: Outcome[]; now: string };
+    return (await response.json()) as { outcomes: CommandOutcome[]; now: string };
   }
 
   private async fetchPage(since: number, fresh: boolean) {

@@ -1,13 +1,13 @@
-import { agendaOf, type MemoryRows, type Placed } from '@kotiva/core';
-import { usePlace, usePlanView } from './store.ts';
+import { agendaOf, type MemoryRows, type AgendaEntry } from '@kotiva/core';
+import { useOpenHouse, usePlanView } from './store.ts';
 
 /** One person's agenda at one minute, worked out once however many parts of the screen ask for it. */
-const known = new WeakMap<MemoryRows, Map<string, Placed[]>>();
+const known = new WeakMap<MemoryRows, Map<string, AgendaEntry[]>>();
 
-export function useAgenda(personId?: string): Placed[] {
-  const { rows } = usePlace();
+export function useAgenda(personId?: string): AgendaEntry[] {
+  const { rows } = useOpenHouse();
   const view = usePlanView(personId);
-  const ofRows = known.get(rows) ?? new Map<string, Placed[]>();
+  const ofRows = known.get(rows) ?? new Map<string, AgendaEntry[]>();
   known.set(rows, ofRows);
   const key = `${view.personId} ${view.now}`;
   const agenda = ofRows.get(key) ?? agendaOf(view, rows);

@@ -1,16 +1,16 @@
 import { arrangementId, USUAL_ARRANGEMENT, type Arrangement } from '@kotiva/core';
-import { useGive } from './live-house.tsx';
-import { usePlace } from './store.ts';
+import { useSubmit } from './live-house.tsx';
+import { useOpenHouse } from './store.ts';
 
 export type Arranging = Pick<Arrangement, 'group' | 'sort' | 'detail' | 'cap'>;
 
 /** How I have a view arranged, and the way to change it: remembered for me, on every device. */
 export function useArrangement(view: string): { arranged: Arranging; arrange: (some: Partial<Arranging>) => void } {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const kept = rows.get('arrangement', arrangementId(view, me.id));
   return {
     arranged: typeof kept === 'string' ? USUAL_ARRANGEMENT : kept,
-    arrange: (some) => void give('view.arrange', { view, ...some }),
+    arrange: (some) => void submit('view.arrange', { view, ...some }),
   };
 }

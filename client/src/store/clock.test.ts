@@ -1,9 +1,9 @@
-import { clockSlice, forgetClock, told } from './clock.ts';
+import { clockSlice, forgetClock, serverTimeRead } from './clock.ts';
 
 const { reducer } = clockSlice;
 const opened = () => reducer(undefined, { type: 'opened' });
 /** What the server says, so far from this device's clock. */
-const says = (aheadMs: number) => told(new Date(Date.now() + aheadMs).toISOString());
+const says = (aheadMs: number) => serverTimeRead(new Date(Date.now() + aheadMs).toISOString());
 const HOUR = 3_600_000;
 beforeEach(() => jest.useFakeTimers({ now: new Date('2026-11-24T10:00:00.000Z') }));
 afterEach(() => (jest.useRealTimers(), localStorage.clear()));

@@ -10,7 +10,7 @@ export const clockSlice = createSlice({
   name: 'clock',
   initialState: () => ({ aheadMs: Number(localStorage.getItem(KEPT)) || 0, tick: 0 }),
   reducers: {
-    told: (state, { payload }: PayloadAction<string>) => {
+    serverTimeRead: (state, { payload }: PayloadAction<string>) => {
       const aheadMs = epochOf(payload) - Date.now();
       if (Math.abs(aheadMs - state.aheadMs) > NEAR) {
         state.aheadMs = aheadMs;
@@ -23,7 +23,7 @@ export const clockSlice = createSlice({
     },
   },
 });
-export const { told, ticked } = clockSlice.actions;
+export const { serverTimeRead, ticked } = clockSlice.actions;
 
 /** With signing out nothing stays. */
 export const forgetClock = (): void => localStorage.removeItem(KEPT);

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import { usePlace } from './store.ts';
+import { useOpenHouse } from './store.ts';
 
 const PREFIX = 'kotiva/draft/';
 /** Of one account × house, the ones written last are kept; each as long as the longest text a field takes. */
@@ -20,7 +20,7 @@ export function useDraft<T>(
   place: string,
   begin: T,
 ): readonly [value: T, change: (next: T | ((now: T) => T)) => void, done: () => void, more: { found: boolean; settle(): void }] {
-  const { house, me } = usePlace();
+  const { house, me } = useOpenHouse();
   const key = keyOf(me.accountId, house.id, place);
   const [held, setHeld] = useState(() => heldOf(key, begin));
   const change = useCallback(
@@ -54,7 +54,7 @@ const keyOf = (accountId: string | null, houseId: string, place: string): string
 
 /** Puts back what was typed and did not go: it is found in its field. */
 export function useKeepDraft(): (place: string, value: unknown) => void {
-  const { house, me } = usePlace();
+  const { house, me } = useOpenHouse();
   return (place, value) => keep(keyOf(me.accountId, house.id, place), value, null);
 }
 

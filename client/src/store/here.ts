@@ -1,7 +1,7 @@
 import { isThere, type MemoryRows, type Place } from '@kotiva/core';
 import { useSelector } from 'react-redux';
 import type { Looking } from './looking.ts';
-import { usePlace, type State } from './store.ts';
+import { useOpenHouse, type State } from './store.ts';
 
 export const useLooking = (): Looking => useSelector((state: State) => state.looking);
 
@@ -13,7 +13,7 @@ export const placesOf = (rows: MemoryRows): Place[] =>
 
 /** Where one is, as far as is known: found by a device of one's own, or said by hand. */
 export function usePlacesHere(): Place[] {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const there = new Set(
     rows
       .by('visit', 'personId', me.id)

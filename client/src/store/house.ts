@@ -16,7 +16,7 @@ export interface Refused {
   reason: Reason;
 }
 
-export interface Page {
+export interface ChangePage {
   seq: number;
   /** What was held before goes: this is all there is. */
   reset?: boolean;
@@ -25,7 +25,7 @@ export interface Page {
 }
 
 /** How the device stands to the server. */
-export type Line = 'connecting' | 'live' | 'offline';
+export type Connection = 'connecting' | 'live' | 'offline';
 
 export interface HouseState {
   houseId: string | null;
@@ -36,7 +36,7 @@ export interface HouseState {
   refused: Refused[];
   /** Own recent commands with what they replaced, so that undoing one shows at once. */
   recent: RecordedCommand[];
-  line: Line;
+  line: Connection;
   /** Why what waits is not taken though there is a connection: the code of what the server said. */
   heldUp: string | null;
   /** What waits is not kept beyond this tab: the device's storage is full or refused. */
@@ -72,7 +72,7 @@ export const houseSlice = createSlice({
       return { ...closed, ...payload };
     },
     closed: () => closed,
-    pageApplied(state, { payload: { put, evict, seq, reset } }: PayloadAction<Page>) {
+    pageApplied(state, { payload: { put, evict, seq, reset } }: PayloadAction<ChangePage>) {
       if (reset) Object.assign(state, { confirmed: noRows(), cursor: 0 });
       // frozen as a whole: what came is not walked through once more to freeze every part of it
       for (const { noun, row } of put) {
@@ -100,7 +100,7 @@ export const houseSlice = createSlice({
     refusalPutAway(state, { payload: id }: PayloadAction<string>) {
       state.refused = state.refused.filter(({ command }) => command.id !== id);
     },
-    lineChanged(state, { payload }: PayloadAction<Line>) {
+    lineChanged(state, { payload }: PayloadAction<Connection>) {
       state.line = payload;
     },
     keptBeyondTab(state, { payload }: PayloadAction<boolean>) {

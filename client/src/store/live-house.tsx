@@ -2,19 +2,19 @@ import { instantOf, type CommandName, type Note, type Payload, type Reason } fro
 import { useCallback, createContext, useContext, useEffect, useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { v7 } from 'uuid';
-import { SyncEngine, type Given } from '@/sync/engine.ts';
+import { SyncEngine, type Submission } from '@/sync/engine.ts';
 import { httpTransport } from '@/sync/http-transport.ts';
 import { idbCache } from '@/sync/idb-cache.ts';
-import type { Outcome } from '@/sync/ports.ts';
+import type { CommandOutcome } from '@/sync/ports.ts';
 import { t } from '@/words';
 import { sayNote, sayReason } from '@/words/problems.ts';
-import { ticked, told } from './clock.ts';
+import { ticked, serverTimeRead } from './clock.ts';
 import { houseSlice } from './house.ts';
-import { nowOf, said, type Said, type Store } from './store.ts';
+import { nowOf, toastShown, type Toast, type Store } from './store.ts';
 
 interface LiveHouse {
-  give<N extends CommandName>(name: N, payload: Payload<N>): Given;
-  outcome(id: string): Promise<Outcome>;
+  submit<N extends CommandName>(name: N, payload: Payload<N>): Submission;
+  outcome(id: string): Promise<CommandOutcome>;
   putAwayRefusal(id: string): void;
 }
 
@@ -46,7 +46,7 @@ export function LiveHouseProvider({ accountId, houseId, onLost, children }: Prop
       houseId,
       newId: () => v7(),
       now: () => nowOf(store.getState()),
-      toldTime: (now) => void store.dispatch(told(now)),
+      serverTime: (now) => void store.dispatch(serverTimeRead(now)),
       noted: (_id, notes) => sayNotes(store, notes),
       ended: (why) => {
         if (why === 'not-a-member') void cache.forget();
@@ -85,39 +85,39 @@ export function useLiveHouse(): LiveHouse {
 
 function sayNotes(store: Store, notes: readonly Note[]): void {
   const words = notes.map(sayNote).filter((one) => one !== null);
-  if (words.length > 0) store.dispatch(said({ words: words.join(' '), offer: null, tone: 'plain' }));
+  if (words.length > 0) store.dispatch(toastShown({ words: words.join(' '), offer: null, tone: 'plain' }));
 }
 
 /** What is said when a command was given; with `undo`, the way back is offered. */
-export interface Saying {
+export interface Feedback {
   words?: string;
   undo?: boolean;
   /** Something else to offer instead of the way back. */
-  offer?: Said['offer'];
+  offer?: Toast['offer'];
   /** A refusal is shown by the caller, beside its cause. */
   ownRefusal?: boolean;
   /** What can be done instead where it is refused. */
-  instead?: (reason: Reason) => Said['offer'];
+  instead?: (reason: Reason) => Toast['offer'];
 }
 
 /** Gives a command from a screen and says what came of it. Returns the reason if it does not apply here. */
-export type Give = <N extends CommandName>(name: N, payload: Payload<N>, saying?: Saying) => Reason | null;
+export type Submit = <N extends CommandName>(name: N, payload: Payload<N>, saying?: Feedback) => Reason | null;
 
-export function useGive(): Give {
+export function useSubmit(): Submit {
   const house = useLiveHouse();
   const store = useStore() as Store;
-  return useCallback<Give>(
+  return useCallback<Submit>(
     (name, payload, { words, undo = false, offer, ownRefusal = false, instead } = {}) => {
-      const given = house.give(name, payload);
-      const say = (what: string, offered: Said['offer'], tone: Said['tone']) =>
-        void store.dispatch(said({ words: what, offer: offered, tone, by: given.id ?? undefined }));
+      const given = house.submit(name, payload);
+      const say = (what: string, offered: Toast['offer'], tone: Toast['tone']) =>
+        void store.dispatch(toastShown({ words: what, offer: offered, tone, by: given.id ?? undefined }));
       if (given.refused) {
         if (!ownRefusal) say(sayReason(given.refused), instead?.(given.refused) ?? null, 'refused');
         return given.refused;
       }
       const notes = given.notes.map(sayNote).filter((one) => one !== null);
       const spoken = [words, ...notes].filter(Boolean).join(' ');
-      if (spoken) say(spoken, offer ?? (undo ? { words: t('common.undo'), give: [{ name: 'undo', payload: { command: given.id } }] } : null), 'plain');
+      if (spoken) say(spoken, offer ?? (undo ? { words: t('common.undo'), commands: [{ name: 'undo', payload: { command: given.id } }] } : null), 'plain');
       return null;
     },
     [house, store],

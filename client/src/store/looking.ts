@@ -1,11 +1,11 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Position } from '@kotiva/core';
+import type { Coordinates } from '@kotiva/core';
 
 /** Whether this device looks where it is, and what came of it. The position itself never leaves this store. */
 export interface Looking {
   /** `asked`: no answer yet. `refused`: by the person or the browser. `unknown`: the device can't tell. */
   state: 'off' | 'asked' | 'on' | 'refused' | 'unknown';
-  at: Position | null;
+  at: Coordinates | null;
   /** Metres within which it is. */
   accuracy: number | null;
 }
@@ -21,7 +21,7 @@ export const lookingSlice = createSlice({
       else localStorage.removeItem(KEPT);
       return { state: on ? 'asked' : 'off', at: null, accuracy: null };
     },
-    lookedAt: (state, { payload }: PayloadAction<Position & { accuracy: number }>): Looking =>
+    lookedAt: (state, { payload }: PayloadAction<Coordinates & { accuracy: number }>): Looking =>
       state.state === 'off' ? state : { state: 'on', at: { lat: payload.lat, lon: payload.lon }, accuracy: payload.accuracy },
     lookFailed: (state, { payload }: PayloadAction<'refused' | 'unknown'>): Looking => (state.state === 'off' ? state : { ...state, state: payload }),
   },

@@ -1,11 +1,11 @@
 import { isHere, wallClockOf, type MemoryRows } from '@kotiva/core';
 import type { CaptureContext as ReadingContext } from '@kotiva/core/capture';
 import { useMemo } from 'react';
-import { useNow, usePlace } from './store.ts';
+import { useNow, useOpenHouse } from './store.ts';
 
 /** What typed words are read against: today, and the names of the house. */
 export function useReadingContext(): ReadingContext {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const [today, time] = wallClockOf(useNow(), house.zone).split('T') as [string, string];
   const names = useMemo(() => knownNames(rows), [rows]);
   return useMemo(() => ({ today, time, dayParts: house.dayParts, ...names }), [today, time, house.dayParts, names]);

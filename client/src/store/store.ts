@@ -9,18 +9,18 @@ import { soNowSlice } from './so-now.ts';
 import { wantedSlice } from './wanted.ts';
 
 /** What was last said at the foot of the screen, and the commands it offers. */
-export interface Said {
+export interface Toast {
   words: string;
-  offer: { words: string; give: readonly { name: CommandName; payload: unknown }[] } | null;
+  offer: { words: string; commands: readonly { name: CommandName; payload: unknown }[] } | null;
   tone: 'plain' | 'refused';
   /** The command it is said of: refused by the server, it is no longer so. */
   by?: string;
 }
-const saidSlice = createSlice({
-  name: 'said',
-  initialState: null as Said | null,
+const toastSlice = createSlice({
+  name: 'toast',
+  initialState: null as Toast | null,
   reducers: {
-    said: (_state, { payload }: PayloadAction<Said>) => payload,
+    toastShown: (_state, { payload }: PayloadAction<Toast>) => payload,
     quiet: () => null,
   },
   extraReducers: (builder) => builder.addCase(houseSlice.actions.refused, (state, { payload }) => (state?.by === payload.id ? null : state)),
@@ -37,14 +37,14 @@ const narrowSlice = createSlice({
   },
 });
 
-export const { said, quiet } = saidSlice.actions;
+export const { toastShown, quiet } = toastSlice.actions;
 export const { narrowed } = narrowSlice.actions;
 export const { switched } = soNowSlice.actions;
 
 const reducer = combineReducers({
   house: houseSlice.reducer,
   clock: clockSlice.reducer,
-  said: saidSlice.reducer,
+  toast: toastSlice.reducer,
   narrow: narrowSlice.reducer,
   soNow: soNowSlice.reducer,
   looking: lookingSlice.reducer,
@@ -59,7 +59,7 @@ export const nowOf = ({ clock }: State): string => instantOf(Date.now() + clock.
 
 export const useHouseState = <T>(select: (state: HouseState) => T): T => useSelector((state: State) => select(state.house));
 export const useRows = (): MemoryRows => useHouseState(selectRows);
-export const useSaid = (): Said | null => useSelector((state: State) => state.said);
+export const useToast = (): Toast | null => useSelector((state: State) => state.toast);
 export const useNarrowed = (): string | null => useSelector((state: State) => state.narrow.personId);
 
 /** The situations of this house that are so now. */
@@ -77,14 +77,14 @@ export function useNow(): string {
   return useSelector((state: State) => `${nowOf(state).slice(0, 17)}00.000Z`);
 }
 
-export interface Place {
+export interface OpenHouse {
   house: House;
   me: Person;
   rows: MemoryRows;
 }
 
 /** The house on the screen and who one is in it; null until both are known here. */
-export function usePlaceOrNull(): Place | null {
+export function useOpenHouseOrNull(): OpenHouse | null {
   const rows = useRows();
   const { houseId, accountId } = { houseId: useHouseState((state) => state.houseId), accountId: useHouseState((state) => state.accountId) };
   const house = houseId ? rows.get('house', houseId) : 'absent';
@@ -93,14 +93,14 @@ export function usePlaceOrNull(): Place | null {
 }
 
 /** For screens inside the house: there it is always known. */
-export function usePlace(): Place {
-  const place = usePlaceOrNull();
+export function useOpenHouse(): OpenHouse {
+  const place = useOpenHouseOrNull();
   if (!place) throw new Error('outside of a house');
   return place;
 }
 
 /** For whom and when planning is asked: oneself, now, or somebody else. */
 export function usePlanView(personId?: string): PlanView {
-  const { me, house } = usePlace();
+  const { me, house } = useOpenHouse();
   return { personId: personId ?? me.id, now: useNow(), house };
 }

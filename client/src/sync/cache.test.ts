@@ -2,14 +2,14 @@
 import 'fake-indexeddb/auto';
 import type { Row } from '@kotiva/core';
 import { openDB } from 'idb';
-import type { Page } from '../store/house.ts';
+import type { ChangePage } from '../store/house.ts';
 import { forgetAll, idbCache, sealAll } from './idb-cache.ts';
 import { memoryCache } from './memory-cache.ts';
 import { commandsOf } from './kept-commands.ts';
 import type { Cache, Kept, KeptCommand } from './ports.ts';
 
 const row = (id: string, title: string) => ({ id, title }) as unknown as Row<'item'>;
-const page = (seq: number, put: Row<'item'>[], evict: string[] = []): Page => ({
+const page = (seq: number, put: Row<'item'>[], evict: string[] = []): ChangePage => ({
   seq,
   put: put.map((one) => ({ noun: 'item', row: one })),
   evict: evict.map((id) => ({ noun: 'item', id })),

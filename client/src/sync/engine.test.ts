@@ -4,7 +4,7 @@ import type { Command } from '@kotiva/core';
 import { houseSlice } from '@/store/house.ts';
 import { SyncEngine } from './engine.ts';
 import { memoryCache } from './memory-cache.ts';
-import { TransportError, type Outcome, type Transport } from './ports.ts';
+import { TransportError, type CommandOutcome, type Transport } from './ports.ts';
 
 const HOUSE = '0190a000-0000-7000-8000-000000000001';
 const NOW = '2026-11-24T10:00:00.000Z';
@@ -18,7 +18,7 @@ function keptCache() {
 }
 
 /** An engine on a line that answers as told; what waits for its time runs when asked. */
-function device(answer: (commands: readonly Command[]) => Outcome[], cache = keptCache()) {
+function device(answer: (commands: readonly Command[]) => CommandOutcome[], cache = keptCache()) {
   const store = configureStore({ reducer: houseSlice.reducer, middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }) });
   const sent: string[][] = [];
   const waits: number[] = [];
@@ -41,7 +41,7 @@ function device(answer: (commands: readonly Command[]) => Outcome[], cache = kep
     houseId: HOUSE,
     newId: () => `0190a000-0000-7000-8000-0000000000${String(++ids).padStart(2, '0')}`,
     now: () => NOW,
-    toldTime: () => undefined,
+    serverTime: () => undefined,
     noted: () => undefined,
     ended: (why) => (ended = why),
     schedule: (task, afterMs) => {
@@ -64,17 +64,17 @@ function device(answer: (commands: readonly Command[]) => Outcome[], cache = kep
       for (const task of tasks.splice(0)) task();
       await settle();
     },
-    give: (text: string) => engine.give('comment.say', { item: HOUSE, text }),
+    give: (text: string) => engine.submit('comment.say', { item: HOUSE, text }),
   };
 }
 
-const accept = (commands: readonly Command[]): Outcome[] => commands.map(({ id }) => ({ id, outcome: 'accepted', seq: 0, notes: [] }));
+const accept = (commands: readonly Command[]): CommandOutcome[] => commands.map(({ id }) => ({ id, outcome: 'accepted', seq: 0, notes: [] }));
 const fail = (kind: TransportError['kind']) => (): never => {
   throw new TransportError(kind);
 };
 
 test('without a line commands wait in order, are tried ever more rarely, and go once there is one', async () => {
-  let line: (commands: readonly Command[]) => Outcome[] = fail('offline');
+  let line: (commands: readonly Command[]) => CommandOutcome[] = fail('offline');
   const { engine, store, sent, waits, settle, runTasks, give } = device((commands) => line(commands));
   await engine.start();
   give('One');
@@ -95,7 +95,7 @@ test('without a line commands wait in order, are tried ever more rarely, and go 
 
 test('what is too large at once goes in smaller parts; what is too large by itself is refused and kept', async () => {
   const tooLarge = (commands: readonly Command[]) => commands.length > 1 || commands.some(({ id }) => id.endsWith('02'));
-  let line: (commands: readonly Command[]) => Outcome[] = fail('offline');
+  let line: (commands: readonly Command[]) => CommandOutcome[] = fail('offline');
   const { engine, store, settle, give } = device((commands) => line(commands));
   await engine.start();
   for (const text of ['One', 'Two', 'Three']) give(text);
@@ -109,7 +109,7 @@ test('what is too large at once goes in smaller parts; what is too large by itse
 
 test('a refused command is kept with its reason until put away, also over a reload', async () => {
   const cache = keptCache();
-  const refuse = (commands: readonly Command[]): Outcome[] =>
+  const refuse = (commands: readonly Command[]): CommandOutcome[] =>
     commands.map(({ id }) => ({ id, outcome: 'refused', reason: { code: 'not-allowed', params: {} } }));
   const first = device(refuse, cache);
   await first.engine.start();
@@ -136,7 +136,7 @@ test('signed out elsewhere: nothing more is sent, and it is said', async () => {
 
 test('acknowledged, and come back with the changes: after a reload it is not done once more', async () => {
   const cache = keptCache();
-  const accepted = (commands: readonly Command[]): Outcome[] => commands.map(({ id }) => ({ id, outcome: 'accepted', seq: 5, notes: [] }));
+  const accepted = (commands: readonly Command[]): CommandOutcome[] => commands.map(({ id }) => ({ id, outcome: 'accepted', seq: 5, notes: [] }));
   const first = device(accepted, cache);
   await first.engine.start();
   first.give('One');

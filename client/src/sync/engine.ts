@@ -1,8 +1,8 @@
 import type { Command, CommandName, Note, Payload, Reason } from '@kotiva/core';
-import { houseSlice, noRows, type HouseState, type Page } from '../store/house.ts';
+import { houseSlice, noRows, type HouseState, type ChangePage } from '../store/house.ts';
 import { decideHere, recordHere, selectRows } from '../store/rows.ts';
 import { commandsOf, KeptCommands } from './kept-commands.ts';
-import { TransportError, type Cache, type Outcome, type Transport } from './ports.ts';
+import { TransportError, type Cache, type CommandOutcome, type Transport } from './ports.ts';
 
 const { actions } = houseSlice;
 
@@ -21,7 +21,7 @@ export interface EnginePorts {
   /** Domain time on this device: its clock and the last known offset to the server. */
   now(): string;
   /** The server told the time. */
-  toldTime(now: string): void;
+  serverTime(now: string): void;
   /** Something to say about a command that was accepted. */
   noted(id: string, notes: Note[]): void;
   /** Signed out here, or no longer in the house. */
@@ -33,7 +33,7 @@ const FIRST_WAIT_MS = 500;
 const LONGEST_WAIT_MS = 30_000;
 const AT_ONCE = 50;
 
-export type Given = { id: string; refused: null; notes: Note[] } | { id: null; refused: Reason };
+export type Submission = { id: string; refused: null; notes: Note[] } | { id: null; refused: Reason };
 
 /**
  * Keeps one house of one account in step with the server: commands are decided here at once, queued until acknowledged,
@@ -53,7 +53,7 @@ export class SyncEngine {
   private wasGone = false;
   private readonly kept = new KeptCommands();
   private keeping: Promise<void> = Promise.resolve();
-  private readonly settling = new Map<string, (outcome: Outcome) => void>();
+  private readonly settling = new Map<string, (outcome: CommandOutcome) => void>();
 
   constructor(private readonly ports: EnginePorts) {}
 
@@ -77,7 +77,7 @@ export class SyncEngine {
   }
 
   /** Gives a command: decided here, shown at once, sent as soon as there is a line. What is refused here is not sent. */
-  give<N extends CommandName>(name: N, payload: Payload<N>, batchId?: string): Given {
+  submit<N extends CommandName>(name: N, payload: Payload<N>, batchId?: string): Submission {
     const { store, houseId, accountId } = this.ports;
     const state = store.getState();
     const command = { id: this.ports.newId(), houseId, name, payload, at: this.ports.now(), seen: state.cursor, batchId } as Command;
@@ -91,7 +91,7 @@ export class SyncEngine {
   }
 
   /** What the server said to a command; waits as long as it takes. */
-  outcome(id: string): Promise<Outcome> {
+  outcome(id: string): Promise<CommandOutcome> {
     return new Promise((resolve) => this.settling.set(id, resolve));
   }
 
@@ -137,7 +137,7 @@ export class SyncEngine {
       const { outcomes, now } = await this.ports.transport.send(commands);
       this.sendWait = FIRST_WAIT_MS;
       this.most = AT_ONCE;
-      this.ports.toldTime(now);
+      this.ports.serverTime(now);
       this.heldUpBy(null);
       for (const outcome of outcomes) this.settle(outcome);
     } catch (error) {
@@ -155,7 +155,7 @@ export class SyncEngine {
       .map(({ command }) => command);
   }
 
-  private settle(outcome: Outcome): void {
+  private settle(outcome: CommandOutcome): void {
     const { store } = this.ports;
     if (outcome.outcome === 'accepted') {
       store.dispatch(actions.acknowledged({ id: outcome.id, seq: outcome.seq }));
@@ -200,21 +200,21 @@ export class SyncEngine {
   /** Page by page; where everything begins anew it is shown once all of it is there. */
   private async catchUp(): Promise<void> {
     const { store, transport } = this.ports;
-    const anew: Page['put'] = [];
+    const anew: ChangePage['put'] = [];
     let since = store.getState().cursor;
     for (let fresh = false, more = true; more && !this.stopped;) {
       const { put, evict, seq, reset, now, ...page } = await transport.changes(since, fresh);
       fresh ||= reset ?? false;
       more = page.more;
       since = seq;
-      this.ports.toldTime(now);
+      this.ports.serverTime(now);
       if (!fresh) this.applyPage({ put, evict, seq });
       else anew.push(...put);
       if (fresh && !more) this.applyPage({ put: anew, evict: [], seq, reset: true });
     }
   }
 
-  private applyPage(page: Page): void {
+  private applyPage(page: ChangePage): void {
     if (this.stopped) return;
     const since = this.ports.store.getState().cursor;
     this.ports.store.dispatch(actions.pageApplied(page));
@@ -232,7 +232,7 @@ export class SyncEngine {
         this.lineIs('live');
       },
       clock: (now) => {
-        this.ports.toldTime(now);
+        this.ports.serverTime(now);
         this.wasGone = false;
         if (this.ports.store.getState().heldUp === 'too-many-streams') this.heldUpBy(null);
         this.lineIs('live');

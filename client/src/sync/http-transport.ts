@@ -1,7 +1,7 @@
 import type { Command } from '@kotiva/core';
 import * as z from 'zod/mini';
-import type { Page } from '../store/house.ts';
-import { TransportError, type LiveHandlers, type Outcome, type Transport } from './ports.ts';
+import type { ChangePage } from '../store/house.ts';
+import { TransportError, type LiveHandlers, type CommandOutcome, type Transport } from './ports.ts';
 
 /** A stream this quiet is taken for dead: the server beats every 15 s. */
 const SILENCE_MS = 40_000;
@@ -40,11 +40,11 @@ export function httpTransport(houseId: string, base = ''): Transport {
     async send(commands: readonly Command[]) {
       const body = JSON.stringify({ commands });
       const answer = await request('/api/commands', { method: 'POST', headers: { 'content-type': 'application/json' }, body });
-      return z.parse(OutcomesShape, answer) as { outcomes: Outcome[]; now: string };
+      return z.parse(OutcomesShape, answer) as { outcomes: CommandOutcome[]; now: string };
     },
     async changes(since, fresh) {
       const answer = await request(`/api/houses/${houseId}/changes?since=${since}${fresh ? '&fresh=1' : ''}`);
-      return z.parse(z.extend(PageShape, { now: z.string() }), answer) as unknown as Page & { more: boolean; now: string };
+      return z.parse(z.extend(PageShape, { now: z.string() }), answer) as unknown as ChangePage & { more: boolean; now: string };
     },
     live: (since, handlers) => openStream(`${base}/api/houses/${houseId}/live?since=${since}`, handlers),
   };
@@ -76,7 +76,7 @@ function openStream(address: string, { page, clock, gone, behind, full, broken }
       heard();
       handle(JSON.parse((event as MessageEvent<string>).data));
     });
-  on('changes', (data) => page(z.parse(PageShape, (data as { page: unknown }).page) as unknown as Page));
+  on('changes', (data) => page(z.parse(PageShape, (data as { page: unknown }).page) as unknown as ChangePage));
   on('clock', (data) => clock(z.parse(z.object({ now: z.string() }), data).now));
   on('beat', () => undefined);
   const last = (name: string, handle: () => void) =>

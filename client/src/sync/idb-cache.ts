@@ -1,6 +1,6 @@
 import { deleteDB, openDB, unwrap, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 import type { Noun, Row } from '@kotiva/core';
-import { noRows, type Page, type Pending, type Refused } from '../store/house.ts';
+import { noRows, type ChangePage, type Pending, type Refused } from '../store/house.ts';
 import { isPassed } from './kept-commands.ts';
 import { memoryCache } from './memory-cache.ts';
 import type { Cache, Kept, KeptCommand } from './ports.ts';
@@ -89,7 +89,7 @@ interface QueueShape extends DBSchema {
 /** What has come is shown first. */
 const afterPainting = () => new Promise((resolve) => setTimeout(resolve, 0));
 
-async function writePage(db: IDBPDatabase<Shape>, { put, evict, seq, reset }: Page, since: number): Promise<void> {
+async function writePage(db: IDBPDatabase<Shape>, { put, evict, seq, reset }: ChangePage, since: number): Promise<void> {
   const tx = db.transaction(['rows', 'cursor', 'commands'], 'readwrite');
   const cursor = (await tx.objectStore('cursor').get('cursor')) ?? 0;
   // another tab was here before, or what lies between was never kept

@@ -1,4 +1,4 @@
-import { noRows, type Page } from '../store/house.ts';
+import { noRows, type ChangePage } from '../store/house.ts';
 import { isPassed } from './kept-commands.ts';
 import type { Cache, Kept, KeptCommand } from './ports.ts';
 
@@ -11,7 +11,7 @@ export function memoryCache(): Cache {
       if (rows === null && commands.size === 0) return null;
       return structuredClone({ ...(rows ?? { confirmed: noRows(), cursor: 0 }), commands: [...commands.values()] });
     },
-    async page({ put, evict, seq, reset }: Page, since: number) {
+    async page({ put, evict, seq, reset }: ChangePage, since: number) {
       const kept = rows ?? { confirmed: noRows(), cursor: 0 };
       if (seq <= kept.cursor || (!reset && since > kept.cursor)) return;
       const confirmed = reset ? noRows() : kept.confirmed;

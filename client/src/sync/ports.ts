@@ -1,7 +1,7 @@
 import type { Command, Note, Reason } from '@kotiva/core';
-import type { HouseState, Page } from '../store/house.ts';
+import type { HouseState, ChangePage } from '../store/house.ts';
 
-export type Outcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
+export type CommandOutcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
 
 /**
  * Why the server would not talk: no network or `not-now` (worth trying again), or it will not have this device or person. `code`: what it
@@ -17,7 +17,7 @@ export class TransportError extends Error {
 }
 
 export interface LiveHandlers {
-  page(page: Page): void;
+  page(page: ChangePage): void;
   clock(now: string): void;
   /** The stream said that this device or person is out, or that the server stops. */
   gone(): void;
@@ -31,12 +31,12 @@ export interface LiveHandlers {
 
 /** The wire. Failures are thrown as `TransportError`. */
 export interface Transport {
-  send(commands: readonly Command[]): Promise<{ outcomes: Outcome[]; now: string }>;
+  send(commands: readonly Command[]): Promise<{ outcomes: CommandOutcome[]; now: string }>;
   /**
    * A page of changes: also tells whether this device is still let in. A page with `reset` begins everything anew: those after it are
    * asked for as `fresh`.
    */
-  changes(since: number, fresh: boolean): Promise<Page & { more: boolean; now: string }>;
+  changes(since: number, fresh: boolean): Promise<ChangePage & { more: boolean; now: string }>;
   /** Opens the live stream at a cursor, which is where the house is; returns how to close it. */
   live(since: number, handlers: LiveHandlers): () => void;
 }
@@ -59,7 +59,7 @@ export interface KeptCommand {
 export interface Cache {
   load(): Promise<Kept | null>;
   /** Keeps a page of what came after `since`; one that would leave a gap is not kept. */
-  page(page: Page, since: number): Promise<void>;
+  page(page: ChangePage, since: number): Promise<void>;
   /** Keeps some commands as they now stand, and others no longer. Rejects where they are not kept beyond this tab. */
   commands(put: readonly KeptCommand[], drop: readonly string[]): Promise<void>;
   forget(): Promise<void>;

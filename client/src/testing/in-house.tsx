@@ -4,7 +4,7 @@ import { idOf, type World } from '@kotiva/core/testing/world';
 import { act } from 'react';
 import { Provider } from 'react-redux';
 import { CaptureProvider } from '@/features/capture';
-import { told } from '@/store/clock.ts';
+import { serverTimeRead } from '@/store/clock.ts';
 import { houseSlice, noRows, type Refused } from '@/store/house.ts';
 import { LiveHouseContext } from '@/store/live-house.tsx';
 import { makeStore } from '@/store/store.ts';
@@ -32,7 +32,7 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
     putAwayRefusal: (id: string) => void store.dispatch(houseSlice.actions.refusalPutAway(id)),
   };
   show();
-  store.dispatch(told(world.now));
+  store.dispatch(serverTimeRead(world.now));
   const drawn = render(
     <Provider store={store}>
       <LiveHouseContext.Provider value={live as never}>
@@ -54,6 +54,6 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
     /** The titles of the rows on the screen, in their order. */
     titles: () => [...drawn.container.querySelectorAll('[data-row]')].map((row) => row.firstElementChild!.textContent),
     /** What was last said at the foot of the screen. */
-    said: () => store.getState().said?.words ?? null,
+    said: () => store.getState().toast?.words ?? null,
   };
 }

@@ -1,4 +1,4 @@
-import type { Line } from './line.ts';
+import type { TypedLine } from './line.ts';
 import { NUMBER, numberOf } from './numbers.ts';
 import type { Span } from './span.ts';
 
@@ -7,7 +7,7 @@ const MINUTES = 'min|mins|minutes?';
 const MOST_MINUTES = 60_000;
 
 /** How long it takes: "30 min", "1.5 h", "1 h 30 min", "half an hour". Not "in 30 min", "30 min before", "every 2 hours", "24 h". */
-export function findEffort(line: Line): Span[] {
+export function findEffort(line: TypedLine): Span[] {
   const behind = '(?<!\\b(?:in|every|within|after|half|for\\s+the\\s+next)\\s)';
   const ahead =
     '(?!-|\\s+(?:before|after|ago|late|later|early|from|of|drive|walk|run|ride|rule|break|show|service|room|trip|tour|film|video|lesson|class|course|workout|nap|timer|warranty))';
@@ -32,7 +32,7 @@ export function findEffort(line: Line): Span[] {
 }
 
 /** "important" at the end, or in front with a colon: within a sentence it is a word like others. */
-export function findImportance(line: Line): Span[] {
+export function findImportance(line: TypedLine): Span[] {
   for (const match of line.matches(/(?<![\p{L}\p{N}])((?:very\s+|a\s+little\s+)?important)\s*([:!])?(?![\p{L}\p{N}])/giu)) {
     const before = line.rest.slice(0, match.index);
     const after = line.rest.slice(match.index + match[0].length);
@@ -48,7 +48,7 @@ export function findImportance(line: Line): Span[] {
 const LETTER: Record<string, string> = { m: 'M', h: 'H', d: 'D', w: 'W' };
 
 /** "remind me 2 days before", "remind me 30 min before": a duration before the deadline (ISO 8601). */
-export function findAlarm(line: Line): Span[] {
+export function findAlarm(line: TypedLine): Span[] {
   const source = `remind\\s+(?:me|us|them|him|her)?\\s*(?:a(?:gain)?\\s+)?(${NUMBER})\\s+(min(?:ute)?s?|hours?|h|days?|weeks?)\\s+(?:before|ahead|earlier)`;
   for (const match of line.words(source)) {
     const unit = LETTER[match[2]![0]!.toLowerCase()]!;
@@ -59,7 +59,7 @@ export function findAlarm(line: Line): Span[] {
   return [];
 }
 
-export function span<S extends Pick<Span, 'kind' | 'value'>>(line: Line, match: RegExpExecArray, what: S, chosen = true): Span {
+export function span<S extends Pick<Span, 'kind' | 'value'>>(line: TypedLine, match: RegExpExecArray, what: S, chosen = true): Span {
   const [from, to] = [match.index, match.index + match[0].length];
   return { from, to, text: line.text(from, to), chosen, ...what } as unknown as Span;
 }

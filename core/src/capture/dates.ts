@@ -15,7 +15,7 @@ import {
   weekdayNumber,
 } from './calendar-words.ts';
 import { FIRST_YEAR, LAST_YEAR } from '../model/row.ts';
-import type { Line } from './line.ts';
+import type { TypedLine } from './line.ts';
 import { NUMBER, numberOf } from './numbers.ts';
 import type { Doubt } from './span.ts';
 
@@ -184,7 +184,7 @@ const weekdayFrom = (today: string, weekday: number, which: string | undefined):
 const isOfHouse = (date: string): boolean => date.length === 10 && date >= `${FIRST_YEAR}` && date <= `${LAST_YEAR}-12-31`;
 
 /** Every day that is written in what is still free of a line. */
-export function findDays(line: Line, context: CaptureContext): FoundDay[] {
+export function findDays(line: TypedLine, context: CaptureContext): FoundDay[] {
   const found: FoundDay[] = [];
   const overlaps = (from: number, to: number) => found.some((one) => from < one.to && to > one.from);
   for (const [source, read] of RULES) {
@@ -206,7 +206,7 @@ const MOST_FOR_LIBRARY = 200;
  * What the rules above do not know, by the library: only readings that name a day and stand on a figure, since it takes
  * "march", "may" and "sun" for dates.
  */
-function otherDays(line: Line, { today }: CaptureContext): FoundDay[] {
+function otherDays(line: TypedLine, { today }: CaptureContext): FoundDay[] {
   const rest = line.rest.replaceAll('\u0000', ' ');
   if (rest.length > MOST_FOR_LIBRARY || !/\d/.test(rest) || !/(?:ago|from|after|before|since)\b/i.test(rest)) return [];
   // the library takes nothing else than a Date

@@ -5,7 +5,7 @@ const TAKEN = '\u0000';
 const OTHER = '\u0001';
 
 /** A line being read: what one recogniser has taken, the next ones no longer see. */
-export class Line {
+export class TypedLine {
   private free: string;
   /** What is free, with its letters beyond ASCII made one; offsets are the same. */
   private plain: string | undefined;
@@ -69,4 +69,4 @@ function wholeWords(source: string): RegExp {
   return made;
 }
 
-export type Recogniser = (line: Line) => Span[];
+export type Recogniser = (line: TypedLine) => Span[];

@@ -1,6 +1,6 @@
 import { span } from './amounts.ts';
 import type { CaptureContext, KnownName } from './context.ts';
-import { WORD, type Line } from './line.ts';
+import { WORD, type TypedLine } from './line.ts';
 import type { Question, Span } from './span.ts';
 
 const escaped = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\s+/g, '\\s+');
@@ -95,7 +95,7 @@ const patternsOfLists = remembered((lists: CaptureContext['lists']) => {
  * Who it goes to: `@Leila`, "ask Leila to …", a leading "For Leila:", "each of Leila and Noor", "@Leila or @Noor", "everyone".
  * A trailing "for Leila" is only offered: a present for Leila is not handed to her.
  */
-export function findPeople(line: Line, context: CaptureContext): Named {
+export function findPeople(line: TypedLine, context: CaptureContext): Named {
   const found: Named = { spans: [], questions: [] };
   const patterns = patternsOfPeople(context.people);
   if (patterns === null) return found;
@@ -138,21 +138,21 @@ const OBJECT = /(?<!\p{L})(?:to|with|for|of|from|at|by|about|and|or|than|on|in|t
 const isObject = (before: string): boolean => OBJECT.test(before) || before.trim().split(' ').length < 2;
 
 /** Everyone, with nothing of the title behind it: what stands there has been read. */
-export function findEveryone(line: Line): Span[] {
+export function findEveryone(line: TypedLine): Span[] {
   return [...line.matches(/(?<![\p{L}\p{N}])@?(?:everyone|everybody)(?=[\s,.\0]*$)/giu)]
     .filter(({ index }) => !isObject(line.rest.slice(0, index).replaceAll('\0', '')))
     .map((match) => span(line, match, { kind: 'everyone', value: true }));
 }
 
 /** `#shop`, and in quotes `#"front door"`: letters, figures, and dashes between them. */
-export function findTags(line: Line): Span[] {
+export function findTags(line: TypedLine): Span[] {
   return [...line.matches(/(?<![\p{L}\p{N}#&/])#(?:([\p{L}\p{N}][\p{L}\p{N}_-]{0,39})|"([\p{L}\p{N}][\p{L}\p{N} _-]{0,39})")/gu)]
     .filter((match) => !/^\d+$/.test(match[1] ?? match[2]!))
     .map((match) => span(line, match, { kind: 'tag', value: match[1] ?? match[2]!.trim() }));
 }
 
 /** "at Quay" where it is a known place; "when I get to Quay", "when I leave Quay". */
-export function findPlaces(line: Line, { places }: CaptureContext): Span[] {
+export function findPlaces(line: TypedLine, { places }: CaptureContext): Span[] {
   if (places.length === 0) return [];
   const patterns = patternsOfPlaces(places);
   const idOf = (said: string) => places.find((place) => isNamed(place, said))?.id;
@@ -172,7 +172,7 @@ export function findPlaces(line: Line, { places }: CaptureContext): Span[] {
 }
 
 /** A list's or section's name and a colon in front; "to" or "in" and the name at the end is only offered. "go to shop" may mean just that. */
-export function findLists(line: Line, { lists }: CaptureContext): Span[] {
+export function findLists(line: TypedLine, { lists }: CaptureContext): Span[] {
   if (lists.length === 0) return [];
   const { named, ending, leading } = patternsOfLists(lists);
   for (const [pattern, chosen] of [

@@ -3,7 +3,7 @@ import { plus } from './calendar-words.ts';
 import type { CaptureContext } from './context.ts';
 import { findDays, hourOf, type FoundDay } from './dates.ts';
 import { foldBlanks, trimmedOf } from './folding.ts';
-import { Line } from './line.ts';
+import { TypedLine } from './line.ts';
 import { findEveryone, findLists, findPeople, findPlaces, findTags } from './names.ts';
 import { findRule } from './recurrence.ts';
 import { spanName, type Question, type Span } from './span.ts';
@@ -33,7 +33,7 @@ export function readLine(typed: string, context: CaptureContext): ReadLine {
 }
 
 function readFolded(text: string, context: CaptureContext): Pick<ReadLine, 'spans' | 'questions'> {
-  const line = new Line(text);
+  const line = new TypedLine(text);
   const spans: Span[] = [];
   const questions: Question[] = [];
   const keep = (found: readonly Span[]) => {
@@ -86,7 +86,7 @@ const RANGE_BEHIND =
 const REMIND = /(?<![\p{L}\p{N}])remind\s+(?:me|us)\s+$/iu;
 
 /** Days with their hours and the word before them: `by` a deadline, `on` or nothing a plan, `from` not before. */
-function readDates(line: Line, context: CaptureContext, keep: (found: readonly Span[]) => void, questions: Question[]): void {
+function readDates(line: TypedLine, context: CaptureContext, keep: (found: readonly Span[]) => void, questions: Question[]): void {
   const days = findDays(line, context);
   const times = findTimes(line, context).filter((time) => !days.some((day) => time.from < day.to && time.to > day.from));
   const seen = new Set<DateKind>();
@@ -148,7 +148,7 @@ interface Joined {
 }
 
 /** A day and an hour that stand side by side are one moment. An hour alone is today's, or tomorrow's once it has passed. */
-function joined(line: Line, days: readonly FoundDay[], times: readonly FoundTime[], context: CaptureContext): Joined[] {
+function joined(line: TypedLine, days: readonly FoundDay[], times: readonly FoundTime[], context: CaptureContext): Joined[] {
   const free = new Set(times);
   const beside = (a: { to: number }, b: { from: number }) => a.to <= b.from && /^[\s,]*(?:at\s+|on\s+|by\s+)?$/i.test(line.rest.slice(a.to, b.from));
   const moments: Joined[] = days.map((day) => {
@@ -179,10 +179,10 @@ function inPartOfDay(time: string, part: string | null): string {
   return part !== null && part !== 'morning' && hour < 12 ? `${hour + 12}${time.slice(2)}` : time;
 }
 
-const wordBefore = (line: Line, at: number): string | null => PREPOSITION.exec(line.rest.slice(0, at))?.[1]?.toLowerCase().replace(/\s+/g, ' ') ?? null;
+const wordBefore = (line: TypedLine, at: number): string | null => PREPOSITION.exec(line.rest.slice(0, at))?.[1]?.toLowerCase().replace(/\s+/g, ' ') ?? null;
 
 /** The stretch grows by the word in front of it. */
-function withWord(line: Line, from: number, to: number, between: string | null): { from: number; to: number; word: string | null } {
+function withWord(line: TypedLine, from: number, to: number, between: string | null): { from: number; to: number; word: string | null } {
   const match = PREPOSITION.exec(line.rest.slice(0, from));
   if (!match) return { from, to, word: between };
   return { from: match.index, to, word: match[1]!.toLowerCase().replace(/\s+/g, ' ') };

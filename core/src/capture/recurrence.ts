@@ -2,7 +2,7 @@ import { dayOrLast } from '../recurrence/short-months.ts';
 import { BYDAY, MONTH, monthNumber, plus, WEEKDAY, weekdayNumber } from './calendar-words.ts';
 import type { CaptureContext } from './context.ts';
 import { findDays } from './dates.ts';
-import type { Line } from './line.ts';
+import type { TypedLine } from './line.ts';
 import { NUMBER, numberOf, ORDINALS, ordinalOf } from './numbers.ts';
 import type { Question, Recurrence, Span } from './span.ts';
 import { findTimes } from './times.ts';
@@ -154,7 +154,7 @@ const WHILE = `for\\s+(?:the\\s+next\\s+)?(${NUMBER})\\s+(day|week|month|year)s?
  * The first rule a line says, as an RRULE (RFC 5545 3.3.10) or a time after it was done; with the hour beside it, which is the rule's, and
  * how often it comes, how long, or until when.
  */
-export function findRule(line: Line, context: CaptureContext): { spans: Span[]; questions: Question[] } {
+export function findRule(line: TypedLine, context: CaptureContext): { spans: Span[]; questions: Question[] } {
   for (const [source, read] of RULES) {
     for (const match of line.words(source)) {
       const rule = read(match);
@@ -171,7 +171,7 @@ export function findRule(line: Line, context: CaptureContext): { spans: Span[]; 
 }
 
 /** "The 31st, or the last day", "the 31st only"; where neither is said of a day some months don't have, it is asked. */
-function withShortMonths(rule: SaidRule, line: Line): SaidRule & { asks?: number } {
+function withShortMonths(rule: SaidRule, line: TypedLine): SaidRule & { asks?: number } {
   const day = Number(/^BYMONTHDAY=(29|30|31)$/.exec(rule.parts.find((part) => part.startsWith('BYMONTHDAY')) ?? '')?.[1] ?? 0);
   if (day === 0 || rule.parts[0] !== 'FREQ=MONTHLY') return rule;
   const behind = /^(?:\s+only|,?\s+or\s+(?:on\s+)?the\s+last(?:\s+day)?)(?![\p{L}\p{N}])/iu.exec(line.rest.slice(rule.to))?.[0];
@@ -185,7 +185,7 @@ function withShortMonths(rule: SaidRule, line: Line): SaidRule & { asks?: number
   };
 }
 
-const spanOf = (line: Line, from: number, to: number, value: Recurrence): Span => ({ kind: 'rule', from, to, text: line.text(from, to), value, chosen: true });
+const spanOf = (line: TypedLine, from: number, to: number, value: Recurrence): Span => ({ kind: 'rule', from, to, text: line.text(from, to), value, chosen: true });
 
 interface SaidRule {
   from: number;
@@ -195,7 +195,7 @@ interface SaidRule {
 }
 
 /** The hour before or behind it, and its end: each once, in either order. */
-function withEnd(rule: SaidRule, line: Line, context: CaptureContext): SaidRule {
+function withEnd(rule: SaidRule, line: TypedLine, context: CaptureContext): SaidRule {
   let grown = withHour(rule, line, context);
   grown = withCount(grown, line, context);
   return withHour(withUntil(grown, line, context), line, context);
@@ -203,7 +203,7 @@ function withEnd(rule: SaidRule, line: Line, context: CaptureContext): SaidRule 
 
 const isGap = (text: string): boolean => /^[\s,]*$/.test(text);
 
-function withHour(rule: SaidRule, line: Line, context: CaptureContext): SaidRule {
+function withHour(rule: SaidRule, line: TypedLine, context: CaptureContext): SaidRule {
   if (rule.time !== null) return rule;
   const time = findTimes(line, context).find(
     (one) => isGap(line.rest.slice(...(one.from >= rule.to ? [rule.to, one.from] : [one.to, rule.from]))) && (one.from >= rule.to || one.to <= rule.from),
@@ -211,7 +211,7 @@ function withHour(rule: SaidRule, line: Line, context: CaptureContext): SaidRule
   return time ? { ...rule, from: Math.min(rule.from, time.from), to: Math.max(rule.to, time.to), time: time.time } : rule;
 }
 
-function withCount(rule: SaidRule, line: Line, { today }: CaptureContext): SaidRule {
+function withCount(rule: SaidRule, line: TypedLine, { today }: CaptureContext): SaidRule {
   for (const match of line.words(TIMES)) {
     if (match.index < rule.to || !isGap(line.rest.slice(rule.to, match.index))) continue;
     const count = numberOf(match[1]!);
@@ -225,7 +225,7 @@ function withCount(rule: SaidRule, line: Line, { today }: CaptureContext): SaidR
   return rule;
 }
 
-function withUntil(rule: SaidRule, line: Line, context: CaptureContext): SaidRule {
+function withUntil(rule: SaidRule, line: TypedLine, context: CaptureContext): SaidRule {
   const word = /^[\s,]*(?:until|till)\s+(?:the\s+)?$/i;
   const day = findDays(line, context).find((one) => one.doubt === null && one.from > rule.to && word.test(line.rest.slice(rule.to, one.from)));
   return day ? { ...rule, to: day.to, parts: [...rule.parts, untilOf(day.date)] } : rule;

@@ -1,7 +1,7 @@
 import { WEEKDAY } from './calendar-words.ts';
 import type { CaptureContext } from './context.ts';
 import { hourOf } from './dates.ts';
-import type { Line } from './line.ts';
+import type { TypedLine } from './line.ts';
 import { NUMBER, numberOf } from './numbers.ts';
 
 /** An hour found in a line, wall-clock. */
@@ -56,7 +56,7 @@ const RULES: Rule[] = [
   ['in\\s+the\\s+(morning|afternoon|evening)', ([, part], c) => hourOf(part, c)],
 ];
 
-export function findTimes(line: Line, context: CaptureContext): FoundTime[] {
+export function findTimes(line: TypedLine, context: CaptureContext): FoundTime[] {
   const found: FoundTime[] = [];
   for (const [source, read] of RULES) {
     for (const match of line.words(source)) {

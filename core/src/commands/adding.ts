@@ -9,14 +9,14 @@ import { completePart } from './checking.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
 import { insertItem } from './inserting.ts';
-import { tellOfNew } from './following.ts';
+import { notifyOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { givePart, needPerson, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
 import { appearFirst, houseOf, insertSeries, refuseBadRule } from './appearing.ts';
 import { inEveryMonth } from '../recurrence/short-months.ts';
 import { calendarDateOf } from '../time/clock.ts';
-import { askForSpot, NEIGHBOURS, putBeside, SPOT, spotOf, type Spot } from './spot.ts';
+import { askForContainer, NEIGHBOURS, putBeside, CONTAINER, containerOf, type Container } from './spot.ts';
 
 const NEW_ITEM = {
   title: Title,
@@ -39,12 +39,12 @@ const NEW_ITEM = {
 };
 type NewItem = z.infer<z.ZodMiniObject<typeof NEW_ITEM>>;
 
-function addOne({ rule, ...fields }: NewItem, spot: Spot, d: Deciding): Item {
+function addOne({ rule, ...fields }: NewItem, spot: Container, d: Deciding): Item {
   return rule ? addFirst({ ...fields, rule }, spot, d) : addPlain(fields, spot, d);
 }
 
 /** What is said to come back: a chore, and the first of it. */
-function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: NewItem & { rule: SaidRule }, spot: Spot, d: Deciding): Item {
+function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: NewItem & { rule: SaidRule }, spot: Container, d: Deciding): Item {
   if (spot.parentId !== null) refuse('step-recurs', { title: fields.title }, 'rule');
   const day = fields.start ?? fields.due ?? plan ?? calendarDateOf(d.now, houseOf(d).zone);
   const time = rule.time ?? (day.length > 10 ? day.slice(11) : null);
@@ -80,7 +80,7 @@ function asMeant({ rrule, afterDone }: SaidRule, dtstart: string, d: Deciding): 
   return inEveryMonth(rrule, dtstart);
 }
 
-function addPlain({ persons, message, plan, alarms, note, tags, situations, place, ...fields }: Omit<NewItem, 'rule'>, spot: Spot, d: Deciding): Item {
+function addPlain({ persons, message, plan, alarms, note, tags, situations, place, ...fields }: Omit<NewItem, 'rule'>, spot: Container, d: Deciding): Item {
   refuseBadDates(fields.due ?? null, fields.start ?? null, plan ?? null);
   const people = persons.map((id) => needPerson(id, d));
   if (note && d.need('meetingNote', note).makerId !== d.actor.id) refuse('not-yours');
@@ -90,7 +90,7 @@ function addPlain({ persons, message, plan, alarms, note, tags, situations, plac
   for (const person of holders) {
     const part = givePart(item.id, person, d, message.trim(), d.actor.id);
     if (plan) d.set('part', part.id, { plan, planGiverId: person.id === d.actor.id ? null : d.actor.id });
-    d.tell(person.id, 'handed', item.id, { title: item.title, message: message.trim() });
+    d.notify(person.id, 'handed', item.id, { title: item.title, message: message.trim() });
   }
   settleNobody(item.id, d);
   for (const trigger of alarms) for (const person of people.length > 0 ? people : [d.actor]) addAlarm(item.id, person.id, trigger, d);
@@ -102,13 +102,13 @@ function addPlain({ persons, message, plan, alarms, note, tags, situations, plac
 
 export const addItem = commandKind({
   name: 'item.add',
-  payload: z.object({ ...NEW_ITEM, ...SPOT, ...NEIGHBOURS }),
-  asks: (payload) => [askForSpot(payload)],
+  payload: z.object({ ...NEW_ITEM, ...CONTAINER, ...NEIGHBOURS }),
+  asks: (payload) => [askForContainer(payload)],
   decide({ list, section, parent, after, before, ...fields }, d) {
-    const spot = spotOf({ list, section, parent }, d);
+    const spot = containerOf({ list, section, parent }, d);
     const item = addOne(fields, spot, d);
     if (after !== undefined || before !== undefined) putBeside(item.id, spot, { after, before }, d);
-    tellOfNew([item], d);
+    notifyOfNew([item], d);
   },
 });
 
@@ -119,16 +119,16 @@ const MOST_RULES = 100;
 export const addItems = commandKind({
   name: 'item.addMany',
   payload: z.object({
-    ...SPOT,
+    ...CONTAINER,
     items: z
       .array(z.object({ ...NEW_ITEM, under: z.optional(z.nullable(z.int().check(z.gte(0)))), ticked: z._default(z.boolean(), false) }))
       .check(z.minLength(1), z.maxLength(500)),
   }),
-  asks: (payload) => [askForSpot(payload)],
+  asks: (payload) => [askForContainer(payload)],
   decide({ list, section, parent, items }, d) {
     // each is worked out by its rule before it is made
     if (items.filter(({ rule }) => rule).length > MOST_RULES) refuse('too-many-chores', { max: MOST_RULES }, 'items');
-    const spot = spotOf({ list, section, parent }, d);
+    const spot = containerOf({ list, section, parent }, d);
     const made: Item[] = [];
     for (const [nth, { under, ticked, ...fields }] of items.entries()) {
       const above = under === undefined || under === null ? null : (made[under] ?? refuse('malformed', { field: 'under' }, `items.${nth}.under`));
@@ -136,6 +136,6 @@ export const addItems = commandKind({
       made.push(item);
       if (ticked) for (const part of countingParts(d.by('part', 'itemId', item.id))) completePart(item, part, d);
     }
-    tellOfNew(made, d);
+    notifyOfNew(made, d);
   },
 });

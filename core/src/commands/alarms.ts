@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { footingsOnItem } from './may.ts';
+import { relationsToItem } from './may.ts';
 import { MOST_ALARMS, onArriving, Trigger, type Alarm, type Anchor, type PlaceTrigger } from '../model/alarm.ts';
 import type { Item } from '../model/item.ts';
 import type { Person } from '../model/person.ts';
@@ -37,8 +37,8 @@ export const setAlarm = commandKind({
   name: 'alarm.set',
   payload: z.object({ item: Id, person: z.optional(Id), trigger: Trigger, everyTime: EVERY_TIME }),
   asks: ({ item, person, everyTime }, d) => [
-    { deed: person === undefined || person === d.actorOrNull?.id ? 'see' : 'change', item },
-    ...(everyTime ? [{ deed: 'change', item } as const] : []),
+    { permission: person === undefined || person === d.actorOrNull?.id ? 'see' : 'change', item },
+    ...(everyTime ? [{ permission: 'change', item } as const] : []),
   ],
   decide({ item, person, trigger, everyTime }, d) {
     addAlarm(item, person ?? d.actor.id, trigger, d);
@@ -49,7 +49,7 @@ export const setAlarm = commandKind({
 export function addAlarm(itemId: string, personId: string, trigger: Trigger, d: Deciding, makerId = d.actor.id): void {
   const item = d.need('item', itemId);
   const person = needPerson(personId, d, 'person');
-  if (footingsOnItem(item, person, d).length === 0) refuse('cannot-open-list', { name: person.name }, 'person');
+  if (relationsToItem(item, person, d).length === 0) refuse('cannot-open-list', { name: person.name }, 'person');
   if (trigger.kind === 'absolute' && !isMoment(trigger.at)) refuse('malformed', { value: trigger.at }, 'trigger');
   if (trigger.kind === 'situation') d.need('situation', trigger.situation);
   if (trigger.kind === 'place') refuseUnseen(trigger, item, person, d);
@@ -84,7 +84,7 @@ function refuseUnseen(trigger: PlaceTrigger, item: Item, person: Person, d: Deci
   if (place.removedAt !== null) refuse('gone', { noun: 'place' });
   for (const one of trigger.who === 'own' ? [person] : trigger.among.map((id) => needPerson(id, d, 'trigger'))) {
     if (!seesPlace(place, one.id)) refuse('place-unseen', { name: one.name, place: place.name }, 'trigger');
-    if (footingsOnItem(item, one, d).length === 0) refuse('cannot-open-list', { name: one.name }, 'trigger');
+    if (relationsToItem(item, one, d).length === 0) refuse('cannot-open-list', { name: one.name }, 'trigger');
   }
 }
 
@@ -94,8 +94,8 @@ export const removeAlarms = commandKind({
   asks: ({ alarms, everyTime }, d) =>
     alarms.flatMap((id) => {
       const alarm = d.find('alarm', id);
-      const ask = { deed: 'self', is: isMine(id, d) } as const;
-      return everyTime && alarm ? [ask, { deed: 'change', item: alarm.itemId } as const] : [ask];
+      const ask = { permission: 'self', is: isMine(id, d) } as const;
+      return everyTime && alarm ? [ask, { permission: 'change', item: alarm.itemId } as const] : [ask];
     }),
   decide({ alarms, everyTime }, d) {
     for (const id of alarms) {
@@ -112,7 +112,7 @@ export const snoozeAlarm = commandKind({
   payload: z.object({ alarm: Id, until: z.optional(Instant), place: z.optional(Id) }),
   asks({ alarm: id }, d) {
     const alarm = d.find('alarm', id);
-    return [{ deed: 'self', is: alarm !== undefined && d.actorOrNull !== null && ringsFor(alarm).includes(d.actorOrNull.id) }];
+    return [{ permission: 'self', is: alarm !== undefined && d.actorOrNull !== null && ringsFor(alarm).includes(d.actorOrNull.id) }];
   },
   decide({ alarm: alarmId, until, place }, d) {
     const alarm = d.need('alarm', alarmId);
@@ -135,7 +135,7 @@ export const snoozeAlarm = commandKind({
 export const ringAlarm = commandKind({
   name: 'alarm.ring',
   payload: z.object({ alarm: Id, at: Instant }),
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ alarm: alarmId, at }, d) {
     const alarm = d.find('alarm', alarmId);
     const ring = alarm ? nextRing(alarm, houseOf(d), d) : null;
@@ -147,8 +147,8 @@ export const ringAlarm = commandKind({
       snoozedUntil: alarm.snoozedUntil !== null && alarm.snoozedUntil > d.now ? alarm.snoozedUntil : null,
     });
     for (const person of people.map((id) => d.need('person', id))) {
-      if (footingsOnItem(item, person, d).length === 0 || !isStillToDo(alarm, person.id, d)) continue;
-      d.tell(person.id, 'reminder', item.id, { title: item.title, due: item.due, alarm: alarmId, late: epochOf(d.now) - epochOf(at) > LATE_MS });
+      if (relationsToItem(item, person, d).length === 0 || !isStillToDo(alarm, person.id, d)) continue;
+      d.notify(person.id, 'reminder', item.id, { title: item.title, due: item.due, alarm: alarmId, late: epochOf(d.now) - epochOf(at) > LATE_MS });
     }
   },
 });

@@ -3,8 +3,8 @@ import type { Item } from '../model/item.ts';
 import type { Part, Standing } from '../model/part.ts';
 import { Id, Text, Words } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
-import { tellingOfCompletion } from './completion.ts';
-import { tellFollowers } from './following.ts';
+import { notifyingOfCompletion } from './completion.ts';
+import { notifyFollowers } from './following.ts';
 import { commandKind } from './kind.ts';
 import { completePart } from './checking.ts';
 import { ASKS_TO_LOOK, needOwnPart, partId, readTold, signOfLife } from './parts.ts';
@@ -15,7 +15,7 @@ import { say } from './thread.ts';
 const OWN = z.object({ item: Id });
 const ownPart = ({ item }: { item: string }, d: Deciding) => {
   const part = d.actorOrNull ? d.find('part', partId(item, d.actorOrNull.id)) : undefined;
-  return [{ deed: 'self', is: part !== undefined && part.takenBackAt === null } as const];
+  return [{ permission: 'self', is: part !== undefined && part.takenBackAt === null } as const];
 };
 
 function answer(item: Item, standing: Standing, d: Deciding): Part {
@@ -59,8 +59,8 @@ export const askBack = commandKind({
     const item = d.need('item', itemId);
     const part = answer(item, 'tentative', d);
     say(item, part, question, 'question', 'all', d);
-    for (const giver of givers(part)) d.tell(giver, 'question', itemId, { title: item.title, text: question });
-    tellFollowers(item, 'answers', 'question', { title: item.title, text: question }, d);
+    for (const giver of givers(part)) d.notify(giver, 'question', itemId, { title: item.title, text: question });
+    notifyFollowers(item, 'answers', 'question', { title: item.title, text: question }, d);
     d.enter('part.askBack', { itemId });
   },
 });
@@ -74,9 +74,9 @@ export const decline = commandKind({
     const item = d.need('item', itemId);
     const part = answer(item, 'declined', d);
     if (reason.trim()) say(item, part, reason.trim(), 'reason', 'pair', d);
-    for (const giver of givers(part)) d.tell(giver, 'declined', itemId, { title: item.title, text: reason.trim() });
+    for (const giver of givers(part)) d.notify(giver, 'declined', itemId, { title: item.title, text: reason.trim() });
     // the reason is between the two
-    tellFollowers(item, 'answers', 'declined', { title: item.title, text: '' }, d);
+    notifyFollowers(item, 'answers', 'declined', { title: item.title, text: '' }, d);
     d.enter('part.decline', { itemId });
   },
 });
@@ -103,7 +103,7 @@ export const progress = commandKind({
 /** Who gave a part, or a manager, sees to what was checked off with confirm wanted. */
 const tying = ({ item, person }: { item: string; person: string }, d: Deciding) => {
   const part = d.find('part', partId(item, person));
-  return [{ deed: 'tie', item, giver: actsAsGiver(part, d) } as const];
+  return [{ permission: 'tie', item, giver: actsAsGiver(part, d) } as const];
 };
 
 export const tieOff = commandKind({
@@ -114,8 +114,8 @@ export const tieOff = commandKind({
     const item = d.need('item', itemId);
     const part = d.find('part', partId(itemId, person));
     if (!part || part.standing !== 'completed' || part.tiedAt) refuse('nothing-to-tie');
-    tellingOfCompletion(item, d, () => d.set('part', part.id, { tiedAt: d.now, putAwayAt: d.now }));
-    d.tell(person, 'tied', itemId, { title: item.title });
+    notifyingOfCompletion(item, d, () => d.set('part', part.id, { tiedAt: d.now, putAwayAt: d.now }));
+    d.notify(person, 'tied', itemId, { title: item.title });
     d.enter('part.tieOff', { itemId }, { person: d.find('person', person)?.name ?? '' });
   },
 });
@@ -129,7 +129,7 @@ export const sendBack = commandKind({
     const item = d.need('item', itemId);
     const part = d.find('part', partId(itemId, person));
     if (!part || part.standing !== 'completed') refuse('nothing-to-tie');
-    tellingOfCompletion(item, d, () =>
+    notifyingOfCompletion(item, d, () =>
       d.set('part', part.id, {
         standing: 'accepted',
         percent: 0,
@@ -142,7 +142,7 @@ export const sendBack = commandKind({
       }),
     );
     say(item, part, reason, 'sent-back', 'pair', d);
-    d.tell(person, 'sent-back', itemId, { title: item.title, text: reason });
+    d.notify(person, 'sent-back', itemId, { title: item.title, text: reason });
     d.enter('part.sendBack', { itemId }, { person: d.find('person', person)?.name ?? '' });
   },
 });
@@ -151,7 +151,7 @@ export const sendBack = commandKind({
 export const putAway = commandKind({
   name: 'part.putAway',
   payload: z.object({ items: z.array(Id).check(z.minLength(1), z.maxLength(500)) }),
-  asks: ({ items }) => items.map((item) => ({ deed: 'see', item }) as const),
+  asks: ({ items }) => items.map((item) => ({ permission: 'see', item }) as const),
   decide({ items }, d) {
     for (const itemId of items) {
       for (const part of d.by('part', 'itemId', itemId)) {

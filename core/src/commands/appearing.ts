@@ -18,7 +18,7 @@ import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whos
 import { addAlarm } from './alarms.ts';
 import type { Deciding } from './deciding.ts';
 import { insertItem } from './inserting.ts';
-import { footingsOnItem } from './may.ts';
+import { relationsToItem } from './may.ts';
 import { addDays } from '../time/clock.ts';
 import { FRESH, makePart, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
@@ -151,7 +151,7 @@ function layOutSteps(item: Item, series: Series, d: Deciding): void {
 function setAlarms(item: Item, personIds: readonly string[], series: Series, d: Deciding): void {
   const people = (personIds.length > 0 ? personIds : [series.makerId]).map((id) => d.need('person', id));
   // who made it may have left, or may no longer open its list
-  const reached = people.filter((person) => isHere(person) && footingsOnItem(item, person, d).length > 0);
+  const reached = people.filter((person) => isHere(person) && relationsToItem(item, person, d).length > 0);
   for (const trigger of series.alarms) {
     for (const person of reached) {
       const today = asItIsNow(trigger, item, person, d);
@@ -170,7 +170,7 @@ function asItIsNow(trigger: Trigger, item: Item, person: Person, d: Deciding): T
   if (trigger.who === 'own') return seesPlace(place, person.id) ? trigger : null;
   const among = trigger.among.filter((id) => {
     const one = d.find('person', id);
-    return one !== undefined && isHere(one) && seesPlace(place, id) && footingsOnItem(item, one, d).length > 0;
+    return one !== undefined && isHere(one) && seesPlace(place, id) && relationsToItem(item, one, d).length > 0;
   });
   return among.length > 0 ? { ...trigger, among } : null;
 }
@@ -241,13 +241,13 @@ export function reassign(item: Item, { personIds, turn }: Assigned, d: Deciding)
   for (const part of d.by('part', 'itemId', item.id)) {
     if (part.personId === null || part.takenBackAt !== null || personIds.includes(part.personId)) continue;
     d.set('part', part.id, { takenBackAt: d.now });
-    d.tell(part.personId, 'taken-back', null, { title: item.title });
+    d.notify(part.personId, 'taken-back', null, { title: item.title });
   }
   for (const personId of personIds) {
     const part = d.find('part', partId(item.id, personId));
     if (part && part.takenBackAt === null) continue;
     giveTurn(item.id, personId, turn, series, d);
-    d.tell(personId, 'handed', item.id, { title: item.title, message: '' });
+    d.notify(personId, 'handed', item.id, { title: item.title, message: '' });
   }
   settleNobody(item.id, d);
   d.set('item', item.id, { turn });

@@ -10,10 +10,10 @@ import { commandKind } from './kind.ts';
 import { assignNow, reassign } from './appearing.ts';
 import { needPerson, partId } from './parts.ts';
 import { refuse } from './reasons.ts';
-import type { Ask } from './may.ts';
+import type { AccessRequest } from './may.ts';
 import type { Deciding } from './deciding.ts';
 
-const ofPerson = (person: string | undefined, d: Deciding): Ask => (person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' });
+const ofPerson = (person: string | undefined, d: Deciding): AccessRequest => (person === d.actorOrNull?.id ? { permission: 'self', is: true } : { permission: 'manage' });
 
 /** Days somebody is not there: their own to say, or a manager's. */
 export const addAway = commandKind({
@@ -27,7 +27,7 @@ export const addAway = commandKind({
     if (to < from) refuse('ends-before', { from, to }, 'to');
     if (standIn !== null) needStandIn(standIn, person, d);
     d.insert('timeAway', d.newId(), { personId: person, from, to, standInId: standIn, removedAt: null });
-    d.tell(standIn, 'stand-in', null, { who: needPerson(person, d, 'person').name, from, to });
+    d.notify(standIn, 'stand-in', null, { who: needPerson(person, d, 'person').name, from, to });
     passTurnsOn(person, from, to, d);
   },
 });
@@ -52,7 +52,7 @@ function needStandIn(standIn: string, person: string, d: Deciding): void {
 export const endStandIn = commandKind({
   name: 'away.standInOver',
   payload: z.object({ away: Id }),
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ away: id }, d) {
     const away = d.find('timeAway', id);
     const today = calendarDateOf(d.now, d.need('house', d.context.houseId).zone);

@@ -5,10 +5,10 @@ import type { Part } from '../model/part.ts';
 import { Id } from '../model/row.ts';
 import { answerOf, MOST_ANSWER } from '../model/wanted.ts';
 import { isUntouched, nextMade, withdraw } from './appearing.ts';
-import { tellingOfCompletion, uncheckPart } from './completion.ts';
+import { notifyingOfCompletion, uncheckPart } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import type { Ask } from './may.ts';
+import type { AccessRequest } from './may.ts';
 import { partId, readTold, settleNobody, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
 import { actsAsGiver } from './standing-in.ts';
@@ -18,11 +18,11 @@ import { say } from './thread.ts';
 const PART = z.object({ item: Id, person: z.nullable(Id) });
 
 /** Own part, nobody's, or tied for someone: each is a column of its own in the table. */
-function asksToCheck({ item, person }: z.infer<typeof PART>, d: Deciding): Ask[] {
-  if (person === null) return [{ deed: 'check', item }];
+function asksToCheck({ item, person }: z.infer<typeof PART>, d: Deciding): AccessRequest[] {
+  if (person === null) return [{ permission: 'check', item }];
   const part = d.find('part', partId(item, person));
-  if (person === d.actorOrNull?.id) return [{ deed: 'self', is: part !== undefined && part.takenBackAt === null }];
-  return [{ deed: 'tie', item, giver: actsAsGiver(part, d) }];
+  if (person === d.actorOrNull?.id) return [{ permission: 'self', is: part !== undefined && part.takenBackAt === null }];
+  return [{ permission: 'tie', item, giver: actsAsGiver(part, d) }];
 }
 
 /** A tap counts when it was made, clamped to [handover or making, now]: a device's clock may be wrong. */
@@ -44,7 +44,7 @@ export function completePart(item: Item, part: Part, d: Deciding, answer: string
   const tapped = momentOfTap(part, item, d);
   const own = part.personId === d.actor.id;
   if (own) readTold(item.id, d);
-  tellingOfCompletion(item, d, () => {
+  notifyingOfCompletion(item, d, () => {
     d.set('part', part.id, {
       standing: 'completed',
       percent: 100,
@@ -59,10 +59,10 @@ export function completePart(item: Item, part: Part, d: Deciding, answer: string
       ...(own ? signOfLife(d) : {}),
     });
   });
-  tellOfPart(item, d);
+  notifyOfPart(item, d);
   if (answer !== null) say(item, part, sayAnswer(item, answer), 'comment', 'all', d);
   const completed = d.need('part', part.id);
-  if (waitsForTie(item, completed)) d.tell(completed.originId, 'waits-for-tie', item.id, { title: item.title });
+  if (waitsForTie(item, completed)) d.notify(completed.originId, 'waits-for-tie', item.id, { title: item.title });
   d.enter('part.checkOff', { itemId: item.id }, own || part.personId === null ? {} : { for: nameOf(part.personId, d) }, tapped);
 }
 
@@ -73,10 +73,10 @@ function bringBackMissed(item: Item, part: Part, d: Deciding): void {
 }
 
 /** Who wanted to know of each part; of the last one they are told as of the whole. */
-function tellOfPart(item: Item, d: Deciding): void {
+function notifyOfPart(item: Item, d: Deciding): void {
   if (item.policy !== 'each' || isDone(item, d.by('part', 'itemId', item.id))) return;
   for (const watch of d.by('watch', 'itemId', item.id))
-    if (watch.on && watch.each && watch.topics.includes('done')) d.tell(watch.personId, 'part-done', item.id, { title: item.title });
+    if (watch.on && watch.each && watch.topics.includes('done')) d.notify(watch.personId, 'part-done', item.id, { title: item.title });
 }
 
 function readAnswer(item: Item, typed: string): string {
@@ -114,7 +114,7 @@ export const uncheck = commandKind({
     const part = d.find('part', partId(itemId, person));
     if (!part || part.standing !== 'completed') refuse('not-done');
     settleNext(item, next, d);
-    tellingOfCompletion(item, d, () => uncheckPart(part.id, d));
+    notifyingOfCompletion(item, d, () => uncheckPart(part.id, d));
     d.enter('part.uncheck', { itemId }, person === null || person === d.actor.id ? {} : { for: nameOf(person, d) });
   },
 });

@@ -7,7 +7,7 @@ import { OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
 import { isMoment } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, NATURE } from './item-fields.ts';
-import type { Ask } from './may.ts';
+import type { AccessRequest } from './may.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
 
@@ -41,8 +41,8 @@ export function fieldsOf({ persons, tags, situations, place, ...fields }: ChoreF
 }
 
 /** A chore of one's own pile is its maker's; one of a list is changed by who may change things there. */
-export function askToChange(series: Series | undefined, d: Deciding): Ask {
-  if (series?.listId) return { deed: 'change', list: series.listId };
-  return { deed: 'self', is: series !== undefined && series.makerId === d.actorOrNull?.id };
+export function askToChange(series: Series | undefined, d: Deciding): AccessRequest {
+  if (series?.listId) return { permission: 'change', list: series.listId };
+  return { permission: 'self', is: series !== undefined && series.makerId === d.actorOrNull?.id };
 }
-export const ofSeries = { asks: ({ series }: { series: string }, d: Deciding): Ask[] => [askToChange(d.need('series', series), d)] };
+export const ofSeries = { asks: ({ series }: { series: string }, d: Deciding): AccessRequest[] => [askToChange(d.need('series', series), d)] };

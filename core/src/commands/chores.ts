@@ -12,20 +12,20 @@ import { CHORE, fieldsOf, ofSeries } from './chore-fields.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { refuse } from './reasons.ts';
-import { askForSpot, SPOT, spotOf } from './spot.ts';
+import { askForContainer, CONTAINER, containerOf } from './spot.ts';
 
 /** Makes a chore, of nothing or of an item there is: that becomes its first. */
 export const makeChore = commandKind({
   name: 'chore.make',
-  payload: z.object({ item: z.optional(Id), ...SPOT, ...CHORE, dtstart: ChoreStart }),
-  asks: ({ item, ...spot }) => [item === undefined ? askForSpot(spot) : { deed: 'change', item }],
+  payload: z.object({ item: z.optional(Id), ...CONTAINER, ...CHORE, dtstart: ChoreStart }),
+  asks: ({ item, ...spot }) => [item === undefined ? askForContainer(spot) : { permission: 'change', item }],
   decide({ item: itemId, list, section, parent, ...said }, d) {
     if (parent) refuse('step-recurs', {}, 'rrule');
     const fields = fieldsOf(said, d);
     const rule = { rrule: fields.rrule ?? null, afterDone: fields.afterDone ?? null, dtstart: said.dtstart };
     if (itemId !== undefined) return becomeChore(itemId, { ...fields, ...rule }, d);
     if (fields.title === undefined) refuse('title-empty', {}, 'title');
-    const { listId, sectionId } = spotOf({ list, section }, d);
+    const { listId, sectionId } = containerOf({ list, section }, d);
     const item = appearFirst(insertSeries(d, { ...fields, ...rule, title: fields.title, listId, sectionId }), d);
     d.enter('chore.make', { itemId: item.id });
   },
@@ -147,7 +147,7 @@ export const bringForward = commandKind({
 export const makePlain = commandKind({
   name: 'chore.plain',
   payload: z.object({ item: Id }),
-  asks: ({ item }) => [{ deed: 'change', item }],
+  asks: ({ item }) => [{ permission: 'change', item }],
   decide({ item: itemId }, d) {
     const item = d.need('item', itemId);
     if (item.seriesId === null || item.recurrenceId === null) refuse('not-to-come', { title: item.title });
@@ -162,7 +162,7 @@ export const makePlain = commandKind({
 export const appearByItself = commandKind({
   name: 'chore.appear',
   payload: ONE,
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ series: seriesId, recurrenceId }, d) {
     const series = d.need('series', seriesId);
     const next = nextAppearance(series, d.now, houseOf(d), d);

@@ -4,23 +4,23 @@ import type { Part } from '../model/part.ts';
 import { bringNext, takeNextBack } from './appearing.ts';
 import type { Deciding } from './deciding.ts';
 import { listeners } from './following.ts';
-import { footingsOnItem } from './may.ts';
+import { relationsToItem } from './may.ts';
 
 /**
  * Does something to the parts of an item and tells whoever waits for it if that completed or reopened the item:
  * once for the whole item, not for each part.
  */
-export function tellingOfCompletion(item: Item, d: Deciding, change: () => void): void {
-  if (telling(item, d, change) === 'opened') reopenAbove(item, d, '');
+export function notifyingOfCompletion(item: Item, d: Deciding, change: () => void): void {
+  if (notifying(item, d, change) === 'opened') reopenAbove(item, d, '');
 }
 
 /** The same for undoing: what was done before the undone tick stays done, though a step of it opens again. */
-export function tellingOfUndoing(item: Item, d: Deciding, change: () => void): void {
+export function notifyingOfUndoing(item: Item, d: Deciding, change: () => void): void {
   const ticked = firstCompleted(d.by('part', 'itemId', item.id))?.arrivedAt ?? '';
-  if (telling(item, d, change) === 'opened') reopenAbove(item, d, ticked);
+  if (notifying(item, d, change) === 'opened') reopenAbove(item, d, ticked);
 }
 
-function telling(item: Item, d: Deciding, change: () => void): 'opened' | 'closed' | null {
+function notifying(item: Item, d: Deciding, change: () => void): 'opened' | 'closed' | null {
   const before = isDone(item, d.by('part', 'itemId', item.id));
   change();
   const after = isDone(d.need('item', item.id), d.by('part', 'itemId', item.id));
@@ -28,8 +28,8 @@ function telling(item: Item, d: Deciding, change: () => void): 'opened' | 'close
   if (after) bringNext(d.need('item', item.id), d);
   else takeNextBack(item, d);
   for (const personId of listeners(item, 'done', giversOf(item, d), d)) {
-    if (after) d.tell(personId, 'completed', item.id, { title: item.title });
-    else if (wasToldDone(personId, item, d)) d.tell(personId, 'reopened', item.id, { title: item.title });
+    if (after) d.notify(personId, 'completed', item.id, { title: item.title });
+    else if (wasToldDone(personId, item, d)) d.notify(personId, 'reopened', item.id, { title: item.title });
   }
   if (after) askForWhole(item, d);
   return after ? 'closed' : 'opened';
@@ -44,7 +44,7 @@ function askForWhole(step: Item, d: Deciding): void {
   if (isDone(whole, parts) || d.by('item', 'parentId', whole.id).some(isOpen)) return;
   const able = whoMaySay(whole, openParts(parts), d);
   if (d.actorOrNull && able.has(d.actorOrNull.id)) return;
-  for (const personId of able) d.tell(personId, 'last-step', whole.id, { title: whole.title });
+  for (const personId of able) d.notify(personId, 'last-step', whole.id, { title: whole.title });
 }
 
 /** Who has it; of what nobody has, whose list or pile it lies in, and the actor if they may check there. */
@@ -53,7 +53,7 @@ function whoMaySay(item: Item, open: readonly Part[], d: Deciding): Set<string> 
   if (holders.length > 0) return new Set(holders);
   const owner = item.listId === null ? item.makerId : d.find('list', item.listId)?.ownerId;
   const able = new Set(owner === undefined ? [] : [owner]);
-  if (d.actorOrNull && footingsOnItem(item, d.actorOrNull, d).some((footing) => footing !== 'view' && footing !== 'own-part')) able.add(d.actorOrNull.id);
+  if (d.actorOrNull && relationsToItem(item, d.actorOrNull, d).some((relation) => relation !== 'view' && relation !== 'own-part')) able.add(d.actorOrNull.id);
   return able;
 }
 
@@ -78,7 +78,7 @@ function reopenAbove(step: Item, d: Deciding, since: string): void {
   if (step.parentId === null) return;
   const parent = d.find('item', step.parentId);
   if (!parent || !isDone(parent, d.by('part', 'itemId', parent.id))) return;
-  tellingOfCompletion(parent, d, () => {
+  notifyingOfCompletion(parent, d, () => {
     for (const part of d.by('part', 'itemId', parent.id)) if (part.standing === 'completed' && part.arrivedAt! > since) uncheckPart(part.id, d);
   });
 }

@@ -3,11 +3,11 @@ import type { Item } from '../model/item.ts';
 import { Id } from '../model/row.ts';
 import { insertItem } from './inserting.ts';
 import type { Deciding } from './deciding.ts';
-import { tellOfNew } from './following.ts';
+import { notifyOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { byPosition } from './position.ts';
 import { refuse } from './reasons.ts';
-import { askForSpot, SPOT, spotOf, type Spot } from './spot.ts';
+import { askForContainer, CONTAINER, containerOf, type Container } from './spot.ts';
 
 /** So many items and steps are copied in one action. */
 export const COPIES_MAX = 2_000;
@@ -20,10 +20,10 @@ interface Original {
 /** Second, independent items with their steps: open, and nobody's. */
 export const copyItem = commandKind({
   name: 'item.copy',
-  payload: z.object({ items: z.array(Id).check(z.minLength(1), z.maxLength(500)), ...SPOT }),
-  asks: ({ items, ...target }) => [...items.map((item) => ({ deed: 'see', item }) as const), askForSpot(target)],
+  payload: z.object({ items: z.array(Id).check(z.minLength(1), z.maxLength(500)), ...CONTAINER }),
+  asks: ({ items, ...target }) => [...items.map((item) => ({ permission: 'see', item }) as const), askForContainer(target)],
   decide({ items, ...target }, d) {
-    const spot = spotOf(target, d);
+    const spot = containerOf(target, d);
     // looked up before anything is made: a copy put below its original is not copied again
     const room = { left: COPIES_MAX };
     const originals = items.map((id) => originalOf(d.need('item', id), d, room));
@@ -33,7 +33,7 @@ export const copyItem = commandKind({
       copies.push(copy);
       d.enter('item.copy', { itemId: copy.id }, { title: original.item.title });
     }
-    tellOfNew(copies, d);
+    notifyOfNew(copies, d);
   },
 });
 
@@ -44,7 +44,7 @@ function originalOf(item: Item, d: Deciding, room: { left: number }): Original {
   return { item, steps: steps.sort(byPosition).map((step) => originalOf(step, d, room)) };
 }
 
-function copyTo({ item, steps }: Original, spot: Spot, d: Deciding): Item {
+function copyTo({ item, steps }: Original, spot: Container, d: Deciding): Item {
   const { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm, wanted } = item;
   const nature = { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm, wanted };
   const copy = insertItem(d, { ...nature, ...spot, makerId: d.actor.id });

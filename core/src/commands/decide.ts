@@ -31,7 +31,7 @@ import {
   removeSection,
   shareList,
 } from './lists.ts';
-import { isAllowed, NEEDS, type CommandName } from './may.ts';
+import { isAllowed, REQUIRED_PERMISSIONS, type CommandName } from './may.ts';
 import { changePlace, makePlace } from './places.ts';
 import { changeSituation, makeSituation } from './situations.ts';
 import { nudge, sendNudges, setRest } from './nudges.ts';
@@ -187,7 +187,7 @@ export type Payload<N extends CommandName> = z.input<Kinds[N]['payload']>;
 export const Envelope = z.object({
   id: Id,
   houseId: Id,
-  name: z.enum(Object.keys(NEEDS) as [CommandName, ...CommandName[]]),
+  name: z.enum(Object.keys(REQUIRED_PERMISSIONS) as [CommandName, ...CommandName[]]),
   payload: z.unknown(),
   at: Instant,
   seen: z.int().check(z.gte(0)),
@@ -265,8 +265,8 @@ const contextOf = ({ id, houseId, at, seen }: Pick<Command, 'id' | 'houseId' | '
 
 function refuseUnlessAllowed(kind: CommandKind, payload: unknown, d: Deciding): void {
   for (const ask of kind.asks(payload, d)) {
-    if (!(NEEDS[kind.name] as readonly string[]).includes(ask.deed)) throw new Error(`${kind.name} asks for '${ask.deed}', which the table does not list`);
-    if (!isAllowed(ask, d.actorOrNull, d)) refuse(d.actorOrNull || ask.deed === 'enter' ? 'not-allowed' : 'not-a-member');
+    if (!(REQUIRED_PERMISSIONS[kind.name] as readonly string[]).includes(ask.permission)) throw new Error(`${kind.name} asks for '${ask.permission}', which the table does not list`);
+    if (!isAllowed(ask, d.actorOrNull, d)) refuse(d.actorOrNull || ask.permission === 'enter' ? 'not-allowed' : 'not-a-member');
   }
   if (kind.name === 'undo') refuseUnlessAllowedUndone(payload as Payload<'undo'>, d);
 }

@@ -190,12 +190,12 @@ export class Deciding {
   }
 
   /** One notice per person and event, none about one's own doing, none to who can't be reached or has left. */
-  tell(personId: string | null, kind: NoticeKind, itemId: string | null, params: Params = {}): void {
-    if (personId !== this.actorOrNull?.id) this.remind(personId, kind, itemId, params);
+  notify(personId: string | null, kind: NoticeKind, itemId: string | null, params: Params = {}): void {
+    if (personId !== this.actorOrNull?.id) this.notifyAnyone(personId, kind, itemId, params);
   }
 
   /** The same, also about one's own doing: one came to a place, and asked to be told there. */
-  remind(personId: string | null, kind: NoticeKind, itemId: string | null, params: Params = {}): void {
+  notifyAnyone(personId: string | null, kind: NoticeKind, itemId: string | null, params: Params = {}): void {
     const person = personId ? this.find('person', personId) : undefined;
     if (!person || !isHere(person) || !(person.accountId || person.email)) return;
     const id = noticeId(kind, itemId, person.id, this.context.commandId);
@@ -204,7 +204,7 @@ export class Deciding {
   }
 
   /** Somebody has been told of that item by this command already. */
-  hasTold(personId: string, itemId: string): boolean {
+  hasNotified(personId: string, itemId: string): boolean {
     for (const { noun, row } of this.written.values())
       if (noun === 'notice' && (row as Row<'notice'>).personId === personId && (row as Row<'notice'>).itemId === itemId) return true;
     return false;

@@ -8,7 +8,7 @@ import type { NoticeKind, Params } from '../model/said.ts';
 import { Id } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import { footingInList, footingsOnItem } from './may.ts';
+import { relationToList, relationsToItem } from './may.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
 
@@ -24,9 +24,9 @@ export const setWatch = commandKind({
   payload: z.object({ item: Id, ...FOLLOWING, each: z._default(z.boolean(), false) }),
   asks: ({ item, person }, d) => {
     const me = d.actorOrNull?.id;
-    if (person === me) return [{ deed: 'see', item }];
+    if (person === me) return [{ permission: 'see', item }];
     const gave = d.by('part', 'itemId', item).some(({ giverId, originId, takenBackAt }) => takenBackAt === null && [giverId, originId].includes(me ?? ''));
-    return [gave ? { deed: 'self', is: true } : { deed: 'change', item }];
+    return [gave ? { permission: 'self', is: true } : { permission: 'change', item }];
   },
   decide({ item: itemId, person: personId, on, each, topics }, d) {
     const item = d.need('item', itemId);
@@ -37,7 +37,7 @@ export const setWatch = commandKind({
     const byId = on && !before?.on ? byOf(personId, d) : (before?.byId ?? null);
     if (before) d.set('watch', id, { on, each, topics, byId });
     else d.insert('watch', id, { itemId, personId, on, each, topics: topics ?? [...ITEM_TOPICS], byId });
-    if (on && !before?.on) d.tell(personId, 'following', itemId, { title: item.title });
+    if (on && !before?.on) d.notify(personId, 'following', itemId, { title: item.title });
   },
 });
 
@@ -45,23 +45,23 @@ export const setWatch = commandKind({
 export const setListWatch = commandKind({
   name: 'listWatch.set',
   payload: z.object({ list: Id, ...FOLLOWING }),
-  asks: ({ list, person }, d) => [{ deed: person === d.actorOrNull?.id ? 'see' : 'change', list }],
+  asks: ({ list, person }, d) => [{ permission: person === d.actorOrNull?.id ? 'see' : 'change', list }],
   decide({ list: listId, person: personId, on, topics }, d) {
     const list = d.need('list', listId);
     const person = on ? needPerson(personId, d, 'person') : d.need('person', personId);
-    if (on && footingInList(listId, person, d) === null) refuse('cannot-open-list', { name: person.name }, 'person');
+    if (on && relationToList(listId, person, d) === null) refuse('cannot-open-list', { name: person.name }, 'person');
     const id = listWatchId(listId, personId);
     const before = d.find('listWatch', id);
     const byId = on && !before?.on ? byOf(personId, d) : (before?.byId ?? null);
     if (before) d.set('listWatch', id, { on, topics, byId });
     else d.insert('listWatch', id, { listId, personId, on, topics: topics ?? [...LIST_TOPICS], byId });
-    if (on && !before?.on) d.tell(personId, 'following', null, { title: list.name, list: listId });
+    if (on && !before?.on) d.notify(personId, 'following', null, { title: list.name, list: listId });
   },
 });
 
 const byOf = (personId: string, d: Deciding): string | null => (personId === d.actor.id ? null : d.actor.id);
 
-const sees = (person: Person, item: Item, d: Deciding): boolean => footingsOnItem(item, person, d).length > 0;
+const sees = (person: Person, item: Item, d: Deciding): boolean => relationsToItem(item, person, d).length > 0;
 
 /** Whoever hears of that about an item: `usual`, who do so without following, unless they chose otherwise; and who follow it or its list. */
 export function listeners(item: Item, topic: Topic, usual: Iterable<string>, d: Deciding): Set<string> {
@@ -84,18 +84,18 @@ function stillSees(personId: string, item: Item, d: Deciding): boolean {
 }
 
 /** Tells those who follow of something, if this command hasn't told them of it in another way. */
-export function tellFollowers(item: Item, topic: Topic, kind: NoticeKind, params: Params, d: Deciding): void {
-  for (const personId of listeners(item, topic, [], d)) if (!d.hasTold(personId, item.id)) d.tell(personId, kind, item.id, params);
+export function notifyFollowers(item: Item, topic: Topic, kind: NoticeKind, params: Params, d: Deciding): void {
+  for (const personId of listeners(item, topic, [], d)) if (!d.hasNotified(personId, item.id)) d.notify(personId, kind, item.id, params);
 }
 
 /** What came into a list, by one command and so into one: of several, one notice. Steps come with what they are steps of. */
-export function tellOfNew(items: readonly Item[], d: Deciding): void {
+export function notifyOfNew(items: readonly Item[], d: Deciding): void {
   const came = items.filter(({ parentId }) => parentId === null);
   const [any] = came;
   for (const { personId, topics } of listWatches(any?.listId ?? null, d)) {
     if (!topics.includes('new') || !stillSees(personId, any!, d)) continue;
-    const news = came.filter(({ id }) => !d.hasTold(personId, id));
-    if (news.length > 0) d.tell(personId, 'added', ...saidOfNew(news, d));
+    const news = came.filter(({ id }) => !d.hasNotified(personId, id));
+    if (news.length > 0) d.notify(personId, 'added', ...saidOfNew(news, d));
   }
 }
 

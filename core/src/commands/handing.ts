@@ -4,9 +4,9 @@ import type { Part } from '../model/part.ts';
 import type { Person } from '../model/person.ts';
 import { Id, Moment, Text } from '../model/row.ts';
 import { openParts } from '../followup/standing.ts';
-import { giversOf, tellingOfCompletion } from './completion.ts';
+import { giversOf, notifyingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
-import { tellFollowers } from './following.ts';
+import { notifyFollowers } from './following.ts';
 import { commandKind } from './kind.ts';
 import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
@@ -26,7 +26,7 @@ export const handOver = commandKind({
     due: z.optional(z.nullable(Moment)),
     confirm: z.optional(z.boolean()),
   }),
-  asks: ({ items }) => items.map((item) => ({ deed: 'change', item }) as const),
+  asks: ({ items }) => items.map((item) => ({ permission: 'change', item }) as const),
   decide({ items, persons, message, policy, due, confirm }, d) {
     const people = persons.map((id) => needPerson(id, d));
     for (const itemId of leftAfter(items, d.context.ahead, handedAtOnce(persons))) {
@@ -36,7 +36,7 @@ export const handOver = commandKind({
       if (fresh.length === 0 && items.length === 1 && policy === undefined) refuse('already-has-it', { names: people.map((person) => person.name) }, 'persons');
       if (due !== undefined && due !== item.due) d.refuseIfChanged('item', itemId, 'due');
       if (policy !== undefined && policy !== item.policy) d.refuseIfChanged('item', itemId, 'policy');
-      tellingOfCompletion(item, d, () => {
+      notifyingOfCompletion(item, d, () => {
         d.set('item', itemId, { policy: policy ?? item.policy, due: due === undefined ? item.due : due, confirm: confirm ?? item.confirm });
         handTo(item, fresh, message.trim(), d);
       });
@@ -49,7 +49,7 @@ export const handOver = commandKind({
 export function handTo(item: Item, fresh: readonly Person[], message: string, d: Deciding): void {
   for (const person of fresh) {
     givePart(item.id, person, d, message, d.actor.id);
-    d.tell(person.id, 'handed', item.id, { title: item.title, message });
+    d.notify(person.id, 'handed', item.id, { title: item.title, message });
   }
   settleNobody(item.id, d);
 }
@@ -58,12 +58,12 @@ export function handTo(item: Item, fresh: readonly Person[], message: string, d:
 export const take = commandKind({
   name: 'part.take',
   payload: z.object({ item: Id }),
-  asks: ({ item }) => [{ deed: 'check', item }],
+  asks: ({ item }) => [{ permission: 'check', item }],
   decide({ item: itemId }, d) {
     const item = d.need('item', itemId);
     if (hasCountingPart(itemId, d.actor.id, d)) refuse('already-has-it', { names: [d.actor.name] });
     if (openParts(d.by('part', 'itemId', itemId)).some((part) => part.personId !== null)) refuse('not-allowed');
-    tellingOfCompletion(item, d, () => {
+    notifyingOfCompletion(item, d, () => {
       givePart(itemId, d.actor, d, '', d.actor.id);
       settleNobody(itemId, d);
     });
@@ -75,16 +75,16 @@ export const take = commandKind({
 export const takeBack = commandKind({
   name: 'part.takeBack',
   payload: z.object({ item: Id, persons: PEOPLE }),
-  asks: ({ item }) => [{ deed: 'change', item }],
+  asks: ({ item }) => [{ permission: 'change', item }],
   decide({ item: itemId, persons }, d) {
     const item = d.need('item', itemId);
     const names = persons.map((id) => d.find('person', id)?.name ?? refuse('unknown-person', {}, 'persons'));
-    tellingOfCompletion(item, d, () => {
+    notifyingOfCompletion(item, d, () => {
       for (const id of persons) {
         const part = d.find('part', partId(itemId, id));
         if (!part || part.takenBackAt) continue;
         d.set('part', part.id, { takenBackAt: d.now });
-        d.tell(id, 'taken-back', null, { title: item.title });
+        d.notify(id, 'taken-back', null, { title: item.title });
       }
       settleNobody(itemId, d);
     });
@@ -96,12 +96,12 @@ export const takeBack = commandKind({
 export const excuse = commandKind({
   name: 'part.excuse',
   payload: z.object({ item: Id, person: Id, excused: z._default(z.boolean(), true) }),
-  asks: ({ item }) => [{ deed: 'change', item }],
+  asks: ({ item }) => [{ permission: 'change', item }],
   decide({ item: itemId, person: personId, excused }, d) {
     const item = d.need('item', itemId);
     const part = d.find('part', partId(itemId, personId)) ?? refuse('unknown-person', {}, 'person');
-    tellingOfCompletion(item, d, () => d.set('part', part.id, { excusedAt: excused ? d.now : null }));
-    if (excused) d.tell(personId, 'excused', itemId, { title: item.title });
+    notifyingOfCompletion(item, d, () => d.set('part', part.id, { excusedAt: excused ? d.now : null }));
+    if (excused) d.notify(personId, 'excused', itemId, { title: item.title });
     d.enter(excused ? 'part.excuse' : 'part.unexcuse', { itemId }, { person: d.find('person', personId)?.name ?? '' });
   },
 });
@@ -110,7 +110,7 @@ export const excuse = commandKind({
 export const passOn = commandKind({
   name: 'part.passOn',
   payload: z.object({ item: Id, from: Id, to: Id, message: z._default(Text, '') }),
-  asks: ({ item, from }, d) => [{ deed: from === d.actorOrNull?.id ? 'pass-on' : 'change', item }],
+  asks: ({ item, from }, d) => [{ permission: from === d.actorOrNull?.id ? 'pass-on' : 'change', item }],
   decide({ item: itemId, from, to, message }, d) {
     const item = d.need('item', itemId);
     const person = needPerson(to, d, 'to');
@@ -119,17 +119,17 @@ export const passOn = commandKind({
     if (part.standing === 'completed') refuse('not-yours');
     if (to === from || hasCountingPart(itemId, to, d)) refuse('already-has-it', { names: [person.name] }, 'to');
     passPart(item, part, person, message.trim() || part.message, d);
-    d.tell(to, 'handed', itemId, { title: item.title, message: message.trim() || part.message });
+    d.notify(to, 'handed', itemId, { title: item.title, message: message.trim() || part.message });
     const others = from === d.actor.id ? giversOf(item, d) : [from];
-    for (const other of others) if (other !== to) d.tell(other, 'passed', itemId, { title: item.title, to: person.name });
-    tellFollowers(item, 'answers', 'passed', { title: item.title, to: person.name }, d);
+    for (const other of others) if (other !== to) d.notify(other, 'passed', itemId, { title: item.title, to: person.name });
+    notifyFollowers(item, 'answers', 'passed', { title: item.title, to: person.name }, d);
     d.enter('part.passOn', { itemId }, { from: d.find('person', from)?.name ?? '', to: person.name });
   },
 });
 
 function passPart(item: Item, part: Part, person: Person, message: string, d: Deciding): void {
   const own = part.personId === d.actor.id;
-  tellingOfCompletion(item, d, () => {
+  notifyingOfCompletion(item, d, () => {
     d.set('part', part.id, {
       passedTo: person.id,
       standing: part.standing === 'declined' ? 'declined' : 'delegated',
@@ -149,7 +149,7 @@ export function giveOrPassOn(item: Item, fromId: string, person: Person, d: Deci
     d.enter('part.passOn', { itemId: item.id }, { from: d.find('person', fromId)?.name ?? '', to: person.name });
     return;
   }
-  tellingOfCompletion(item, d, () => {
+  notifyingOfCompletion(item, d, () => {
     givePart(item.id, person, d, '', d.actor.id);
     settleNobody(item.id, d);
   });

@@ -17,7 +17,7 @@ export const makeHouse = commandKind({
     person: z.object({ name: Name, mark: Mark, colour: Colour, pattern: Pattern }),
     hints: z.optional(z.object({ list: Name, items: z.array(Title).check(z.maxLength(8)) })),
   }),
-  asks: () => [{ deed: 'enter' }],
+  asks: () => [{ permission: 'enter' }],
   decide({ name, zone, person, hints }, d) {
     const { houseId, account } = d.context;
     if (!account) refuse('not-a-member');
@@ -68,7 +68,7 @@ export const changeHouse = commandKind({
     region: z.optional(z.nullable(Region)),
     daysOff: z.optional(z.array(DayOff).check(z.maxLength(400))),
   }),
-  asks: () => [{ deed: 'manage' }],
+  asks: () => [{ permission: 'manage' }],
   decide(fields, d) {
     if (fields.zone !== undefined && !isZone(fields.zone)) refuse('malformed', {}, 'zone');
     for (const { date } of fields.daysOff ?? []) if (!isMoment(date)) refuse('malformed', { value: date }, 'daysOff');
@@ -84,7 +84,7 @@ const inOrder = (days: readonly DayOff[]): DayOff[] => [...new Map(days.map((day
 export const setHolidays = commandKind({
   name: 'house.setHolidays',
   payload: Holidays,
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide(holidays, d) {
     const id = Id.parse(d.context.houseId);
     if (d.need('house', id).region === holidays.region) d.set('house', id, { holidays });

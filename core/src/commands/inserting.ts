@@ -1,7 +1,7 @@
 import { USUAL_NATURE, type Item } from '../model/item.ts';
 import type { Deciding } from './deciding.ts';
 import { makePart } from './parts.ts';
-import { nextKeyAt, type Spot } from './spot.ts';
+import { nextKeyIn, type Container } from './spot.ts';
 
 const BLANK = {
   ...USUAL_NATURE,
@@ -17,11 +17,11 @@ const BLANK = {
 };
 
 /** An item as it is when it is made; what is left out is as usual. */
-export function insertItem(d: Deciding, fields: Spot & { title: string; makerId: string } & Partial<Item>, id = d.newId()): Item {
+export function insertItem(d: Deciding, fields: Container & { title: string; makerId: string } & Partial<Item>, id = d.newId()): Item {
   const made = { ...BLANK, createdAt: d.now } as Record<string, unknown>;
   // what was left out is as usual
   for (const field in fields) if (fields[field as keyof Item] !== undefined) made[field] = fields[field as keyof Item];
-  made['position'] ??= nextKeyAt(fields, fields.makerId, d);
+  made['position'] ??= nextKeyIn(fields, fields.makerId, d);
   const item = d.insert('item', id, made as never);
   makePart(id, null, d);
   return item;

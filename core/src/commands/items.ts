@@ -7,14 +7,14 @@ import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
 import { above, withBelow } from '../reader/tree.ts';
 import { rearmAlarms } from './alarms.ts';
 import { bringNext, override } from './appearing.ts';
-import { tellingOfCompletion } from './completion.ts';
+import { notifyingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
-import { tellFollowers, tellOfNew } from './following.ts';
+import { notifyFollowers, notifyOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { refuse } from './reasons.ts';
 import { removeWhole } from './removing.ts';
-import { askForSpot, moveStepsAlong, NEIGHBOURS, putAllBeside, SPOT, spotOf } from './spot.ts';
+import { askForContainer, moveStepsAlong, NEIGHBOURS, putAllBeside, CONTAINER, containerOf } from './spot.ts';
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
 
@@ -33,12 +33,12 @@ export const changeItem = commandKind({
     pace: z.optional(z.nullable(Pace)),
     ...NATURE,
   }),
-  asks: ({ item }) => [{ deed: 'change', item }],
+  asks: ({ item }) => [{ permission: 'change', item }],
   decide({ item: itemId, notesBase, tags, situations, place, ...fields }, d) {
     const item = d.need('item', itemId);
     refuseBadDates(item.due, fields.start === undefined ? item.start : fields.start);
     const notes = fields.notes === undefined ? undefined : mergedNotes(notesBase ?? item.notes, fields.notes, item.notes, d);
-    tellingOfCompletion(item, d, () =>
+    notifyingOfCompletion(item, d, () =>
       d.set('item', itemId, { ...fields, ...contextOf({ tags, situations, place }, d), ...(notes === undefined ? {} : { notes }) }),
     );
     if (fields.start !== undefined && fields.start !== item.start) rearmAlarms(itemId, ['start'], d);
@@ -48,7 +48,7 @@ export const changeItem = commandKind({
       d.enter('item.change', { itemId }, field === 'notes' ? { field } : { field, from: item[field], to: value });
     }
     const told = (['title', 'confirm'] as const).find((field) => fields[field] !== undefined && fields[field] !== item[field]);
-    if (told) tellHolders(item, told, d);
+    if (told) notifyHolders(item, told, d);
   },
 });
 
@@ -75,18 +75,18 @@ function withoutMarks(lines: string[]): string[] {
 }
 
 /** What was changed, and from what to what: a notice that only says that something was helps nobody. */
-function tellHolders(item: Item, field: 'due' | 'title' | 'confirm', d: Deciding): void {
+function notifyHolders(item: Item, field: 'due' | 'title' | 'confirm', d: Deciding): void {
   const now = d.need('item', item.id);
   const params = { title: now.title, field, from: item[field], to: now[field] };
-  for (const part of countingParts(d.by('part', 'itemId', item.id))) d.tell(part.personId, 'changed', item.id, params);
-  tellFollowers(item, 'changes', 'changed', params, d);
+  for (const part of countingParts(d.by('part', 'itemId', item.id))) d.notify(part.personId, 'changed', item.id, params);
+  notifyFollowers(item, 'changes', 'changed', params, d);
 }
 
 /** The deadline is never overwritten blindly: if somebody set it since it was seen, mine is refused and offered again. */
 export const setDue = commandKind({
   name: 'item.setDue',
   payload: z.object({ item: Id, due: z.nullable(Moment) }),
-  asks: ({ item }) => [{ deed: 'change', item }],
+  asks: ({ item }) => [{ permission: 'change', item }],
   decide({ item: itemId, due }, d) {
     const item = d.need('item', itemId);
     if (due === item.due) return;
@@ -96,7 +96,7 @@ export const setDue = commandKind({
     keepMoved(item, due, d);
     rearmAlarms(itemId, ['due'], d);
     noteIfPast(due, d);
-    tellHolders(item, 'due', d);
+    notifyHolders(item, 'due', d);
     d.enter('item.change', { itemId }, { field: 'due', from: item.due, to: due });
   },
 });
@@ -110,12 +110,12 @@ function keepMoved({ seriesId, recurrenceId }: Item, due: string | null, d: Deci
 export const setPolicy = commandKind({
   name: 'item.setPolicy',
   payload: z.object({ item: Id, policy: Policy }),
-  asks: ({ item }) => [{ deed: 'change', item }],
+  asks: ({ item }) => [{ permission: 'change', item }],
   decide({ item: itemId, policy }, d) {
     const item = d.need('item', itemId);
     if (policy === item.policy) return;
     d.refuseIfChanged('item', itemId, 'policy');
-    tellingOfCompletion(item, d, () => d.set('item', itemId, { policy }));
+    notifyingOfCompletion(item, d, () => d.set('item', itemId, { policy }));
     d.enter('item.change', { itemId }, { field: 'policy', from: item.policy, to: policy });
   },
 });
@@ -125,16 +125,16 @@ export const moveItem = commandKind({
   name: 'item.move',
   payload: z.object({
     items: SEVERAL,
-    ...SPOT,
+    ...CONTAINER,
     ...NEIGHBOURS,
   }),
   asks({ items, ...target }, d) {
-    const moved = items.map((item) => ({ deed: 'change', item }) as const);
+    const moved = items.map((item) => ({ permission: 'change', item }) as const);
     const within = !target.parent && items.every((id) => (d.find('item', id)?.listId ?? null) === (target.list ?? null));
-    return within ? moved : [...moved, askForSpot(target)];
+    return within ? moved : [...moved, askForContainer(target)];
   },
   decide({ items, after, before, ...target }, d) {
-    const spot = spotOf(target, d);
+    const spot = containerOf(target, d);
     const came: Item[] = [];
     for (const itemId of items) {
       const item = d.need('item', itemId);
@@ -147,7 +147,7 @@ export const moveItem = commandKind({
       if (from !== spot.listId) d.enter('item.move', { itemId }, { from: nameOfList(from, d), to: nameOfList(spot.listId, d) });
     }
     putAllBeside(items, spot, { after, before }, d);
-    tellOfNew(came, d);
+    notifyOfNew(came, d);
   },
 });
 
@@ -163,7 +163,7 @@ const nameOfList = (listId: string | null, d: Deciding): string | null => (listI
 export const removeItem = commandKind({
   name: 'item.remove',
   payload: z.object({ items: SEVERAL }),
-  asks: ({ items }) => items.map((item) => ({ deed: 'change', item }) as const),
+  asks: ({ items }) => items.map((item) => ({ permission: 'change', item }) as const),
   decide({ items }, d) {
     for (const itemId of items) {
       removeWhole(itemId, d);
@@ -188,7 +188,7 @@ function skipRemoved(itemId: string, d: Deciding): void {
 export const bringBackItem = commandKind({
   name: 'item.bringBack',
   payload: z.object({ items: SEVERAL }),
-  asks: ({ items }) => items.map((item) => ({ deed: 'change', item }) as const),
+  asks: ({ items }) => items.map((item) => ({ permission: 'change', item }) as const),
   decide({ items }, d) {
     for (const itemId of items) {
       const { removedAt, purgedAt, seriesId, recurrenceId } = d.need('item', itemId);

@@ -27,12 +27,12 @@ export const isShared = (listId: string, ownerId: string, d: Pick<Deciding, 'by'
   d.by('share', 'listId', listId).some((share) => share.access !== null && share.personId !== ownerId);
 
 const ownBundle = ({ bundle }: { bundle: string }, d: Deciding) =>
-  d.find('bundle', bundle)?.ownerId === d.actorOrNull?.id ? ({ deed: 'self', is: true } as const) : ({ deed: 'manage' } as const);
+  d.find('bundle', bundle)?.ownerId === d.actorOrNull?.id ? ({ permission: 'self', is: true } as const) : ({ permission: 'manage' } as const);
 
 export const makeBundle = commandKind({
   name: 'bundle.make',
   payload: z.object({ name: Name, purpose: z._default(Purpose, ''), colour: z._default(Colour, 'graphite'), icon: z._default(ListIcon, 'package') }),
-  asks: () => [{ deed: 'keep' }],
+  asks: () => [{ permission: 'keep' }],
   decide(looks, d) {
     d.insert('bundle', d.newId(), { ...looks, ownerId: d.actor.id, position: keyAtEnd(d.all('bundle')), removedAt: null });
   },
@@ -68,7 +68,7 @@ export const makeList = commandKind({
     sections: z._default(z.array(Name).check(z.maxLength(50)), []),
     shares: z._default(z.array(z.object({ person: Id, access: Access })), []),
   }),
-  asks: () => [{ deed: 'keep' }],
+  asks: () => [{ permission: 'keep' }],
   decide({ name, purpose, colour, icon, kind, bundle, sections, shares }, d) {
     const listId = d.newId();
     const bundleId = bundle && d.find('bundle', bundle) ? bundle : null;
@@ -104,7 +104,7 @@ export const changeList = commandKind({
     after: NEIGHBOURS.after,
     before: NEIGHBOURS.before,
   }),
-  asks: ({ list }) => [{ deed: 'share', list }],
+  asks: ({ list }) => [{ permission: 'share', list }],
   decide({ list: listId, bundle, after, before, ...fields }, d) {
     const list = d.need('list', listId);
     if (bundle) d.need('bundle', bundle);
@@ -127,7 +127,7 @@ function placeList(listId: string, neighbours: Neighbours, d: Deciding): void {
 export const shareList = commandKind({
   name: 'list.share',
   payload: z.object({ list: Id, person: Id, access: z.nullable(Access) }),
-  asks: ({ list }) => [{ deed: 'share', list }],
+  asks: ({ list }) => [{ permission: 'share', list }],
   decide({ list: listId, person, access }, d) {
     shareWith(listId, person, access, d);
   },
@@ -145,7 +145,7 @@ function shareWith(listId: string, personId: string, access: Access | null, d: D
 export const giveList = commandKind({
   name: 'list.giveTo',
   payload: z.object({ list: Id, person: Id }),
-  asks: ({ list }) => [{ deed: 'share', list }],
+  asks: ({ list }) => [{ permission: 'share', list }],
   decide({ list: listId, person: personId }, d) {
     const list = d.need('list', listId);
     const person = needPerson(personId, d, 'person');
@@ -155,7 +155,7 @@ export const giveList = commandKind({
     putShare(listId, personId, null, d);
     d.set('list', listId, { ownerId: personId });
     putShare(listId, before, 'edit', d);
-    d.tell(personId, 'list-given', null, { title: list.name, list: listId });
+    d.notify(personId, 'list-given', null, { title: list.name, list: listId });
     d.enter('list.giveTo', { listId }, { person: person.name });
   },
 });
@@ -163,7 +163,7 @@ export const giveList = commandKind({
 export const fileList = commandKind({
   name: 'list.file',
   payload: z.object({ list: Id, filed: z.boolean() }),
-  asks: ({ list }) => [{ deed: 'share', list }],
+  asks: ({ list }) => [{ permission: 'share', list }],
   decide({ list, filed }, d) {
     d.set('list', list, { filedAt: filed ? d.now : null });
     d.enter(filed ? 'list.file' : 'list.unfile', { listId: list });
@@ -173,14 +173,14 @@ export const fileList = commandKind({
 export const removeList = commandKind({
   name: 'list.remove',
   payload: z.object({ list: Id, removed: z._default(z.boolean(), true), chores: SLICE }),
-  asks: ({ list }) => [{ deed: 'share', list }],
+  asks: ({ list }) => [{ permission: 'share', list }],
   decide({ list, removed, chores }, d) {
     const ending = removed ? choresOfList(list, calendarDateOf(d.now, houseOf(d).zone), d) : [];
     if (d.context.slice) return endToday(ending.filter(({ id }) => chores?.includes(id)), d); // prettier-ignore
     endToday(ending, d);
     if (!removed) resumeWith(list, d);
     const { ownerId, name } = d.set('list', list, { removedAt: removed ? d.now : null });
-    if (!removed) d.tell(ownerId, 'list-back', null, { title: name, list });
+    if (!removed) d.notify(ownerId, 'list-back', null, { title: name, list });
     d.enter(removed ? 'list.remove' : 'list.bringBack', { listId: list }, { name: d.need('list', list).name });
   },
 });
@@ -191,12 +191,12 @@ function insertSection(listId: string, name: string, d: Deciding): void {
   d.insert('section', d.newId(), { listId, name, position: keyAtEnd(sectionsOf(listId, d)), removedAt: null });
 }
 
-const listOfSection = ({ section }: { section: string }, d: Deciding) => [{ deed: 'share', list: d.need('section', section).listId } as const];
+const listOfSection = ({ section }: { section: string }, d: Deciding) => [{ permission: 'share', list: d.need('section', section).listId } as const];
 
 export const makeSection = commandKind({
   name: 'section.make',
   payload: z.object({ list: Id, name: Name }),
-  asks: ({ list }) => [{ deed: 'share', list }],
+  asks: ({ list }) => [{ permission: 'share', list }],
   decide: ({ list, name }, d) => insertSection(list, name, d),
 });
 

@@ -7,10 +7,10 @@ import type { Deciding } from './deciding.ts';
 import { namedBy } from './standing-in.ts';
 
 /** What a person is to a list or an item: the rows of the table. Somebody can have several; the best one counts. */
-export type Footing = 'owner' | 'edit' | 'check' | 'view' | 'own-part' | 'stand-in';
+export type AccessRelation = 'owner' | 'edit' | 'check' | 'view' | 'own-part' | 'stand-in';
 
 /** The columns of the table, and below them what does not depend on a list. */
-export type Deed = 'see' | 'add' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie' | 'share' | 'manage' | 'keep' | 'self' | 'enter' | 'system';
+export type Permission = 'see' | 'add' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie' | 'share' | 'manage' | 'keep' | 'self' | 'enter' | 'system';
 
 /**
  * `stand-in`: of what somebody away gave, who named them. `own-items`: of items the person made. `own-part`: with a part of their own. `its-steps`: of the steps below that part.
@@ -19,7 +19,7 @@ export type Deed = 'see' | 'add' | 'change' | 'pass-on' | 'answer' | 'check' | '
 export type Grant = 'yes' | 'no' | 'manager' | 'giver' | 'own-items' | 'own-part' | 'its-steps' | 'roles';
 
 /** Who may do what, written by hand. Nothing else in Kotiva decides this. */
-export const TABLE: Record<Footing, Record<Exclude<Deed, 'manage' | 'keep' | 'self' | 'enter' | 'system'>, Grant>> = {
+export const ACCESS_TABLE: Record<AccessRelation, Record<Exclude<Permission, 'manage' | 'keep' | 'self' | 'enter' | 'system'>, Grant>> = {
   owner: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'yes' },
   edit: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'manager' },
   check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', check: 'yes', tie: 'no', share: 'no' },
@@ -29,7 +29,7 @@ export const TABLE: Record<Footing, Record<Exclude<Deed, 'manage' | 'keep' | 'se
 };
 
 /** What each command needs. Several: which one depends on what it is done to. A command that is not here does not run. */
-export const NEEDS = {
+export const REQUIRED_PERMISSIONS = {
   'house.make': ['enter'],
   'house.change': ['manage'],
   'house.setHolidays': ['system'],
@@ -150,39 +150,39 @@ export const NEEDS = {
   'listWatch.set': ['see', 'change'],
   'notice.read': ['self'],
   undo: ['self'],
-} as const satisfies Record<string, readonly Deed[]>;
-export type CommandName = keyof typeof NEEDS;
+} as const satisfies Record<string, readonly Permission[]>;
+export type CommandName = keyof typeof REQUIRED_PERMISSIONS;
 
 /** One thing a command asks leave for. */
-export type Ask =
-  | { deed: 'manage' | 'keep' | 'enter' | 'system' }
-  | { deed: 'self'; is: boolean }
-  | { deed: 'see' | 'add' | 'share' | 'change'; list: string }
-  | { deed: 'see' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie'; item: string; giver?: boolean };
+export type AccessRequest =
+  | { permission: 'manage' | 'keep' | 'enter' | 'system' }
+  | { permission: 'self'; is: boolean }
+  | { permission: 'see' | 'add' | 'share' | 'change'; list: string }
+  | { permission: 'see' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie'; item: string; giver?: boolean };
 
-export function isAllowed(ask: Ask, actor: Person | null, d: Deciding): boolean {
-  if (ask.deed === 'enter') return true;
+export function isAllowed(ask: AccessRequest, actor: Person | null, d: Deciding): boolean {
+  if (ask.permission === 'enter') return true;
   // what the clock does: nobody is signed in, so nothing that comes over the wire can ask for it
-  if (ask.deed === 'system') return d.context.account === null;
+  if (ask.permission === 'system') return d.context.account === null;
   if (!actor || !isHere(actor)) return false;
-  if (ask.deed === 'self') return ask.is;
-  if (ask.deed === 'manage') return actor.role === 'manager';
-  if (ask.deed === 'keep') return actor.role !== 'outside';
-  if ('list' in ask) return grantedByList(ask.deed, d.need('list', ask.list), actor, d);
-  if ('item' in ask) return grantedByItem(ask.deed, d.need('item', ask.item), actor, ask.giver ?? false, d);
+  if (ask.permission === 'self') return ask.is;
+  if (ask.permission === 'manage') return actor.role === 'manager';
+  if (ask.permission === 'keep') return actor.role !== 'outside';
+  if ('list' in ask) return grantedByList(ask.permission, d.need('list', ask.list), actor, d);
+  if ('item' in ask) return grantedByItem(ask.permission, d.need('item', ask.item), actor, ask.giver ?? false, d);
   return false;
 }
 
-function grantedByList(deed: 'see' | 'add' | 'share' | 'change', list: List, actor: Person, d: Deciding): boolean {
-  const footing = footingInList(list.id, actor, d);
-  if (!footing) return false;
-  const grant = TABLE[footing][deed];
+function grantedByList(permission: 'see' | 'add' | 'share' | 'change', list: List, actor: Person, d: Deciding): boolean {
+  const relation = relationToList(list.id, actor, d);
+  if (!relation) return false;
+  const grant = ACCESS_TABLE[relation][permission];
   return grant === 'yes' || (grant === 'manager' && actor.role === 'manager');
 }
 
-function grantedByItem(deed: keyof (typeof TABLE)['owner'], item: Item, actor: Person, giver: boolean, d: Deciding): boolean {
-  return footingsOnItem(item, actor, d).some((footing) => {
-    const grant = TABLE[footing][deed];
+function grantedByItem(permission: keyof (typeof ACCESS_TABLE)['owner'], item: Item, actor: Person, giver: boolean, d: Deciding): boolean {
+  return relationsToItem(item, actor, d).some((relation) => {
+    const grant = ACCESS_TABLE[relation][permission];
     if (grant === 'yes') return true;
     if (grant === 'giver') return giver || actor.role === 'manager';
     if (grant === 'own-items') return item.makerId === actor.id;
@@ -193,7 +193,7 @@ function grantedByItem(deed: keyof (typeof TABLE)['owner'], item: Item, actor: P
 }
 
 /** What a person is to a list, or null if they cannot open it. */
-export function footingInList(listId: string, person: Person, d: Pick<Deciding, 'find' | 'by'>): Exclude<Footing, 'own-part' | 'stand-in'> | null {
+export function relationToList(listId: string, person: Person, d: Pick<Deciding, 'find' | 'by'>): Exclude<AccessRelation, 'own-part' | 'stand-in'> | null {
   if (person.role === 'outside') return null;
   const list = d.find('list', listId);
   if (!list) return null;
@@ -204,18 +204,18 @@ export function footingInList(listId: string, person: Person, d: Pick<Deciding, 
   return access === 'edit' && person.role === 'helper' ? 'check' : access;
 }
 
-export function footingsOnItem(item: Item, person: Person, d: Pick<Deciding, 'find' | 'by'>): Footing[] {
-  const footings: Footing[] = [];
+export function relationsToItem(item: Item, person: Person, d: Pick<Deciding, 'find' | 'by'>): AccessRelation[] {
+  const relations: AccessRelation[] = [];
   if (item.listId === null) {
-    if (item.makerId === person.id) footings.push('owner');
+    if (item.makerId === person.id) relations.push('owner');
   } else {
-    const footing = footingInList(item.listId, person, d);
-    if (footing) footings.push(footing);
+    const relation = relationToList(item.listId, person, d);
+    if (relation) relations.push(relation);
   }
-  if (isOwn(item, person, d) || hasPartAbove(item, person, d)) footings.push('own-part');
+  if (isOwn(item, person, d) || hasPartAbove(item, person, d)) relations.push('own-part');
   const absent = namedBy(person, d);
-  if (absent.size > 0 && [item, ...above(item, d)].some(({ id }) => isGivenBy(absent, id, d))) footings.push('stand-in');
-  return footings;
+  if (absent.size > 0 && [item, ...above(item, d)].some(({ id }) => isGivenBy(absent, id, d))) relations.push('stand-in');
+  return relations;
 }
 
 const isGivenBy = (givers: ReadonlySet<string>, itemId: string, d: Pick<Deciding, 'by'>): boolean =>

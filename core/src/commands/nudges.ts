@@ -29,7 +29,7 @@ export const nudge = commandKind({
     const parts = persons.map((person) => d.find('part', partId(item, person)));
     // who stands in for the giver asks in their place
     const stands = d.actorOrNull !== null && parts.every((part) => ![part?.giverId, part?.originId].includes(d.actorOrNull!.id) && actsAsGiver(part, d));
-    return [stands ? { deed: 'self', is: true } : { deed: 'change', item }];
+    return [stands ? { permission: 'self', is: true } : { permission: 'change', item }];
   },
   decide({ item: itemId, persons, words }, d) {
     const item = d.need('item', itemId);
@@ -52,7 +52,7 @@ export const nudge = commandKind({
       if (at > d.now) d.note('nudge-waits', { name: person.name, until: at });
       else {
         countNudge(part, d);
-        d.tell(personId, 'nudge', itemId, { title: item.title, text: words.trim(), late: false });
+        d.notify(personId, 'nudge', itemId, { title: item.title, text: words.trim(), late: false });
       }
     }
     d.enter('part.nudge', { itemId }, { to: persons.map((id) => d.find('person', id)?.name ?? '') });
@@ -66,7 +66,7 @@ export const nudge = commandKind({
 export const sendNudges = commandKind({
   name: 'nudge.send',
   payload: z.object({ person: Id, parts: z.array(Id).check(z.minLength(1), z.maxLength(500)), at: Instant }),
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ person: personId, parts, at }, d) {
     const house = d.need('house', d.context.houseId);
     const until = instantOf(epochOf(d.now) + WINDOW_MS);
@@ -84,8 +84,8 @@ export const sendNudges = commandKind({
       countNudge(part, d);
       d.enter('nudge.send', { itemId: part.itemId }, { to: [d.find('person', personId)?.name ?? ''] });
     }
-    if (due.length === 1) d.tell(personId, 'nudge', due[0]!.itemId, { title: titles[0]!, text: '', late });
-    else d.tell(personId, 'nudges', null, { titles, count: titles.length, late });
+    if (due.length === 1) d.notify(personId, 'nudge', due[0]!.itemId, { title: titles[0]!, text: '', late });
+    else d.notify(personId, 'nudges', null, { titles, count: titles.length, late });
     for (const part of due) tellGiverInVain(part, d);
   },
 });
@@ -96,14 +96,14 @@ const countNudge = (part: Part, d: Deciding): void => void d.set('part', part.id
 function tellGiverInVain(part: Part, d: Deciding): void {
   if (part.unanswered + 1 < NUDGES_BEFORE_ASKING) return;
   const item = d.need('item', part.itemId);
-  d.tell(part.giverId, 'no-answer', item.id, { title: item.title, who: d.find('person', part.personId!)?.name ?? '' });
+  d.notify(part.giverId, 'no-answer', item.id, { title: item.title, who: d.find('person', part.personId!)?.name ?? '' });
 }
 
 /** When somebody is left in peace: their own to say, or a manager's. */
 export const setRest = commandKind({
   name: 'person.setRest',
   payload: z.object({ person: Id, rest: Rest }),
-  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
+  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { permission: 'self', is: true } : { permission: 'manage' }],
   decide({ person, rest }, d) {
     needPerson(person, d, 'person');
     d.set('person', person, { rest: { ...rest, daysOff: [...new Set(rest.daysOff)].sort() } });

@@ -8,10 +8,10 @@ import { openParts } from '../followup/standing.ts';
 import { calendarDateOf, epochOf, instantOf } from '../time/clock.ts';
 import { houseOf } from './appearing.ts';
 import { choresOnlyOf, endToday } from './chore-ends.ts';
-import { tellingOfCompletion } from './completion.ts';
+import { notifyingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
-import { footingsOnItem } from './may.ts';
+import { relationsToItem } from './may.ts';
 import { putShare } from './lists.ts';
 import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
@@ -32,7 +32,7 @@ const managersBut = (id: string, d: Deciding): number =>
 export const addPerson = commandKind({
   name: 'person.add',
   payload: z.object({ ...LOOKS, ...CONTACT }),
-  asks: () => [{ deed: 'manage' }],
+  asks: () => [{ permission: 'manage' }],
   decide({ email, phone, contact: words, ...looks }, d) {
     const contact = { email: email ?? null, phone: phone ?? null, contact: words ?? '' };
     refuseTakenMark(looks.mark, null, d);
@@ -44,7 +44,7 @@ export const addPerson = commandKind({
 export const changePerson = commandKind({
   name: 'person.change',
   payload: z.object({ person: Id, name: z.optional(Name), mark: z.optional(Mark), colour: z.optional(Colour), pattern: z.optional(Pattern), ...CONTACT }),
-  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
+  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { permission: 'self', is: true } : { permission: 'manage' }],
   decide({ person: personId, ...fields }, d) {
     d.need('person', personId);
     if (fields.mark !== undefined) refuseTakenMark(fields.mark, personId, d);
@@ -55,7 +55,7 @@ export const changePerson = commandKind({
 export const setRole = commandKind({
   name: 'person.setRole',
   payload: z.object({ person: Id, role: Role }),
-  asks: () => [{ deed: 'manage' }],
+  asks: () => [{ permission: 'manage' }],
   decide({ person: personId, role }, d) {
     const person = d.need('person', personId);
     if (person.role === 'manager' && role !== 'manager' && managersBut(personId, d) === 0) refuse('last-manager', { name: person.name }, 'role');
@@ -76,7 +76,7 @@ export const endPerson = commandKind({
     keepLinks: z._default(z.array(Id).check(z.maxLength(100)), []),
     follows: SLICE,
   }),
-  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
+  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { permission: 'self', is: true } : { permission: 'manage' }],
   decide({ person: personId, parts, keepLinks, follows }, d) {
     const person = d.need('person', personId);
     if (!isHere(person)) refuse('person-left', { name: person.name });
@@ -133,7 +133,7 @@ export function openPartsOf(personId: string, d: Pick<Deciding, 'all'>): string[
 function settlePart(itemId: string, person: Person, to: string, d: Deciding): void {
   if (to === 'later') return;
   const item = d.need('item', itemId);
-  tellingOfCompletion(item, d, () => {
+  notifyingOfCompletion(item, d, () => {
     const part = d.need('part', partId(itemId, person.id));
     if (to === 'nobody') {
       d.set('part', part.id, { takenBackAt: d.now });
@@ -143,11 +143,11 @@ function settlePart(itemId: string, person: Person, to: string, d: Deciding): vo
     const next = needPerson(to, d, 'parts');
     d.set('part', part.id, { passedTo: next.id, standing: part.standing === 'declined' ? 'declined' : 'delegated' });
     if (!hasCountingPart(itemId, next.id, d)) givePart(itemId, next, d, part.message, d.actor.id);
-    d.tell(next.id, 'handed', itemId, { title: item.title, message: part.message });
+    d.notify(next.id, 'handed', itemId, { title: item.title, message: part.message });
   });
 }
 
-const sees = (person: Person, itemId: string, d: Deciding): boolean => footingsOnItem(d.need('item', itemId), person, d).length > 0;
+const sees = (person: Person, itemId: string, d: Deciding): boolean => relationsToItem(d.need('item', itemId), person, d).length > 0;
 
 /** Who takes over from somebody who goes: whoever ends their access, else a manager. */
 const heirOf = (person: Person, d: Deciding): Person | undefined =>
@@ -180,7 +180,7 @@ export const makeInvitation = commandKind({
     uses: z.enum(['one', 'several']),
     token: z.string().check(z.regex(/^[A-Za-z0-9_-]{32,64}$/)),
   }),
-  asks: ({ lists }) => [{ deed: 'manage' }, ...lists.map(({ listId }) => ({ deed: 'share', list: listId }) as const)],
+  asks: ({ lists }) => [{ permission: 'manage' }, ...lists.map(({ listId }) => ({ permission: 'share', list: listId }) as const)],
   decide({ role, lists, uses, token }, d) {
     const expiresAt = instantOf(epochOf(d.now) + INVITATION_DAYS * 86_400_000);
     d.insert('invitation', d.newId(), { makerId: d.actor.id, role, lists, uses, token, madeAt: d.now, expiresAt, withdrawnAt: null, joined: [] });
@@ -192,7 +192,7 @@ export const makeInvitation = commandKind({
 export const withdrawInvitation = commandKind({
   name: 'invitation.withdraw',
   payload: z.object({ invitation: Id }),
-  asks: () => [{ deed: 'manage' }],
+  asks: () => [{ permission: 'manage' }],
   decide({ invitation }, d) {
     const { withdrawnAt } = d.need('invitation', invitation);
     if (!withdrawnAt) d.set('invitation', invitation, { withdrawnAt: d.now });
@@ -203,7 +203,7 @@ export const withdrawInvitation = commandKind({
 export const join = commandKind({
   name: 'person.join',
   payload: z.object({ token: z.string(), ...LOOKS }),
-  asks: () => [{ deed: 'enter' }],
+  asks: () => [{ permission: 'enter' }],
   decide({ token, ...looks }, d) {
     const { account } = d.context;
     if (!account) refuse('not-a-member');

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { OpeningHours, PlaceAddress, Position, RADIUS, Radius, seesPlace, type Place } from '../model/place.ts';
+import { OpeningHours, PlaceAddress, Coordinates, RADIUS, Radius, seesPlace, type Place } from '../model/place.ts';
 import { Id, Name } from '../model/row.ts';
 import { tagKey } from '../model/tag.ts';
 import type { Deciding } from './deciding.ts';
@@ -10,7 +10,7 @@ import { refuse } from './reasons.ts';
 /** Places: where things are done, and who sees them. */
 
 const ABOUT = {
-  position: z.optional(z.nullable(Position)),
+  position: z.optional(z.nullable(Coordinates)),
   radius: z.optional(Radius),
   address: z.optional(PlaceAddress),
   openingHours: z.optional(OpeningHours),
@@ -22,7 +22,7 @@ type About = z.infer<z.ZodMiniObject<typeof ABOUT>>;
 export const makePlace = commandKind({
   name: 'place.make',
   payload: z.object({ name: Name, ...ABOUT }),
-  asks: () => [{ deed: 'keep' }],
+  asks: () => [{ permission: 'keep' }],
   decide({ name, position = null, radius = RADIUS.usual, address = '', openingHours = '', seenBy = null }, d) {
     refuseKnown(name, null, d);
     refuseUnreadable({ openingHours }, d);
@@ -44,7 +44,7 @@ export const changePlace = commandKind({
   payload: z.object({ place: Id, name: z.optional(Name), removed: z.optional(z.boolean()), ...ABOUT }),
   asks({ place }, d) {
     const known = d.find('place', place);
-    return known && known.makerId !== null && known.makerId === d.actorOrNull?.id ? [{ deed: 'self', is: true }] : [{ deed: 'manage' }];
+    return known && known.makerId !== null && known.makerId === d.actorOrNull?.id ? [{ permission: 'self', is: true }] : [{ permission: 'manage' }];
   },
   decide({ place: placeId, name, removed, seenBy, ...about }, d) {
     const place = d.need('place', placeId);

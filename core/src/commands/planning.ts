@@ -4,10 +4,10 @@ import type { Part } from '../model/part.ts';
 import { Id, Moment, Words } from '../model/row.ts';
 import { calendarDateOf, isMoment } from '../time/clock.ts';
 import { rearmAlarms } from './alarms.ts';
-import { tellingOfCompletion } from './completion.ts';
+import { notifyingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import type { Ask } from './may.ts';
+import type { AccessRequest } from './may.ts';
 import { givePart, partId, readTold, settleNobody, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
 
@@ -21,8 +21,8 @@ const ownOf = (itemId: string, d: Deciding): Part | undefined => {
 };
 
 /** Own parts, or what nobody was given and one may check off: planning it means to do it. */
-const asksOwn = ({ items }: { items: string[] }, d: Deciding): Ask[] =>
-  items.map((item) => (ownOf(item, d) ? ({ deed: 'self', is: true } as const) : ({ deed: 'check', item } as const)));
+const asksOwn = ({ items }: { items: string[] }, d: Deciding): AccessRequest[] =>
+  items.map((item) => (ownOf(item, d) ? ({ permission: 'self', is: true } as const) : ({ permission: 'check', item } as const)));
 
 /** The actor's part, accepted: to decide about it is to answer. What nobody was given is taken. */
 function ownPart(itemId: string, d: Deciding): Part {
@@ -36,7 +36,7 @@ function ownPart(itemId: string, d: Deciding): Part {
   }
   const others = d.by('part', 'itemId', itemId).some((part) => part.personId !== null && part.takenBackAt === null);
   if (others) refuse('not-yours', { title: item.title });
-  tellingOfCompletion(item, d, () => {
+  notifyingOfCompletion(item, d, () => {
     givePart(itemId, d.actor, d, '', d.actor.id);
     settleNobody(itemId, d);
   });
@@ -73,7 +73,7 @@ export const planForPerson = commandKind({
   payload: z.object({ item: Id, person: Id, plan: z.nullable(Moment) }),
   asks: ({ item, person }, d) => {
     const giver = d.find('part', partId(item, person))?.giverId;
-    return [giver === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'change', item }];
+    return [giver === d.actorOrNull?.id ? { permission: 'self', is: true } : { permission: 'change', item }];
   },
   decide({ item: itemId, person, plan }, d) {
     if (plan && !isMoment(plan)) refuse('malformed', { value: plan }, 'plan');
@@ -86,7 +86,7 @@ export const planForPerson = commandKind({
     if (plan === before && part.planGiverId !== null) return;
     d.set('part', part.id, { plan, planGiverId: d.actor.id });
     rearmAlarms(itemId, ['plan'], d, person);
-    d.tell(person, 'changed', itemId, { title, field: 'plan', from: before, to: plan });
+    d.notify(person, 'changed', itemId, { title, field: 'plan', from: before, to: plan });
     d.enter('item.change', { itemId }, { field: 'plan', from: before, to: plan });
   },
 });

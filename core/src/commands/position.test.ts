@@ -1,15 +1,15 @@
 import fc from 'fast-check';
-import { byPosition, keyAtEnd, keyBeside, type Placed } from './position.ts';
+import { byPosition, keyAtEnd, keyBeside, type Positioned } from './position.ts';
 
 /** Applies a move the way a command does, and returns the order that comes of it. */
-function moved(siblings: Placed[], id: string, neighbours: { after?: string | null; before?: string | null }): string[] {
+function moved(siblings: Positioned[], id: string, neighbours: { after?: string | null; before?: string | null }): string[] {
   const others = siblings.filter((one) => one.id !== id);
   const { position, respaced } = keyBeside(others, neighbours);
   return [...others.map((one) => ({ ...one, position: respaced.get(one.id) ?? one.position })), { id, position }].sort(byPosition).map((one) => one.id);
 }
 
-const inARow = (ids: string[]): Placed[] => {
-  const placed: Placed[] = [];
+const inARow = (ids: string[]): Positioned[] => {
+  const placed: Positioned[] = [];
   for (const id of ids) placed.push({ id, position: keyAtEnd(placed) });
   return placed;
 };

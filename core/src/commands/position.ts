@@ -1,15 +1,15 @@
 import { generateKeyBetween, generateNKeysBetween } from 'fractional-indexing';
 
-export interface Placed {
+export interface Positioned {
   id: string;
   position: string;
 }
 
 /** Own order: by key, ties by id. */
-export const byPosition = (a: Placed, b: Placed): number =>
+export const byPosition = (a: Positioned, b: Positioned): number =>
   a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 
-export const keyAtEnd = (siblings: readonly Placed[]): string => {
+export const keyAtEnd = (siblings: readonly Positioned[]): string => {
   let last: string | null = null;
   for (const { position } of siblings) if (last === null || position > last) last = position;
   return generateKeyBetween(last, null);
@@ -26,13 +26,13 @@ export interface Neighbours {
  * A key beside the neighbour named; with neither, at the end; `after: null` alone, at the top. A neighbour that is gone is passed over.
  * Where two siblings share a key, all are spaced anew: `respaced` says how, by id.
  */
-export function keyBeside(siblings: readonly Placed[], neighbours: Neighbours): { position: string; respaced: Map<string, string> } {
+export function keyBeside(siblings: readonly Positioned[], neighbours: Neighbours): { position: string; respaced: Map<string, string> } {
   const { positions, respaced } = keysBeside(siblings, neighbours, 1);
   return { position: positions[0]!, respaced };
 }
 
 /** Keys for several one after the other in that place. */
-export function keysBeside(siblings: readonly Placed[], { after, before }: Neighbours, many: number): { positions: string[]; respaced: Map<string, string> } {
+export function keysBeside(siblings: readonly Positioned[], { after, before }: Neighbours, many: number): { positions: string[]; respaced: Map<string, string> } {
   const ordered = [...siblings].sort(byPosition);
   const slot = slotOf(ordered, after, before);
   const left = ordered[slot - 1]?.position ?? null;
@@ -43,7 +43,7 @@ export function keysBeside(siblings: readonly Placed[], { after, before }: Neigh
   return { positions: keys.slice(slot, slot + many), respaced };
 }
 
-function slotOf(ordered: readonly Placed[], after: string | null | undefined, before: string | null | undefined): number {
+function slotOf(ordered: readonly Positioned[], after: string | null | undefined, before: string | null | undefined): number {
   const afterAt = after ? ordered.findIndex((one) => one.id === after) : -1;
   if (afterAt >= 0) return afterAt + 1;
   const beforeAt = before ? ordered.findIndex((one) => one.id === before) : -1;

@@ -7,7 +7,7 @@ import { commandKind } from './kind.ts';
 export const purgeItem = commandKind({
   name: 'item.purge',
   payload: z.object({ item: Id }),
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ item: itemId }, d) {
     const item = d.find('item', itemId);
     const at = item ? purgedOn(item) : null;

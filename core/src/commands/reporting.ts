@@ -7,7 +7,7 @@ import { commandKind } from './kind.ts';
 export const reportUndelivered = commandKind({
   name: 'notice.undelivered',
   payload: z.object({ notice: Id, why: z.string().check(z.maxLength(300)) }),
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ notice: noticeId, why }, d) {
     const notice = d.find('notice', noticeId);
     if (!notice || notice.kind === 'undelivered') return;
@@ -16,7 +16,7 @@ export const reportUndelivered = commandKind({
     const told =
       notice.byId === null || notice.byId === notice.personId ? managers.map(({ id }) => id) : [...new Set([notice.byId, ...managers.map(({ id }) => id)])];
     for (const id of told)
-      if (id !== notice.personId) d.tell(id, 'undelivered', notice.itemId, { title: String(notice.params['title'] ?? ''), who: person?.name ?? '', why });
+      if (id !== notice.personId) d.notify(id, 'undelivered', notice.itemId, { title: String(notice.params['title'] ?? ''), who: person?.name ?? '', why });
   },
 });
 
@@ -24,8 +24,8 @@ export const reportUndelivered = commandKind({
 export const reportHeldMail = commandKind({
   name: 'mail.held',
   payload: z.object({ person: Id, sender: z.string().check(z.maxLength(254)), title: z.string().check(z.maxLength(TITLE_MAX)) }),
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ person, sender, title }, d) {
-    d.tell(person, 'mail-held', null, { who: sender, title });
+    d.notify(person, 'mail-held', null, { who: sender, title });
   },
 });

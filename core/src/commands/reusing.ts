@@ -15,7 +15,7 @@ import { slicesAhead } from './slicing.ts';
 export const clearDone = commandKind({
   name: 'list.clearDone',
   payload: z.object({ list: Id, cleared: z._default(z.boolean(), true) }),
-  asks: ({ list }) => [{ deed: 'change', list }],
+  asks: ({ list }) => [{ permission: 'change', list }],
   decide({ list, cleared }, d) {
     d.set('list', list, { clearedAt: cleared ? d.now : null });
     if (cleared) d.enter('list.clearDone', { listId: list });
@@ -26,7 +26,7 @@ export const clearDone = commandKind({
 export const useAgain = commandKind({
   name: 'list.useAgain',
   payload: z.object({ list: Id, items: SLICE }),
-  asks: ({ list }) => [{ deed: 'change', list }],
+  asks: ({ list }) => [{ permission: 'change', list }],
   decide({ list: listId, items }, d) {
     const among = (d.context.slice && items?.map((id) => d.need('item', id)).filter((item) => item.listId === listId)) || d.by('item', 'listId', listId);
     const done = among.filter((item) => !item.removedAt && wasTicked(item, d) && !isOfChore(item, d));
@@ -34,7 +34,7 @@ export const useAgain = commandKind({
     if (d.context.slice) return;
     const count = done.length + openedAhead(d);
     if (count === 0) refuse('nothing-done', { name: d.need('list', listId).name });
-    for (const [personId, item] of handedAgain(listId, d)) d.tell(personId, 'handed', item.id, { title: d.need('list', listId).name, message: '' });
+    for (const [personId, item] of handedAgain(listId, d)) d.notify(personId, 'handed', item.id, { title: d.need('list', listId).name, message: '' });
     d.set('list', listId, { clearedAt: null });
     d.enter('list.useAgain', { listId }, { count });
   },

@@ -5,7 +5,7 @@ import { CalendarDate, Id, Text } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
 import { giveOrPassOn } from './handing.ts';
 import { commandKind } from './kind.ts';
-import type { Ask } from './may.ts';
+import type { AccessRequest } from './may.ts';
 import { hasCountingPart, needPerson, partId } from './parts.ts';
 import { refuse } from './reasons.ts';
 
@@ -14,16 +14,16 @@ import { refuse } from './reasons.ts';
 const Stops = z.array(RoundStop).check(z.minLength(1), z.maxLength(MOST_STOPS));
 const itemsOf = (stops: readonly RoundStop[]): string[] => stops.flatMap(({ items }) => items);
 
-function isOwn(id: string, d: Deciding): Ask {
+function isOwn(id: string, d: Deciding): AccessRequest {
   const round = d.find('errandRound', id);
-  return { deed: 'self', is: round !== undefined && d.actorOrNull !== null && [round.makerId, round.personId].includes(d.actorOrNull.id) };
+  return { permission: 'self', is: round !== undefined && d.actorOrNull !== null && [round.makerId, round.personId].includes(d.actorOrNull.id) };
 }
 
 /** One is on one round at a time: another one ends with it. */
 export const startRound = commandKind({
   name: 'round.start',
   payload: z.object({ date: CalendarDate, means: Means, startId: z.nullable(Id), endId: z.nullable(Id), stops: Stops }),
-  asks: ({ stops }) => [{ deed: 'keep' }, ...itemsOf(stops).map((item) => ({ deed: 'see', item }) as const)],
+  asks: ({ stops }) => [{ permission: 'keep' }, ...itemsOf(stops).map((item) => ({ permission: 'see', item }) as const)],
   decide(fields, d) {
     for (const { place } of fields.stops) d.need('place', place);
     for (const round of d.by('errandRound', 'personId', d.actor.id)) if (round.endedAt === null) d.set('errandRound', round.id, { endedAt: d.now });
@@ -35,7 +35,7 @@ export const startRound = commandKind({
 export const changeRound = commandKind({
   name: 'round.change',
   payload: z.object({ round: Id, stops: z.optional(Stops), passed: z.optional(z.array(Id).check(z.maxLength(MOST_STOPS))), ended: z.optional(z.boolean()) }),
-  asks: ({ round, stops = [] }, d) => [isOwn(round, d), ...itemsOf(stops).map((item) => ({ deed: 'see', item }) as const)],
+  asks: ({ round, stops = [] }, d) => [isOwn(round, d), ...itemsOf(stops).map((item) => ({ permission: 'see', item }) as const)],
   decide({ round, stops, passed, ended }, d) {
     d.set('errandRound', d.need('errandRound', round).id, { stops, passed, endedAt: ended === undefined ? undefined : ended ? d.now : null });
   },
@@ -56,7 +56,7 @@ export const handRound = commandKind({
     for (const itemId of openItems(round.stops, d)) if (!hasCountingPart(itemId, personId, d)) giveOrPassOn(d.need('item', itemId), round.personId, person, d);
     for (const other of d.by('errandRound', 'personId', personId)) if (other.endedAt === null) d.set('errandRound', other.id, { endedAt: d.now });
     d.set('errandRound', roundId, { personId });
-    d.tell(personId, 'round', null, { count: round.stops.length, message: message.trim() });
+    d.notify(personId, 'round', null, { count: round.stops.length, message: message.trim() });
   },
 });
 
@@ -68,8 +68,8 @@ function openItems(stops: readonly RoundStop[], d: Deciding): string[] {
 }
 
 /** What is one's own is passed on; what is nobody's is handed over; what the other has already needs nothing. */
-function askToGive(item: string, personId: string, d: Deciding): Ask[] {
+function askToGive(item: string, personId: string, d: Deciding): AccessRequest[] {
   if (hasCountingPart(item, personId, d)) return [];
   const own = d.find('part', partId(item, d.actorOrNull?.id ?? null));
-  return [{ deed: own && openParts([own]).length > 0 ? 'pass-on' : 'change', item }];
+  return [{ permission: own && openParts([own]).length > 0 ? 'pass-on' : 'change', item }];
 }

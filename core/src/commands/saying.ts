@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { footingsOnItem } from './may.ts';
+import { relationsToItem } from './may.ts';
 import type { Item } from '../model/item.ts';
 import { isHere } from '../model/person.ts';
 import { Id, Words } from '../model/row.ts';
@@ -15,7 +15,7 @@ import { actsAsGiver } from './standing-in.ts';
 export const sayComment = commandKind({
   name: 'comment.say',
   payload: z.object({ item: Id, text: Words }),
-  asks: ({ item }) => [{ deed: 'answer', item }],
+  asks: ({ item }) => [{ permission: 'answer', item }],
   decide({ item: itemId, text }, d) {
     const item = d.need('item', itemId);
     const own = d.find('part', partId(itemId, d.actor.id));
@@ -33,12 +33,12 @@ export const sayComment = commandKind({
     if (mine) d.set('part', mine.id, signOfLife(d));
     for (const part of asked) {
       d.set('part', part.id, { standing: 'needs-action' });
-      d.tell(part.personId, 'answer', itemId, { title: item.title, text });
+      d.notify(part.personId, 'answer', itemId, { title: item.title, text });
     }
     const holders = d.by('part', 'itemId', itemId).flatMap((part) => (part.takenBackAt === null && !answered.has(part.id) ? [part.personId] : []));
     const hasAnswer = new Set(asked.map(({ personId }) => personId));
     for (const personId of new Set([...listeners(item, 'said', giversOf(item, d), d), ...holders, ...whoSpoke(item, d)]))
-      if (!hasAnswer.has(personId)) d.tell(personId, 'comment', itemId, { title: item.title, text });
+      if (!hasAnswer.has(personId)) d.notify(personId, 'comment', itemId, { title: item.title, text });
   },
 });
 
@@ -47,7 +47,7 @@ function whoSpoke(item: Item, d: Deciding): string[] {
   const authors = new Set(d.by('comment', 'itemId', item.id).flatMap(({ authorId, removedAt }) => (removedAt === null ? [authorId] : [])));
   return [...authors].filter((id) => {
     const person = d.find('person', id);
-    return person !== undefined && isHere(person) && footingsOnItem(item, person, d).length > 0;
+    return person !== undefined && isHere(person) && relationsToItem(item, person, d).length > 0;
   });
 }
 
@@ -56,7 +56,7 @@ const isMine = (notice: string, d: Deciding) => d.find('notice', notice)?.person
 export const readNotice = commandKind({
   name: 'notice.read',
   payload: z.object({ notices: z.array(Id).check(z.minLength(1), z.maxLength(500)) }),
-  asks: ({ notices }, d) => notices.map((notice) => ({ deed: 'self', is: isMine(notice, d) }) as const),
+  asks: ({ notices }, d) => notices.map((notice) => ({ permission: 'self', is: isMine(notice, d) }) as const),
   decide({ notices }, d) {
     for (const notice of notices) if (d.need('notice', notice).readAt === null) d.set('notice', notice, { readAt: d.now });
   },

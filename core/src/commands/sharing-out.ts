@@ -18,8 +18,8 @@ export const shareOutWeek = commandKind({
     turns: z.array(z.object({ ...ONE.shape, person: Id })).check(z.maxLength(MOST)),
   }),
   asks: ({ items, turns }, d) => [
-    { deed: 'keep' },
-    ...items.map(({ item }) => ({ deed: 'change', item }) as const),
+    { permission: 'keep' },
+    ...items.map(({ item }) => ({ permission: 'change', item }) as const),
     ...turns.flatMap((turn) => asksForTurns([turn], d)),
   ],
   decide({ items, turns }, d) {

@@ -16,7 +16,7 @@ function refuseKnown(name: string, except: string | null, d: Deciding): void {
 export const makeSituation = commandKind({
   name: 'situation.make',
   payload: z.object({ name: Name, kind: SituationKind }),
-  asks: () => [{ deed: 'keep' }],
+  asks: () => [{ permission: 'keep' }],
   decide({ name, kind }, d) {
     refuseKnown(name, null, d);
     d.insert('situation', d.newId(), { name, kind, removedAt: null });
@@ -26,7 +26,7 @@ export const makeSituation = commandKind({
 export const changeSituation = commandKind({
   name: 'situation.change',
   payload: z.object({ situation: Id, name: z.optional(Name), kind: z.optional(SituationKind), removed: z.optional(z.boolean()) }),
-  asks: () => [{ deed: 'manage' }],
+  asks: () => [{ permission: 'manage' }],
   decide({ situation, name, kind, removed }, d) {
     if (name !== undefined) refuseKnown(name, situation, d);
     d.set('situation', situation, { name, kind, removedAt: removed === undefined ? undefined : removed ? d.now : null });

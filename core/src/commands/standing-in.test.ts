@@ -1,5 +1,5 @@
 import { World } from '../testing/world.ts';
-import { footingsOnItem } from './may.ts';
+import { relationsToItem } from './may.ts';
 
 /** Petri gave Leila something that waits for him, and is away from tomorrow to Friday; Eetu stands in. It is a Tuesday. */
 function away() {
@@ -11,7 +11,7 @@ function away() {
   w.must('Petri', 'away.add', { person: w.person('Petri'), from: '2026-11-25', to: '2026-11-27', standIn: w.person('Eetu') });
   const eetu = () => w.rows.all('person').find(({ name }) => name === 'Eetu')!;
   const lookup = { find: (noun: 'item', id: string) => w.rows.get(noun, id) as never, by: w.rows.by.bind(w.rows) };
-  const sees = () => footingsOnItem(w.row(item), eetu(), lookup as never);
+  const sees = () => relationsToItem(w.row(item), eetu(), lookup as never);
   const done = () => w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') });
   const ofLeila = { item, person: w.person('Leila') };
   return { w, item, sees, done, ofLeila };
@@ -23,7 +23,7 @@ test('whoever stands in is told, and sees what was given, no more', () => {
   expect(w.told('Eetu')).toEqual(['stand-in']);
   expect(sees()).toEqual(['stand-in']);
   const own = w.item('Petri', 'His own');
-  expect(footingsOnItem(w.row(own), w.rows.all('person').find(({ name }) => name === 'Eetu')!, { find: (noun: 'item', id: string) => w.rows.get(noun, id) as never, by: w.rows.by.bind(w.rows) } as never)).toEqual([]); // prettier-ignore
+  expect(relationsToItem(w.row(own), w.rows.all('person').find(({ name }) => name === 'Eetu')!, { find: (noun: 'item', id: string) => w.rows.get(noun, id) as never, by: w.rows.by.bind(w.rows) } as never)).toEqual([]); // prettier-ignore
 });
 
 test('ties off, sends back, nudges and answers for them, on those days only', () => {

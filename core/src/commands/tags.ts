@@ -6,14 +6,14 @@ import { TagName, tagKey, type Tag } from '../model/tag.ts';
 import type { Reader } from '../reader/reader.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
-import { footingsOnItem, type Ask } from './may.ts';
+import { relationsToItem, type AccessRequest } from './may.ts';
 import { refuse } from './reasons.ts';
 
 /** Tags carried by an item this person sees; with the ones they made themselves, all they see. */
 export function tagsInSight(person: Person, d: { all: Reader['all']; find: Deciding['find']; by: Deciding['by'] }): Set<string> {
   const seen = new Set<string>();
   for (const item of d.all('item')) {
-    if (item.tagIds.some((id) => !seen.has(id)) && footingsOnItem(item, person, d).length > 0) for (const id of item.tagIds) seen.add(id);
+    if (item.tagIds.some((id) => !seen.has(id)) && relationsToItem(item, person, d).length > 0) for (const id of item.tagIds) seen.add(id);
   }
   return seen;
 }
@@ -34,7 +34,7 @@ const knownTag = (name: string, d: Deciding): Tag | undefined =>
 
 const isKnown = (tag: Tag, d: Deciding): boolean =>
   tag.makerId === d.actor.id ||
-  d.once(`sees ${tag.id}`, () => d.all('item').some((item) => item.tagIds.includes(tag.id) && footingsOnItem(item, d.actor, d).length > 0));
+  d.once(`sees ${tag.id}`, () => d.all('item').some((item) => item.tagIds.includes(tag.id) && relationsToItem(item, d.actor, d).length > 0));
 
 /** The tags of these names: those the actor knows, and new ones for words never used. Each once, in the order given. */
 export function tagsNamed(names: readonly string[], d: Deciding): string[] {
@@ -58,13 +58,13 @@ function insertTag(name: string, { colour, parentId = null }: { colour?: Colour;
 const timesUsed = (colour: Colour, tags: readonly Tag[]): number => tags.filter((tag) => tag.colour === colour).length;
 
 /** Whoever made a tag shapes it, and managers. */
-const shaping = (tagId: string, d: Deciding): Ask =>
-  d.find('tag', tagId)?.makerId === d.actorOrNull?.id && d.actorOrNull !== null ? { deed: 'self', is: true } : { deed: 'manage' };
+const shaping = (tagId: string, d: Deciding): AccessRequest =>
+  d.find('tag', tagId)?.makerId === d.actorOrNull?.id && d.actorOrNull !== null ? { permission: 'self', is: true } : { permission: 'manage' };
 
 export const makeTag = commandKind({
   name: 'tag.make',
   payload: z.object({ name: TagName, colour: z.optional(Colour), parent: z.optional(z.nullable(Id)) }),
-  asks: () => [{ deed: 'keep' }],
+  asks: () => [{ permission: 'keep' }],
   decide({ name, colour, parent }, d) {
     if (knownTag(name, d)) refuse('tag-exists', { name }, 'name');
     if (parent) d.need('tag', parent);

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { CalendarDate, Id, oneLine, Text, WallTime } from '../model/row.ts';
 import { talkId } from '../model/talk.ts';
 import { isMoment } from '../time/clock.ts';
-import type { Ask } from './may.ts';
+import type { AccessRequest } from './may.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { needPerson } from './parts.ts';
@@ -10,13 +10,13 @@ import { refuse } from './reasons.ts';
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(200));
 const PEOPLE = z.array(Id).check(z.minLength(1), z.maxLength(60));
-const isMine = (noun: 'matter' | 'meetingNote', id: string, d: Deciding): Ask => ({ deed: 'self', is: d.find(noun, id)?.makerId === d.actorOrNull?.id });
+const isMine = (noun: 'matter' | 'meetingNote', id: string, d: Deciding): AccessRequest => ({ permission: 'self', is: d.find(noun, id)?.makerId === d.actorOrNull?.id });
 
 /** Onto one's agenda with somebody: words, or an item one sees. The same item stands there once. */
 export const addMatter = commandKind({
   name: 'matter.add',
   payload: z.object({ person: Id, words: z.optional(oneLine(500)), item: z._default(z.nullable(Id), null), shared: z._default(z.boolean(), false) }),
-  asks: ({ item }) => [{ deed: 'keep' }, ...(item ? [{ deed: 'see', item } as const] : [])],
+  asks: ({ item }) => [{ permission: 'keep' }, ...(item ? [{ permission: 'see', item } as const] : [])],
   decide({ person: personId, words, item: itemId, shared }, d) {
     const person = needPerson(personId, d, 'person');
     if (person.id === d.actor.id) refuse('already-has-it', { names: [person.name] }, 'person');
@@ -77,7 +77,7 @@ export const shareMatter = commandKind({
 export const setTalk = commandKind({
   name: 'talk.set',
   payload: z.object({ person: Id, weekday: z.int().check(z.gte(1), z.lte(7)), time: WallTime }),
-  asks: () => [{ deed: 'keep' }],
+  asks: () => [{ permission: 'keep' }],
   decide({ person, weekday, time }, d) {
     needPerson(person, d, 'person');
     const id = talkId(d.actor.id, person);
@@ -89,7 +89,7 @@ export const setTalk = commandKind({
 export const endTalk = commandKind({
   name: 'talk.end',
   payload: z.object({ person: Id }),
-  asks: () => [{ deed: 'keep' }],
+  asks: () => [{ permission: 'keep' }],
   decide({ person }, d) {
     const id = talkId(d.actor.id, person);
     if (d.need('talk', id).endedAt === null) d.set('talk', id, { endedAt: d.now });
@@ -100,7 +100,7 @@ export const endTalk = commandKind({
 export const makeNote = commandKind({
   name: 'note.make',
   payload: z.object({ persons: PEOPLE, date: CalendarDate, text: z._default(Text, ''), shared: z._default(z.boolean(), false) }),
-  asks: () => [{ deed: 'keep' }],
+  asks: () => [{ permission: 'keep' }],
   decide({ persons, date, text, shared }, d) {
     if (!isMoment(date)) refuse('malformed', { value: date }, 'date');
     for (const person of persons) needPerson(person, d);

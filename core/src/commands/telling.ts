@@ -12,7 +12,7 @@ const TOPIC_LIST = z.optional(z.array(Topic).check(z.maxLength(TOPICS.length)));
 export const chooseNotices = commandKind({
   name: 'notice.choose',
   payload: z.object({ bell: TOPIC_LIST, push: TOPIC_LIST, mail: TOPIC_LIST, lastCall: z.optional(z.nullable(WallTime)) }),
-  asks: (_payload, d) => [{ deed: 'self', is: d.actorOrNull !== null }],
+  asks: (_payload, d) => [{ permission: 'self', is: d.actorOrNull !== null }],
   decide({ bell, push, mail, lastCall }, d) {
     const choices = choicesOf(d.actor.id, d);
     // an hour that has passed today calls tomorrow for the first time
@@ -30,7 +30,7 @@ function choicesOf(personId: string, d: Deciding): NoticeChoices {
 export const callLast = commandKind({
   name: 'day.call',
   payload: z.object({ person: Id, date: CalendarDate }),
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ person: personId, date }, d) {
     const choices = d.find('noticeChoices', noticeChoicesId(personId));
     if (!choices || choices.lastCall === null || choices.calledOn === date) return;
@@ -38,7 +38,7 @@ export const callLast = commandKind({
     // a day that is over has nothing open any more: it was carried over
     if (date !== todayOf(d)) return;
     const open = agendaOf({ personId, now: d.now, house: d.need('house', d.context.houseId) }, d).filter(({ where }) => where === 'today');
-    if (open.length > 0) d.tell(personId, 'last-call', null, { count: open.length, titles: open.slice(0, 20).map(({ item }) => item.title) });
+    if (open.length > 0) d.notify(personId, 'last-call', null, { count: open.length, titles: open.slice(0, 20).map(({ item }) => item.title) });
   },
 });
 

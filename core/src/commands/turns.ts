@@ -10,16 +10,16 @@ import { askToChange } from './chore-fields.ts';
 import { needOpen, ONE } from './chores.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import type { Ask } from './may.ts';
+import type { AccessRequest } from './may.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
 
 /** Turns that go otherwise than the chore has it, once. */
 
 /** Of a chore somebody shares in, they give away or swap their own turn without asking who made it. */
-export const asksForTurns = (turns: readonly { series: string; recurrenceId: string }[], d: Deciding): Ask[] =>
+export const asksForTurns = (turns: readonly { series: string; recurrenceId: string }[], d: Deciding): AccessRequest[] =>
   turns.some((one) => whoHas(one, d) === d.actorOrNull?.id)
-    ? [{ deed: 'self', is: turns.every(({ series }) => d.need('series', series).personIds.includes(d.actorOrNull?.id ?? '')) }]
+    ? [{ permission: 'self', is: turns.every(({ series }) => d.need('series', series).personIds.includes(d.actorOrNull?.id ?? '')) }]
     : [...new Set(turns.map(({ series }) => series))].map((series) => askToChange(d.need('series', series), d));
 
 /** Nobody says whose turn it is longer before. */

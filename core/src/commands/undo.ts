@@ -4,7 +4,7 @@ import type { Part } from '../model/part.ts';
 import { Id, stampOf } from '../model/row.ts';
 import type { RecordedChange, RecordedCommand } from '../reader/reader.ts';
 import { isUntouched, withdraw } from './appearing.ts';
-import { tellingOfUndoing } from './completion.ts';
+import { notifyingOfUndoing } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { settleNobody } from './parts.ts';
@@ -77,7 +77,7 @@ export const undo = commandKind({
   name: 'undo',
   /** `from`: of a slice, the first of the rows it is about. */
   payload: z.object({ command: Id, from: z.optional(z.int().check(z.gte(0))) }),
-  asks: ({ command }, d) => [{ deed: 'self', is: d.command(command).actorId === (d.actorOrNull?.id ?? '') }],
+  asks: ({ command }, d) => [{ permission: 'self', is: d.command(command).actorId === (d.actorOrNull?.id ?? '') }],
   decide({ command, from: sliceFrom }, d) {
     const whole = d.command(command);
     const recorded = d.context.slice || d.context.ahead ? stretchOf(whole, d.context.slice ? sliceFrom : 0) : whole;
@@ -108,7 +108,7 @@ function restoreTelling(items: string[], d: Deciding, change: () => void): void 
   const [first, ...rest] = items;
   if (first === undefined) return change();
   const item = d.need('item', first);
-  tellingOfUndoing(item, d, () => restoreTelling(rest, d, change));
+  notifyingOfUndoing(item, d, () => restoreTelling(rest, d, change));
 }
 
 function restore(change: RecordedChange, recorded: RecordedCommand, d: Deciding): void {
@@ -174,7 +174,7 @@ function takeBackPart(part: Part, change: RecordedChange, recorded: RecordedComm
   const answered = part.lastSignAt !== null && part.personId !== d.actor.id;
   if (answered) {
     d.set('part', part.id, { takenBackAt: d.now });
-    d.tell(part.personId, 'taken-back', null, { title: d.need('item', part.itemId).title });
+    d.notify(part.personId, 'taken-back', null, { title: d.need('item', part.itemId).title });
     d.note('taken-back', { name: d.find('person', part.personId!)?.name ?? '' });
     return;
   }

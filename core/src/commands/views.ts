@@ -15,7 +15,7 @@ export const arrangeView = commandKind({
     detail: z.optional(Detail),
     cap: z.optional(z.nullable(Cap)),
   }),
-  asks: () => [{ deed: 'keep' }],
+  asks: () => [{ permission: 'keep' }],
   decide({ view, ...chosen }, d) {
     const id = arrangementId(view, d.actor.id);
     if (!d.find('arrangement', id)) d.insert('arrangement', id, { personId: d.actor.id, view, ...USUAL_ARRANGEMENT });
@@ -27,7 +27,7 @@ export const arrangeView = commandKind({
 export const setCapacity = commandKind({
   name: 'capacity.set',
   payload: z.object({ person: Id, minutes: z.array(Minutes).check(z.length(7)) }),
-  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { deed: 'self', is: true } : { deed: 'manage' }],
+  asks: ({ person }, d) => [person === d.actorOrNull?.id ? { permission: 'self', is: true } : { permission: 'manage' }],
   decide({ person, minutes }, d) {
     needPerson(person, d, 'person');
     const id = capacityId(person);

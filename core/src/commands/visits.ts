@@ -9,7 +9,7 @@ import { isStillToDo } from '../reminders/ringing.ts';
 import { waitsFor } from '../reminders/occasions.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import { footingsOnItem } from './may.ts';
+import { relationsToItem } from './may.ts';
 
 /** What the server learns of where somebody is: that they came to a place, or left it, and when. What it brings up rings. */
 
@@ -17,7 +17,7 @@ import { footingsOnItem } from './may.ts';
 export const reportVisit = commandKind({
   name: 'visit.report',
   payload: z.object({ place: Id, on: z.enum(['enter', 'leave']), at: Instant, silent: z._default(z.boolean(), false) }),
-  asks: (_payload, d) => [{ deed: 'self', is: d.actorOrNull !== null }],
+  asks: (_payload, d) => [{ permission: 'self', is: d.actorOrNull !== null }],
   decide({ place: placeId, on, at: said, silent }, d) {
     const place = d.find('place', placeId);
     // gone meanwhile: nobody asked for this, so nobody is told
@@ -48,16 +48,16 @@ function note(personId: string, placeId: string, on: 'enter' | 'leave', at: stri
 
 function ring(alarm: Alarm, at: string, params: Record<string, string | string[]>, d: Deciding): void {
   const item = d.need('item', alarm.itemId);
-  if (footingsOnItem(item, d.actor, d).length === 0) return;
+  if (relationsToItem(item, d.actor, d).length === 0) return;
   d.set('alarm', alarm.id, { rungFor: at, rungById: d.actor.id });
-  d.remind(d.actor.id, 'reminder', item.id, { title: item.title, due: item.due, alarm: alarm.id, ...params });
+  d.notifyAnyone(d.actor.id, 'reminder', item.id, { title: item.title, due: item.due, alarm: alarm.id, ...params });
 }
 
 /** Something begins that no clock decides: a situation is so from now on, or a device is opened. What waits for it rings. */
 export const beginOccasion = commandKind({
   name: 'occasion.begin',
   payload: z.discriminatedUnion('kind', [z.object({ kind: z.literal('device'), device: Id }), z.object({ kind: z.literal('situation'), situation: Id })]),
-  asks: (_payload, d) => [{ deed: 'self', is: d.actorOrNull !== null }],
+  asks: (_payload, d) => [{ permission: 'self', is: d.actorOrNull !== null }],
   decide(occasion, d) {
     for (const alarm of d.all('alarm').filter((one) => waitsFor(one, occasion, d.actor.id))) {
       if (isStillToDo(alarm, d.actor.id, d)) ring(alarm, d.now, occasion.kind === 'device' ? { device: occasion.device } : {}, d);
@@ -69,7 +69,7 @@ export const beginOccasion = commandKind({
 export const forgetVisit = commandKind({
   name: 'visit.forget',
   payload: z.object({ visit: Id }),
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ visit: id }, d) {
     const visit = d.find('visit', id);
     const at = visit ? forgottenOn(visit) : null;

@@ -1,13 +1,13 @@
 import * as z from 'zod/mini';
 import { CalendarDate, Id, oneLine } from '../model/row.ts';
 import { calendarDateOf, isMoment } from '../time/clock.ts';
-import type { Ask } from './may.ts';
+import type { AccessRequest } from './may.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
 
-const asksToMark = (item: string): Ask[] => [{ deed: 'check', item }];
+const asksToMark = (item: string): AccessRequest[] => [{ permission: 'check', item }];
 const itemOf = (wait: string, d: Deciding): string => d.need('wait', wait).itemId;
 
 const todayOf = (d: Deciding): string => calendarDateOf(d.now, d.need('house', d.context.houseId).zone);
@@ -22,7 +22,7 @@ function refuseBadDay(askOn: string | null | undefined, d: Deciding): void {
 export const setWait = commandKind({
   name: 'wait.set',
   payload: z.object({ item: Id, person: z._default(z.nullable(Id), null), words: oneLine(200), askOn: z._default(z.nullable(CalendarDate), null) }),
-  asks: ({ item }, d) => (hasOwnPart(item, d) ? [{ deed: 'self', is: true }] : asksToMark(item)),
+  asks: ({ item }, d) => (hasOwnPart(item, d) ? [{ permission: 'self', is: true }] : asksToMark(item)),
   decide({ item, person, words, askOn }, d) {
     d.need('item', item);
     if (person !== null) needPerson(person, d, 'person');
@@ -35,8 +35,8 @@ export const setWait = commandKind({
 const hasOwnPart = (item: string, d: Deciding): boolean =>
   d.by('part', 'itemId', item).some((part) => part.personId === (d.actorOrNull?.id ?? '') && part.takenBackAt === null);
 
-const mayChange = (wait: string, d: Deciding): Ask[] =>
-  d.find('wait', wait)?.makerId === d.actorOrNull?.id ? [{ deed: 'self', is: true }] : asksToMark(itemOf(wait, d));
+const mayChange = (wait: string, d: Deciding): AccessRequest[] =>
+  d.find('wait', wait)?.makerId === d.actorOrNull?.id ? [{ permission: 'self', is: true }] : asksToMark(itemOf(wait, d));
 
 /** Another day to ask again, or none. */
 export const changeWait = commandKind({
@@ -66,14 +66,14 @@ export const endWait = commandKind({
 export const askAgain = commandKind({
   name: 'wait.askAgain',
   payload: z.object({ wait: Id }),
-  asks: () => [{ deed: 'system' }],
+  asks: () => [{ permission: 'system' }],
   decide({ wait: waitId }, d) {
     const wait = d.find('wait', waitId);
     if (!wait || wait.endedAt !== null || wait.askOn === null || wait.toldOn === wait.askOn || wait.askOn > todayOf(d)) return;
     const item = d.need('item', wait.itemId);
     d.set('wait', waitId, { toldOn: wait.askOn });
     if (item.removedAt === null)
-      d.tell(wait.makerId, 'ask-again', item.id, {
+      d.notify(wait.makerId, 'ask-again', item.id, {
         title: item.title,
         words: wait.words,
         who: wait.personId ? (d.find('person', wait.personId)?.name ?? '') : '',

@@ -1,5 +1,5 @@
 import { World } from '../testing/world.ts';
-import { nudgeOf, nudgeRounds } from './rounds.ts';
+import { nudgeOf, nudgeBatches } from './rounds.ts';
 
 const HELSINKI = (wall: string) => new Date(`${wall}:00+02:00`).toISOString();
 
@@ -17,7 +17,7 @@ function house() {
   const until = (end: string) => {
     const fired: string[] = [];
     for (;;) {
-      const [round] = nudgeRounds(house(), w.rows);
+      const [round] = nudgeBatches(house(), w.rows);
       if (!round || round.at > end) return fired;
       if (round.at > w.now) w.now = round.at;
       const reasons = round.partIds.map((id) => nudgeOf(w.rows.get('part', id) as never, house(), w.rows)!.reason);
@@ -198,7 +198,7 @@ test('a round that comes too late is told as late, and one that was sent already
   const { hand, w } = house();
   const item = hand('Stove door');
   w.now = HELSINKI('2026-12-24T12:00');
-  const [round] = nudgeRounds(w.rows.all('house')[0]!, w.rows);
+  const [round] = nudgeBatches(w.rows.all('house')[0]!, w.rows);
   expect(round!.at).toBe(HELSINKI('2026-11-27T12:00'));
   const send = () => w.system('nudge.send', { person: round!.personId, parts: round!.partIds, at: round!.at });
   send();

@@ -18,7 +18,7 @@ export interface NudgeRows {
 }
 
 /** When a person is next asked, and about what: several things that fall together are one. */
-export interface NudgeRound {
+export interface NudgeBatch {
   personId: string;
   /** UTC instant; in the past where nothing ran at its time. */
   at: string;
@@ -35,8 +35,8 @@ export function nudgeOf(part: Part, house: Pick<House, 'zone' | 'dayParts' | 'pa
 }
 
 /** The next round of everybody who has one, earliest first. Never two of a person within one window. */
-export function nudgeRounds(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): NudgeRound[] {
-  const working = nudgeRoundsInSteps(house, rows);
+export function nudgeBatches(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): NudgeBatch[] {
+  const working = nudgeBatchesInSteps(house, rows);
   for (;;) {
     const step = working.next();
     if (step.done) return step.value;
@@ -47,7 +47,7 @@ export function nudgeRounds(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, ro
 const AT_ONCE = 100;
 
 /** The same, with pauses: where there are thousands of parts, others have their turn in between. */
-export function* nudgeRoundsInSteps(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): Generator<void, NudgeRound[]> {
+export function* nudgeBatchesInSteps(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): Generator<void, NudgeBatch[]> {
   let worked = 0;
   const nudges = new Map<string, { partId: string; at: string }[]>();
   const last = new Map<string, string>();
@@ -63,11 +63,11 @@ export function* nudgeRoundsInSteps(house: Pick<House, 'zone' | 'dayParts' | 'pa
     else nudges.set(part.personId, [{ partId: part.id, at: nudge.at }]);
   }
   return [...nudges]
-    .map(([personId, found]) => roundOf(personId, found, last.get(personId) ?? null))
+    .map(([personId, found]) => batchOf(personId, found, last.get(personId) ?? null))
     .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.personId < b.personId ? -1 : 1));
 }
 
-function roundOf(personId: string, found: { partId: string; at: string }[], last: string | null): NudgeRound {
+function batchOf(personId: string, found: { partId: string; at: string }[], last: string | null): NudgeBatch {
   const first = found.reduce((earliest, { at }) => (at < earliest ? at : earliest), found[0]!.at);
   const free = last === null ? first : later(first, instantOf(epochOf(last) + WINDOW_MS));
   const until = instantOf(epochOf(free) + WINDOW_MS);

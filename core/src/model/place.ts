@@ -2,8 +2,8 @@ import * as z from 'zod/mini';
 import { Id, Instant, Name, shared } from './row.ts';
 
 /** WGS 84 degrees. */
-export const Position = z.object({ lat: z.number().check(z.gte(-90), z.lte(90)), lon: z.number().check(z.gte(-180), z.lte(180)) });
-export type Position = z.infer<typeof Position>;
+export const Coordinates = z.object({ lat: z.number().check(z.gte(-90), z.lte(90)), lon: z.number().check(z.gte(-180), z.lte(180)) });
+export type Coordinates = z.infer<typeof Coordinates>;
 
 /** Metres around a place within which one is there. */
 export const RADIUS = { least: 50, usual: 100, most: 5_000 } as const;
@@ -19,7 +19,7 @@ export const Place = z.object({
   name: Name,
   makerId: z.nullable(Id),
   /** Null: known by its name alone, so nothing reminds there by itself. */
-  position: z.nullable(Position),
+  position: z.nullable(Coordinates),
   radius: Radius,
   address: PlaceAddress,
   openingHours: OpeningHours,

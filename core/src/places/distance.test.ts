@@ -1,10 +1,10 @@
 import * as fc from 'fast-check';
-import type { Position } from '../model/place.ts';
+import type { Coordinates } from '../model/place.ts';
 import { distance, EARTH_RADIUS, positionFault } from './distance.ts';
 
 const DEGREE = (EARTH_RADIUS * Math.PI) / 180;
 
-test.each<[string, Position, Position, number]>([
+test.each<[string, Coordinates, Coordinates, number]>([
   ['a degree along a meridian', { lat: 60, lon: 24 }, { lat: 61, lon: 24 }, DEGREE],
   ['a degree along the equator', { lat: 0, lon: 10 }, { lat: 0, lon: 11 }, DEGREE],
   ['a quarter of the way round', { lat: 0, lon: 0 }, { lat: 90, lon: 77 }, 90 * DEGREE],
@@ -29,7 +29,7 @@ test('the same from either side, nothing from itself, and no way round is shorte
 });
 
 test('nearly on the other side, no way round is shorter by a hair', () => {
-  const [a, b, c]: Position[] = [
+  const [a, b, c]: Coordinates[] = [
     { lat: 30, lon: 0 },
     { lat: -30, lon: 179.9999999 },
     { lat: -30.0000001, lon: -179.9999999 },
@@ -44,7 +44,7 @@ test('a few metres are told apart', () => {
   expect(distance({ lat: 61.5, lon: 23.7 }, { lat: 61.50001, lon: 23.7 })).toBeCloseTo(DEGREE / 100_000, 4);
 });
 
-test.each<[Position, ReturnType<typeof positionFault>]>([
+test.each<[Coordinates, ReturnType<typeof positionFault>]>([
   [{ lat: 61.5, lon: 23.7 }, null],
   [{ lat: 123.7, lon: 61.5 }, 'swapped'],
   [{ lat: 95, lon: 200 }, 'out-of-range'],

@@ -1,12 +1,12 @@
 import type { ErrandRound, RoundStop } from '../model/errand-round.ts';
 import type { Item } from '../model/item.ts';
-import type { Place, Position } from '../model/place.ts';
+import type { Place, Coordinates } from '../model/place.ts';
 import type { Candidate } from '../planning/fits-now.ts';
 
 /** What there is to be done at places, as stops of a round. */
 
 export interface Errands {
-  place: Place & { position: Position };
+  place: Place & { position: Coordinates };
   items: Item[];
   /** By when the first of them is due that day; minutes since midnight. */
   due: number | null;

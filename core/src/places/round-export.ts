@@ -1,8 +1,8 @@
-import type { Position } from '../model/place.ts';
+import type { Coordinates } from '../model/place.ts';
 
 /** A round as others read it: a GPX 1.1 route, or GeoJSON (RFC 7946). */
 
-export interface ExportedStop extends Position {
+export interface ExportedStop extends Coordinates {
   name: string;
   /** What is to be done there, one a line. */
   titles: readonly string[];
@@ -39,7 +39,7 @@ export function roundAsGpx(name: string, stops: readonly ExportedStop[]): string
 
 /** The stops as points in their order, and the way between them as a line. */
 export function roundAsGeoJson(name: string, stops: readonly ExportedStop[]): string {
-  const point = ({ lat, lon }: Position) => [lon, lat];
+  const point = ({ lat, lon }: Coordinates) => [lon, lat];
   const line = { type: 'Feature', properties: { name }, geometry: { type: 'LineString', coordinates: stops.map(point) } };
   const features = stops.map((stop, nth) => ({
     type: 'Feature',

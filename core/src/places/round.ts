@@ -1,5 +1,5 @@
 import type { Means } from '../model/errand-round.ts';
-import type { Position } from '../model/place.ts';
+import type { Coordinates } from '../model/place.ts';
 import { distance } from './distance.ts';
 
 /** The way round several places, so that it takes the least time and each is open when one comes. */
@@ -10,7 +10,7 @@ export interface Open {
   to: number;
 }
 
-export interface Stop extends Position {
+export interface Stop extends Coordinates {
   id: string;
   /** How many things are to be done there. */
   items: number;
@@ -31,11 +31,11 @@ export const ITEM_MINUTES = 2;
 export const MOST_EXACT = 12;
 
 export interface Errand {
-  start: Position;
+  start: Coordinates;
   /** Minutes since midnight. */
   startAt: number;
   /** Null: it ends where the last stop is. */
-  end: Position | null;
+  end: Coordinates | null;
   means: Means;
   stops: readonly Stop[];
 }
@@ -61,7 +61,7 @@ export interface Round {
 }
 
 /** Minutes from one position to another. */
-export const travelMinutes = (from: Position, to: Position, means: Means): number => ((distance(from, to) / 1000) * DETOUR * 60) / SPEEDS[means];
+export const travelMinutes = (from: Coordinates, to: Coordinates, means: Means): number => ((distance(from, to) / 1000) * DETOUR * 60) / SPEEDS[means];
 
 export const stopMinutes = ({ items }: Pick<Stop, 'items'>): number => STOP_MINUTES + ITEM_MINUTES * items;
 
@@ -78,7 +78,7 @@ export function beginsAt(stop: Stop, arrives: number): number | null {
 
 /** A round in a given order; null: one of the stops can't be made in it. */
 export function walkRound(errand: Errand, order: readonly Stop[]): Pick<Round, 'legs' | 'endsAt'> | null {
-  let [at, here]: [number, Position] = [errand.startAt, errand.start];
+  let [at, here]: [number, Coordinates] = [errand.startAt, errand.start];
   const legs: Leg[] = [];
   for (const stop of order) {
     const arrives = at + travelMinutes(here, stop, errand.means);

@@ -1,15 +1,15 @@
 import * as fc from 'fast-check';
 import { EARTH_RADIUS } from './distance.ts';
-import { judge, NO_VISITS, placesHere, sayHere, type Crossing, type Fix, type Spot } from './visits.ts';
+import { judge, NO_VISITS, placesHere, sayHere, type Crossing, type Fix, type Geofence } from './visits.ts';
 
 const HOME = { lat: 61.5, lon: 23.7 };
 const METRE = 180 / (Math.PI * EARTH_RADIUS);
-const SHOP: Spot = { id: 'shop', ...HOME, radius: 80 };
+const SHOP: Geofence = { id: 'shop', ...HOME, radius: 80 };
 
 /** A fix so many metres north of the shop, seconds after the beginning. */
 const fix = (seconds: number, metres: number, accuracy = 10): Fix => ({ at: seconds * 1000, lat: HOME.lat + metres * METRE, lon: HOME.lon, accuracy });
 
-function track(fixes: readonly Fix[], spots: readonly Spot[] = [SHOP]): string[] {
+function track(fixes: readonly Fix[], spots: readonly Geofence[] = [SHOP]): string[] {
   let visits = NO_VISITS;
   const found: Crossing[] = [];
   for (const one of fixes) {
@@ -43,7 +43,7 @@ test.each<[string, Fix[], string[]]>([
 });
 
 test('a small place asks for no better than 100 metres, a large one for its own size', () => {
-  const yard: Spot = { id: 'yard', ...HOME, radius: 400 };
+  const yard: Geofence = { id: 'yard', ...HOME, radius: 400 };
   const fixes = [fix(0, 2000, 10), fix(60, 30, 300), fix(120, 30, 300)];
   expect(track(fixes, [SHOP, yard])).toEqual(['120 enter yard']);
   expect(track([fix(0, 2000, 10), fix(60, 30, 100), fix(120, 30, 100)], [{ ...SHOP, radius: 50 }])).toEqual(['120 enter shop']);

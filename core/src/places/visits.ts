@@ -1,17 +1,17 @@
-import type { Position } from '../model/place.ts';
+import type { Coordinates } from '../model/place.ts';
 import { distance } from './distance.ts';
 
 /** Arriving at places and leaving them, judged from the positions of one device. */
 
 /** One position a device was told. */
-export interface Fix extends Position {
+export interface Fix extends Coordinates {
   /** Milliseconds since the epoch. */
   at: number;
   /** Metres within which the device is, to 68 %. */
   accuracy: number;
 }
 
-export interface Spot extends Position {
+export interface Geofence extends Coordinates {
   id: string;
   /** Metres. */
   radius: number;
@@ -57,7 +57,7 @@ export interface Judged {
  * What one more fix says: which places were come to or left by it. The first fix that says anything of a place sets it silently. A fix
  * that is not later than the last is left out, and so, for each place, is one too vague for it: neither breaks a row.
  */
-export function judge(visits: Visits, fix: Fix, spots: readonly Spot[]): Judged {
+export function judge(visits: Visits, fix: Fix, spots: readonly Geofence[]): Judged {
   if (visits.last !== null && fix.at <= visits.last) return { visits, crossings: [], found: [] };
   const crossings: Crossing[] = [];
   const found: string[] = [];
@@ -72,9 +72,9 @@ export function judge(visits: Visits, fix: Fix, spots: readonly Spot[]): Judged 
   return { visits: { last: fix.at, places }, crossings, found };
 }
 
-const isTooVague = ({ accuracy }: Fix, { radius }: Spot): boolean => !(accuracy <= Math.max(radius, LEAST_ACCURACY));
+const isTooVague = ({ accuracy }: Fix, { radius }: Geofence): boolean => !(accuracy <= Math.max(radius, LEAST_ACCURACY));
 
-function judgeOne(known: Known | undefined, fix: Fix, spot: Spot): Known {
+function judgeOne(known: Known | undefined, fix: Fix, spot: Geofence): Known {
   const far = distance(fix, spot);
   if (!known) return { inside: far <= spot.radius, otherwiseSince: null };
   const saysOtherwise = known.inside ? far > spot.radius + EDGE : far <= spot.radius;
@@ -87,7 +87,7 @@ function judgeOne(known: Known | undefined, fix: Fix, spot: Spot): Known {
 export const placesHere = ({ places }: Visits): string[] => Object.keys(places).filter((id) => places[id]!.inside);
 
 /** "I am at …", said by hand: there at once, and nowhere else. Where that is nothing new it crosses nothing. */
-export function sayHere(visits: Visits, placeId: string | null, at: number, spots: readonly Spot[]): Judged {
+export function sayHere(visits: Visits, placeId: string | null, at: number, spots: readonly Geofence[]): Judged {
   const crossings: Crossing[] = [];
   const places: Record<string, Known> = {};
   for (const { id } of spots) {

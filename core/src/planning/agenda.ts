@@ -4,16 +4,16 @@ import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { calendarDateOf } from '../time/clock.ts';
 import type { PlanRows, PlanView } from './rows.ts';
-import { doneAt, isKeptAway, isToSort, nextDay, partFor, Today, whereIs, type Where } from './whereabouts.ts';
+import { doneAt, isKeptAway, isToSort, nextDay, partFor, Today, whereaboutsOf, type Whereabouts } from './whereabouts.ts';
 
 export const DAY_PARTS = ['morning', 'day', 'evening', 'any'] as const;
 export type DayPart = (typeof DAY_PARTS)[number];
 
 /** One thing that is somebody's, and where it shows. */
-export interface Placed {
+export interface AgendaEntry {
   item: Item;
   part: Part;
-  where: Where;
+  where: Whereabouts;
   /** Nobody has decided about it yet: a mark beside where it shows. */
   toSort: boolean;
   late: boolean;
@@ -25,7 +25,7 @@ export interface Placed {
 }
 
 /** Everything that is a person's, steps within their item left out, in the order of the day. Done: of today only. */
-export function agendaOf(view: PlanView, rows: PlanRows): Placed[] {
+export function agendaOf(view: PlanView, rows: PlanRows): AgendaEntry[] {
   const today = new Today(view);
   const found: Sortable[] = [];
   for (const item of rows.all('item')) {
@@ -37,10 +37,10 @@ export function agendaOf(view: PlanView, rows: PlanRows): Placed[] {
 }
 
 /** Where an item shows for the person of that day, or null if it is not theirs to see among things to do. */
-export function placeFor(item: Item, parts: readonly Part[], today: Today, rows: PlanRows): Placed | null {
+export function placeFor(item: Item, parts: readonly Part[], today: Today, rows: PlanRows): AgendaEntry | null {
   const part = partFor(item, parts, today.view.personId, rows);
   if (!part || isKeptAway(item, part, rows)) return null;
-  const where = whereIs(item, part, parts, today, rows);
+  const where = whereaboutsOf(item, part, parts, today, rows);
   if (where === 'done' && !isToday(doneAt(part, parts), today)) return null;
   // a step shows by itself only when it has a day or a person of its own
   if (item.parentId !== null && part.personId === null && nextDay(item, part) === null) return null;
@@ -49,7 +49,7 @@ export function placeFor(item: Item, parts: readonly Part[], today: Today, rows:
 
 const isToday = (instant: string | null, { date, view }: Today): boolean => instant !== null && calendarDateOf(instant, view.house.zone) === date;
 
-function placed(item: Item, part: Part, where: Where, today: Today): Placed {
+function placed(item: Item, part: Part, where: Whereabouts, today: Today): AgendaEntry {
   const late = where !== 'done' && today.isLate(item);
   return {
     item,
@@ -85,7 +85,7 @@ export function dayPartOf(hour: string | null, { day, evening }: DayParts): DayP
 
 /** An entry with all that it is ordered by laid side by side, so that ten thousand are compared in milliseconds. */
 export interface Sortable {
-  entry: Placed;
+  entry: AgendaEntry;
   own: string | null;
   /** Late first, then slack, then importance: one number. */
   rank: number;
@@ -100,9 +100,9 @@ const NO_DEADLINE = 1e11;
 const HUNDREDTHS = 100;
 const DEGREES = 4;
 
-export const inOrder = (found: Sortable[]): Placed[] => found.sort(compare).map(({ entry }) => entry);
+export const inOrder = (found: Sortable[]): AgendaEntry[] => found.sort(compare).map(({ entry }) => entry);
 
-export function sortable(entry: Placed, today: Today): Sortable {
+export function sortable(entry: AgendaEntry, today: Today): Sortable {
   const { item, part } = entry;
   const slack = item.due === null ? NO_DEADLINE : today.slack(item, part.percent);
   const pressing = Math.round(((entry.late ? 0 : NOT_LATE) + slack) * HUNDREDTHS) * DEGREES;
@@ -122,13 +122,13 @@ function compare(a: Sortable, b: Sortable): number {
 }
 
 /** By part of the day, in its order; what has nothing is left out. */
-export function byDayPart(entries: readonly Placed[]): { part: DayPart; entries: Placed[] }[] {
+export function byDayPart(entries: readonly AgendaEntry[]): { part: DayPart; entries: AgendaEntry[] }[] {
   return DAY_PARTS.map((part) => ({ part, entries: entries.filter((entry) => entry.dayPart === part) })).filter((group) => group.entries.length > 0);
 }
 
 /** By the day that brings it up, earliest first; what was taken off today comes up tomorrow. */
-export function byDay(entries: readonly Placed[], tomorrow: string): { date: string; entries: Placed[] }[] {
-  const days = new Map<string, Placed[]>();
+export function byDay(entries: readonly AgendaEntry[], tomorrow: string): { date: string; entries: AgendaEntry[] }[] {
+  const days = new Map<string, AgendaEntry[]>();
   for (const entry of entries) {
     if (entry.day === null) continue;
     const date = entry.day < tomorrow ? tomorrow : entry.day;
@@ -138,8 +138,8 @@ export function byDay(entries: readonly Placed[], tomorrow: string): { date: str
 }
 
 /** What nobody has decided about yet: newest first. */
-export const toSort = (agenda: readonly Placed[]): Placed[] =>
+export const toSort = (agenda: readonly AgendaEntry[]): AgendaEntry[] =>
   agenda.filter((entry) => entry.toSort).sort((a, b) => byCode(cameAt(a), cameAt(b)) || byPosition(a.item, b.item));
 
-const cameAt = ({ item, part }: Placed): string => part.givenAt ?? item.createdAt;
+const cameAt = ({ item, part }: AgendaEntry): string => part.givenAt ?? item.createdAt;
 const byCode = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

@@ -1,13 +1,13 @@
-import type { Placed } from './agenda.ts';
+import type { AgendaEntry } from './agenda.ts';
 import { isToCome } from './fits-now.ts';
 
 /** A day that holds no more than so many things at a time. */
 export interface CappedDay {
-  shown: Placed[];
+  shown: AgendaEntry[];
   /** Waits folded until there is room. */
-  rest: Placed[];
+  rest: AgendaEntry[];
   /** When all that was shown is done: the next best of the rest, then of what is ahead. */
-  next: Placed | null;
+  next: AgendaEntry | null;
 }
 
 /**
@@ -15,7 +15,7 @@ export interface CappedDay {
  * Nothing that was taken off today is offered.
  * @param agenda in the order of the day; @param date today, as a calendar date.
  */
-export function cappedDay(agenda: readonly Placed[], cap: number | null, date: string): CappedDay {
+export function cappedDay(agenda: readonly AgendaEntry[], cap: number | null, date: string): CappedDay {
   const open = agenda.filter((entry) => entry.where === 'today');
   const room = cap === null ? open.length : Math.max(0, cap - agenda.filter((entry) => wasForToday(entry, date)).length);
   const shown = open.slice(0, room);
@@ -27,4 +27,4 @@ export function cappedDay(agenda: readonly Placed[], cap: number | null, date: s
   return { shown, rest: next === rest[0] ? rest.slice(1) : rest, next };
 }
 
-const wasForToday = ({ where, day, part }: Placed, date: string): boolean => where === 'done' && ((day !== null && day <= date) || part.pulledInto === date);
+const wasForToday = ({ where, day, part }: AgendaEntry, date: string): boolean => where === 'done' && ((day !== null && day <= date) || part.pulledInto === date);

@@ -4,7 +4,7 @@ import type { Part } from '../model/part.ts';
 import type { Person } from '../model/person.ts';
 import { counts } from '../followup/standing.ts';
 import { weekdayOf } from '../time/clock.ts';
-import { DAY_PARTS, inOrder, placeFor, sortable, type DayPart, type Placed, type Sortable } from './agenda.ts';
+import { DAY_PARTS, inOrder, placeFor, sortable, type DayPart, type AgendaEntry, type Sortable } from './agenda.ts';
 import { GUESSED_MINUTES } from './fits-now.ts';
 import type { PlanRows, PlanView } from './rows.ts';
 import { Today } from './whereabouts.ts';
@@ -12,7 +12,7 @@ import { Today } from './whereabouts.ts';
 /** One person's day: what is for today and what was done today, by part of the day. */
 export interface DayBand {
   person: Person;
-  cells: Record<DayPart, Placed[]>;
+  cells: Record<DayPart, AgendaEntry[]>;
   /** Minutes of all of it, what is done included; 10 for each that nobody put a figure on. */
   load: number;
   /** How many of them are such guesses. */

@@ -2,7 +2,7 @@ import { countingParts } from '../followup/standing.ts';
 import type { Energy, Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import type { PlanRows, PlanView } from './rows.ts';
-import { isKeptAway, remaining, Today, whereIs } from './whereabouts.ts';
+import { isKeptAway, remaining, Today, whereaboutsOf } from './whereabouts.ts';
 
 /** What is so just now. What is left open (null) excludes nothing. */
 export interface Circumstances {
@@ -44,7 +44,7 @@ export function candidatesOf(view: PlanView, rows: PlanRows, mayCheck: (item: It
     const counting = countingParts(parts);
     const part = counting.find((one) => one.personId === view.personId) ?? counting.find((one) => one.personId === null);
     if (!part || part.standing === 'declined' || (part.personId === null && (item.parentId !== null || !mayCheck(item)))) continue;
-    const where = whereIs(item, part, parts, today, rows);
+    const where = whereaboutsOf(item, part, parts, today, rows);
     if (where === 'done' || where === 'not-yet' || where === 'shelf' || where === 'waiting') continue;
     if (isReference(item, part, rows) || isToCome(item, today.date) || (part.plan !== null && part.plan.slice(0, 10) > today.date)) continue;
     found.push(candidate(item, part, today));

@@ -1,4 +1,4 @@
-import { footingInList } from '../commands/may.ts';
+import { relationToList } from '../commands/may.ts';
 import { isDone, openParts } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import { isHere, type Person } from '../model/person.ts';
@@ -106,5 +106,5 @@ function ableFor(item: Item, people: readonly Person[], rows: Rows): string[] {
     return typeof held === 'string' ? undefined : held;
   }) as never;
   const by = ((noun: 'share', field: 'listId', value: string) => rows.by(noun, field, value)) as never;
-  return people.filter((person) => ['owner', 'edit', 'check'].includes(footingInList(item.listId!, person, { find, by }) ?? '')).map(({ id }) => id);
+  return people.filter((person) => ['owner', 'edit', 'check'].includes(relationToList(item.listId!, person, { find, by }) ?? '')).map(({ id }) => id);
 }

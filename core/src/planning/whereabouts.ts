@@ -10,7 +10,7 @@ import type { PlanRows, PlanView } from './rows.ts';
  * Where an item shows for a person on a day. Computed, never stored; the first that applies.
  * `not-yet`: before its start, in no doing view. `waiting`: nothing of it is this person's to do now.
  */
-export type Where = 'done' | 'not-yet' | 'shelf' | 'waiting' | 'today' | 'ahead' | 'further';
+export type Whereabouts = 'done' | 'not-yet' | 'shelf' | 'waiting' | 'today' | 'ahead' | 'further';
 
 /** So many days after today are ahead. */
 export const AHEAD_DAYS = 7;
@@ -48,7 +48,7 @@ export const remaining = (item: Pick<Item, 'effort'>, percent: number): number =
 
 const dayOf = (moment: string | null): string | null => (moment === null ? null : moment.slice(0, 10));
 
-export function whereIs(item: Item, part: Part, parts: readonly Part[], today: Today, rows: PlanRows): Where {
+export function whereaboutsOf(item: Item, part: Part, parts: readonly Part[], today: Today, rows: PlanRows): Whereabouts {
   if (part.standing === 'completed' || isDone(item, parts)) return 'done';
   if (item.start !== null && dayOf(item.start)! > today.date) return 'not-yet';
   if (part.shelvedAt !== null) return 'shelf';

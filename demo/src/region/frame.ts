@@ -1,19 +1,19 @@
 /** The made-up region around the guesthouse, in metres east and north of it. */
 
-export type Spot = readonly [east: number, north: number];
+export type MapPoint = readonly [east: number, north: number];
 
 const ORIGIN = { lat: 62.3, lon: 27.1 };
 const METRES = 111_195;
 const rounded = (degrees: number): number => Math.round(degrees * 1e6) / 1e6;
 
 /** WGS 84. */
-export const positionOf = ([east, north]: Spot): { lat: number; lon: number } => ({
+export const positionOf = ([east, north]: MapPoint): { lat: number; lon: number } => ({
   lat: rounded(ORIGIN.lat + north / METRES),
   lon: rounded(ORIGIN.lon + east / (METRES * Math.cos((ORIGIN.lat * Math.PI) / 180))),
 });
 
 /** Longitude first, as GeoJSON has it (RFC 7946). */
-export const coordinatesOf = (spot: Spot): [number, number] => {
+export const coordinatesOf = (spot: MapPoint): [number, number] => {
   const { lat, lon } = positionOf(spot);
   return [lon, lat];
 };
@@ -25,10 +25,10 @@ export function chance(seed: number): () => number {
 }
 
 /** Corners cut twice over, as shores and lanes have none (Chaikin). */
-export function smooth(line: readonly Spot[], closed: boolean, times = 3): Spot[] {
+export function smooth(line: readonly MapPoint[], closed: boolean, times = 3): MapPoint[] {
   let spots = [...line];
   for (let nth = 0; nth < times; nth++) {
-    const cut: Spot[] = [];
+    const cut: MapPoint[] = [];
     const last = closed ? spots.length : spots.length - 1;
     for (let at = 0; at < last; at++) {
       const [a, b] = [spots[at]!, spots[(at + 1) % spots.length]!];

@@ -1,4 +1,4 @@
-import { chance, coordinatesOf, smooth, type Spot } from './frame.ts';
+import { chance, coordinatesOf, smooth, type MapPoint } from './frame.ts';
 import { KNOWN } from './places.ts';
 
 /** The region drawn: water, woods, fields, roads, houses, as GeoJSON (RFC 7946). */
@@ -67,9 +67,9 @@ export const ROADS = {
     [600, 3100],
     [-1400, 3600],
   ],
-} as const satisfies Record<string, readonly Spot[]>;
+} as const satisfies Record<string, readonly MapPoint[]>;
 
-const WATER: Record<string, readonly Spot[]> = {
+const WATER: Record<string, readonly MapPoint[]> = {
   Kaislavesi: [
     [-6000, -6000],
     [11_000, -6000],
@@ -99,7 +99,7 @@ const WATER: Record<string, readonly Spot[]> = {
     [4200, 3900],
   ],
 };
-const ISLANDS: readonly Spot[][] = [
+const ISLANDS: readonly MapPoint[][] = [
   [
     [200, -1700],
     [900, -1600],
@@ -118,7 +118,7 @@ const ISLANDS: readonly Spot[][] = [
     [-1700, -1300],
   ],
 ];
-const RIVER: readonly Spot[] = [
+const RIVER: readonly MapPoint[] = [
   [7200, -2100],
   [7300, -500],
   [7020, 700],
@@ -126,7 +126,7 @@ const RIVER: readonly Spot[] = [
   [7900, 3300],
   [7500, 6800],
 ];
-const WOODS: readonly Spot[][] = [
+const WOODS: readonly MapPoint[][] = [
   [
     [-3600, 2600],
     [-800, 2300],
@@ -156,7 +156,7 @@ const WOODS: readonly Spot[][] = [
     [600, 500],
   ],
 ];
-const FIELDS: readonly Spot[][] = [
+const FIELDS: readonly MapPoint[][] = [
   [
     [1900, 2300],
     [3100, 2300],
@@ -178,20 +178,20 @@ const FIELDS: readonly Spot[][] = [
 ];
 
 const feature = (kind: string, geometry: object, name?: string) => ({ type: 'Feature', properties: name ? { kind, name } : { kind }, geometry });
-const area = (spots: readonly Spot[], holes: readonly (readonly Spot[])[] = []) => ({
+const area = (spots: readonly MapPoint[], holes: readonly (readonly MapPoint[])[] = []) => ({
   type: 'Polygon',
   coordinates: [spots, ...holes].map((ring) => [...ring, ring[0]!].map(coordinatesOf)),
 });
-const line = (spots: readonly Spot[]) => ({ type: 'LineString', coordinates: spots.map(coordinatesOf) });
+const line = (spots: readonly MapPoint[]) => ({ type: 'LineString', coordinates: spots.map(coordinatesOf) });
 
 /** A house: four walls, turned a little. */
-function house([east, north]: Spot, [wide, deep]: Spot, turn: number): object {
-  const corner = (x: number, y: number): Spot => [east + x * Math.cos(turn) - y * Math.sin(turn), north + x * Math.sin(turn) + y * Math.cos(turn)];
+function house([east, north]: MapPoint, [wide, deep]: MapPoint, turn: number): object {
+  const corner = (x: number, y: number): MapPoint => [east + x * Math.cos(turn) - y * Math.sin(turn), north + x * Math.sin(turn) + y * Math.cos(turn)];
   return area([corner(-wide, -deep), corner(wide, -deep), corner(wide, deep), corner(-wide, deep)]);
 }
 
 /** Houses along a road, on either side, now and then. */
-function* houses(road: readonly Spot[], every: number, next: () => number): Generator<Spot> {
+function* houses(road: readonly MapPoint[], every: number, next: () => number): Generator<MapPoint> {
   for (let at = 0; at < road.length - 1; at++) {
     const [[x1, y1], [x2, y2]] = [road[at]!, road[at + 1]!];
     const long = Math.hypot(x2 - x1, y2 - y1);
@@ -210,7 +210,7 @@ export function drawLand(): object {
     return feature('water', area(smooth(shore, true), islands), name);
   });
   const roads = Object.entries(ROADS).map(([name, road]) => feature(name === 'lake' || name === 'meadow' ? 'road' : 'lane', line(smooth(road, false, 2))));
-  const along: [readonly Spot[], number][] = [
+  const along: [readonly MapPoint[], number][] = [
     [ROADS.church, 70],
     [ROADS.post, 80],
     [ROADS.mill, 75],

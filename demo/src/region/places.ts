@@ -1,8 +1,8 @@
-import type { Spot } from './frame.ts';
+import type { MapPoint } from './frame.ts';
 
 /** What stands where, with its address: the demo's places and some more that can be found by their address. */
 export interface Known {
-  at: Spot;
+  at: MapPoint;
   address: string;
 }
 

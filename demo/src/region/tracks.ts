@@ -1,17 +1,17 @@
-import { chance, positionOf, type Spot } from './frame.ts';
+import { chance, positionOf, type MapPoint } from './frame.ts';
 import { ROADS } from './land.ts';
 import { KNOWN } from './places.ts';
 
 /** Recorded ways of the demo's phones, as GPX. */
 
-type Step = { go: readonly Spot[]; kmh: number } | { stay: Spot; minutes: number } | { vague: Spot };
+type Step = { go: readonly MapPoint[]; kmh: number } | { stay: MapPoint; minutes: number } | { vague: MapPoint };
 interface Track {
   name: string;
   steps: Step[];
 }
 
-const at = (name: string): Spot => KNOWN[name]!.at;
-const back = (road: readonly Spot[]): Spot[] => [...road].reverse();
+const at = (name: string): MapPoint => KNOWN[name]!.at;
+const back = (road: readonly MapPoint[]): MapPoint[] => [...road].reverse();
 const { lake, shore, church, post, mill, meadow, school, river, quay } = ROADS;
 const HOME = at('Guesthouse');
 const toVillage = [HOME, ...shore, lake[3]];
@@ -103,14 +103,14 @@ const BEGINS = Date.UTC(2026, 10, 24, 9);
 
 interface Point {
   seconds: number;
-  spot: Spot;
+  spot: MapPoint;
   /** Metres. */
   accuracy: number;
 }
 
 function* pointsOf(steps: readonly Step[], next: () => number): Generator<Point> {
   let seconds = 0;
-  const about = ([east, north]: Spot): Point => {
+  const about = ([east, north]: MapPoint): Point => {
     const accuracy = 5 + 15 * next();
     return { seconds, spot: [east + accuracy * (next() - 0.5), north + accuracy * (next() - 0.5)], accuracy };
   };
@@ -127,7 +127,7 @@ function* pointsOf(steps: readonly Step[], next: () => number): Generator<Point>
 }
 
 /** Spots so many metres apart along a line, and its end. */
-function* along(line: readonly Spot[], apart: number): Generator<Spot> {
+function* along(line: readonly MapPoint[], apart: number): Generator<MapPoint> {
   let left = apart;
   for (let nth = 0; nth < line.length - 1; nth++) {
     const [[x1, y1], [x2, y2]] = [line[nth]!, line[nth + 1]!];

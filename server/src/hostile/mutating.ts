@@ -1,4 +1,4 @@
-import { NEEDS, type CommandName } from '@kotiva/core';
+import { REQUIRED_PERMISSIONS, type CommandName } from '@kotiva/core';
 
 /** What is thrown at the server: what the application says, changed as neither it nor its people would. */
 
@@ -103,7 +103,7 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
   'week.shareOut': (d, id) => ({ turns: [{ item: id('item'), person: id('person'), date: d.pick(DATES) }] }),
 };
 
-const NAMES = Object.keys(NEEDS) as CommandName[];
+const NAMES = Object.keys(REQUIRED_PERMISSIONS) as CommandName[];
 
 /** A command's name and payload: as it would be, or with one of its values replaced by one that is none. */
 export function mutated(d: Dice, id: Ids): { name: CommandName; payload: unknown } {

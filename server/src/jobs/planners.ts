@@ -6,15 +6,15 @@ import {
   earliestFirst,
   lastCallsAhead,
   nextAppearance,
-  nudgeRounds,
-  nudgeRoundsInSteps,
+  nudgeBatches,
+  nudgeBatchesInSteps,
   purgesAhead,
   ringId,
   ringsAhead,
   stampOf,
   type CommandName,
   type House,
-  type NudgeRound,
+  type NudgeBatch,
   type Reader,
 } from '@kotiva/core';
 import { v5 } from 'uuid';
@@ -41,13 +41,13 @@ export type Planner = (house: House, rows: Reader, now: string) => Iterable<Due 
 const as = <R>(rows: Reader): R => rows as unknown as R;
 
 function* nudges(house: House, rows: Reader): Generator<Due | null> {
-  const working = nudgeRoundsInSteps(house, as(rows));
+  const working = nudgeBatchesInSteps(house, as(rows));
   let step = working.next();
   for (; !step.done; step = working.next()) yield null;
   for (const round of step.value) yield roundDue(house, round);
 }
 
-const roundDue = ({ id: houseId }: House, { personId, at, partIds }: NudgeRound): Due => ({
+const roundDue = ({ id: houseId }: House, { personId, at, partIds }: NudgeBatch): Due => ({
   houseId,
   at,
   id: v5(`nudge:${personId}:${at}`, houseId),
@@ -57,7 +57,7 @@ const roundDue = ({ id: houseId }: House, { personId, at, partIds }: NudgeRound)
 
 /** The next round of one person up to a moment, or null: what an account is asked in another house comes along. */
 export function roundOf(personId: string, until: string, house: House, rows: Reader): Due | null {
-  const round = nudgeRounds(house, as(rows)).find((one) => one.personId === personId && one.at <= until);
+  const round = nudgeBatches(house, as(rows)).find((one) => one.personId === personId && one.at <= until);
   return round ? roundDue(house, round) : null;
 }
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { fixesTold, judge, NO_VISITS, type Fix, type Spot } from '@kotiva/core';
+import { fixesTold, judge, NO_VISITS, type Fix, type Geofence } from '@kotiva/core';
 
 const REGION = join(__dirname, '../../../demo/region');
 const found = (
@@ -8,7 +8,7 @@ const found = (
     features: { properties: { name: string }; geometry: { coordinates: [number, number] } }[];
   }
 ).features;
-const spot = (name: string, radius: number): Spot => {
+const spot = (name: string, radius: number): Geofence => {
   const [lon, lat] = found.find(({ properties }) => properties.name === name)!.geometry.coordinates;
   return { id: name, lat, lon, radius };
 };

@@ -1,5 +1,5 @@
 import type { CommandName } from '@kotiva/core';
-import { footings, REFERENCE, type Column, type Situation } from './situation.ts';
+import { relationsOf, REFERENCE, type Column, type Situation } from './situation.ts';
 
 export type Case = (s: Situation) => Promise<{ payload: unknown; allowed: boolean }>;
 const manager = (s: Situation) => s.role === 'manager';
@@ -170,7 +170,7 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'item.add': {
     'to the list': async (s) => ({
       payload: { title: 'New', list: await s.list() },
-      allowed: s.allows('add') && (s.relation !== 'own-part' || footings(s.role, s.sharing, 'none').some((f) => REFERENCE[f].add === 'yes')),
+      allowed: s.allows('add') && (s.relation !== 'own-part' || relationsOf(s.role, s.sharing, 'none').some((f) => REFERENCE[f].add === 'yes')),
     }),
     'to the own pile': byAll(() => ({ title: 'New' })),
     'as a step': onItem('change', (parent) => ({ title: 'Step', parent })),

@@ -1,11 +1,11 @@
-import type { Footing, Role } from '@kotiva/core';
+import type { AccessRelation, Role } from '@kotiva/core';
 import type { Household } from '../testing/household.ts';
 
 export type Sharing = 'owner' | 'edit' | 'check' | 'view' | 'none' | 'private';
-export type Relation = 'none' | 'own-part' | 'maker' | 'giver';
+export type ItemRole = 'none' | 'own-part' | 'maker' | 'giver';
 export const ROLES: Exclude<Role, 'outside'>[] = ['manager', 'member', 'helper'];
 export const SHARINGS: Sharing[] = ['owner', 'edit', 'check', 'view', 'none', 'private'];
-export const RELATIONS: Relation[] = ['none', 'own-part', 'maker', 'giver'];
+export const RELATIONS: ItemRole[] = ['none', 'own-part', 'maker', 'giver'];
 
 /** Section 11 of the product's reference, copied by hand: what the table in core must say. */
 export const REFERENCE = {
@@ -19,8 +19,8 @@ export const REFERENCE = {
 export type Column = keyof (typeof REFERENCE)['owner'];
 
 /** What somebody is to an item, from how the case was set up, not from the code that decides it. */
-export function footings(role: Role, sharing: Sharing, relation: Relation): Footing[] {
-  const own: Footing[] = relation === 'own-part' ? ['own-part'] : [];
+export function relationsOf(role: Role, sharing: Sharing, relation: ItemRole): AccessRelation[] {
+  const own: AccessRelation[] = relation === 'own-part' ? ['own-part'] : [];
   if (sharing === 'owner') return ['owner', ...own];
   if (sharing === 'private') return own;
   if (role === 'manager') return ['edit', ...own];
@@ -28,9 +28,9 @@ export function footings(role: Role, sharing: Sharing, relation: Relation): Foot
   return [sharing === 'edit' && role === 'helper' ? 'check' : sharing, ...own];
 }
 
-function expected(column: Column, role: Role, sharing: Sharing, relation: Relation): boolean {
-  return footings(role, sharing, relation).some((footing) => {
-    const grant = REFERENCE[footing][column];
+function expected(column: Column, role: Role, sharing: Sharing, relation: ItemRole): boolean {
+  return relationsOf(role, sharing, relation).some((one) => {
+    const grant = REFERENCE[one][column];
     if (grant === 'manager') return role === 'manager';
     if (grant === 'giver') return role === 'manager' || relation === 'giver';
     if (grant === 'own-items') return relation === 'maker' || relation === 'giver';
@@ -45,7 +45,7 @@ export class Situation {
     readonly house: Household,
     readonly role: Exclude<Role, 'outside'>,
     readonly sharing: Sharing,
-    readonly relation: Relation,
+    readonly relation: ItemRole,
   ) {}
   readonly me = 'Actor';
   private target: string | null = null;
@@ -101,7 +101,7 @@ export class Situation {
 
   /** What the sharing alone allows, whatever one has of an item in it. */
   allowsInList(column: Column): boolean {
-    return footings(this.role, this.sharing, 'none').some((footing) => ['yes', this.role].includes(REFERENCE[footing][column]));
+    return relationsOf(this.role, this.sharing, 'none').some((one) => ['yes', this.role].includes(REFERENCE[one][column]));
   }
 
   private get access() {

@@ -1,4 +1,4 @@
-import { NEEDS, TABLE } from '@kotiva/core';
+import { REQUIRED_PERMISSIONS, ACCESS_TABLE } from '@kotiva/core';
 import { Household } from '../testing/household.ts';
 import { RealServer } from '../testing/real-server.ts';
 import { CASES } from './cases.ts';
@@ -8,9 +8,9 @@ const server = new RealServer();
 beforeAll(() => server.start());
 afterAll(() => server.stop());
 
-test('the table in core is the one of the reference', () => expect(TABLE).toEqual(REFERENCE));
+test('the table in core is the one of the reference', () => expect(ACCESS_TABLE).toEqual(REFERENCE));
 
-test('every command stands in the table and is tried', () => expect(Object.keys(CASES).sort()).toEqual(Object.keys(NEEDS).sort()));
+test('every command stands in the table and is tried', () => expect(Object.keys(CASES).sort()).toEqual(Object.keys(REQUIRED_PERMISSIONS).sort()));
 
 test('who is not in the house may nothing but enter it', async () => {
   const house = new Household(server);

@@ -2,7 +2,7 @@ import type { Activity } from '@kotiva/core';
 import { Household } from '../testing/household.ts';
 import { RealServer } from '../testing/real-server.ts';
 
-interface Page {
+interface ActivityPage {
   entries: Activity[];
   titles: Record<string, string>;
   next: string | null;
@@ -16,12 +16,12 @@ describe('what happened, by page', () => {
   beforeEach(async () => {
     house = await Household.of(server, { Leila: 'helper' });
   });
-  const get = async (who: string, query = ''): Promise<Page> =>
-    (await (await house.fetch(who, 'GET', `/api/houses/${house.houseId}/activity${query}`)).json()) as Page;
+  const get = async (who: string, query = ''): Promise<ActivityPage> =>
+    (await (await house.fetch(who, 'GET', `/api/houses/${house.houseId}/activity${query}`)).json()) as ActivityPage;
   const all = async (who: string, query = ''): Promise<Activity[]> => {
     const found: Activity[] = [];
     for (let next: string | null = ''; next !== null;) {
-      const page: Page = await get(who, `?${query}${next ? `&before=${next}` : ''}`);
+      const page: ActivityPage = await get(who, `?${query}${next ? `&before=${next}` : ''}`);
       found.push(...page.entries);
       next = page.next;
     }

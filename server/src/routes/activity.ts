@@ -4,7 +4,7 @@ import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
 import { fromDriver } from '../db/sqlite-rows.ts';
 import { Problem } from '../problem.ts';
-import { Sight } from '../sync/visibility.ts';
+import { Visibility } from '../sync/visibility.ts';
 import { memberOf } from './house.ts';
 import { signedIn } from './session.ts';
 
@@ -35,7 +35,7 @@ export function activityRoutes(services: Services): Hono<Env> {
     if (!parsed.success) throw new Problem(422, 'malformed', 'This page can’t be asked for so.', { field: String(parsed.error.issues[0]!.path[0] ?? '') });
     const { group, before, ...about } = parsed.data;
     const rows = ledger.rows(person.houseId);
-    const sight = new Sight(rows, person);
+    const sight = new Visibility(rows, person);
     const entries: Activity[] = [];
     let last: string | null = before ?? null;
     let more = true;

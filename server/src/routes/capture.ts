@@ -7,7 +7,7 @@ import { networkOf } from '../auth/addresses.ts';
 import type { Env, Services } from '../context.ts';
 import { bodyOf, Problem } from '../problem.ts';
 import { breathe, inSlices } from '../slices.ts';
-import { Sight } from '../sync/visibility.ts';
+import { Visibility } from '../sync/visibility.ts';
 import { memberOf } from './house.ts';
 import { addressOf, refuseWhileLimited } from './asker.ts';
 import { signedIn } from './session.ts';
@@ -102,7 +102,7 @@ function idempotent(c: Context, accountId: string): string | null {
 /** What the line is read against: the names this person knows, on their day. */
 function contextFor({ ledger, clock }: Services, person: Person): CaptureContext {
   const rows = ledger.rows(person.houseId);
-  const sight = new Sight(rows, person);
+  const sight = new Visibility(rows, person);
   const house = rows.get('house', person.houseId);
   if (typeof house === 'string') throw new Error(`no house ${person.houseId}`);
   const [today, time] = wallClockOf(clock.now(), house.zone).split('T') as [string, string];

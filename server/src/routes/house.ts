@@ -7,7 +7,7 @@ import type { Env, Services } from '../context.ts';
 import { regions } from '../jobs/holidays.ts';
 import { bodyOf, Problem } from '../problem.ts';
 import { breathe } from '../slices.ts';
-import type { Outcome } from '../sync/apply.ts';
+import type { CommandOutcome } from '../sync/apply.ts';
 import { PAGE_ROWS } from '../sync/changes.ts';
 import { applyInSlices } from '../sync/long.ts';
 import { liveStream } from './live-stream.ts';
@@ -23,7 +23,7 @@ export function houseRoutes(services: Services): Hono<Env> {
   app.post('/commands', onlySignedIn, async (c) => {
     const { commands } = await bodyOf(c, z.object({ commands: z.array(z.unknown()).max(MOST_COMMANDS) }));
     const { account } = c.get('signedIn');
-    const outcomes: Outcome[] = [];
+    const outcomes: CommandOutcome[] = [];
     for (const raw of commands) {
       outcomes.push(await outcomeOf(raw, account));
       // one command after the other, and between them whoever else waits
@@ -32,7 +32,7 @@ export function houseRoutes(services: Services): Hono<Env> {
     return c.json({ outcomes, now: clock.now() });
   });
 
-  function outcomeOf(raw: unknown, account: Account): Outcome | Promise<Outcome> {
+  function outcomeOf(raw: unknown, account: Account): CommandOutcome | Promise<CommandOutcome> {
     const parsed = FromOutside.safeParse(raw);
     if (!parsed.success) return malformed(raw, parsed.error.issues[0]?.path.map(String).join('.') ?? '');
     if (timers.rests(parsed.data.houseId))
@@ -82,7 +82,7 @@ export function memberOf(c: Context<Env>, { ledger }: Services): Person {
 }
 
 /** A fault in one command must not hold up those behind it: it is rolled back, said, and may be given again. */
-async function applyOrSay(apply: () => Promise<Outcome>, id: string): Promise<Outcome> {
+async function applyOrSay(apply: () => Promise<CommandOutcome>, id: string): Promise<CommandOutcome> {
   try {
     return await apply();
   } catch (error) {
@@ -92,7 +92,7 @@ async function applyOrSay(apply: () => Promise<Outcome>, id: string): Promise<Ou
   }
 }
 
-function malformed(raw: unknown, field: string): Outcome {
+function malformed(raw: unknown, field: string): CommandOutcome {
   const id = typeof raw === 'object' && raw !== null && 'id' in raw ? String(raw.id).slice(0, 64) : '';
   return { id, outcome: 'refused', reason: { code: 'malformed', field, params: { field } } };
 }

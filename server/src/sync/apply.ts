@@ -18,10 +18,10 @@ import { HeldHouses } from '../db/held-houses.ts';
 import type { Raw } from '../db/open.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { readsHours } from '../places/opening-hours.ts';
-import { differences, reachesFar, reachesNothing, reachOf, RESET, seenInReach } from './reach.ts';
+import { differences, isScopeLarge, isScopeEmpty, visibilityScopeOf, RESET, seenInScope } from './reach.ts';
 
 /** What becomes of a command: its place in the house's sequence, or the reason it does not apply. */
-export type Outcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
+export type CommandOutcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
 
 export type { Actor };
 
@@ -36,7 +36,7 @@ export interface How {
 }
 
 /** Writes what has to be kept with a command, in its transaction. */
-export type Beside = (houseId: string, changes: readonly Change[], rows: SqliteRows, by: { account: Actor | null; now: string }) => void;
+export type TransactionHook = (houseId: string, changes: readonly Change[], rows: SqliteRows, by: { account: Actor | null; now: string }) => void;
 
 /** A house that does not exist. */
 const NOTHING = new MemoryRows('absent');
@@ -46,7 +46,7 @@ export class Ledger {
   private readonly houses;
   private readonly seqs = new Map<string, number>();
   private readonly listeners = new Set<(houseId: string, seq: number) => void>();
-  private readonly besides: Beside[] = [];
+  private readonly besides: TransactionHook[] = [];
   private readonly statements;
 
   constructor(
@@ -93,7 +93,7 @@ export class Ledger {
   }
 
   /** Called within each transaction, after its rows were written. */
-  beside(write: Beside): void {
+  beside(write: TransactionHook): void {
     this.besides.push(write);
   }
 
@@ -104,7 +104,7 @@ export class Ledger {
   }
 
   /** What was answered to a command before; null: it is new. */
-  known(id: string, account: Actor | null): Outcome | null {
+  known(id: string, account: Actor | null): CommandOutcome | null {
     return this.knownOutcome(id, account);
   }
 
@@ -119,7 +119,7 @@ export class Ledger {
   }
 
   /** Decides and commits one command. A second time it gets its first outcome. */
-  apply(command: NewCommand, account: Actor | null, how: How = {}): Outcome {
+  apply(command: NewCommand, account: Actor | null, how: How = {}): CommandOutcome {
     let seq: number | null = null;
     const outcome = this.takenInstead(command.id, () =>
       this.inTransaction(command.houseId, () => {
@@ -146,7 +146,7 @@ export class Ledger {
   }
 
   /** What another house has already, such as the token of an invitation, is refused with its reason; the transaction was rolled back. */
-  private takenInstead(id: string, apply: () => Outcome): Outcome {
+  private takenInstead(id: string, apply: () => CommandOutcome): CommandOutcome {
     try {
       return apply();
     } catch (error) {
@@ -155,7 +155,7 @@ export class Ledger {
     }
   }
 
-  private inTransaction(houseId: string, task: () => Outcome): Outcome {
+  private inTransaction(houseId: string, task: () => CommandOutcome): CommandOutcome {
     const { begin, commit, rollback } = this.statements;
     this.houses.trim(houseId);
     begin.run();
@@ -176,29 +176,29 @@ export class Ledger {
    * so whoever copied one would write over rows that are not theirs. What the system does is looked up among its own only: nobody can
    * claim beforehand what the clock will do.
    */
-  private knownOutcome(id: string, account: Actor | null): Outcome | null {
+  private knownOutcome(id: string, account: Actor | null): CommandOutcome | null {
     const known = (this.statements.known.all(id) as { accountId: string; outcome: string }[]).filter(
       ({ accountId }) => (accountId === '') === (account === null),
     );
     if (known.length === 0) return null;
     const own = known.find(({ accountId }) => accountId === (account?.id ?? ''));
-    return own ? (JSON.parse(own.outcome) as Outcome) : { id, outcome: 'refused', reason: { code: 'malformed', field: 'id', params: { field: 'id' } } };
+    return own ? (JSON.parse(own.outcome) as CommandOutcome) : { id, outcome: 'refused', reason: { code: 'malformed', field: 'id', params: { field: 'id' } } };
   }
 
-  private decideAndWrite(command: NewCommand, account: Actor | null, { now = this.clock.now(), slice, ahead }: How): Outcome {
+  private decideAndWrite(command: NewCommand, account: Actor | null, { now = this.clock.now(), slice, ahead }: How): CommandOutcome {
     const rows = this.rows(command.houseId);
     const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { now, account, readsHours, slice, ahead });
     if (decision.outcome === 'unknown') throw new Error(`the server did not hold what ${command.name} needs`);
     if (decision.outcome === 'refused') {
-      const outcome: Outcome = { id: command.id, outcome: 'refused', reason: decision.reason };
+      const outcome: CommandOutcome = { id: command.id, outcome: 'refused', reason: decision.reason };
       if (account !== null && this.isMember(account, command.houseId)) this.keepRefusal(command, account, outcome, now);
       return outcome;
     }
-    const reach = reachOf(decision.changes, rows);
+    const reach = visibilityScopeOf(decision.changes, rows);
     const concerned = () => this.readers(rows).filter(({ id }) => reach.people === null || reach.people.has(id));
-    const tooFar = reachesFar(reach, rows, concerned().length);
-    const watched = !tooFar && !reachesNothing(reach);
-    const before = watched ? seenInReach(reach, rows, concerned()) : null;
+    const tooFar = isScopeLarge(reach, rows, concerned().length);
+    const watched = !tooFar && !isScopeEmpty(reach);
+    const before = watched ? seenInScope(reach, rows, concerned()) : null;
     const seq = this.nextSeq(command.houseId);
     const recorded: RecordedCommand = rows.apply(decision.changes, {
       commandId: command.id,
@@ -208,14 +208,14 @@ export class Ledger {
       seq,
     });
     if (before) {
-      const after = seenInReach(reach, rows, concerned());
+      const after = seenInScope(reach, rows, concerned());
       for (const { personId, noun, rowId } of differences(before, after)) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
     }
     // who sees what is not compared row by row: their devices begin anew
     const anew = tooFar ? concerned().map(({ id }) => id) : otherRole(decision.changes);
     for (const personId of anew) this.statements.sight.run(command.houseId, personId, seq, RESET, RESET);
     for (const write of this.besides) write(command.houseId, decision.changes, rows, { account, now });
-    const outcome: Outcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
+    const outcome: CommandOutcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
     this.keep(command, account, decision.actorId, seq, recorded.changes, outcome, now);
     return outcome;
   }
@@ -229,7 +229,7 @@ export class Ledger {
   }
 
   /** Of a member's command that was refused only what a second answer needs is kept, and not for ever; of anybody else's nothing. */
-  private keepRefusal(command: Pick<Command, 'id' | 'name' | 'houseId'> & { payload: unknown }, account: Actor, outcome: Outcome, now: string): void {
+  private keepRefusal(command: Pick<Command, 'id' | 'name' | 'houseId'> & { payload: unknown }, account: Actor, outcome: CommandOutcome, now: string): void {
     const sha256 = createHash('sha256')
       .update(JSON.stringify(command.payload ?? null))
       .digest('hex');
@@ -253,7 +253,7 @@ export class Ledger {
     actorId: string | null,
     seq: number | null,
     changes: unknown,
-    outcome: Outcome,
+    outcome: CommandOutcome,
     at: string,
   ): void {
     this.statements.keep.run(

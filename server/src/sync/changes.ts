@@ -2,10 +2,10 @@ import { NOUNS, type Noun, type Person, type Row } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { RESET } from './reach.ts';
-import { Sight } from './visibility.ts';
+import { Visibility } from './visibility.ts';
 
 /** One page of what changed for a person: rows to put, rows to evict, and the cursor it brings them to. */
-export interface Page {
+export interface ChangePage {
   seq: number;
   more: boolean;
   /** What the device held before goes: everything begins anew with this page. */
@@ -47,12 +47,12 @@ export class ChangeFeed {
    * Changes after `since` up to `until`, at most about `limit` rows but never part of a commit. Where the person was told to begin anew
    * after `since`, from the beginning; `isFresh`: the device is doing so already.
    */
-  page(rows: SqliteRows, person: Person, since: number, until: number, limit = PAGE_ROWS, isFresh = false): Page {
+  page(rows: SqliteRows, person: Person, since: number, until: number, limit = PAGE_ROWS, isFresh = false): ChangePage {
     const reset = since > 0 && !isFresh && this.resets.get(person.houseId, person.id, since, RESET) !== undefined;
     const { keys, seq, more } = this.keysBetween(person, reset ? 0 : since, until, limit);
-    const sight = new Sight(rows, person);
-    const put: Page['put'] = [];
-    const evict: Page['evict'] = [];
+    const sight = new Visibility(rows, person);
+    const put: ChangePage['put'] = [];
+    const evict: ChangePage['evict'] = [];
     for (const { noun, id, sighted } of unique(keys).values()) {
       const held = rows.get(noun, id);
       const row = typeof held === 'string' ? undefined : held;

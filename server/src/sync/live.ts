@@ -1,13 +1,13 @@
 import { isHere, type Person } from '@kotiva/core';
 import type { Ledger } from './apply.ts';
-import type { ChangeFeed, Page } from './changes.ts';
+import type { ChangeFeed, ChangePage } from './changes.ts';
 
 /**
  * What is sent down an open stream. `behind`: the device has to fetch what it lacks before it opens another; `full`: the account has too
  * many open; `gone`: the account is no longer in the house, the device was signed out, or the server stops. After these it ends.
  */
 export type LiveEvent =
-  | { event: 'changes'; page: Page }
+  | { event: 'changes'; page: ChangePage }
   | { event: 'clock'; now: string }
   | { event: 'beat' }
   | { event: 'behind' }
@@ -33,7 +33,7 @@ interface Listener {
 }
 
 /** Pages of one commit, by person and cursor. */
-type Pages = Map<string, Page>;
+type Pages = Map<string, ChangePage>;
 
 export interface Subscription {
   accountId: string;

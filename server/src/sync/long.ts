@@ -1,12 +1,12 @@
 import { breathe } from '../slices.ts';
-import type { Actor, Ledger, NewCommand, Outcome } from './apply.ts';
+import type { Actor, Ledger, NewCommand, CommandOutcome } from './apply.ts';
 
 /**
  * Applies a command; one that would write too much at once in slices, with others having their turn in between. Each slice is a command
  * in its own transaction, known by an id that follows from the whole one's: one that was cut off goes on where it was when it is given
  * again. What would be refused as a whole is not begun with; a slice that is refused all the same ends it.
  */
-export async function applyInSlices(ledger: Ledger, command: NewCommand, account: Actor | null): Promise<Outcome> {
+export async function applyInSlices(ledger: Ledger, command: NewCommand, account: Actor | null): Promise<CommandOutcome> {
   const known = ledger.known(command.id, account);
   if (known) return known;
   const slices = ledger.slicesOf(command, account);

@@ -1,5 +1,5 @@
 import { NOUNS, withBelow, type Change, type Item, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
-import { Sight } from './visibility.ts';
+import { Visibility } from './visibility.ts';
 
 /**
  * The rows whose readers a command may change without changing the rows themselves: by sharing, handing over, moving or a new role.
@@ -10,7 +10,7 @@ const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound'] as const;
 type Single = (typeof SINGLES)[number];
 const isSingle = (noun: Noun): noun is Single => (SINGLES as readonly Noun[]).includes(noun);
 
-export interface Reach {
+export interface VisibilityScope {
   lists: Set<string>;
   items: Set<string>;
   series: Set<string>;
@@ -37,8 +37,8 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   timeAway: ['standInId', 'removedAt'],
 };
 
-export function reachOf(changes: readonly Change[], reader: Reader): Reach {
-  const reach: Reach = { lists: new Set(), items: new Set(), series: new Set(), singles: new Set(), tags: new Set(), people: new Set(), everything: false };
+export function visibilityScopeOf(changes: readonly Change[], reader: Reader): VisibilityScope {
+  const reach: VisibilityScope = { lists: new Set(), items: new Set(), series: new Set(), singles: new Set(), tags: new Set(), people: new Set(), everything: false };
   const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
   for (const change of changes) {
     const { noun, id, made, fields } = change;
@@ -61,7 +61,7 @@ export function reachOf(changes: readonly Change[], reader: Reader): Reach {
 }
 
 /** A handover touches who has it, had it or gave it; a sharing who it is with, and managers, who see what is shared with anybody. */
-function touchPeople(reach: Reach, { noun, id, made, fields }: Change, reader: Reader): void {
+function touchPeople(reach: VisibilityScope, { noun, id, made, fields }: Change, reader: Reader): void {
   if (reach.people === null) return;
   // a new item changes nobody's rights; its tags may come into anybody's sight
   if (noun === 'item' && made && (fields as Partial<Item>).tagIds!.length === 0) return;
@@ -72,7 +72,7 @@ function touchPeople(reach: Reach, { noun, id, made, fields }: Change, reader: R
 }
 
 /** The tags it carries, and where it moves itself it and what lies under it. A new one is seen by whoever sees its place. */
-function reachOfItem(reach: Reach, id: string, made: boolean, fields: Change['fields'], reader: Reader): void {
+function reachOfItem(reach: VisibilityScope, id: string, made: boolean, fields: Change['fields'], reader: Reader): void {
   const { tagIds, ...others } = fields as Partial<Item>;
   const held = made ? 'absent' : reader.get('item', id);
   for (const tagId of [...(tagIds ?? []), ...(tagIds && typeof held !== 'string' ? held.tagIds : [])]) reach.tags.add(tagId);
@@ -80,7 +80,7 @@ function reachOfItem(reach: Reach, id: string, made: boolean, fields: Change['fi
 }
 
 /** Who stands in for somebody sees what they gave; without anybody named nothing is reached. */
-function reachOfStandIn(reach: Reach, id: string, fields: Partial<Row<'timeAway'>>, reader: Reader): void {
+function reachOfStandIn(reach: VisibilityScope, id: string, fields: Partial<Row<'timeAway'>>, reader: Reader): void {
   const held = reader.get('timeAway', id);
   const rows = [fields, ...(typeof held === 'string' ? [] : [held])];
   const personId = rows.find((row) => row.personId)?.personId;
@@ -99,7 +99,7 @@ const itemOf = (id: string, reader: Reader): string => {
   return typeof part === 'string' ? '' : part.itemId;
 };
 
-export const reachesNothing = ({ lists, items, series, singles, tags, everything }: Reach): boolean =>
+export const isScopeEmpty = ({ lists, items, series, singles, tags, everything }: VisibilityScope): boolean =>
   !everything && [lists, items, series, singles, tags].every(({ size }) => size === 0);
 
 /** In the place of a noun and an id: everything is to be fetched anew. */
@@ -108,8 +108,8 @@ export const RESET = '*';
 const MOST_COMPARED = 1_500;
 
 /** Whether comparing for so many people would take too long. Counts no further than it has to. */
-export function reachesFar(reach: Reach, reader: Reader, people: number): boolean {
-  if (reachesNothing(reach)) return false;
+export function isScopeLarge(reach: VisibilityScope, reader: Reader, people: number): boolean {
+  if (isScopeEmpty(reach)) return false;
   let many = 0;
   const rows = rowsInReach(reach, reader);
   while (many <= MOST_COMPARED && !rows.next().done) many += people;
@@ -119,11 +119,11 @@ export function reachesFar(reach: Reach, reader: Reader, people: number): boolea
 type Key = `${Noun}:${string}`;
 
 /** What each person sees of the rows in reach: compared before and after a command. */
-export function seenInReach(reach: Reach, reader: Reader, people: readonly Person[]): Map<string, Set<Key>> {
+export function seenInScope(reach: VisibilityScope, reader: Reader, people: readonly Person[]): Map<string, Set<Key>> {
   const rows = [...rowsInReach(reach, reader)];
   return new Map(
     people.map((person) => {
-      const sight = new Sight(reader, person);
+      const sight = new Visibility(reader, person);
       return [person.id, new Set(rows.filter(([noun, row]) => sight.sees(noun, row)).map(([noun, row]): Key => `${noun}:${row.id}`))];
     }),
   );
@@ -142,7 +142,7 @@ const split = (personId: string, key: Key) => {
   return { personId, noun: key.slice(0, at) as Noun, rowId: key.slice(at + 1) };
 };
 
-function* rowsInReach(reach: Reach, reader: Reader): Generator<readonly [Noun, Row]> {
+function* rowsInReach(reach: VisibilityScope, reader: Reader): Generator<readonly [Noun, Row]> {
   if (reach.everything) {
     for (const noun of NOUNS) for (const row of reader.all(noun)) yield [noun, row];
     return;

@@ -1,7 +1,7 @@
 import {
   above,
-  footingInList,
-  footingsOnItem,
+  relationToList,
+  relationsToItem,
   isHere,
   isOwnPart,
   PRIVATE_ALARM_FIELDS,
@@ -9,7 +9,7 @@ import {
   seesPlace,
   tagsInSight,
   type Comment,
-  type Footing,
+  type AccessRelation,
   type Item,
   type Noun,
   type Part,
@@ -28,9 +28,9 @@ const FEW_TAGS = 20;
  * Who sees what: for changes, the live stream and everything else that leaves the server.
  * One `Sight` answers for one person at one moment; it remembers what it worked out.
  */
-export class Sight {
+export class Visibility {
   private readonly lists = new Map<string, boolean>();
-  private readonly items = new Map<string, readonly Footing[]>();
+  private readonly items = new Map<string, readonly AccessRelation[]>();
   private tags: ReadonlySet<string> | null = null;
   /** Tags asked about one by one: most often the first item that carries one is seen. */
   private readonly fewTags = new Map<string, boolean>();
@@ -78,7 +78,7 @@ export class Sight {
         return series !== undefined && this.seesSeries(series);
       }
       case 'item':
-        return this.footings(row.id, row as Item).length > 0;
+        return this.relations(row.id, row as Item).length > 0;
       case 'part':
       case 'watch':
       case 'wait':
@@ -129,7 +129,7 @@ export class Sight {
   private seesPlan({ itemId, planGiverId, giverId, originId }: Part): boolean {
     if (planGiverId === null) return false;
     if ([planGiverId, giverId, originId].includes(this.person.id)) return true;
-    return this.footings(itemId).some((footing) => footing === 'owner' || footing === 'edit');
+    return this.relations(itemId).some((relation) => relation === 'owner' || relation === 'edit');
   }
 
   private tellsOfOthers({ trigger, personId }: Row<'alarm'>): boolean {
@@ -139,7 +139,7 @@ export class Sight {
   private seesList(listId: string): boolean {
     const known = this.lists.get(listId);
     if (known !== undefined) return known;
-    const seen = footingInList(listId, this.person, this.rows) !== null;
+    const seen = relationToList(listId, this.person, this.rows) !== null;
     this.lists.set(listId, seen);
     return seen;
   }
@@ -157,22 +157,22 @@ export class Sight {
       this.tags = tagsInSight(this.person, { ...this.rows, all: (noun) => this.reader.all(noun) });
       return this.tags.has(tagId);
     }
-    const seen = this.reader.all('item').some((item) => item.tagIds.includes(tagId) && this.footings(item.id, item).length > 0);
+    const seen = this.reader.all('item').some((item) => item.tagIds.includes(tagId) && this.relations(item.id, item).length > 0);
     this.fewTags.set(tagId, seen);
     return seen;
   }
 
   private seesItem(itemId: string): boolean {
-    return this.footings(itemId).length > 0;
+    return this.relations(itemId).length > 0;
   }
 
-  private footings(itemId: string, row?: Item): readonly Footing[] {
+  private relations(itemId: string, row?: Item): readonly AccessRelation[] {
     const known = this.items.get(itemId);
     if (known) return known;
     const item = row ?? this.rows.find('item', itemId);
-    const footings = item && item.purgedAt === null ? footingsOnItem(item, this.person, this.rows) : [];
-    this.items.set(itemId, footings);
-    return footings;
+    const relations = item && item.purgedAt === null ? relationsToItem(item, this.person, this.rows) : [];
+    this.items.set(itemId, relations);
+    return relations;
   }
 
   private seesComment(comment: Comment): boolean {
@@ -185,9 +185,9 @@ export class Sight {
   /** A handover shows what happens from then on, never what was before. */
   private seesActivity(activity: Activity): boolean {
     if (activity.itemId) {
-      const footings = this.footings(activity.itemId);
-      if (footings.some((footing) => footing !== 'own-part')) return true;
-      if (footings.length === 0) return false;
+      const relations = this.relations(activity.itemId);
+      if (relations.some((relation) => relation !== 'own-part')) return true;
+      if (relations.length === 0) return false;
       const since = this.handedSince(activity.itemId);
       return since !== null && activity.arrivedAt >= since;
     }
@@ -220,6 +220,6 @@ function emptied<N extends Noun>(row: Row<N>, fields: readonly string[]): Row<N>
 
 /** Everything a person sees of their house, as they may read it. */
 export function* visible(reader: Reader, person: Person, nouns: readonly Noun[]): Generator<readonly [Noun, Row]> {
-  const sight = new Sight(reader, person);
+  const sight = new Visibility(reader, person);
   for (const noun of nouns) for (const row of reader.all(noun)) if (sight.sees(noun, row)) yield [noun, sight.shown(noun, row)];
 }

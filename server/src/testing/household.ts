@@ -1,6 +1,6 @@
 import { COLOURS, PATTERNS, partId, type CommandName, type Noun, type Payload, type Role, type Row } from '@kotiva/core';
 import { v7 } from 'uuid';
-import type { Outcome } from '../sync/apply.ts';
+import type { CommandOutcome } from '../sync/apply.ts';
 import type { RealServer } from './real-server.ts';
 
 /** A house on a real server, every command of it over HTTP as one of its people. For tests. */
@@ -28,10 +28,10 @@ export class Household {
     await this.must(name, 'person.join', { token, ...this.looks(name) });
   }
 
-  async send(by: string, command: { id?: string; name: string; payload: unknown; at?: string; seen?: number }): Promise<Outcome> {
+  async send(by: string, command: { id?: string; name: string; payload: unknown; at?: string; seen?: number }): Promise<CommandOutcome> {
     const envelope = { id: v7(), houseId: this.houseId, at: new Date().toISOString(), seen: 1_000_000, ...command };
     const response = await this.fetch(by, 'POST', '/api/commands', { commands: [envelope] });
-    const { outcomes } = (await response.json()) as { outcomes: Outcome[] };
+    const { outcomes } = (await response.json()) as { outcomes: CommandOutcome[] };
     return outcomes[0]!;
   }
 

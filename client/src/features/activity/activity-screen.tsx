@@ -5,13 +5,13 @@ import { View } from 'react-native';
 import { nameOf, personOf, sayEntry, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { ask, type Answer } from '@/store/api.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Empty, GroupHead, Labelled, PersonMark, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { headDay, sayInstant } from '@/words/dates.ts';
 import { sayProblem } from '@/words/problems.ts';
 
-interface Page {
+interface ActivityPage {
   entries: Activity[];
   titles: Record<string, string>;
   next: string | null;
@@ -19,7 +19,7 @@ interface Page {
 
 /** What happened in the house, or in one list, newest first and by page; narrowed to a person or to one kind of thing. */
 export function ActivityScreen() {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const { list: listId, item: itemId, person: startsWith } = useGlobalSearchParams<{ list?: string; item?: string; person?: string }>();
   const [person, setPerson] = useState(startsWith ?? '');
   const [group, setGroup] = useState<ActivityGroup | 'all'>('all');
@@ -62,7 +62,7 @@ export function ActivityScreen() {
 }
 
 function Entries({ query }: { query: string }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const open = useOpenItem();
   const { entries, titles, next, said, load } = usePages(house.id, query);
@@ -121,7 +121,7 @@ function usePages(houseId: string, query: string) {
   const [said, setSaid] = useState<string | null>(null);
   const load = useCallback(
     (before: string | null) => {
-      const show = (answer: Answer<Page>) => {
+      const show = (answer: Answer<ActivityPage>) => {
         setSaid(answer.ok ? null : answer.problem.code === 'offline' ? t('activity.offline') : sayProblem(answer.problem));
         if (!answer.ok) return;
         const page = answer.value;
@@ -129,7 +129,7 @@ function usePages(houseId: string, query: string) {
         setTitles((known) => ({ ...known, ...page.titles }));
         setNext(page.next);
       };
-      void ask<Page>('GET', `/houses/${houseId}/activity?${query}${before ? `&before=${before}` : ''}`).then(show);
+      void ask<ActivityPage>('GET', `/houses/${houseId}/activity?${query}${before ? `&before=${before}` : ''}`).then(show);
     },
     [houseId, query],
   );

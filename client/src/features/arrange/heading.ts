@@ -1,11 +1,11 @@
 import { calendarDateOf, type Group } from '@kotiva/core';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { t } from '@/words';
 import { headDay } from '@/words/dates.ts';
 
 /** What stands above a group, in words. */
 export function useHeading(): (group: Group<unknown>) => string {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const today = calendarDateOf(useNow(), house.zone);
   return ({ by, key }) => {
     if (key === null) return t(`group.without.${by}`);

@@ -4,7 +4,7 @@ import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { useCaptureHere } from '@/features/capture';
 import { Screen } from '@/features/shell';
-import { useNarrowed, useNow, usePlace } from '@/store/store.ts';
+import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Heading, IconButton, Menu, useWide } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, dayMonth, monthAfter } from '@/words/dates.ts';
@@ -44,7 +44,7 @@ function turned(view: CalendarViewName, chosen: string, by: number, today: strin
 
 /** What is done and due, what one means to do, time one booked, and the chores still to come with whose turn each would be. */
 export function CalendarScreen() {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const narrowed = useNarrowed();
   const today = calendarDateOf(useNow(), house.zone);
   const wide = useWide();

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { DuePanel } from '@/features/item';
 import { GiveTo, SwapWith, type One } from '@/features/occurrence';
 import { SlotForm } from '@/features/slot';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Heading, Menu, Sheet, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { oneOf } from './entry.ts';
@@ -14,7 +14,7 @@ type Panel = 'move' | 'give' | 'swap' | 'book';
 
 /** Everything that can be done about an entry, in words: moved, given to somebody, swapped, left out; time booked for it or freed. */
 export function EntryMenu({ entry, onMove }: { entry: CalendarEntry; onMove: Move }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const [open, setOpen] = useState<Panel | null>(null);
   const title = titleOfEntry(entry);
   const one = oneOf(entry, rows);
@@ -59,7 +59,7 @@ export function EntryMenu({ entry, onMove }: { entry: CalendarEntry; onMove: Mov
 }
 
 function useChoreEntries(one: One | null, setOpen: (panel: Panel) => void): MenuEntry[] {
-  const give = useGive();
+  const submit = useSubmit();
   if (!one) return [];
   const { series, recurrenceId } = one;
   const it = { series: series.id, recurrenceId };
@@ -67,16 +67,16 @@ function useChoreEntries(one: One | null, setOpen: (panel: Panel) => void): Menu
   return [
     { key: 'give', words: t('calendar.give'), onPress: () => setOpen('give') },
     ...(series.personIds.length > 1 && one.personId !== null ? [{ key: 'swap', words: t('calendar.swap'), onPress: () => setOpen('swap') }] : []),
-    { key: 'skip', words: t('rule.skip'), onPress: () => void give('chore.skip', it, { words: t('said.skipped', { title }), undo: true }) },
-    { key: 'end', words: t('rule.noMore'), late: true, onPress: () => void give('chore.end', it, { words: t('said.choreEnded', { title }), undo: true }) },
+    { key: 'skip', words: t('rule.skip'), onPress: () => void submit('chore.skip', it, { words: t('said.skipped', { title }), undo: true }) },
+    { key: 'end', words: t('rule.noMore'), late: true, onPress: () => void submit('chore.end', it, { words: t('said.choreEnded', { title }), undo: true }) },
   ];
 }
 
 function useSlotEntries(entry: CalendarEntry, setOpen: (panel: Panel) => void): MenuEntry[] {
-  const give = useGive();
+  const submit = useSubmit();
   if (entry.kind !== 'slot') return [];
   return [
     { key: 'change', words: t('slot.change'), onPress: () => setOpen('book') },
-    { key: 'free', words: t('slot.free'), onPress: () => void give('slot.free', { slot: entry.slot.id }, { words: t('said.slotFreed'), undo: true }) },
+    { key: 'free', words: t('slot.free'), onPress: () => void submit('slot.free', { slot: entry.slot.id }, { words: t('said.slotFreed'), undo: true }) },
   ];
 }

@@ -2,7 +2,7 @@ import { endOf, overlapsOf, type CalendarEntry, type MemoryRows } from '@kotiva/
 import { useState } from 'react';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
 import { OccurrenceSheet } from '@/features/occurrence';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Row } from '@/ui';
 import { t, together } from '@/words';
 import { sayRuleShort } from '@/words/rules.ts';
@@ -20,7 +20,7 @@ interface EntryRowProps {
 
 /** What stands on a day, as a row: checked off in place, opened by a tap, dragged, and all of it by words as well. */
 export function EntryRow({ entry, day, place, onMove }: EntryRowProps) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const tools = <EntryMenu entry={entry} onMove={onMove} />;
   return (
     <DragEntry entry={entry} place={place}>
@@ -46,7 +46,7 @@ const sayPlanned = ([holder]: readonly string[], meId: string, rows: MemoryRows)
 
 /** One that is still to come: whose turn it would be. */
 function AheadRow({ entry, tools }: { entry: CalendarEntry & { kind: 'ahead' }; tools: React.ReactNode }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const [open, setOpen] = useState(false);
   const { series, assigned } = entry.ahead;
   const names = assigned.personIds.map((id) => nameOf(rows, id));
@@ -62,7 +62,7 @@ function AheadRow({ entry, tools }: { entry: CalendarEntry & { kind: 'ahead' }; 
 
 /** Time one booked: from when to when, for what, and what else lies in it. */
 function SlotRow({ entry, day, tools }: { entry: CalendarEntry & { kind: 'slot' }; day: readonly CalendarEntry[]; tools: React.ReactNode }) {
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   const open = useOpenItem();
   const time = entry.time!;
   const itemIds = entry.items.map(({ id }) => id);

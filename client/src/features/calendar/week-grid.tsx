@@ -1,7 +1,7 @@
 import { DAY_PARTS, isEntryDone, partOfEntry, titleOfEntry, type CalendarEntry, type DayPart } from '@kotiva/core';
 import { Pressable, View } from 'react-native';
 import { nameOf, useOpenItem } from '@/features/item';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Txt } from '@/ui';
 import { t, together } from '@/words';
 import { DayHead } from './day-head.tsx';
@@ -20,7 +20,7 @@ interface WeekGridProps {
 
 /** A week on a wide screen: days beside each other, crossed by the parts of the day. */
 export function WeekGrid({ dates, days, marksOf, chosen, today, onChoose }: WeekGridProps) {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const cell = (date: string, part: DayPart) => (days.get(date) ?? []).filter((entry) => partOfEntry(entry, house.dayParts) === part);
   return (
     <View>
@@ -62,7 +62,7 @@ export function WeekGrid({ dates, days, marksOf, chosen, today, onChoose }: Week
 }
 
 function WeekEntry({ entry, onChoose }: { entry: CalendarEntry; onChoose: () => void }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const open = useOpenItem();
   const names = entry.personIds.map((id) => nameOf(rows, id));
   const done = isEntryDone(entry);

@@ -5,8 +5,8 @@ import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { canOpen, everyoneIn, useWays } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Chip, MarkedField, PersonMark, Txt, useKeys, type MarkedFieldHandle, type MarkedPiece, type Token } from '@/ui';
 import { t, together } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -46,8 +46,8 @@ const TONES: Record<Span['kind'], Token> = {
 
 /** One field, always there: words in, chips while typing. Enter adds and keeps the field ready; what stands below the first line are notes. */
 export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const { context: around } = useCapture();
   // let go with one tap, for the next lines too, until it is taken up again
   const [letGo, setLetGo] = useState(false);
@@ -86,7 +86,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   };
   const addDraft = (made: Draft, words: string, below: string) => {
     const title = made.title || words.trim();
-    const reason = give('item.add', { ...made, title, notes: below.trim() || undefined }, { words: saidOf(made, title), undo: true, ownRefusal: true });
+    const reason = submit('item.add', { ...made, title, notes: below.trim() || undefined }, { words: saidOf(made, title), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
     ways.settle();
@@ -213,7 +213,7 @@ function piecesFor(typed: string, first: string, spans: readonly Span[]): Marked
 /** People after an @, tags after a #, while they are being typed. */
 /** The day the screen is about goes along with the line: it can be let go, and taken up again. */
 function DayHere({ day, letGo, onChange }: { day: string; letGo: boolean; onChange: (letGo: boolean) => void }) {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
   const words = t('capture.dayHere', { day: sayMoment(day, now, house.zone) });
   return (
@@ -228,7 +228,7 @@ function DayHere({ day, letGo, onChange }: { day: string; letGo: boolean; onChan
 }
 
 function NameOffers({ typed, onChoose, field }: { typed: string; onChoose: (typed: string) => void; field: React.RefObject<MarkedFieldHandle | null> }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const name = nameBeingTyped(typed);
   const tag = tagBeingTyped(typed);
   const take = (words: string) => {

@@ -1,6 +1,6 @@
 import { spanName, type CaptureContext as ReadingContext, type Question, type ReadLine, type Span } from '@kotiva/core/capture';
 import { View } from 'react-native';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Chip, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
@@ -18,7 +18,7 @@ interface ChipsProps {
 
 /** What was recognised, each to be taken back; what is only offered, each to be taken up. */
 export function Chips({ read, context, answers, onAnswer }: ChipsProps) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   if (read.spans.length === 0) return null;
   const lead = (span: Span) => {
     const person = span.kind === 'person' && span.value.ids.length === 1 ? personOf(rows, span.value.ids[0]!) : null;

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { everyoneIn, useWays } from '@/features/item';
 import { useLiveHouse } from '@/store/live-house.tsx';
-import { said, usePlace } from '@/store/store.ts';
+import { toastShown, useOpenHouse } from '@/store/store.ts';
 import { Band, Button, Heading, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -19,7 +19,7 @@ const NONE: ReadonlySet<string> = new Set();
 
 /** Several pasted lines: how many there are is said before they are made; long ones show how far they are and can be stopped. */
 export function PasteSheet({ text, here, onClose }: { text: string; here: CaptureContext; onClose: (done: boolean) => void }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const house = useLiveHouse();
   const dispatch = useDispatch();
   const reading = useReadingContext();
@@ -51,7 +51,7 @@ export function PasteSheet({ text, here, onClose }: { text: string; here: Captur
       setMade(done);
       // the screen is drawn between one batch and the next
       await new Promise((resume) => requestAnimationFrame(resume));
-      const given = house.give('item.addMany', { items, list: here.list, section: here.section });
+      const given = house.submit('item.addMany', { items, list: here.list, section: here.section });
       if (given.refused) {
         setMade(null);
         return setError(sayReason(given.refused));
@@ -61,7 +61,7 @@ export function PasteSheet({ text, here, onClose }: { text: string; here: Captur
     }
     ways.settle();
     const undo = [...ids].reverse().map((command) => ({ name: 'undo' as const, payload: { command } }));
-    dispatch(said({ words: t('said.addedMany', { count: done }), offer: { words: t('common.undo'), give: undo }, tone: 'plain' }));
+    dispatch(toastShown({ words: t('said.addedMany', { count: done }), offer: { words: t('common.undo'), commands: undo }, tone: 'plain' }));
     onClose(true);
   };
 

@@ -1,6 +1,6 @@
 import { useMemo, useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
-import { said } from '@/store/store.ts';
+import { toastShown } from '@/store/store.ts';
 import { IconButton } from '@/ui';
 import { locale, t } from '@/words';
 import { browserSpeech, withoutAdd, type SpeechEnd } from './speech.ts';
@@ -22,7 +22,7 @@ export function SpeakButton({ typed, onHeard, onSaid }: SpeakButtonProps) {
   const heard = useRef('');
   const [on, setOn] = useState(false);
   if (!speech) return null;
-  const say = (words: string) => void dispatch(said({ words, offer: null, tone: 'plain' }));
+  const say = (words: string) => void dispatch(toastShown({ words, offer: null, tone: 'plain' }));
   const ended = (why: SpeechEnd) => {
     listening.current = null;
     setOn(false);

@@ -19,8 +19,8 @@ import { View } from 'react-native';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
 import { OccurrenceSheet } from '@/features/occurrence';
 import { Screen } from '@/features/shell';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Band, Choice, Empty, Fold, GroupHead, Menu, Row, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { dayMonth, sayInstant, sayMoment } from '@/words/dates.ts';
@@ -37,7 +37,7 @@ const SHOWN = 20;
 
 /** One chore: how it comes back, how well it was kept, what is open, whose turn it will be, and what was. */
 export function ChoreScreen({ seriesId }: { seriesId: string }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const series = rows.get('series', seriesId);
   if (typeof series === 'string') {
     return (
@@ -76,12 +76,12 @@ export function ChoreScreen({ seriesId }: { seriesId: string }) {
 
 /** The chore as a whole: another rule from the open one on, or no more of it. */
 function ChoreMenu({ series, open }: { series: Series; open: Item | null }) {
-  const { rows, house } = usePlace();
-  const give = useGive();
+  const { rows, house } = useOpenHouse();
+  const submit = useSubmit();
   const openItem = useOpenItem();
   const from = open?.recurrenceId ?? nextToMake(series, madeOf(series.id, rows).at(-1)?.recurrenceId ?? null, house, rows)?.recurrenceId;
   if (!from) return null;
-  const end = () => void give('chore.end', { series: series.id, recurrenceId: from }, { words: t('said.choreEnded', { title: series.title }), undo: true });
+  const end = () => void submit('chore.end', { series: series.id, recurrenceId: from }, { words: t('said.choreEnded', { title: series.title }), undo: true });
   return (
     <Menu
       label={t('row.more', { title: series.title })}
@@ -94,7 +94,7 @@ function ChoreMenu({ series, open }: { series: Series; open: Item | null }) {
 }
 
 function KeptBand({ series }: { series: Series }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const today = calendarDateOf(useNow(), house.zone);
   const [weeks, setWeeks] = useState<(typeof SPANS)[number]>('4');
   const { kept, of, run } = useMemo(() => keptSince(addDays(today, 1 - Number(weeks) * 7), today, series, rows), [rows, series, today, weeks]);
@@ -118,7 +118,7 @@ function KeptBand({ series }: { series: Series }) {
 }
 
 function ToCome({ series }: { series: Series }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const until = addDays(calendarDateOf(now, house.zone), AHEAD_DAYS);
   const coming = useMemo(
@@ -148,7 +148,7 @@ function ToCome({ series }: { series: Series }) {
 }
 
 function History({ series }: { series: Series }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const past = useMemo(
     () =>
       historyOf(series, rows)
@@ -170,7 +170,7 @@ function History({ series }: { series: Series }) {
 
 /** One that is over: who did it when, and who ticked which of its steps. */
 function PastRow({ item }: { item: Item }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const open = useOpenItem();
   const said = (one: Item): string | null => {

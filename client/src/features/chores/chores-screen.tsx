@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Screen } from '@/features/shell';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Empty, Row } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -10,7 +10,7 @@ import { useGoingOn } from './use-chores.ts';
 
 /** Everything that comes back, by when it comes next. */
 export function ChoresScreen() {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const router = useRouter();
   const chores = useGoingOn();

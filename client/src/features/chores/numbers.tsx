@@ -1,7 +1,7 @@
 import { historyOf, type Item, type Series } from '@kotiva/core';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Polyline } from 'react-native-svg';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { ink, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
@@ -18,7 +18,7 @@ interface Reading {
 
 /** What was read off at each tick, as a line: the newest at the right, its lowest and highest beside it. */
 export function Numbers({ series }: { series: Series }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const { wanted } = series;
   if (!wanted || wanted.kind !== 'number') return null;
   const readings = historyOf(series, rows)

@@ -1,6 +1,6 @@
 import { isOver, madeOf, occurrenceAfter, type ChoreHouse, type MemoryRows, type Series } from '@kotiva/core';
 import { useMemo } from 'react';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 
 export interface GoingOn {
   series: Series;
@@ -10,7 +10,7 @@ export interface GoingOn {
 
 /** Chores that still come, by when they come next. */
 export function useGoingOn(): GoingOn[] {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   return useMemo(() => {
     const found = rows.all('series').flatMap((series) => {
       const next = nextOf(series, rows, house);

@@ -4,7 +4,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ItemRow } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Empty, Field, Row, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 
@@ -13,7 +13,7 @@ const MOST = 100;
 
 /** Words over titles, notes and steps of what this device holds, at once while typing. */
 export function FindScreen() {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const router = useRouter();
   const [typed, setTyped] = useState('');
   const [withDone, setWithDone] = useState(() => localStorage.getItem(KEPT) === 'yes');

@@ -2,10 +2,10 @@ import { candidatesOf, fitsNow, whyNot, type Candidate, type Circumstances, type
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
-import { footings, ItemRow } from '@/features/item';
+import { relations, ItemRow } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { placesOf, usePlacesHere } from '@/store/here.ts';
-import { switched, usePlace, usePlanView, useSoNow } from '@/store/store.ts';
+import { switched, useOpenHouse, usePlanView, useSoNow } from '@/store/store.ts';
 import { Button, Choice, Empty, Field, Fold, GroupHead, Labelled, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { OneByOne } from './one-by-one.tsx';
@@ -14,7 +14,7 @@ const USUAL_MINUTES = ['5', '10', '20', '30', '60', '120'] as const;
 
 /** What can be done here and now, and the best of it for the minutes at hand. */
 export function FitsScreen() {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const view = usePlanView();
   const dispatch = useDispatch();
   const soNow = useSoNow();
@@ -24,7 +24,7 @@ export function FitsScreen() {
   const given = useMemo((): Circumstances => ({ ...asked, situations: situations ? situations.split(' ') : null }), [asked, situations]);
   const [working, setWorking] = useState<readonly string[] | null>(null);
   const candidates = useMemo(
-    () => candidatesOf(view, rows, (item) => footings(item, me, rows).some((footing) => footing === 'owner' || footing === 'edit' || footing === 'check')),
+    () => candidatesOf(view, rows, (item) => relations(item, me, rows).some((relation) => relation === 'owner' || relation === 'edit' || relation === 'check')),
     // the minute is all that changes in the view
     [view.now, view.personId, rows, me], // eslint-disable-line react-hooks/exhaustive-deps
   );
@@ -102,7 +102,7 @@ const Candidates = ({ some }: { some: readonly Candidate[] }) =>
   ));
 
 function Conditions({ given, onChange }: { given: Circumstances; onChange: (some: Partial<Circumstances>) => void }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
   const places = placesOf(rows);

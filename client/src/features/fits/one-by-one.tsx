@@ -3,13 +3,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { ItemRow, Steps } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, Txt } from '@/ui';
 import { t } from '@/words';
 
 /** A set worked through, one thing at a time: checked off or passed over, the next one stands there. */
 export function OneByOne({ items, onStop }: { items: readonly string[]; onStop: () => void }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const open = items
     .map((id) => rows.get('item', id))

@@ -1,6 +1,6 @@
 import { countingParts, type Topic } from '@kotiva/core';
 import { View } from 'react-native';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Labelled, PersonMark, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { useFollowing, type Followed } from './use-following.ts';
@@ -9,7 +9,7 @@ const EACH = 'each';
 
 /** What one hears of something, and who else does. `mayAsk`: others may be asked to follow it. */
 export function FollowPanel({ of, mayAsk, onClose }: { of: Followed; mayAsk: boolean; onClose?: () => void }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const { topics, mine, each, others, askable, askedBy, follow } = useFollowing(of);
   const name = (personId: string) => {
     const person = rows.get('person', personId);

@@ -1,12 +1,12 @@
 import { View } from 'react-native';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { useFollowing, type Followed } from './use-following.ts';
 
 /** A line that names who follows something, where anybody does; whoever was asked to can stop here. */
 export function Followers({ of }: { of: Followed }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const { others, askedBy, follow } = useFollowing(of);
   const names = others.flatMap(({ personId }) => {
     const person = rows.get('person', personId);

@@ -1,7 +1,7 @@
 import {
   countingParts,
-  footingInList,
-  footingsOnItem,
+  relationToList,
+  relationsToItem,
   GIVER_TOPICS,
   isHere,
   ITEM_TOPICS,
@@ -15,9 +15,9 @@ import {
   type Topic,
   type Watch,
 } from '@kotiva/core';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { lookup } from '@/store/lookup.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 
 /** What is followed: one item, or everything in a list. */
 export type Followed = { item: Item; list?: undefined } | { list: List; item?: undefined };
@@ -40,13 +40,13 @@ export interface Following {
 
 /** Who follows something, and the ways to change it. */
 export function useFollowing({ item, list }: Followed): Following {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const watches = item ? rows.by('watch', 'itemId', item.id) : rows.by('listWatch', 'listId', list.id);
   const own = item ? rows.get('watch', watchId(item.id, me.id)) : rows.get('listWatch', listWatchId(list.id, me.id));
   const mineIs = typeof own === 'string' ? null : own;
   const others = watches.filter(({ on, personId }) => on && personId !== me.id);
-  const canSee = (person: Person) => (item ? footingsOnItem(item, person, lookup(rows)).length > 0 : footingInList(list.id, person, lookup(rows)) !== null);
+  const canSee = (person: Person) => (item ? relationsToItem(item, person, lookup(rows)).length > 0 : relationToList(list.id, person, lookup(rows)) !== null);
   // who has it hears of it
   const has = (id: string) => item !== undefined && countingParts(rows.by('part', 'itemId', item.id)).some(({ personId }) => personId === id);
   const askable = rows
@@ -62,8 +62,8 @@ export function useFollowing({ item, list }: Followed): Following {
     askedBy: mineIs?.on ? mineIs.byId : null,
     follow(personId, topics, words, each = false) {
       const chosen = { person: personId, on: topics.length > 0, ...(topics.length > 0 ? { topics: [...topics] as (typeof LIST_TOPICS)[number][] } : {}) };
-      if (item) give('watch.set', { item: item.id, ...chosen, each }, { words, undo: true });
-      else give('listWatch.set', { list: list.id, ...chosen }, { words, undo: true });
+      if (item) submit('watch.set', { item: item.id, ...chosen, each }, { words, undo: true });
+      else submit('listWatch.set', { list: list.id, ...chosen }, { words, undo: true });
     },
   };
 

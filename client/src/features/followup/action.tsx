@@ -1,8 +1,8 @@
 import { openParts, wasAskedToday, type FollowUp, type Item } from '@kotiva/core';
 import { nameOf, PassOnPanel, useOpenItem } from '@/features/item';
 import { useState } from 'react';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Heading, Sheet } from '@/ui';
 import { t, together } from '@/words';
 import { NudgeSheet } from './nudge.tsx';
@@ -16,9 +16,9 @@ interface FollowUpActionProps {
 /** The one thing it asks of you, in place. What needs words opens the item. */
 export function FollowUpAction({ followUp, standingIn = false }: FollowUpActionProps) {
   const { item, reason, part } = followUp;
-  const give = useGive();
+  const submit = useSubmit();
   const open = useOpenItem();
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   const label = (verb: string) => t('follow.actionOn', { verb, title: item.title });
   const quiet = (verb: string, onPress: () => void) => (
     <Button kind="quiet" label={label(verb)} onPress={onPress}>
@@ -39,10 +39,10 @@ export function FollowUpAction({ followUp, standingIn = false }: FollowUpActionP
       return quiet(t('answer.answer'), () => open(item.id));
     case 'waits-for-tie':
       return quiet(t('part.tieOff'), () =>
-        give('part.tieOff', { item: item.id, person: part!.personId! }, { words: t('said.tiedOff', { title: item.title }), undo: true }),
+        submit('part.tieOff', { item: item.id, person: part!.personId! }, { words: t('said.tiedOff', { title: item.title }), undo: true }),
       );
     case 'done':
-      return quiet(t('follow.putAway'), () => give('part.putAway', { items: [item.id] }, { words: t('said.putAway', { title: item.title }), undo: true }));
+      return quiet(t('follow.putAway'), () => submit('part.putAway', { items: [item.id] }, { words: t('said.putAway', { title: item.title }), undo: true }));
     default:
       return <NudgeAction followUp={followUp} label={label(t('nudge.nudge'))} />;
   }
@@ -50,16 +50,16 @@ export function FollowUpAction({ followUp, standingIn = false }: FollowUpActionP
 
 /** At once; who was asked today already is asked again only after a word about it. */
 function NudgeAction({ followUp, label }: { followUp: FollowUp; label: string }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const [asking, setAsking] = useState(false);
   const { item, parts } = followUp;
   const held = openParts(parts).filter(({ personId }) => personId !== me.id);
   const nudge = () => {
     if (wasAskedToday(followUp, now, house.zone)) return setAsking(true);
     const persons = held.map(({ personId }) => personId!);
-    give('part.nudge', { item: item.id, persons }, { words: t('said.nudged', { names: together(persons.map((id) => nameOf(rows, id))) }) });
+    submit('part.nudge', { item: item.id, persons }, { words: t('said.nudged', { names: together(persons.map((id) => nameOf(rows, id))) }) });
   };
   return (
     <>

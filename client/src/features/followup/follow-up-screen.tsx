@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { givenParts, nameOf, sayStrands, strandsOf, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { useNarrowed, useNow, usePlace } from '@/store/store.ts';
+import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Empty, GroupHead, Heading, LongRows, Row, ScrollRoot, Thread, Txt, useWide, type Tone } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
@@ -18,7 +18,7 @@ const TONES: Record<FollowUpGroup, Tone> = { 'needs-you': 'waits', late: 'late',
 
 /** What is out with others, by what it asks of you. */
 export function FollowUpScreen() {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const wide = useWide();
   const narrow = useNarrowed();
@@ -78,7 +78,7 @@ export function FollowUpScreen() {
 
 /** What needs those one stands in for, while they are away. */
 function StandingIn() {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const today = calendarDateOf(now, house.zone);
   const absent = rows.by('timeAway', 'standInId', me.id).filter((away) => away.removedAt === null && away.from <= today && today <= away.to);
@@ -102,7 +102,7 @@ function StandingIn() {
 
 /** On a phone each item is one row with its own short thread. */
 function FollowUpRow({ followUp, standingIn = false }: { followUp: FollowUp; standingIn?: boolean }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const open = useOpenItem();
   const { item } = followUp;

@@ -2,8 +2,8 @@ import { addDays, calendarDateOf, daysBetween, waitsOf, type Wait } from '@kotiv
 import { useState } from 'react';
 import { View } from 'react-native';
 import { DuePanel, nameOf, personOf, useOpenItem } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, GroupHead, Menu, Row, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -11,7 +11,7 @@ import { ActionSheet } from './action-sheet.tsx';
 
 /** What one marked as waiting, on items and on single steps, also for people outside: wherever they lie, all together. */
 export function MyWaits({ personId, title = t('wait.mine') }: { personId: string | null; title?: string }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const waits = waitsOf(me.id, rows as never).filter((wait) => personId === null || wait.personId === personId);
   if (waits.length === 0) return null;
   return (
@@ -27,9 +27,9 @@ export function MyWaits({ personId, title = t('wait.mine') }: { personId: string
 const sayWaited = (days: number): string => (days === 0 ? t('wait.today') : t('wait.days', { count: days }));
 
 function WaitRow({ wait }: { wait: Wait }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const open = useOpenItem();
   const [choosing, setChoosing] = useState(false);
   const item = rows.get('item', wait.itemId);
@@ -44,7 +44,7 @@ function WaitRow({ wait }: { wait: Wait }) {
   };
   const askOn = (day: string | null) => {
     const words = day ? t('said.askOn', { when: sayMoment(day, now, house.zone) }) : t('said.noAskOn');
-    if (!give('wait.change', { wait: wait.id, askOn: day?.slice(0, 10) ?? null }, { words, undo: true })) setChoosing(false);
+    if (!submit('wait.change', { wait: wait.id, askOn: day?.slice(0, 10) ?? null }, { words, undo: true })) setChoosing(false);
   };
   const today = calendarDateOf(now, house.zone);
   const overdue = wait.askOn !== null && wait.askOn <= today;
@@ -69,7 +69,7 @@ function WaitRow({ wait }: { wait: Wait }) {
             <Button
               kind="quiet"
               label={t('follow.actionOn', { verb: t('wait.end'), title: item.title })}
-              onPress={() => give('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words: wait.words }), undo: true })}
+              onPress={() => submit('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words: wait.words }), undo: true })}
             >
               {t('wait.end')}
             </Button>

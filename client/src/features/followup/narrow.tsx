@@ -1,7 +1,7 @@
 import { EVERYTHING, FOLLOW_UP_GROUPS, FOLLOW_UP_SORTS, type FollowUp, type FollowUpGroup, type FollowUpNarrowing, type FollowUpSort } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Heading, Labelled, Sheet } from '@/ui';
 import { t } from '@/words';
 
@@ -20,7 +20,7 @@ interface NarrowProps {
 /** Which of what is followed is looked at, and in which order: by state and list; by person the strip does it. */
 export function NarrowButton(props: NarrowProps) {
   const [open, setOpen] = useState(false);
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const { narrowing } = props;
   const words = isAll(narrowing) ? t('narrow.narrow') : sayNarrowing();
   function sayNarrowing(): string {

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, Field, Toggles, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
@@ -13,9 +13,9 @@ import { ActionSheet } from './action-sheet.tsx';
 
 /** Asks kindly, with a word if wanted; says who was asked today already. */
 export function NudgeSheet({ item, parts, askedToday, onClose }: { item: Item; parts: readonly Part[]; askedToday: boolean; onClose: () => void }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const [chosen, setChosen] = useState<readonly string[]>(parts.map((part) => part.personId!));
   const [words, setWords, done] = useDraft(`nudge/${item.id}`, '');
   const [error, setError] = useState<string | null>(null);
@@ -25,7 +25,7 @@ export function NudgeSheet({ item, parts, askedToday, onClose }: { item: Item; p
   const send = () => {
     if (chosen.length === 0) return setError(t('hand.chooseSomeone'));
     const names = together(chosen.map((id) => nameOf(rows, id)));
-    const reason = give('part.nudge', { item: item.id, persons: [...chosen], words }, { words: t('said.nudged', { names }), ownRefusal: true });
+    const reason = submit('part.nudge', { item: item.id, persons: [...chosen], words }, { words: t('said.nudged', { names }), ownRefusal: true });
     if (reason) return setError(sayReason(reason));
     done();
     onClose();

@@ -1,8 +1,8 @@
 import { openParts, wasAskedToday, type FollowUp, type Part } from '@kotiva/core';
 import { useState } from 'react';
 import { DuePanel, nameOf, PassOnPanel } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Menu, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -13,9 +13,9 @@ type Open = { what: 'extend' | 'nudge' } | { what: 'pass'; from: string };
 
 /** What can be done about something one follows, from its row: asked, given more time, talked about, passed on, excused, dropped. */
 export function FollowUpMenu({ followUp }: { followUp: FollowUp }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const [open, setOpen] = useState<Open | null>(null);
   const { item, parts } = followUp;
   const title = item.title;
@@ -25,9 +25,9 @@ export function FollowUpMenu({ followUp }: { followUp: FollowUp }) {
   const each = (key: string, one: string, words: (name: string) => string, act: (part: Part) => void): MenuEntry[] =>
     held.map((part) => ({ key: `${key} ${part.id}`, words: several ? words(name(part)) : one, onPress: () => act(part) }));
   const talk = (part: Part) =>
-    void give('matter.add', { person: part.personId!, item: item.id }, { words: t('said.onAgenda', { title, name: name(part) }), undo: true });
+    void submit('matter.add', { person: part.personId!, item: item.id }, { words: t('said.onAgenda', { title, name: name(part) }), undo: true });
   const excuse = (part: Part) =>
-    void give('part.excuse', { item: item.id, person: part.personId!, excused: true }, { words: t('said.excused', { name: name(part) }), undo: true });
+    void submit('part.excuse', { item: item.id, person: part.personId!, excused: true }, { words: t('said.excused', { name: name(part) }), undo: true });
   const entries: MenuEntry[] = [
     ...(held.length > 0 ? [{ key: 'nudge', words: t('nudge.now'), onPress: () => setOpen({ what: 'nudge' }) }] : []),
     { key: 'extend', words: t('follow.extend'), onPress: () => setOpen({ what: 'extend' }) },
@@ -43,12 +43,12 @@ export function FollowUpMenu({ followUp }: { followUp: FollowUp }) {
       key: 'drop',
       words: t('follow.drop'),
       late: true,
-      onPress: () => void give('item.remove', { items: [item.id] }, { words: t('said.dropped', { title }), undo: true }),
+      onPress: () => void submit('item.remove', { items: [item.id] }, { words: t('said.dropped', { title }), undo: true }),
     },
   ];
   const extend = (due: string | null) => {
     const words = due ? t('said.due', { when: sayMoment(due, now, house.zone) }) : t('said.noDue');
-    if (!give('item.setDue', { item: item.id, due }, { words, undo: true })) setOpen(null);
+    if (!submit('item.setDue', { item: item.id, due }, { words, undo: true })) setOpen(null);
   };
   const close = () => setOpen(null);
   if (followUp.group === 'back') return null;

@@ -2,7 +2,7 @@ import { isHere, isLate, type FollowUp, type Person } from '@kotiva/core';
 import { Pressable, View } from 'react-native';
 import Svg, { G, Path } from 'react-native-svg';
 import { knotOf, sayStrands, useOpenItem } from '@/features/item';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { ink, KnotShape, LongRows, personInk, PersonMark, Txt, type Tone } from '@/ui';
 import { t } from '@/words';
 import { FollowUpAction } from './action.tsx';
@@ -68,7 +68,7 @@ export function Weave({ groups, people }: { groups: readonly WeaveGroup[]; peopl
 }
 
 function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly Person[] }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const open = useOpenItem();
   const { item, parts } = followUp;

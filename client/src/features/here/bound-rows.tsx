@@ -1,13 +1,13 @@
 import type { Candidate } from '@kotiva/core';
 import { View } from 'react-native';
 import { ItemRow } from '@/features/item';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { GroupHead } from '@/ui';
 import { t } from '@/words';
 
 /** What can be done at a place, from all lists, each under its own: ticked where it stands. */
 export function BoundRows({ some }: { some: readonly Candidate[] }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const nameOf = (listId: string | null): string => {
     const list = listId === null ? 'absent' : rows.get('list', listId);
     return typeof list === 'string' ? t('here.noList') : list.name;

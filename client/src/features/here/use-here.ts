@@ -1,15 +1,15 @@
 import { candidatesOf, pressingFirst, type Candidate } from '@kotiva/core';
 import { useMemo } from 'react';
-import { footings } from '@/features/item';
-import { usePlace, usePlanView } from '@/store/store.ts';
+import { relations } from '@/features/item';
+import { useOpenHouse, usePlanView } from '@/store/store.ts';
 
 /** Everything one could do at all that belongs to some place: one's own and nobody's, undated too; what presses most first. */
 export function useBound(): Candidate[] {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const view = usePlanView();
   return useMemo(
     () =>
-      candidatesOf(view, rows, (item) => footings(item, me, rows).some((footing) => footing === 'owner' || footing === 'edit' || footing === 'check'))
+      candidatesOf(view, rows, (item) => relations(item, me, rows).some((relation) => relation === 'owner' || relation === 'edit' || relation === 'check'))
         .filter(({ item }) => item.placeId !== null)
         .sort(pressingFirst),
     // the minute is all that changes in the view

@@ -1,9 +1,9 @@
-import { byPosition, footingInList, type Access, type Role } from '@kotiva/core';
+import { byPosition, relationToList, type Access, type Role } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { lookup } from '@/store/lookup.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Heading, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -21,8 +21,8 @@ function newToken(): string {
 
 /** A link to pass on, made here and shown at once. `name`: whom it is for, where that is known. */
 export function InviteSheet({ name, onClose }: { name?: string; onClose: () => void }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const [role, setRole] = useState<Exclude<Role, 'outside'>>('member');
   const [uses, setUses] = useState<'one' | 'several'>('one');
   const [access, setAccess] = useState<Record<string, Access>>({});
@@ -31,10 +31,10 @@ export function InviteSheet({ name, onClose }: { name?: string; onClose: () => v
   const [isMade, setMade] = useState(false);
   const lists = rows
     .all('list')
-    .filter((list) => !list.removedAt && !list.filedAt && footingInList(list.id, me, lookup(rows)) !== null)
+    .filter((list) => !list.removedAt && !list.filedAt && relationToList(list.id, me, lookup(rows)) !== null)
     .sort(byPosition);
   const make = () => {
-    const reason = give(
+    const reason = submit(
       'invitation.make',
       { role, uses, token, lists: Object.entries(access).map(([listId, one]) => ({ listId, access: one })) },
       { words: t('said.invitationMade'), ownRefusal: true },

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { suggestLooks } from '@/features/account';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { selectRows } from '@/store/rows.ts';
-import { usePlace, type Store } from '@/store/store.ts';
+import { useOpenHouse, type Store } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
 import { InviteSheet } from './invite-sheet.tsx';
@@ -18,8 +18,8 @@ interface UnknownPersonProps {
 
 /** Nobody here is called that: invited with a link, or added by name alone; whatever was typed stays. Managers let people in. */
 export function UnknownPerson({ name, onAdded }: UnknownPersonProps) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const [inviting, setInviting] = useState(false);
   const store = useStore() as Store;
   const said = (
@@ -30,7 +30,7 @@ export function UnknownPerson({ name, onAdded }: UnknownPersonProps) {
   if (me.role !== 'manager') return said;
   const add = () => {
     const looks = suggestLooks(name, rows.all('person').filter(isHere));
-    if (give('person.add', { name, ...looks }, { words: t('said.personAdded', { name }), undo: true })) return;
+    if (submit('person.add', { name, ...looks }, { words: t('said.personAdded', { name }), undo: true })) return;
     // a mark is nobody else's
     const added = selectRows(store.getState().house)
       .all('person')

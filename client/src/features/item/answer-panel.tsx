@@ -2,8 +2,8 @@ import type { Item, Part, Reason } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { nameOf, personOf } from './knot-of.ts';
@@ -12,8 +12,8 @@ type Asking = 'decline' | 'ask' | 'percent' | null;
 
 /** What the one who was handed something can say to it: take it, can't, ask back, how far it is. */
 export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const [asking, setAsking] = useState<Asking>(null);
   const giver = personOf(rows, part.giverId);
   const fresh = part.standing === 'needs-action' || part.standing === 'tentative';
@@ -33,7 +33,7 @@ export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
       {asking === null ? (
         <View className="flex-row flex-wrap gap-2">
           {fresh || part.standing === 'declined' ? (
-            <Button kind="main" onPress={() => give('part.accept', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>
+            <Button kind="main" onPress={() => submit('part.accept', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>
               {t('answer.take')}
             </Button>
           ) : null}
@@ -50,7 +50,7 @@ export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
           verb={t('answer.askBack')}
           needed
           onDone={() => setAsking(null)}
-          send={(question) => give('part.askBack', { item: item.id, question }, { words: t('said.asked', { name: nameOf(rows, part.giverId) }), undo: true })}
+          send={(question) => submit('part.askBack', { item: item.id, question }, { words: t('said.asked', { name: nameOf(rows, part.giverId) }), undo: true })}
         />
       ) : null}
       {asking === 'decline' ? (
@@ -59,7 +59,7 @@ export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
           label={t('answer.reason', { name: nameOf(rows, part.giverId) })}
           verb={t('answer.cant')}
           onDone={() => setAsking(null)}
-          send={(reason) => give('part.decline', { item: item.id, reason }, { words: t('said.declined', { name: nameOf(rows, part.giverId) }), undo: true })}
+          send={(reason) => submit('part.decline', { item: item.id, reason }, { words: t('said.declined', { name: nameOf(rows, part.giverId) }), undo: true })}
         />
       ) : null}
     </View>
@@ -70,11 +70,11 @@ const STEPS = ['0', '20', '40', '60', '80', '100'] as const;
 
 /** How far it is: a step, or any whole number. */
 function PercentAnswer({ item, part, onDone }: { item: Item; part: Part; onDone: () => void }) {
-  const give = useGive();
+  const submit = useSubmit();
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
   const say = (percent: number) => {
-    if (!give('part.progress', { item: item.id, percent })) onDone();
+    if (!submit('part.progress', { item: item.id, percent })) onDone();
   };
   const sayTyped = () => {
     const found = /^(\d{1,3}) ?%?$/.exec(typed.trim());

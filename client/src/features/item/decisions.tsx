@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { SlotForm } from '@/features/slot';
 import { useDraft } from '@/store/drafts.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Field } from '@/ui';
 import { t, together } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -35,7 +35,7 @@ export function Decisions({ items, only = ALL, onDone, open, onOpen }: Decisions
   const [own, setOwn] = useState<Decision | null>(null);
   const shown = open === undefined ? own : open;
   const setShown = onOpen ?? setOwn;
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
   const decide = useDecide(items, () => {
     setShown(null);
@@ -82,7 +82,7 @@ export const needsMore = (decision: Decision): decision is Exclude<Decision, Imm
 
 /** What each decision does. */
 export function useDecide(items: readonly string[], done: () => void) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const giveAll = useGiveAll();
   const what = sayWhat();
@@ -134,7 +134,7 @@ export function useDecide(items: readonly string[], done: () => void) {
 
 /** To whom, with a word if wanted. */
 export function ToPerson({ items, onHand, onClose }: { items: readonly string[]; onHand: (persons: string[], message: string) => void; onClose: () => void }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const [chosen, setChosen] = useState<string[]>([]);
   const [message, setMessage, sent] = useDraft(`hand-many/${[...items].sort()[0] ?? ''}`, '');
   const lists = items.map((id) => rows.get('item', id)).map((item) => (typeof item === 'string' ? null : item.listId));

@@ -3,14 +3,14 @@ import { readLine } from '@kotiva/core/capture';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useReadingContext } from '@/store/reading.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Calendar, Choice, Field, Fold, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, monthAfter, sayExactly, usualMoments, weeksOf } from '@/words/dates.ts';
 
 /** Chooses a day: a usual one with its exact date, in words, or from the calendar; with an hour or without. */
 export function DueChoice({ due, onChange }: { due: string | null; onChange: (due: string | null) => void }) {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
   const today = calendarDateOf(now, house.zone);
   const date = due?.slice(0, 10) ?? null;

@@ -1,8 +1,8 @@
-import { footingInList, isDone, type Item, type MemoryRows, type Person, type Series } from '@kotiva/core';
+import { relationToList, isDone, type Item, type MemoryRows, type Person, type Series } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { choreOf } from './chore-of.ts';
@@ -27,14 +27,14 @@ const knownOf = (item: Item, rows: MemoryRows): Known => ({
 
 function mayChange({ listId, makerId }: Series, me: Person, rows: MemoryRows): boolean {
   if (listId === null) return makerId === me.id;
-  const footing = footingInList(listId, me, lookup(rows));
-  return footing === 'owner' || footing === 'edit';
+  const relation = relationToList(listId, me, lookup(rows));
+  return relation === 'owner' || relation === 'edit';
 }
 
 /** After a step, a note or a tag was added to one of a chore: only to this one, or to those to come as well. */
 export function FromNowOn({ item }: { item: Item }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const [known, setKnown] = useState(() => knownOf(item, rows));
   const series = choreOf(item, rows);
   if (!series || isDone(item, rows.by('part', 'itemId', item.id)) || !mayChange(series, me, rows)) return null;
@@ -52,7 +52,7 @@ export function FromNowOn({ item }: { item: Item }) {
   const settle = () => setKnown(knownOf(item, rows));
   const keep = () => {
     const payload = { item: item.id, steps: steps.map(({ title }) => title), notes, tags, wanted };
-    if (!give('chore.fromNowOn', payload, { words: t('said.fromNowOn', { title: series.title }), undo: true })) settle();
+    if (!submit('chore.fromNowOn', payload, { words: t('said.fromNowOn', { title: series.title }), undo: true })) settle();
   };
   return (
     <View role="group" aria-label={t('fromNowOn.label')} className="mt-4 gap-3 rounded-sheet bg-ground p-4">

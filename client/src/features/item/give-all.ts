@@ -1,7 +1,7 @@
 import { isUndoable, type CommandName, type Payload, type Reason } from '@kotiva/core';
 import { useDispatch } from 'react-redux';
 import { useLiveHouse } from '@/store/live-house.tsx';
-import { said } from '@/store/store.ts';
+import { toastShown } from '@/store/store.ts';
 import { t } from '@/words';
 import { sayNote, sayReason } from '@/words/problems.ts';
 
@@ -28,7 +28,7 @@ export function useGiveAll(): <N extends CommandName>(
     let most = atOnce;
     for (let from = 0; from < items.length && !refused;) {
       const some = items.slice(from, from + most);
-      const one = house.give(name, payloadOf(some));
+      const one = house.submit(name, payloadOf(some));
       // handed to many people, fewer items go in one
       if (one.refused?.code === 'too-many' && some.length > 1) {
         most = Math.ceil(some.length / 2);
@@ -43,9 +43,9 @@ export function useGiveAll(): <N extends CommandName>(
     }
     const undo = isUndoable(name) ? [...given].reverse().map((command) => ({ name: 'undo' as const, payload: { command } })) : [];
     dispatch(
-      said({
+      toastShown({
         words: [refused ? sayReason(refused) : words, ...notes].filter(Boolean).join(' '),
-        offer: undo.length > 0 ? { words: t('common.undo'), give: undo } : null,
+        offer: undo.length > 0 ? { words: t('common.undo'), commands: undo } : null,
         tone: refused ? 'refused' : 'plain',
       }),
     );

@@ -2,14 +2,14 @@ import { isDone, progressOf, type Item, type Policy } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, ErrorLine, Field, Heading, Switch, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { DueChoice } from './due-panel.tsx';
 import { everyoneIn } from './everyone.ts';
-import { footings } from './use-check.ts';
+import { relations } from './use-check.ts';
 import { givenParts, nameOf, personOf } from './knot-of.ts';
 import { useWays } from './ways.tsx';
 import { PeoplePicker } from './people-picker.tsx';
@@ -24,8 +24,8 @@ interface Handing {
 
 /** To whom, each or any, by when, with what message. */
 export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const given = givenParts(rows, item.id);
   const holders = given.filter((part) => !part.passedTo).map((part) => part.personId!);
   const begin: Handing = { chosen: [], policy: given.length > 0 ? item.policy : 'each', due: item.due, message: '', confirm: item.confirm };
@@ -51,7 +51,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
     if (chosen.length === 0) return setError(t('hand.chooseSomeone'));
     if (ways.isOpen) return setError(t('ways.first'));
     const names = chosen.map((id) => nameOf(rows, id));
-    const reason = give(
+    const reason = submit(
       'part.handOver',
       {
         items: [item.id],
@@ -80,7 +80,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
             setError(null);
             setChosen(chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id]);
           }}
-          noteOn={(person) => (person.id !== me.id && footings(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
+          noteOn={(person) => (person.id !== me.id && relations(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
         />
         {inList.length > 1 ? (
           <View className="items-start">

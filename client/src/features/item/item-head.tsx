@@ -1,7 +1,7 @@
 import { byPosition, isDone, type Item, type MemoryRows } from '@kotiva/core';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Menu, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { nameOf } from './knot-of.ts';
@@ -17,8 +17,8 @@ interface ItemHeadProps {
 
 /** Above the sheet: where the item lies, and what is seldom done to it. */
 export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHeadProps) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const list = item.listId ? rows.get('list', item.listId) : null;
   const section = item.sectionId ? rows.get('section', item.sectionId) : null;
   const where = [list, section].flatMap((row) => (row && typeof row !== 'string' ? [row.name] : [])).join(' · ');
@@ -29,7 +29,7 @@ export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHea
         item,
         rows,
         (where) =>
-          void give(
+          void submit(
             'item.move',
             { items: [item.id], list: item.listId, section: item.sectionId, parent: item.parentId, ...where },
             { words: t('said.reordered'), undo: true },
@@ -41,13 +41,13 @@ export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHea
       key: 'confirm',
       words: t(item.confirm ? 'item.noConfirm' : 'item.confirm'),
       onPress: () =>
-        void give('item.change', { item: item.id, confirm: !item.confirm }, { undo: true, words: t(item.confirm ? 'said.noConfirm' : 'said.confirm') }),
+        void submit('item.change', { item: item.id, confirm: !item.confirm }, { undo: true, words: t(item.confirm ? 'said.noConfirm' : 'said.confirm') }),
     });
     entries.push({
       key: 'pace',
       words: t(item.pace === 'off' ? 'item.nudge' : 'item.noNudges'),
       onPress: () =>
-        void give(
+        void submit(
           'item.change',
           { item: item.id, pace: item.pace === 'off' ? null : 'off' },
           { undo: true, words: t(item.pace === 'off' ? 'said.nudges' : 'said.noNudges') },
@@ -58,7 +58,7 @@ export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHea
       words: t('item.remove'),
       late: true,
       onPress: () => {
-        if (!give('item.remove', { items: [item.id] }, { words: sayRemoved(item, rows), undo: true })) onClose();
+        if (!submit('item.remove', { items: [item.id] }, { words: sayRemoved(item, rows), undo: true })) onClose();
       },
     });
   }

@@ -1,5 +1,5 @@
 import { countingParts, isDone, isLate, openParts, openWaits, progressOf, type Detail, type Item } from '@kotiva/core';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { ChosenMark, Knot, KnotMark, Row, Thread, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayDue, sayInstant } from '@/words/dates.ts';
@@ -30,7 +30,7 @@ const firstLine = (notes: string): string => notes.split('\n', 1)[0]!.slice(0, 1
 
 /** An item in a list or a day: the knot one ties, the title, who shares it, what is due. */
 export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, detail = 'short' }: ItemRowProps) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const open = useOpenItem();
   const selection = useSelection();

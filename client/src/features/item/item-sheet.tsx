@@ -1,11 +1,11 @@
-import { byPosition, footingsOnItem, isDone, partId, progressOf, type Item } from '@kotiva/core';
+import { byPosition, relationsToItem, isDone, partId, progressOf, type Item } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Followers, FollowPanel } from '@/features/following';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlaceOrNull, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouseOrNull, useOpenHouse } from '@/store/store.ts';
 import { Address, addressesIn, Band, Button, Field, Heading, Sheet, Txt, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -30,7 +30,7 @@ import { WhoStands } from './who-stands.tsx';
 export function ItemSheet() {
   const opened = useOpenedItem();
   const open = useOpenItem();
-  const place = usePlaceOrNull();
+  const place = useOpenHouseOrNull();
   const item = opened.id && place ? place.rows.get('item', opened.id) : null;
   if (!item) return null;
   if (typeof item === 'string') {
@@ -44,14 +44,14 @@ export function ItemSheet() {
 }
 
 function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClose: () => void }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const wide = useWide();
   const [handing, setHanding] = useState(at === 'hand');
   const [aside, setAside] = useState<'copy' | 'follow' | null>(null);
   useSeen(item);
-  const footings = footingsOnItem(item, me, lookup(rows));
-  const canChange = footings.some((footing) => footing === 'owner' || footing === 'edit' || (footing === 'check' && item.makerId === me.id));
+  const relations = relationsToItem(item, me, lookup(rows));
+  const canChange = relations.some((relation) => relation === 'owner' || relation === 'edit' || (relation === 'check' && item.makerId === me.id));
   const given = givenParts(rows, item.id);
   const parts = rows.by('part', 'itemId', item.id);
   const own = given.find((part) => part.personId === me.id);
@@ -158,21 +158,21 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
         .by('part', 'itemId', id)
         .some((one) => one.standing === 'completed' && !one.putAwayAt && one.personId !== me.id && (one.giverId === me.id || one.originId === me.id));
     useEffect(() => {
-      if (unseen) give('part.see', { item: id }, { ownRefusal: true });
-      if (back) give('part.putAway', { items: [id] }, { ownRefusal: true });
+      if (unseen) submit('part.see', { item: id }, { ownRefusal: true });
+      if (back) submit('part.putAway', { items: [id] }, { ownRefusal: true });
     }, [id, unseen, back]);
   }
 }
 
 /** What was told of it and is still unread, read with one tap. */
 function ToldOf({ item }: { item: Item }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const unread = rows.by('notice', 'personId', me.id).filter((notice) => notice.itemId === item.id && notice.readAt === null && !notice.withdrawnAt);
   if (unread.length === 0) return null;
   return (
     <View className="items-start">
-      <Button kind="quiet" onPress={() => void give('notice.read', { notices: unread.slice(0, 500).map(({ id }) => id) })}>
+      <Button kind="quiet" onPress={() => void submit('notice.read', { notices: unread.slice(0, 500).map(({ id }) => id) })}>
         {t('notices.readOthers', { count: unread.length })}
       </Button>
     </View>
@@ -181,12 +181,12 @@ function ToldOf({ item }: { item: Item }) {
 
 /** Tapped to reword; an empty or overlong title says so here and keeps what was typed. */
 function Title({ item, canChange }: { item: Item; canChange: boolean }) {
-  const give = useGive();
+  const submit = useSubmit();
   const [typed, setTyped, done, { found }] = useDraft(`title/${item.id}`, item.title);
   const [editing, setEditing] = useState(found && canChange);
   const [error, setError] = useState<string | null>(null);
   const save = () => {
-    const reason = typed === item.title ? null : give('item.change', { item: item.id, title: typed }, { ownRefusal: true });
+    const reason = typed === item.title ? null : submit('item.change', { item: item.id, title: typed }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
     done();
@@ -220,12 +220,12 @@ function Title({ item, canChange }: { item: Item; canChange: boolean }) {
 }
 
 function RemovedNote({ item, canChange }: { item: Item; canChange: boolean }) {
-  const give = useGive();
+  const submit = useSubmit();
   return (
     <View className="my-2 flex-row items-center gap-3 rounded-sheet bg-ground p-4">
       <Txt className="grow shrink basis-0">{t('item.removedNote')}</Txt>
       {canChange ? (
-        <Button onPress={() => give('item.bringBack', { items: [item.id] }, { words: t('said.broughtBack', { title: item.title }) })}>
+        <Button onPress={() => submit('item.bringBack', { items: [item.id] }, { words: t('said.broughtBack', { title: item.title }) })}>
           {t('item.bringBack')}
         </Button>
       ) : null}
@@ -235,7 +235,7 @@ function RemovedNote({ item, canChange }: { item: Item; canChange: boolean }) {
 
 /** The talk it came of, for who may read the note; its page has the note. */
 function FromNote({ item }: { item: Item }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const router = useRouter();
   const note = item.noteId ? rows.get('meetingNote', item.noteId) : 'absent';
@@ -251,8 +251,8 @@ function FromNote({ item }: { item: Item }) {
 }
 
 function NobodysPart({ item }: { item: Item }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const tie = useTie();
   const part = rows.get('part', partId(item.id, null));
   if (typeof part === 'string') return null;
@@ -263,17 +263,17 @@ function NobodysPart({ item }: { item: Item }) {
         {t(done ? 'item.uncheck' : 'item.checkOff')}
       </Button>
       {done ? null : (
-        <Button onPress={() => give('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>{t('answer.take')}</Button>
+        <Button onPress={() => submit('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>{t('answer.take')}</Button>
       )}
     </View>
   );
 }
 
 function Foot({ item, canHandOver, onHandOver }: { item: Item; canHandOver: boolean; onHandOver: () => void }) {
-  const give = useGive();
+  const submit = useSubmit();
   const [words, setWords, done] = useDraft(`remark/${item.id}`, '');
   const say = () => {
-    if (words.trim() && !give('comment.say', { item: item.id, text: words })) done();
+    if (words.trim() && !submit('comment.say', { item: item.id, text: words })) done();
   };
   return (
     <View className="flex-row items-end gap-2">

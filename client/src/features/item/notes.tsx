@@ -2,21 +2,21 @@ import type { Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { Button, Field, Heading, LinkedText } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
 /** Longer words with the item. Saved with the text they were based on, so that two can write at once. */
 export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
-  const give = useGive();
+  const submit = useSubmit();
   const [writing, setWriting, done, { found }] = useDraft<{ base: string; text: string } | null>(`notes/${item.id}`, null);
   const [error, setError] = useState<string | null>(null);
   if (!item.notes && !canChange) return null;
   const save = () => {
     if (!writing) return;
     const reason =
-      writing.text === writing.base ? null : give('item.change', { item: item.id, notes: writing.text, notesBase: writing.base }, { ownRefusal: true });
+      writing.text === writing.base ? null : submit('item.change', { item: item.id, notes: writing.text, notesBase: writing.base }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) done();
   };

@@ -2,7 +2,7 @@ import type { Trigger } from '@kotiva/core';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ask } from '@/store/api.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Labelled, Txt } from '@/ui';
 import { t } from '@/words';
 
@@ -14,7 +14,7 @@ interface DeviceRow {
 
 /** Reminders that no clock and no place decides: one of one's devices is opened, or a situation begins. */
 export function OccasionReminders({ own, onSet }: { own: boolean; onSet: (trigger: Trigger) => boolean }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const [devices, setDevices] = useState<readonly DeviceRow[]>([]);
   useEffect(() => {
     void ask<{ devices: DeviceRow[] }>('GET', '/me/devices').then((answer) => answer.ok && setDevices(answer.value.devices));

@@ -1,7 +1,7 @@
 import { byPosition, dropped, indented, outdented, outlineOf, shifted, type Detail, type Item, type OutlineRow, type OutlineSpot } from '@kotiva/core';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { LongRows, Menu, useWide, type MenuEntry } from '@/ui';
 import { Sortable, SortableRow } from '@/ui/sortable.tsx';
 import { t } from '@/words';
@@ -27,7 +27,7 @@ interface ItemNode {
 
 /** Rows of a group with the steps under them, each further in. */
 export function useOutline(withSteps: boolean): (top: readonly Item[]) => OutlineRows {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const nodeOf = (item: Item): ItemNode => ({ id: item.id, parentId: item.parentId, item });
   const stepsOf = (id: string): ItemNode[] =>
     withSteps
@@ -52,7 +52,7 @@ interface OutlineProps {
 
 /** Items and steps at any depth, put in order and indented by dragging, by keyboard and by menu. */
 export function Outline({ groups, withSteps, detail, canMove, moreOf = () => [], children }: OutlineProps) {
-  const give = useGive();
+  const submit = useSubmit();
   const outline = useOutline(withSteps);
   const rowsOf = new Map(groups.map((group) => [group.key, outline(group.top)]));
   const groupOf = (id: string) => groups.find(({ key }) => rowsOf.get(key)!.some(({ node }) => node.id === id));
@@ -62,7 +62,7 @@ export function Outline({ groups, withSteps, detail, canMove, moreOf = () => [],
     if (!spot) return;
     const isTop = spot.parentId === (group.spot.parent ?? null);
     const place = isTop ? group.spot : { parent: spot.parentId };
-    give('item.move', { items: [id], ...place, after: spot.after }, { words: t('said.reordered'), undo: true });
+    submit('item.move', { items: [id], ...place, after: spot.after }, { words: t('said.reordered'), undo: true });
   };
   const drop = ({ id, over, aside }: { id: string; over: string; aside: number }) => {
     const [from, to] = [groupOf(id), groupOf(over)];

@@ -2,20 +2,20 @@ import type { Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, Field } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { givenParts, nameOf } from './knot-of.ts';
 import { PeoplePicker } from './people-picker.tsx';
 import { useWays } from './ways.tsx';
-import { footings } from './use-check.ts';
+import { relations } from './use-check.ts';
 
 /** Passes one person's part to another, with a word if wanted. */
 export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; onDone: () => void }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const [to, setTo] = useState<string | null>(null);
   const [message, setMessage, done] = useDraft(`pass-on/${item.id}/${from}`, '');
   const [error, setError] = useState<string | null>(null);
@@ -30,7 +30,7 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
   const pass = () => {
     if (!to) return setError(t('hand.chooseSomeone'));
     if (ways.isOpen) return setError(t('ways.first'));
-    const reason = give(
+    const reason = submit(
       'part.passOn',
       { item: item.id, from, to, message },
       { words: t('said.passed', { name: nameOf(rows, to) }), undo: true, ownRefusal: true },
@@ -49,7 +49,7 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
           setError(null);
           setTo(id === to ? null : id);
         }}
-        noteOn={(person) => (footings(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
+        noteOn={(person) => (relations(item, person, rows).length === 0 ? t('hand.seesOnlyThis') : null)}
       />
       {ways.asks}
       <ErrorLine says={error} />

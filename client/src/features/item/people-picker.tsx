@@ -2,7 +2,7 @@ import { isHere, type Person } from '@kotiva/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { UnknownPerson } from '@/features/invite';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Field, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 
@@ -20,7 +20,7 @@ const FIELD_FROM = 7;
 
 /** People by name, address or short mark, any part of it; two of one name are told apart by their marks. */
 export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: PeoplePickerProps) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const [typed, setTyped] = useState('');
   const people = rows
     .all('person')

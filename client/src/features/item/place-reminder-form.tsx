@@ -1,10 +1,10 @@
-import { footingsOnItem, isHere, onArriving, seesPlace, WEEKDAYS, type Item, type PlaceTrigger, type Trigger } from '@kotiva/core';
+import { relationsToItem, isHere, onArriving, seesPlace, WEEKDAYS, type Item, type PlaceTrigger, type Trigger } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { placesOf, useLooking } from '@/store/here.ts';
 import { lookingSwitched } from '@/store/looking.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, LabelledChoice, LabelledToggles, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayWeekday } from '@/words/dates.ts';
@@ -35,7 +35,7 @@ function WontRing() {
 
 /** Reminded on coming to a place or leaving it: for whom, and on which days and hours. */
 export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger: Trigger) => boolean }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const places = placesOf(rows);
   const [place, setPlace] = useState(item.placeId ?? places[0]?.id ?? '');
   const [on, setOn] = useState<When>('enter');
@@ -51,7 +51,7 @@ export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger
     .all('person')
     .filter(
       (person) =>
-        isHere(person) && person.accountId !== null && chosen && seesPlace(chosen, person.id) && footingsOnItem(item, person, lookup(rows)).length > 0,
+        isHere(person) && person.accountId !== null && chosen && seesPlace(chosen, person.id) && relationsToItem(item, person, lookup(rows)).length > 0,
     )
     .sort((a, b) => a.name.localeCompare(b.name));
   const meant = (among ?? able.map(({ id }) => id)).filter((id) => able.some((person) => person.id === id));

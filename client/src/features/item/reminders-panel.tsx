@@ -1,8 +1,8 @@
 import { addDays, alarmMoment, anchorDates, calendarDateOf, isHere, partId, wallClockOf, type Anchor, type Item, type Trigger } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, ErrorLine, Field, Fold, MomentInput, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -16,9 +16,9 @@ const BEFORE = ['PT0M', '-PT15M', '-PT1H', '-P1D', '-P2D', '-P1W'] as const;
 
 /** One's reminders of an item: those there are, the usual moments with what they come to, and a moment of one's own. */
 export function RemindersPanel({ item, canChange, onClose }: { item: Item; canChange: boolean; onClose: () => void }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const [whose, setWhose] = useState(me.id);
   const [everyTime, setEveryTime] = useState(false);
   const comesBack = item.seriesId !== null && canChange;
@@ -35,7 +35,7 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
   }
   function set(trigger: Trigger): boolean {
     const words = t('said.reminder', { when: sayTrigger(trigger, saying) });
-    const reason = give('alarm.set', { item: item.id, person: whose, trigger, everyTime: comesBack && everyTime }, { words, undo: true, ownRefusal: true });
+    const reason = submit('alarm.set', { item: item.id, person: whose, trigger, everyTime: comesBack && everyTime }, { words, undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     return !reason;
   }
@@ -81,7 +81,7 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
             <Button
               kind="quiet"
               label={t('alarm.removeNamed', { what: sayTrigger(alarm.trigger, saying) })}
-              onPress={() => give('alarm.remove', { alarms: [alarm.id], everyTime: comesBack && everyTime }, { words: t('said.noReminder'), undo: true })}
+              onPress={() => submit('alarm.remove', { alarms: [alarm.id], everyTime: comesBack && everyTime }, { words: t('said.noReminder'), undo: true })}
             >
               {t('alarm.remove')}
             </Button>

@@ -1,7 +1,7 @@
 import type { Item } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Fold, Heading, PersonMark, Txt } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
@@ -18,7 +18,7 @@ interface Word {
 
 /** What was said: the messages given with handovers, and the remarks, in order. */
 export function SaidThread({ item }: { item: Item }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const said = wordsOf();
 
@@ -73,7 +73,7 @@ export function SaidThread({ item }: { item: Item }) {
 /** Who did what when, folded. */
 export function Happened({ item }: { item: Item }) {
   const router = useRouter();
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const entries = rows
     .by('activity', 'itemId', item.id)

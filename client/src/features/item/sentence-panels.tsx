@@ -4,9 +4,9 @@ import { placesOf } from '@/store/here.ts';
 import { View } from 'react-native';
 import { ChorePanel } from '@/features/rule';
 import { SlotForm, slotsFor } from '@/features/slot';
-import { useGive, type Saying } from '@/store/live-house.tsx';
+import { useSubmit, type Feedback } from '@/store/live-house.tsx';
 import { useDraft } from '@/store/drafts.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -85,34 +85,34 @@ const Box = ({ children }: { children: React.ReactNode }) => <View className="my
 
 /** Changes the item; closes when it went. */
 function useChange({ item, onClose }: PanelProps) {
-  const give = useGive();
-  return (fields: Omit<Parameters<typeof give<'item.change'>>[1], 'item'>, saying: Saying = {}) => {
-    const reason = give('item.change', { item: item.id, ...fields }, { undo: true, words: t('said.changed', { title: item.title }), ...saying });
+  const submit = useSubmit();
+  return (fields: Omit<Parameters<typeof submit<'item.change'>>[1], 'item'>, saying: Feedback = {}) => {
+    const reason = submit('item.change', { item: item.id, ...fields }, { undo: true, words: t('said.changed', { title: item.title }), ...saying });
     if (!reason) onClose();
     return reason;
   };
 }
 
 function Deadline({ item, onClose }: PanelProps) {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const save = (due: string | null) => {
     const words = due ? t('said.due', { when: sayMoment(due, now, house.zone) }) : t('said.noDue');
-    if (!give('item.setDue', { item: item.id, due }, { words, undo: true })) onClose();
+    if (!submit('item.setDue', { item: item.id, due }, { words, undo: true })) onClose();
   };
   return <DuePanel due={item.due} onClose={onClose} onSave={save} />;
 }
 
 /** The day one means to take the next step, with a line for the history if wanted: one action. */
 function Plan({ item, part, onClose }: PanelProps & { part: Part | null }) {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const [entry, setEntry, sent] = useDraft(`plan-entry/${item.id}`, '');
   const save = (plan: string | null) => {
     const words = plan ? t('said.planned', { when: sayMoment(plan, now, house.zone) }) : t('said.noPlan');
-    if (give('part.plan', { items: [item.id], plan, entry: entry.trim() || undefined }, { words, undo: true })) return;
+    if (submit('part.plan', { items: [item.id], plan, entry: entry.trim() || undefined }, { words, undo: true })) return;
     sent();
     onClose();
   };
@@ -129,9 +129,9 @@ function NotBefore(props: PanelProps) {
 }
 
 function Who({ item, onClose }: PanelProps) {
-  const give = useGive();
+  const submit = useSubmit();
   const set = (policy: Policy) => {
-    if (!give('item.setPolicy', { item: item.id, policy }, { words: t(policy === 'each' ? 'policy.eachMeans' : 'policy.anyMeans'), undo: true })) onClose();
+    if (!submit('item.setPolicy', { item: item.id, policy }, { words: t(policy === 'each' ? 'policy.eachMeans' : 'policy.anyMeans'), undo: true })) onClose();
   };
   return (
     <Box>
@@ -213,7 +213,7 @@ function InPartOfDay(props: PanelProps) {
 }
 
 function BookedTime({ item, part, onClose }: PanelProps & { part: Part | null }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const today = calendarDateOf(useNow(), house.zone);
   const slot = slotsFor(item.id, me.id, rows)[0] ?? null;
   return (
@@ -239,7 +239,7 @@ function Importance(props: PanelProps) {
 
 /** Tags one knows, to be put on or taken off, and a field for new ones. */
 function Tags(props: PanelProps) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const change = useChange(props);
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
@@ -271,8 +271,8 @@ function Tags(props: PanelProps) {
 }
 
 function AtPlace(props: PanelProps) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const change = useChange(props);
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
@@ -280,7 +280,7 @@ function AtPlace(props: PanelProps) {
   const make = () => {
     const known = places.find((place) => tagKey(place.name) === tagKey(typed));
     if (known) return void change({ place: known.id });
-    const reason = give('place.make', { name: typed }, { words: t('said.placeMade', { name: typed }), ownRefusal: true });
+    const reason = submit('place.make', { name: typed }, { words: t('said.placeMade', { name: typed }), ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) setTyped('');
   };
@@ -301,15 +301,15 @@ function AtPlace(props: PanelProps) {
 }
 
 function Situations(props: PanelProps) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const change = useChange(props);
   const [on, setOn] = useState<readonly string[]>(props.item.situationIds);
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
   const known = rows.all('situation').filter((situation) => !situation.removedAt);
   const make = () => {
-    const reason = give('situation.make', { name: typed, kind: 'tool' }, { words: t('said.situationMade', { name: typed }), ownRefusal: true });
+    const reason = submit('situation.make', { name: typed, kind: 'tool' }, { words: t('said.situationMade', { name: typed }), ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) setTyped('');
   };

@@ -2,7 +2,7 @@ import { doneSince, endOf, isLate, partId, type Item, type Part } from '@kotiva/
 import { Fragment, useState } from 'react';
 import { View } from 'react-native';
 import { slotsFor } from '@/features/slot';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Tappable, Txt } from '@/ui';
 import { either, t, together } from '@/words';
 import { sayDone, sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
@@ -31,7 +31,7 @@ interface SentenceProps {
 
 /** The item as a sentence; every part of it is tapped to change it, what is missing is added. */
 export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProps) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const [open, setOpen] = useState<Panel | 'add' | null>(startsAt === 'plan' || canChange ? (startsAt ?? null) : null);
   const mine = ownOrNobodys();
   const phrases = usePhrases(item, mine);
@@ -114,7 +114,7 @@ const ADDABLE: readonly Panel[] = [
 const OWN: readonly Panel[] = ['plan', 'reminders', 'waiting', 'slot'];
 
 function usePhrases(item: Item, mine: Part | null): Phrase[] {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const alarms = alarmsSeenBy(rows, item.id, me.id);
   const holders = givenParts(rows, item.id).filter((part) => !part.passedTo && !part.excusedAt);

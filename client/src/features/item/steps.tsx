@@ -2,8 +2,8 @@ import { isDone, type Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Field, Heading, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -12,15 +12,15 @@ import { sayRemoved } from './say-removed.ts';
 
 /** The steps of an item, at any depth; a field below keeps taking more. */
 export function Steps({ item, steps, canChange }: { item: Item; steps: readonly Item[]; canChange: boolean }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const [typed, setTyped, added] = useDraft(`step/${item.id}`, '');
   const [error, setError] = useState<string | null>(null);
   if (steps.length === 0 && !canChange) return null;
   const done = steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length;
   const add = () => {
     if (!typed.trim()) return;
-    const reason = give('item.add', { title: typed, parent: item.id }, { ownRefusal: true });
+    const reason = submit('item.add', { title: typed, parent: item.id }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) added();
   };
@@ -29,7 +29,7 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
       key: 'own',
       words: t('move.own'),
       onPress: () =>
-        void give(
+        void submit(
           'item.move',
           { items: [step.id], list: item.listId, section: item.sectionId, parent: item.parentId, after: item.id },
           { words: t('said.ownItem', { title: step.title }), undo: true },
@@ -39,7 +39,7 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
       key: 'remove',
       words: t('item.remove'),
       late: true,
-      onPress: () => void give('item.remove', { items: [step.id] }, { words: sayRemoved(step, rows), undo: true }),
+      onPress: () => void submit('item.remove', { items: [step.id] }, { words: sayRemoved(step, rows), undo: true }),
     },
   ];
   const group = { key: item.id, top: steps, spot: { parent: item.id } };

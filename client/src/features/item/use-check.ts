@@ -1,16 +1,16 @@
-import { footingsOnItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
+import { relationsToItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
 import { useDispatch } from 'react-redux';
 import { answerAsked } from '@/store/wanted.ts';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { lookup } from '@/store/lookup.ts';
-import { usePlace, type Said } from '@/store/store.ts';
+import { useOpenHouse, type Toast } from '@/store/store.ts';
 import { t } from '@/words';
 import { playTied } from './tie-sound.ts';
 import { nameOf } from './knot-of.ts';
 
 export { lookup };
 
-export const footings = (item: Item, person: Person, rows: MemoryRows) => footingsOnItem(item, person, lookup(rows));
+export const relations = (item: Item, person: Person, rows: MemoryRows) => relationsToItem(item, person, lookup(rows));
 
 /** The part that a tap of this person ties: their own, else nobody's if they may check here. */
 export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: MemoryRows): Part | null {
@@ -18,28 +18,28 @@ export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: 
   if (own) return own;
   const nobody = parts.find((part) => part.personId === null && !part.takenBackAt);
   if (!nobody) return null;
-  const standing = footings(item, me, rows);
+  const standing = relations(item, me, rows);
   const may =
-    standing.some((footing) => footing === 'owner' || footing === 'edit' || footing === 'check') || (item.parentId !== null && standing.includes('own-part'));
+    standing.some((relation) => relation === 'owner' || relation === 'edit' || relation === 'check') || (item.parentId !== null && standing.includes('own-part'));
   return may ? nobody : null;
 }
 
 /** Ties or unties a knot, says so, and offers the way back, or the whole when its last step was ticked. */
 export function useTie(): (item: Item, part: Part, answer?: string) => Reason | null | void {
-  const give = useGive();
+  const submit = useSubmit();
   const dispatch = useDispatch();
-  const { me, rows } = usePlace();
+  const { me, rows } = useOpenHouse();
   return (item, part, answer) => {
     const payload = { item: item.id, person: part.personId, ...(answer ? { answer } : {}) };
     // an answer never unties: somebody was first
     if (part.standing === 'completed' && answer !== undefined) return null;
     if (part.standing === 'completed') {
-      const keepBoth: Said['offer'] = {
+      const keepBoth: Toast['offer'] = {
         words: t('said.keepBoth'),
-        give: [{ name: 'part.uncheck', payload: { item: item.id, person: part.personId, next: 'keep' } }],
+        commands: [{ name: 'part.uncheck', payload: { item: item.id, person: part.personId, next: 'keep' } }],
       };
       const instead = ({ code }: Reason) => (code === 'next-touched' ? keepBoth : null);
-      give('part.uncheck', { item: item.id, person: part.personId }, { words: t('said.unchecked', { title: item.title }), undo: true, instead });
+      submit('part.uncheck', { item: item.id, person: part.personId }, { words: t('said.unchecked', { title: item.title }), undo: true, instead });
       return;
     }
     // what it asks for is asked first; the answer ties it
@@ -48,21 +48,21 @@ export function useTie(): (item: Item, part: Part, answer?: string) => Reason | 
     const whole = wholeToOffer(item, me, rows);
     const first = othersWhoDid(item, rows, me);
     if (whole) {
-      return give('part.checkOff', payload, {
+      return submit('part.checkOff', payload, {
         ownRefusal: answer !== undefined,
         words: t('said.lastStep', { title: whole.item.title }),
-        offer: { words: t('said.checkWhole'), give: [{ name: 'part.checkOff', payload: { item: whole.item.id, person: whole.part.personId } }] },
+        offer: { words: t('said.checkWhole'), commands: [{ name: 'part.checkOff', payload: { item: whole.item.id, person: whole.part.personId } }] },
       });
     }
     const someoneElse = part.personId !== me.id && part.personId !== null;
     const words = someoneElse ? t('said.tiedFor', { name: nameOf(rows, part.personId) }) : first ? undefined : sayProgress(item, rows);
-    return give('part.checkOff', payload, { words, undo: true, ownRefusal: answer !== undefined });
+    return submit('part.checkOff', payload, { words, undo: true, ownRefusal: answer !== undefined });
   };
 }
 
 /** The part of an item that a tap of mine ties, and the tap. */
 export function useMyKnot(item: Item): { mine: Part | null; tie: () => void } {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const tie = useTie();
   const mine = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
   return { mine, tie: () => mine && tie(item, mine) };

@@ -2,8 +2,8 @@ import { isHere, openWaits, type Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -13,9 +13,9 @@ import { nameOf } from './knot-of.ts';
 
 /** What an item waits for, each with the day to ask again and the way on. */
 export function WaitLines({ item, mayMark }: { item: Item; mayMark: boolean }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const waits = openWaits(rows.by('wait', 'itemId', item.id));
   return waits.map((wait) => (
     <View key={wait.id} className="mt-2 flex-row flex-wrap items-center gap-2 border-l-2 border-cloudberry pl-3">
@@ -28,7 +28,7 @@ export function WaitLines({ item, mayMark }: { item: Item; mayMark: boolean }) {
         </Txt>
       </View>
       {mayMark ? (
-        <Button onPress={() => give('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words: wait.words }), undo: true })}>{t('wait.end')}</Button>
+        <Button onPress={() => submit('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words: wait.words }), undo: true })}>{t('wait.end')}</Button>
       ) : null}
     </View>
   ));
@@ -38,7 +38,7 @@ const NO_WAIT = { words: '', person: '', askOn: '' };
 
 /** Marks an item, or several as one, as waiting: for what, maybe from whom, and when to ask again. */
 export function WaitingPanel({ items, onClose }: { items: readonly string[]; onClose: () => void }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const giveAll = useGiveAll();
   const [{ words, person, askOn }, setTyped, marked] = useDraft(`wait/${items[0] ?? ''}`, NO_WAIT);
   const set = (some: Partial<typeof NO_WAIT>) => setTyped((now) => ({ ...now, ...some }));

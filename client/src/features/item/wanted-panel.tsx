@@ -2,20 +2,20 @@ import type { Item, Wanted } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { Button, Choice, Field } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
 /** What is asked for when it is checked off. */
 export function WantedPanel({ item, onClose }: { item: Item; onClose: () => void }) {
-  const give = useGive();
+  const submit = useSubmit();
   const [begin] = useState<Wanted>(() => item.wanted ?? { kind: 'number', what: '', unit: '' });
   const [{ kind, what, unit }, setTyped, done] = useDraft(`wanted/${item.id}`, begin);
   const type = (some: Partial<Wanted>) => setTyped((now) => ({ ...now, ...some }));
   const [error, setError] = useState<string | null>(null);
   const set = (wanted: Wanted | null) => {
-    const reason = give('item.change', { item: item.id, wanted }, { words: t(wanted ? 'said.wanted' : 'said.nothingWanted'), undo: true, ownRefusal: true });
+    const reason = submit('item.change', { item: item.id, wanted }, { words: t(wanted ? 'said.wanted' : 'said.nothingWanted'), undo: true, ownRefusal: true });
     if (reason) setError(sayReason(reason));
     else {
       done();

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch, useSelector } from 'react-redux';
 import { useDraft } from '@/store/drafts.ts';
-import { usePlace, type State } from '@/store/store.ts';
+import { useOpenHouse, type State } from '@/store/store.ts';
 import { answerSettled } from '@/store/wanted.ts';
 import { Button, Field, Heading, Sheet } from '@/ui';
 import { t } from '@/words';
@@ -12,7 +12,7 @@ import { useTie } from './use-check.ts';
 
 /** What is about to be checked off asks for something first. */
 export function WantedSheet() {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const dispatch = useDispatch();
   const asked = useSelector((state: State) => state.wanted);
   // checked off meanwhile, on another device or by somebody else: there is nothing to ask any more

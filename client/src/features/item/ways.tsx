@@ -1,9 +1,9 @@
-import { footingInList, isHere, type List, type Person } from '@kotiva/core';
+import { relationToList, isHere, type List, type Person } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { lookup } from './use-check.ts';
@@ -27,8 +27,8 @@ interface Shut {
 
 /** Asks how, before anything is handed to people who can't open the lists it lies in: this only, or the list too. */
 export function useWays(listIds: readonly (string | null | undefined)[], personIds: readonly string[]): Ways {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const [way, setWay] = useState<Way | null>(null);
   const shut: Shut[] = [];
   for (const listId of new Set(listIds)) {
@@ -36,27 +36,27 @@ export function useWays(listIds: readonly (string | null | undefined)[], personI
     if (typeof list === 'string') continue;
     for (const personId of personIds) {
       const person = rows.get('person', personId);
-      if (typeof person === 'string' || !isHere(person) || footingInList(list.id, person, lookup(rows)) !== null) continue;
+      if (typeof person === 'string' || !isHere(person) || relationToList(list.id, person, lookup(rows)) !== null) continue;
       shut.push({ list, person });
     }
   }
   if (shut.length === 0) return { asks: null, isOpen: false, settle: () => undefined };
   const mayShare = shut.every(({ list, person }) => {
-    const footing = footingInList(list.id, me, lookup(rows));
-    return person.role !== 'outside' && (footing === 'owner' || (footing === 'edit' && me.role === 'manager'));
+    const relation = relationToList(list.id, me, lookup(rows));
+    return person.role !== 'outside' && (relation === 'owner' || (relation === 'edit' && me.role === 'manager'));
   });
   return {
     asks: <WaysChoice shut={shut} way={way} mayShare={mayShare} onChoose={setWay} />,
     isOpen: way === null,
     settle: () => {
-      if (way === 'list') for (const { list, person } of shut) give('list.share', { list: list.id, person: person.id, access: 'check' });
+      if (way === 'list') for (const { list, person } of shut) submit('list.share', { list: list.id, person: person.id, access: 'check' });
       setWay(null);
     },
   };
 }
 
 function WaysChoice({ shut, way, mayShare, onChoose }: { shut: readonly Shut[]; way: Way | null; mayShare: boolean; onChoose: (way: Way) => void }) {
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   const router = useRouter();
   const names = together([...new Set(shut.map(({ person }) => person.name))]);
   const lists = together([...new Set(shut.map(({ list }) => list.name))]);

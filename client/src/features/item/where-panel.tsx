@@ -1,7 +1,7 @@
-import { byPosition, footingInList, type Item } from '@kotiva/core';
+import { byPosition, relationToList, type Item } from '@kotiva/core';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
 import { lookup } from './use-check.ts';
@@ -14,14 +14,14 @@ interface PlaceListProps {
 
 /** The lists one may add to, with their sections. */
 export function PlaceList({ here, onChoose, onClose }: PlaceListProps) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const lists = rows
     .all('list')
     .filter((list) => !list.removedAt && !list.filedAt && mayAdd(list.id))
     .sort(byPosition);
   function mayAdd(listId: string): boolean {
-    const footing = footingInList(listId, me, lookup(rows));
-    return footing !== null && footing !== 'view';
+    const relation = relationToList(listId, me, lookup(rows));
+    return relation !== null && relation !== 'view';
   }
   return (
     <View className="my-2 gap-1 rounded-sheet bg-ground p-4">
@@ -60,19 +60,19 @@ export function PlaceList({ here, onChoose, onClose }: PlaceListProps) {
 
 /** Moves an item to another list or section, with everything under it. */
 export function WherePanel({ item, onClose }: { item: Item; onClose: () => void }) {
-  const give = useGive();
+  const submit = useSubmit();
   const move = (list: string, section: string | null, name: string) => {
-    if (!give('item.move', { items: [item.id], list, section }, { words: t('said.moved', { list: name }), undo: true })) onClose();
+    if (!submit('item.move', { items: [item.id], list, section }, { words: t('said.moved', { list: name }), undo: true })) onClose();
   };
   return <PlaceList here={item} onChoose={move} onClose={onClose} />;
 }
 
 /** Makes a second, independent item of it in a list one may add to. */
 export function CopyPanel({ item, onClose }: { item: Item; onClose: () => void }) {
-  const give = useGive();
+  const submit = useSubmit();
   const copy = (list: string, section: string | null, name: string) => {
     const words = t('decided.copied', { what: t('decide.one', { title: item.title }), list: name });
-    if (!give('item.copy', { items: [item.id], list, section }, { words, undo: true })) onClose();
+    if (!submit('item.copy', { items: [item.id], list, section }, { words, undo: true })) onClose();
   };
   return <PlaceList here={null} onChoose={copy} onClose={onClose} />;
 }

@@ -1,8 +1,8 @@
 import { calendarDateOf, standsInOn, waitsForTie, type Item, type Part } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, KnotMark, Knot, Menu, PersonMark, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { sayInstant, sayMoment } from '@/words/dates.ts';
@@ -24,9 +24,9 @@ interface WhoStandsProps {
 
 /** One person's part: where it stands, their knot, and what its giver can do about it. */
 export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const tie = useTie();
   const [open, setOpen] = useState<'pass' | 'send-back' | 'day' | 'again' | null>(null);
   const person = personOf(rows, part.personId);
@@ -57,7 +57,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
 
   function setDay(plan: string | null): void {
     const words = plan ? t('said.daySet', { name: person!.name, when: sayMoment(plan, now, house.zone) }) : t('said.dayCleared', { name: person!.name });
-    if (!give('part.planFor', { item: item.id, person: person!.id, plan }, { words, undo: true })) setOpen(null);
+    if (!submit('part.planFor', { item: item.id, person: person!.id, plan }, { words, undo: true })) setOpen(null);
   }
 
   /** For who follows it: when that person was last asked, and when next. */
@@ -70,7 +70,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
   const askedToday = (): boolean => part.nudgedAt !== null && calendarDateOf(part.nudgedAt, house.zone) === calendarDateOf(now, house.zone);
   function nudge(): void {
     setOpen(null);
-    give('part.nudge', { item: item.id, persons: [person!.id] }, { words: t('said.nudged', { names: person!.name }) });
+    submit('part.nudge', { item: item.id, persons: [person!.id] }, { words: t('said.nudged', { names: person!.name }) });
   }
 
   function menuEntries(): MenuEntry[] {
@@ -93,14 +93,14 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
       found.push({
         key: 'excuse',
         words: t(part.excusedAt ? 'part.unexcuse' : 'part.excuse'),
-        onPress: () => void give('part.excuse', { item: item.id, person: person!.id, excused: !part.excusedAt }, { words, undo: true }),
+        onPress: () => void submit('part.excuse', { item: item.id, person: person!.id, excused: !part.excusedAt }, { words, undo: true }),
       });
     }
     if (canChange)
       found.push({
         key: 'back',
         words: t('part.takeBack'),
-        onPress: () => void give('part.takeBack', { item: item.id, persons: [person!.id] }, { words: t('said.takenBack', { name: person!.name }), undo: true }),
+        onPress: () => void submit('part.takeBack', { item: item.id, persons: [person!.id] }, { words: t('said.takenBack', { name: person!.name }), undo: true }),
       });
     return found;
   }
@@ -139,7 +139,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
         <View className="flex-row gap-2 pb-3">
           <Button
             kind="main"
-            onPress={() => give('part.tieOff', { item: item.id, person: person.id }, { words: t('said.tied', { name: person.name }), undo: true })}
+            onPress={() => submit('part.tieOff', { item: item.id, person: person.id }, { words: t('said.tied', { name: person.name }), undo: true })}
           >
             {t('part.tieOff')}
           </Button>
@@ -160,7 +160,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
             needed
             onDone={() => setOpen(null)}
             send={(reason) =>
-              give('part.sendBack', { item: item.id, person: person.id, reason }, { words: t('said.sentBack', { name: person.name }), undo: true })
+              submit('part.sendBack', { item: item.id, person: person.id, reason }, { words: t('said.sentBack', { name: person.name }), undo: true })
             }
           />
         </View>

@@ -3,12 +3,12 @@ import { View } from 'react-native';
 import { useHeading } from '@/features/arrange';
 import { ItemRow } from '@/features/item';
 import type { Arranging } from '@/store/arrangement.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { GroupHead, LongRows } from '@/ui';
 
 /** A list put together in another way than it was laid out. */
 export function ArrangedItems({ open, arranged: { group, sort, detail } }: { open: readonly Item[]; arranged: Arranging }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const heading = useHeading();
   const entries = open.map((item): Arrangeable => ({ item, part: partFor(item, rows.by('part', 'itemId', item.id), me.id, rows) }));
   const sorted = sortBy(entries, sort, rows);

@@ -2,8 +2,8 @@ import { COLOURS, type Bundle } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Field, Heading, Sheet } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -13,8 +13,8 @@ type Looks = Pick<Bundle, 'name' | 'purpose' | 'colour' | 'icon'>;
 
 /** A new bundle of lists, or what an existing one is called, looks like and is for. */
 export function BundleSheet({ bundle, onClose }: { bundle?: Bundle; onClose: () => void }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const [begin] = useState<Looks>(() => ({
     name: bundle?.name ?? '',
     purpose: bundle?.purpose ?? '',
@@ -27,7 +27,7 @@ export function BundleSheet({ bundle, onClose }: { bundle?: Bundle; onClose: () 
   const [error, setError] = useState<string | null>(null);
   const title = t(bundle ? 'bundle.change' : 'bundle.make');
   const save = () => {
-    const reason = bundle ? give('bundle.change', { bundle: bundle.id, ...looks }, { ownRefusal: true }) : give('bundle.make', looks, { ownRefusal: true });
+    const reason = bundle ? submit('bundle.change', { bundle: bundle.id, ...looks }, { ownRefusal: true }) : submit('bundle.make', looks, { ownRefusal: true });
     if (reason) setError(sayReason(reason));
     else {
       done();

@@ -2,8 +2,8 @@ import { calendarDateOf, choresOfList, contentsOf, type List } from '@kotiva/cor
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { FollowPanel } from '@/features/following';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Heading, Menu, Sheet, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { ListSheet } from './list-sheet.tsx';
@@ -12,9 +12,9 @@ import { SharingSheet } from './sharing-sheet.tsx';
 
 /** What is done to a list as a whole: by who may shape it, and by who may change what is in it. */
 export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: boolean; mayChange: boolean }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const router = useRouter();
   const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | null>(null);
   const close = () => setSheet(null);
@@ -26,7 +26,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
           {
             key: 'clear',
             words: t('list.clearDone', { count: done.length }),
-            onPress: () => void give('list.clearDone', { list: list.id }, { words: t('said.cleared', { count: done.length }), undo: true }),
+            onPress: () => void submit('list.clearDone', { list: list.id }, { words: t('said.cleared', { count: done.length }), undo: true }),
           },
         ]
       : []),
@@ -35,7 +35,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
           {
             key: 'again',
             words: t('list.useAgain'),
-            onPress: () => void give('list.useAgain', { list: list.id }, { words: t('said.usedAgain', { name: list.name }), undo: true }),
+            onPress: () => void submit('list.useAgain', { list: list.id }, { words: t('said.usedAgain', { name: list.name }), undo: true }),
           },
         ]
       : []),
@@ -50,7 +50,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
       key: 'file',
       words: t(list.filedAt ? 'list.unfile' : 'list.file'),
       onPress: () =>
-        void give(
+        void submit(
           'list.file',
           { list: list.id, filed: !list.filedAt },
           { words: t(list.filedAt ? 'said.unfiled' : 'said.filed', { name: list.name }), undo: true },
@@ -63,7 +63,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
       onPress: () => {
         const ended = chores > 0 ? t('said.choresEnded', { count: chores }) : null;
         const words = [t('said.removed', { title: list.name }), ended].filter(Boolean).join(' ');
-        if (!give('list.remove', { list: list.id }, { words, undo: true })) router.replace('/lists');
+        if (!submit('list.remove', { list: list.id }, { words, undo: true })) router.replace('/lists');
       },
     },
   ];
@@ -89,7 +89,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
           verb={t('section.makeIt')}
           label={t('section.name')}
           onClose={close}
-          onName={(name) => give('section.make', { list: list.id, name }, { ownRefusal: true })}
+          onName={(name) => submit('section.make', { list: list.id, name }, { ownRefusal: true })}
         />
       ) : null}
     </>

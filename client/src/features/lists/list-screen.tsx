@@ -1,4 +1,4 @@
-import { contentsOf, footingInList, progressOfList, type Item, type List } from '@kotiva/core';
+import { contentsOf, relationToList, progressOfList, type Item, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -7,8 +7,8 @@ import { useCaptureHere } from '@/features/capture';
 import { IN_LISTS, ItemRow, lookup, SelectButton, Selecting, SelectionBar } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useArrangement } from '@/store/arrangement.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNarrowed, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNarrowed, useOpenHouse } from '@/store/store.ts';
 import { Band, Button, Empty, Fold, Icon, LongRows, Txt, useWide } from '@/ui';
 import { sayMeasure, t } from '@/words';
 import { ArrangedItems } from './arranged-items.tsx';
@@ -17,7 +17,7 @@ import { SectionedItems } from './sectioned-items.tsx';
 
 /** One list: its sections, what is open in them, what is done folded away. */
 export function ListScreen({ listId }: { listId: string }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const router = useRouter();
   const list = rows.get('list', listId);
   if (typeof list === 'string' || list.removedAt) {
@@ -31,15 +31,15 @@ export function ListScreen({ listId }: { listId: string }) {
 }
 
 function OpenList({ list }: { list: List }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const wide = useWide();
   const narrow = useNarrowed();
   const [section, setSection] = useState<string | null>(null);
   const { arranged } = useArrangement(list.id);
-  const footing = footingInList(list.id, me, lookup(rows));
-  const mayShape = footing === 'owner' || (footing === 'edit' && me.role === 'manager');
-  const mayChange = footing === 'owner' || footing === 'edit';
-  useCaptureInto(list, footing === 'view' ? null : section, narrow);
+  const relation = relationToList(list.id, me, lookup(rows));
+  const mayShape = relation === 'owner' || (relation === 'edit' && me.role === 'manager');
+  const mayChange = relation === 'owner' || relation === 'edit';
+  useCaptureInto(list, relation === 'view' ? null : section, narrow);
 
   const isInView = (item: Item) => narrow === null || rows.by('part', 'itemId', item.id).some((part) => part.personId === narrow && !part.takenBackAt);
   const contents = contentsOf(list, rows);
@@ -80,7 +80,7 @@ function OpenList({ list }: { list: List }) {
           </View>
         ) : null}
         <SelectionBar ids={[...open, ...done].map((item) => item.id)} only={IN_LISTS} />
-        {open.length + done.length === 0 ? <Empty words={t(footing === 'view' ? 'list.emptyView' : 'list.empty')} /> : null}
+        {open.length + done.length === 0 ? <Empty words={t(relation === 'view' ? 'list.emptyView' : 'list.empty')} /> : null}
         {asUsual ? (
           <SectionedItems
             list={list}
@@ -88,7 +88,7 @@ function OpenList({ list }: { list: List }) {
             detail={arranged.detail}
             mayShape={mayShape}
             mayMove={mayChange && narrow === null}
-            addingTo={footing === 'view' ? null : { section, choose: setSection }}
+            addingTo={relation === 'view' ? null : { section, choose: setSection }}
           />
         ) : (
           <ArrangedItems open={open} arranged={arranged} />
@@ -108,7 +108,7 @@ function OpenList({ list }: { list: List }) {
 
 /** What is typed here goes into this list, into the section chosen for it, and to who the screen is narrowed to. */
 function useCaptureInto(list: List, section: string | null, person: string | null): void {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const headed = section ? rows.get('section', section) : null;
   const words =
     headed && typeof headed !== 'string' ? t('capture.intoSection', { list: list.name, section: headed.name }) : t('capture.into', { list: list.name });
@@ -117,13 +117,13 @@ function useCaptureInto(list: List, section: string | null, person: string | nul
 
 /** What was cleared out of sight can be looked at, and brought back. */
 function Cleared({ list, items, mayChange }: { list: List; items: readonly Item[]; mayChange: boolean }) {
-  const give = useGive();
+  const submit = useSubmit();
   if (items.length === 0) return null;
   return (
     <Fold words={t('list.cleared', { count: items.length })}>
       {mayChange ? (
         <View className="items-start px-4 pb-2">
-          <Button onPress={() => void give('list.clearDone', { list: list.id, cleared: false }, { words: t('said.uncleared'), undo: true })}>
+          <Button onPress={() => void submit('list.clearDone', { list: list.id, cleared: false }, { words: t('said.uncleared'), undo: true })}>
             {t('list.unclear')}
           </Button>
         </View>
@@ -137,12 +137,12 @@ function Cleared({ list, items, mayChange }: { list: List; items: readonly Item[
 
 /** The first hints of a new house are put away in one go, and don't come back. */
 function Hints({ list }: { list: List }) {
-  const { house } = usePlace();
-  const give = useGive();
+  const { house } = useOpenHouse();
+  const submit = useSubmit();
   const router = useRouter();
   if (house.hintsListId !== list.id) return null;
   const putAway = () => {
-    if (!give('list.remove', { list: list.id }, { words: t('said.hintsAway'), undo: true })) router.replace('/');
+    if (!submit('list.remove', { list: list.id }, { words: t('said.hintsAway'), undo: true })) router.replace('/');
   };
   return (
     <View className="flex-row items-center gap-3 border-b border-line bg-sunk pl-4 pr-2">

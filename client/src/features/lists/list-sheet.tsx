@@ -2,8 +2,8 @@ import { byPosition, COLOURS, type List, type ListIcon, type ListKind } from '@k
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Heading, Labelled, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -11,8 +11,8 @@ import { ColourAndIcon } from './colour-and-icon.tsx';
 
 /** A new list, or what an existing one is called, looks like and is for. */
 export function ListSheet({ list, onClose }: { list?: List; onClose: () => void }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const colours = rows.all('list').length;
   const begin = {
     name: list?.name ?? '',
@@ -39,8 +39,8 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
       .map((line) => line.trim())
       .filter(Boolean);
     const reason = list
-      ? give('list.change', { list: list.id, ...looks }, { ownRefusal: true })
-      : give('list.make', { ...looks, sections: names }, { words: t('said.listMade', { name }), undo: true, ownRefusal: true });
+      ? submit('list.change', { list: list.id, ...looks }, { ownRefusal: true })
+      : submit('list.make', { ...looks, sections: names }, { words: t('said.listMade', { name }), undo: true, ownRefusal: true });
     if (reason) return setError(sayReason(reason));
     done();
     onClose();

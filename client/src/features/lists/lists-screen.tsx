@@ -3,8 +3,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, Fold, GroupHead, Icon, Menu, Row } from '@/ui';
 import { sayMeasure, t } from '@/words';
 import { BundleSheet } from './bundle-sheet.tsx';
@@ -12,8 +12,8 @@ import { ListSheet } from './list-sheet.tsx';
 
 /** Every list one can open, in its bundles. */
 export function ListsScreen() {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const [making, setMaking] = useState<'list' | 'bundle' | null>(null);
   const [changing, setChanging] = useState<Bundle | null>(null);
   const lists = rows
@@ -47,7 +47,7 @@ export function ListsScreen() {
                   {
                     key: 'remove',
                     words: t('bundle.remove'),
-                    onPress: () => void give('bundle.remove', { bundle: bundle.id }, { words: t('said.bundleRemoved', { name: bundle.name }), undo: true }),
+                    onPress: () => void submit('bundle.remove', { bundle: bundle.id }, { words: t('said.bundleRemoved', { name: bundle.name }), undo: true }),
                   },
                 ]}
               />
@@ -93,7 +93,7 @@ export function ListsScreen() {
 
 /** The whole picture across all lists and people. */
 function EverythingRow() {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const router = useRouter();
   const count = wholeHouse(me.id, rows).length;
   if (count === 0) return null;
@@ -122,7 +122,7 @@ function RemovedRow() {
 }
 
 function ListRow({ list }: { list: List }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const router = useRouter();
   const progress = progressOfList(list, rows);
   const shared = rows.by('share', 'listId', list.id).some((share) => share.access !== null);

@@ -2,8 +2,8 @@ import { isDone, type Section } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ToPerson, useDecide, WaitingPanel } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, GroupHead, Heading, Menu, Sheet, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { NameSheet } from './name-sheet.tsx';
@@ -20,7 +20,7 @@ interface SectionHeadProps {
 
 /** The heading of a section: how many are open, and what can be done with it. */
 export function SectionHead({ section, sections, count, mayShape, mayChange, chosen, onAddHere }: SectionHeadProps) {
-  const give = useGive();
+  const submit = useSubmit();
   const [renaming, setRenaming] = useState(false);
   const [whole, setWhole] = useState<'hand' | 'wait' | null>(null);
   const at = sections.indexOf(section);
@@ -35,16 +35,16 @@ export function SectionHead({ section, sections, count, mayShape, mayChange, cho
     ? [
         { key: 'rename', words: t('common.rename'), onPress: () => setRenaming(true) },
         ...(at > 0
-          ? [{ key: 'up', words: t('move.up'), onPress: () => void give('section.move', { section: section.id, before: sections[at - 1]!.id }) }]
+          ? [{ key: 'up', words: t('move.up'), onPress: () => void submit('section.move', { section: section.id, before: sections[at - 1]!.id }) }]
           : []),
         ...(at < sections.length - 1
-          ? [{ key: 'down', words: t('move.down'), onPress: () => void give('section.move', { section: section.id, after: sections[at + 1]!.id }) }]
+          ? [{ key: 'down', words: t('move.down'), onPress: () => void submit('section.move', { section: section.id, after: sections[at + 1]!.id }) }]
           : []),
         {
           key: 'remove',
           words: t('section.remove'),
           late: true,
-          onPress: () => void give('section.remove', { section: section.id }, { words: t('said.sectionRemoved', { name: section.name }), undo: true }),
+          onPress: () => void submit('section.remove', { section: section.id }, { words: t('said.sectionRemoved', { name: section.name }), undo: true }),
         },
       ]
     : [];
@@ -71,7 +71,7 @@ export function SectionHead({ section, sections, count, mayShape, mayChange, cho
           label={t('section.name')}
           startsAs={section.name}
           onClose={() => setRenaming(false)}
-          onName={(name) => give('section.change', { section: section.id, name }, { ownRefusal: true })}
+          onName={(name) => submit('section.change', { section: section.id, name }, { ownRefusal: true })}
         />
       ) : null}
     </GroupHead>
@@ -80,7 +80,7 @@ export function SectionHead({ section, sections, count, mayShape, mayChange, cho
 
 /** Everything open in a section, as one: to somebody, or waiting for something. */
 function WholeSection({ section, what, onClose }: { section: Section; what: 'hand' | 'wait'; onClose: () => void }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const items = rows
     .by('item', 'listId', section.listId)
     .filter((item) => item.sectionId === section.id && item.parentId === null && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id)))

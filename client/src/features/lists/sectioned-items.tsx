@@ -1,8 +1,8 @@
 import { byPosition, type Detail, type Item, type List, type Section } from '@kotiva/core';
 import { View } from 'react-native';
 import { Outline, sayRemoved } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import type { MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { SectionHead } from './section-head.tsx';
@@ -21,7 +21,7 @@ interface SectionedItemsProps {
 
 /** A list as it was laid out: its sections, on a wide screen as columns of a paper. */
 export function SectionedItems({ list, open, detail, mayShape, mayMove, addingTo }: SectionedItemsProps) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const sections = rows
     .by('section', 'listId', list.id)
     .filter((one) => !one.removedAt)
@@ -64,8 +64,8 @@ export function SectionedItems({ list, open, detail, mayShape, mayMove, addingTo
 
 /** Beside moving: to another section, and away. */
 function useMoreOf(sections: readonly Section[]): (item: Item) => MenuEntry[] {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   return (item) => [
     ...(item.parentId === null
       ? sections
@@ -73,14 +73,14 @@ function useMoreOf(sections: readonly Section[]): (item: Item) => MenuEntry[] {
           .map((section) => ({
             key: section.id,
             words: t('move.toSection', { name: section.name }),
-            onPress: () => void give('item.move', { items: [item.id], list: item.listId, section: section.id }, { words: t('said.reordered'), undo: true }),
+            onPress: () => void submit('item.move', { items: [item.id], list: item.listId, section: section.id }, { words: t('said.reordered'), undo: true }),
           }))
       : []),
     {
       key: 'remove',
       words: t('item.remove'),
       late: true,
-      onPress: () => void give('item.remove', { items: [item.id] }, { words: sayRemoved(item, rows), undo: true }),
+      onPress: () => void submit('item.remove', { items: [item.id] }, { words: sayRemoved(item, rows), undo: true }),
     },
   ];
 }

@@ -1,8 +1,8 @@
-import { footingInList, isHere, shareId, type Access, type List } from '@kotiva/core';
+import { relationToList, isHere, shareId, type Access, type List } from '@kotiva/core';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { lookup } from '@/store/lookup.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Choice, Heading, Menu, PersonMark, Sheet, Txt } from '@/ui';
 import { t, together } from '@/words';
 
@@ -11,15 +11,15 @@ const ACCESSES = { helper: ['none', 'view', 'check'], other: ['none', 'view', 'c
 
 /** Who may do what in a list, and whose it is. */
 export function SharingSheet({ list, onClose }: { list: List; onClose: () => void }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const people = rows
     .all('person')
     .filter((person) => isHere(person) && person.role !== 'outside')
     .sort((a, b) => (a.id === list.ownerId ? -1 : b.id === list.ownerId ? 1 : a.name.localeCompare(b.name)));
   // also those who open it because they manage the house
   const seenBy = people
-    .filter((person) => footingInList(list.id, person, lookup(rows)) !== null)
+    .filter((person) => relationToList(list.id, person, lookup(rows)) !== null)
     .map((person) => {
       const share = rows.get('share', shareId(list.id, person.id));
       const byOffice = person.role === 'manager' && person.id !== list.ownerId && (typeof share === 'string' || share.access === null);
@@ -53,7 +53,7 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
                     {
                       key: 'own',
                       words: t('share.makeOwner'),
-                      onPress: () => void give('list.giveTo', { list: list.id, person: person.id }, { words: t('said.ownerIs', { name: person.name }) }),
+                      onPress: () => void submit('list.giveTo', { list: list.id, person: person.id }, { words: t('said.ownerIs', { name: person.name }) }),
                     },
                   ]}
                 />
@@ -64,7 +64,7 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
                 label={t('share.accessOf', { name: person.name })}
                 value={access === 'edit' && person.role === 'helper' ? 'check' : (access ?? 'none')}
                 onChange={(next) =>
-                  give(
+                  submit(
                     'list.share',
                     { list: list.id, person: person.id, access: next === 'none' ? null : next },
                     { words: t(next === 'none' ? 'said.unshared' : 'said.shared', { name: person.name }), undo: true },

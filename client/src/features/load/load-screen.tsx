@@ -2,7 +2,7 @@ import { isHere, loadAhead, type DayLoad, type Person } from '@kotiva/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
-import { useNarrowed, useNow, usePlace } from '@/store/store.ts';
+import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Empty, Fold, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayHours } from '@/words/amounts.ts';
@@ -12,7 +12,7 @@ import { LoadTable } from './load-table.tsx';
 
 /** Four weeks ahead, per person and day: a chart with its figures, and the same as a table. Others' loads are for managers. */
 export function LoadScreen() {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const narrowed = useNarrowed();
   const now = useNow();
   const manages = me.role === 'manager';

@@ -1,6 +1,6 @@
 import 'leaflet/dist/leaflet.css';
 import './land.css';
-import type { Position } from '@kotiva/core';
+import type { Coordinates } from '@kotiva/core';
 import type { Feature } from 'geojson';
 import { divIcon, latLngBounds, type LatLngTuple, type Marker as LeafletMarker } from 'leaflet';
 import { useEffect, useMemo, useRef } from 'react';
@@ -10,7 +10,7 @@ import type { MapMark, MapProps } from './marks.ts';
 
 const CLOSE = 15;
 const NAMES_FROM = 14;
-const latLng = ({ lat, lon }: Position): LatLngTuple => [lat, lon];
+const latLng = ({ lat, lon }: Coordinates): LatLngTuple => [lat, lon];
 
 /** Our own drawing: land from GeoJSON, no tiles; its looks come from the style sheet, so light and dark follow by themselves. */
 export default function DrawnMap({ label, marks, line, at = null, onPick, onOpen, onMove, height }: MapProps) {
@@ -66,7 +66,7 @@ function NamesWhenNear(): null {
   return null;
 }
 
-function Mark({ mark, onOpen, onMove }: { mark: MapMark; onOpen?: (id: string) => void; onMove?: (id: string, at: Position) => void }) {
+function Mark({ mark, onOpen, onMove }: { mark: MapMark; onOpen?: (id: string) => void; onMove?: (id: string, at: Coordinates) => void }) {
   const { id, name, at, kind, radius, words, moves = false } = mark;
   const icon = useMemo(() => iconOf(kind, words ?? ''), [kind, words]);
   const marker = useRef<LeafletMarker>(null);
@@ -123,7 +123,7 @@ function View({ marks, at }: { marks: readonly MapMark[]; at: string | null }): 
   return null;
 }
 
-function Picking({ onPick }: { onPick: (at: Position) => void }): null {
+function Picking({ onPick }: { onPick: (at: Coordinates) => void }): null {
   useMapEvents({ click: ({ latlng }) => onPick({ lat: latlng.lat, lon: latlng.lng }) });
   return null;
 }

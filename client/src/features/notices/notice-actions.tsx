@@ -4,8 +4,8 @@ import { View } from 'react-native';
 import { partToTie, useTie } from '@/features/item';
 import { placesOf } from '@/store/here.ts';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Field } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
@@ -39,9 +39,9 @@ interface ReminderActionsProps {
 }
 
 export function ReminderActions({ notice, inBar, children }: ReminderActionsProps) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const tie = useTie();
   const [later, setLater] = useState(false);
   const [atPlace, setAtPlace] = useState(false);
@@ -50,9 +50,9 @@ export function ReminderActions({ notice, inBar, children }: ReminderActionsProp
   if (typeof item === 'string') return null;
   const part = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
   const snooze = (until: string) =>
-    void give('alarm.snooze', { alarm: String(notice.params.alarm), until }, { words: t('said.snoozed', { when: sayInstant(until, now, house.zone) }) });
+    void submit('alarm.snooze', { alarm: String(notice.params.alarm), until }, { words: t('said.snoozed', { when: sayInstant(until, now, house.zone) }) });
   const snoozeTo = (place: string, name: string) =>
-    void give('alarm.snooze', { alarm: String(notice.params.alarm), place }, { words: t('said.snoozedTo', { place: name }) });
+    void submit('alarm.snooze', { alarm: String(notice.params.alarm), place }, { words: t('said.snoozedTo', { place: name }) });
   if (later)
     return (
       <Actions inBar={inBar}>
@@ -82,7 +82,7 @@ export function ReminderActions({ notice, inBar, children }: ReminderActionsProp
           kind="main"
           onPress={() => {
             tie(item, part);
-            give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
+            submit('notice.read', { notices: [notice.id] }, { ownRefusal: true });
           }}
         >
           {t('alarm.done')}
@@ -98,15 +98,15 @@ export function ReminderActions({ notice, inBar, children }: ReminderActionsProp
 
 /** The last step was ticked by somebody who could not answer for the whole. */
 function WholeAction({ notice }: { notice: Notice }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const tie = useTie();
   const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
   const part = typeof item === 'string' ? null : partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
   if (typeof item === 'string' || !part || part.standing === 'completed') return null;
   const done = () => {
     tie(item, part);
-    give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
+    submit('notice.read', { notices: [notice.id] }, { ownRefusal: true });
   };
   return (
     <Actions>
@@ -118,14 +118,14 @@ function WholeAction({ notice }: { notice: Notice }) {
 }
 
 function TakeAction({ notice }: { notice: Notice }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const part = notice.itemId ? rows.get('part', partId(notice.itemId, me.id)) : 'absent';
   if (typeof part === 'string' || part.standing !== 'needs-action' || part.takenBackAt !== null) return null;
   const title = String(notice.params.title ?? '');
   return (
     <Actions>
-      <Button kind="main" onPress={() => give('part.accept', { item: part.itemId }, { words: t('said.taken', { title }), undo: true })}>
+      <Button kind="main" onPress={() => submit('part.accept', { item: part.itemId }, { words: t('said.taken', { title }), undo: true })}>
         {t('answer.take')}
       </Button>
     </Actions>
@@ -133,13 +133,13 @@ function TakeAction({ notice }: { notice: Notice }) {
 }
 
 function AnswerAction({ notice }: { notice: Notice }) {
-  const give = useGive();
+  const submit = useSubmit();
   const [words, setWords, done] = useDraft(`answer/${notice.id}`, '');
   const send = () => {
     if (!words.trim() || !notice.itemId) return;
-    if (give('comment.say', { item: notice.itemId, text: words })) return;
+    if (submit('comment.say', { item: notice.itemId, text: words })) return;
     done();
-    give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
+    submit('notice.read', { notices: [notice.id] }, { ownRefusal: true });
   };
   return (
     <View className="-mt-px flex-row items-end gap-2 border-b border-line bg-surface px-5 pb-3">

@@ -3,9 +3,9 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf, personOf, useOpenItem } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { isPushWithdrawn } from '@/store/push-permission.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, Heading, IconButton, PersonMark, Row, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
@@ -31,9 +31,9 @@ export function NoticesButton() {
 }
 
 function NoticesSheet({ onClose }: { onClose: () => void }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const openItem = useOpenItem();
   const router = useRouter();
   const [most, setMost] = useState(AT_FIRST);
@@ -41,14 +41,14 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
   const notices = all.slice(0, most);
   const unread = all.filter((notice) => !notice.readAt).map((notice) => notice.id);
   const readAll = () => {
-    for (let from = 0; from < unread.length; from += AT_ONCE) give('notice.read', { notices: unread.slice(from, from + AT_ONCE) });
+    for (let from = 0; from < unread.length; from += AT_ONCE) submit('notice.read', { notices: unread.slice(from, from + AT_ONCE) });
   };
   const isGone = ({ itemId, kind }: Notice): boolean => {
     const item = itemId && kind !== 'taken-back' ? rows.get('item', itemId) : null;
     return item !== null && (typeof item === 'string' || item.removedAt !== null);
   };
   const read = (notice: Notice) => {
-    if (!notice.readAt) give('notice.read', { notices: [notice.id] }, { ownRefusal: true });
+    if (!notice.readAt) submit('notice.read', { notices: [notice.id] }, { ownRefusal: true });
     onClose();
     if (notice.itemId) openItem(notice.itemId);
     if (typeof notice.params.list === 'string') router.push(`/lists/${notice.params.list}`);

@@ -2,8 +2,8 @@ import { isDone, type Notice } from '@kotiva/core';
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { playRing, useOpenItem } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
@@ -13,9 +13,9 @@ import { useNotices } from './use-notices.ts';
 
 /** What rang and nobody answered yet stays in sight, one after the other: done, later, or opened. */
 export function RingBar() {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const open = useOpenItem();
   const ringing = useNotices().filter((notice) => notice.kind === 'reminder' && !notice.readAt && isStillThere(notice));
   useHeard(ringing);
@@ -27,7 +27,7 @@ export function RingBar() {
   }
   if (!first) return null;
   const look = () => {
-    give('notice.read', { notices: [first.id] }, { ownRefusal: true });
+    submit('notice.read', { notices: [first.id] }, { ownRefusal: true });
     open(first.itemId);
   };
   const about = [sayInstant(first.at, now, house.zone), ringing.length > 1 ? t('ring.more', { count: ringing.length - 1 }) : null];

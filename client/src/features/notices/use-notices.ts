@@ -1,10 +1,10 @@
 import { noticeChoicesId, topicOf, type Notice } from '@kotiva/core';
 import { useDeviceId } from '@/features/account';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 
 /** What one was told, the newest first; a reminder bound to another device is that device's alone. */
 export function useNotices(): Notice[] {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const device = useDeviceId();
   const isHere = ({ params }: Notice): boolean => params.device === undefined || device === null || params.device === device;
   return rows
@@ -15,7 +15,7 @@ export function useNotices(): Notice[] {
 
 /** Those under the bell: what one chose not to be told there is left out. */
 export function useBell(): Notice[] {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const choices = rows.get('noticeChoices', noticeChoicesId(me.id));
   const topics = typeof choices === 'string' ? null : (choices.bell ?? null);
   const notices = useNotices();

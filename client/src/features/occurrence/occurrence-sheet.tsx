@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { DuePanel, nameOf } from '@/features/item';
 import { RuleEditor, sayAssigned } from '@/features/rule';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Heading, Sheet, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayExactly, sayMoment } from '@/words/dates.ts';
@@ -46,7 +46,7 @@ export function OccurrenceSheet({ ahead, onClose }: { ahead: Ahead; onClose: () 
 }
 
 function About({ ahead: { series, occurrence, assigned } }: { ahead: Ahead }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const names = assigned.personIds.map((id) => nameOf(rows, id));
   const why = sayAssigned(assigned.turn, assigned.personIds[0] ?? null, rows);
   const rule = sayRule(series);
@@ -62,14 +62,14 @@ function About({ ahead: { series, occurrence, assigned } }: { ahead: Ahead }) {
 }
 
 function Ways({ one, onOpen, onDone }: { one: One; onOpen: (panel: Panel) => void; onDone: () => void }) {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const { series, recurrenceId, at, personId } = one;
   const { title } = series;
   const it = { series: series.id, recurrenceId };
   const act = (name: 'chore.skip' | 'chore.end', words: string) => {
-    if (!give(name, it, { words, undo: true })) onDone();
+    if (!submit(name, it, { words, undo: true })) onDone();
   };
   return (
     <View className="gap-2">

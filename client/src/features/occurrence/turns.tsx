@@ -1,8 +1,8 @@
 import { addDays, choresAhead, holderOf, isHere, isOver, madeOf } from '@kotiva/core';
 import { View } from 'react-native';
 import { nameOf } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -10,8 +10,8 @@ import type { One } from './one.ts';
 
 /** Somebody else has this one, once. */
 export function GiveTo({ one: { series, recurrenceId, personId }, onDone }: { one: One; onDone: () => void }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const { title } = series;
   return (
     <View className="gap-2 pt-2">
@@ -23,7 +23,7 @@ export function GiveTo({ one: { series, recurrenceId, personId }, onDone }: { on
             key={person.id}
             onPress={() => {
               const to = { series: series.id, recurrenceId, person: person.id };
-              if (!give('chore.giveTurn', to, { words: t('said.choreGiven', { title, name: person.name }), undo: true })) onDone();
+              if (!submit('chore.giveTurn', to, { words: t('said.choreGiven', { title, name: person.name }), undo: true })) onDone();
             }}
           >
             {person.name}
@@ -39,9 +39,9 @@ const SWAPS = 8;
 
 /** The next turns of the others: whichever is chosen, the two change places. */
 export function SwapWith({ one, onDone }: { one: One; onDone: () => void }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const { series, recurrenceId, at } = one;
   const others = useOthersTurns(one);
   if (others.length === 0) return <Txt tone="muted">{t('calendar.noSwap')}</Txt>;
@@ -53,7 +53,7 @@ export function SwapWith({ one, onDone }: { one: One; onDone: () => void }) {
           key={other.recurrenceId}
           onPress={() => {
             const names = { name: nameOf(rows, one.personId), other: nameOf(rows, other.personId), title: series.title };
-            if (!give('chore.swap', { series: series.id, one: recurrenceId, other: other.recurrenceId }, { words: t('said.swapped', names), undo: true }))
+            if (!submit('chore.swap', { series: series.id, one: recurrenceId, other: other.recurrenceId }, { words: t('said.swapped', names), undo: true }))
               onDone();
           }}
         >
@@ -65,7 +65,7 @@ export function SwapWith({ one, onDone }: { one: One; onDone: () => void }) {
 }
 
 function useOthersTurns({ series, recurrenceId, personId }: One): Omit<One, 'series'>[] {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const made = madeOf(series.id, rows)
     .filter((item) => !isOver(item, rows))
     .map((item) => ({ recurrenceId: item.recurrenceId!, at: item.due ?? item.recurrenceId!, personId: holderOf(item, rows) }));

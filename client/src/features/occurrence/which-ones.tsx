@@ -1,8 +1,8 @@
 import { shiftedRule } from '@kotiva/core';
 import { View } from 'react-native';
 import { Lost, previewOf } from '@/features/rule';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Heading, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -10,9 +10,9 @@ import type { One } from './one.ts';
 
 /** One is put on another day: only this one, or all that follow too; what could not be kept of those is said. */
 export function WhichOnes({ one, to, onDone }: { one: One; to: string; onDone: () => void }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const { series, recurrenceId, at } = one;
   const title = series.title;
   const when = sayMoment(to, now, house.zone);
@@ -21,11 +21,11 @@ export function WhichOnes({ one, to, onDone }: { one: One; to: string; onDone: (
   const following = series.rrule !== null && rrule !== null;
   const preview = following ? previewOf({ rrule, afterDone: null, dtstart: to }, { series, from: recurrenceId }, rows, house) : null;
   const only = () => {
-    give('chore.move', { series: series.id, recurrenceId, at: to }, { words: t('said.choreMoved', { title, when }), undo: true });
+    submit('chore.move', { series: series.id, recurrenceId, at: to }, { words: t('said.choreMoved', { title, when }), undo: true });
     onDone();
   };
   const all = () => {
-    give('chore.change', { series: series.id, from: recurrenceId, rrule: rrule!, dtstart: to }, { words: t('said.choreChanged', { title }), undo: true });
+    submit('chore.change', { series: series.id, from: recurrenceId, rrule: rrule!, dtstart: to }, { words: t('said.choreChanged', { title }), undo: true });
     onDone();
   };
   return (

@@ -1,13 +1,13 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
 import { useMyRound } from './use-round.ts';
 
 /** On a round, the day says where one goes next. */
 export function RoundOnToday() {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const router = useRouter();
   const mine = useMyRound();
   if (!mine) return null;

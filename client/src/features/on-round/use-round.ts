@@ -1,9 +1,9 @@
 import { isDone, nextStop, type ErrandRound, type MemoryRows, type RoundStop } from '@kotiva/core';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 
 /** The round one is on, with where one goes next; null: on none. */
 export function useMyRound(): { round: ErrandRound; next: RoundStop | null } | null {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const round = rows.by('errandRound', 'personId', me.id).find(({ endedAt }) => endedAt === null);
   return round ? { round, next: nextStop(round, (id) => isOpen(id, rows)) } : null;
 }

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf, useOpenItem } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Menu, MomentInput, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment, sayWeekday } from '@/words/dates.ts';
@@ -13,7 +13,7 @@ import { PagePart } from './page-part.tsx';
 
 /** What one wants to talk about with somebody, and when one regularly does. */
 export function AgendaPart({ person }: { person: Person }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const matters = agendaWith(me.id, person.id, rows.all('matter'));
   const talk = rows.get('talk', talkId(me.id, person.id));
@@ -36,15 +36,15 @@ export function AgendaPart({ person }: { person: Person }) {
 
 /** Settled by its box: it is not a thing to do, so it has no knot. */
 function MatterRow({ matter, person }: { matter: Matter; person: Person }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const open = useOpenItem();
   const mine = matter.makerId === me.id;
   const today = calendarDateOf(now, house.zone);
   const note = notesWith(person.id, rows.all('meetingNote')).find((one) => one.makerId === me.id && one.date === today) ?? null;
   const settle = () =>
-    void give('matter.settle', { matters: [matter.id], note: note?.id ?? null }, { words: t('said.settled', { words: matter.words }), undo: true });
+    void submit('matter.settle', { matters: [matter.id], note: note?.id ?? null }, { words: t('said.settled', { words: matter.words }), undo: true });
   return (
     <View className="min-h-12 flex-row items-center gap-2 border-b border-line px-4">
       {mine ? <Switch words="" label={t('talk.settle', { words: matter.words })} on={false} onChange={settle} /> : null}
@@ -63,13 +63,13 @@ function MatterRow({ matter, person }: { matter: Matter; person: Person }) {
             {
               key: 'share',
               words: matter.shared ? t('talk.unshare') : t('talk.share', { name: person.name }),
-              onPress: () => void give('matter.share', { matter: matter.id, shared: !matter.shared }, { words: t('said.saved'), undo: true }),
+              onPress: () => void submit('matter.share', { matter: matter.id, shared: !matter.shared }, { words: t('said.saved'), undo: true }),
             },
             {
               key: 'remove',
               words: t('talk.remove'),
               late: true,
-              onPress: () => void give('matter.remove', { matters: [matter.id] }, { words: t('said.removed', { title: matter.words }), undo: true }),
+              onPress: () => void submit('matter.remove', { matters: [matter.id] }, { words: t('said.removed', { title: matter.words }), undo: true }),
             },
           ]}
         />
@@ -79,12 +79,12 @@ function MatterRow({ matter, person }: { matter: Matter; person: Person }) {
 }
 
 function NewMatter({ person }: { person: Person }) {
-  const give = useGive();
+  const submit = useSubmit();
   const [words, setWords, added] = useDraft(`matter/${person.id}`, '');
   const [error, setError] = useState<string | null>(null);
   const add = () => {
     if (!words.trim()) return;
-    const reason = give('matter.add', { person: person.id, words }, { ownRefusal: true });
+    const reason = submit('matter.add', { person: person.id, words }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) added();
   };
@@ -107,8 +107,8 @@ function NewMatter({ person }: { person: Person }) {
 const WEEK = ['1', '2', '3', '4', '5', '6', '7'] as const;
 
 function RegularTalk({ person }: { person: Person }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const held = rows.get('talk', talkId(me.id, person.id));
   const talk = typeof held === 'string' || held.endedAt !== null ? null : held;
   const [open, setOpen] = useState(false);
@@ -133,7 +133,7 @@ function RegularTalk({ person }: { person: Person }) {
           kind="main"
           disabled={!time}
           onPress={() => {
-            if (!give('talk.set', { person: person.id, weekday: Number(weekday), time }, { words: t('said.saved'), undo: true })) setOpen(false);
+            if (!submit('talk.set', { person: person.id, weekday: Number(weekday), time }, { words: t('said.saved'), undo: true })) setOpen(false);
           }}
         >
           {t('common.save')}
@@ -141,7 +141,7 @@ function RegularTalk({ person }: { person: Person }) {
         {talk ? (
           <Button
             onPress={() => {
-              if (!give('talk.end', { person: person.id }, { words: t('said.noTalk'), undo: true })) setOpen(false);
+              if (!submit('talk.end', { person: person.id }, { words: t('said.noTalk'), undo: true })) setOpen(false);
             }}
           >
             {t('talk.end')}

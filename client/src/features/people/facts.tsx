@@ -1,13 +1,13 @@
 import { calendarDateOf, daySheet, latenessOf, type Person } from '@kotiva/core';
 import { View } from 'react-native';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Address, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
 
 /** How to reach somebody, when they are away, and, for managers and themselves, how likely they are late. */
 export function Facts({ person }: { person: Person }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const today = calendarDateOf(now, house.zone);
   const away = rows

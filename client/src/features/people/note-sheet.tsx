@@ -4,9 +4,9 @@ import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { everyoneIn, ItemRow, PeoplePicker } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { useReadingContext } from '@/store/reading.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Field, Fold, Heading, Sheet, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayExactly } from '@/words/dates.ts';
@@ -18,8 +18,8 @@ const SAVES_AFTER_MS = 5_000;
 
 /** The note of a talk: saved while typing; what is decided becomes a line or an item. */
 export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: Person; onClose: () => void }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const mine = note.makerId === me.id;
   const [text, setText, , { settle }] = useDraft(`talk/${note.id}`, note.text);
   const [error, setError] = useState<string | null>(null);
@@ -29,10 +29,10 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
   const title = t('note.title', { names: whoWasThere(note, rows), when: sayExactly(note.date) });
   const save = useCallback(() => {
     if (!mine || !unsaved) return;
-    const reason = give('note.change', { note: note.id, text }, { ownRefusal: true });
+    const reason = submit('note.change', { note: note.id, text }, { ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) settle();
-  }, [give, note.id, text, mine, unsaved, settle]);
+  }, [submit, note.id, text, mine, unsaved, settle]);
   useEffect(() => {
     if (error) return;
     const timer = setTimeout(save, SAVES_AFTER_MS);
@@ -64,7 +64,7 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
             {t(unsaved ? 'note.saving' : 'note.saved')}
           </Txt>
         ) : null}
-        {mine ? <Outcome note={note} about={about} onDecided={(line) => change(`${text.trimEnd()}\n${line}\n`)} /> : null}
+        {mine ? <NoteDecisions note={note} about={about} onDecided={(line) => change(`${text.trimEnd()}\n${line}\n`)} /> : null}
         {talked.length > 0 ? (
           <View className="gap-1">
             <Heading level={3}>{t('note.talked')}</Heading>
@@ -90,9 +90,9 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
 }
 
 /** A decision: a line in the note, or something for somebody to do. */
-function Outcome({ note, about, onDecided }: { note: MeetingNote; about: Person; onDecided: (line: string) => void }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+function NoteDecisions({ note, about, onDecided }: { note: MeetingNote; about: Person; onDecided: (line: string) => void }) {
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const reading = useReadingContext();
   const [words, setWords] = useState('');
   const [error, setError] = useState<string | null>(null);
@@ -110,7 +110,7 @@ function Outcome({ note, about, onDecided }: { note: MeetingNote; about: Person;
     // read as any line is: a day, a person, a list in it count
     const { persons: named, policy, ...draft } = draftOf(readLine(words, reading), everyoneIn(null, me, rows));
     const payload = { ...draft, persons: named.length > 0 ? named : persons, ...(named.length > 1 ? { policy } : {}), note: note.id };
-    const reason = give('item.add', payload, { words: t('said.added', { title: draft.title }), undo: true, ownRefusal: true });
+    const reason = submit('item.add', payload, { words: t('said.added', { title: draft.title }), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) setWords('');
   };
@@ -128,22 +128,22 @@ function Outcome({ note, about, onDecided }: { note: MeetingNote; about: Person;
 
 /** Who was there, who may read it, and its removal. */
 function Further({ note, onClose }: { note: MeetingNote; onClose: () => void }) {
-  const give = useGive();
+  const submit = useSubmit();
   const toggle = (id: string) => {
     const persons = note.personIds.includes(id) ? note.personIds.filter((one) => one !== id) : [...note.personIds, id];
-    if (persons.length > 0) give('note.change', { note: note.id, persons });
+    if (persons.length > 0) submit('note.change', { note: note.id, persons });
   };
   return (
     <View className="-mx-4">
       <Fold words={t('note.further')}>
         <View className="gap-4 px-4">
           <PeoplePicker label={t('note.who')} chosen={[...note.personIds]} onToggle={toggle} />
-          <Switch words={t('note.share')} on={note.shared} onChange={(shared) => give('note.change', { note: note.id, shared })} />
+          <Switch words={t('note.share')} on={note.shared} onChange={(shared) => submit('note.change', { note: note.id, shared })} />
           <View className="items-start">
             <Button
               tone="late"
               onPress={() => {
-                if (!give('note.remove', { note: note.id }, { words: t('said.noteRemoved'), undo: true })) onClose();
+                if (!submit('note.remove', { note: note.id }, { words: t('said.noteRemoved'), undo: true })) onClose();
               }}
             >
               {t('note.remove')}

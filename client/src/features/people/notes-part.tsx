@@ -2,8 +2,8 @@ import { calendarDateOf, isHere, notesWith, type MeetingNote, type Person } from
 import { useGlobalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Row } from '@/ui';
 import { t } from '@/words';
 import { headDay } from '@/words/dates.ts';
@@ -15,9 +15,9 @@ const SHOWN = 5;
 
 /** The notes of talks somebody was in, newest first; a new one has people, day and headings filled in. */
 export function NotesPart({ person }: { person: Person }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const { note: named } = useGlobalSearchParams<{ note?: string }>();
   const [opened, setOpened] = useState<string | 'newest' | null>(named ?? null);
   const [all, setAll] = useState(false);
@@ -27,7 +27,7 @@ export function NotesPart({ person }: { person: Person }) {
   const start = () => {
     const known = notes.find((note) => note.date === today && note.personIds.includes(person.id));
     if (known) return setOpened(known.id);
-    if (!give('note.make', { persons: [person.id], date: today, text: t('note.headings') })) setOpened('newest');
+    if (!submit('note.make', { persons: [person.id], date: today, text: t('note.headings') })) setOpened('newest');
   };
   return (
     <PagePart
@@ -58,7 +58,7 @@ export function NotesPart({ person }: { person: Person }) {
 }
 
 function NoteRow({ note, today, onPress }: { note: MeetingNote; today: string; onPress: () => void }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const made = rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt).length;
   const said = note.text
     .split('\n')

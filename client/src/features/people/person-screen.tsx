@@ -6,7 +6,7 @@ import { useCaptureHere } from '@/features/capture';
 import { MyWaits } from '@/features/followup';
 import { ItemRow, nameOf } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, PersonMark, Switch, useWide } from '@/ui';
 import { t } from '@/words';
 import { AgendaPart } from './agenda-part.tsx';
@@ -18,7 +18,7 @@ const SHORT = 'kotiva-person-short';
 
 /** What concerns one person: what I wait for, what they have in hand, what I owe them. */
 export function PersonScreen({ personId }: { personId: string }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const wide = useWide();
   const router = useRouter();
   const [isShort, setShort] = useState(() => window.localStorage.getItem(SHORT) === '1');

@@ -5,7 +5,7 @@ import { Map as DrawnMap, type MapMark } from '@/features/map';
 import { Screen } from '@/features/shell';
 import { ask } from '@/store/api.ts';
 import { placesOf } from '@/store/here.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, GroupHead, LabelledChoice, PersonMark, Row, Txt, useWide } from '@/ui';
 import { t, together } from '@/words';
 import { readGpx, type NamedTrack } from './gpx.ts';
@@ -19,7 +19,7 @@ const GAPS = ['0', '60', '180'] as const;
 
 /** Simulated phones of everyone in the demo: they walk recorded tracks, or are dragged about, and what rings where is said. */
 export function PhonesScreen() {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const wide = useWide();
   const people = rows
     .all('person')
@@ -164,7 +164,7 @@ function Player({ name, tracks, onPlay, onStop }: PlayerProps) {
 
 /** What happened, newest first. */
 function Said({ said, people }: { said: readonly Rang[]; people: readonly Person[] }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   if (said.length === 0) return null;
   const nameOf = (noun: 'place' | 'person', id: string) => {
     const row = noun === 'person' ? people.find((person) => person.id === id) : rows.get('place', id);

@@ -1,4 +1,4 @@
-import type { Spot } from '@kotiva/core';
+import type { Geofence } from '@kotiva/core';
 import { ask } from '@/store/api.ts';
 import { WalkingPhone, type Found, type PhoneState } from './walking-phone.ts';
 
@@ -36,7 +36,7 @@ export class Phones {
     return this.phones.get(personId);
   }
 
-  know(spots: readonly Spot[]): void {
+  know(spots: readonly Geofence[]): void {
     for (const phone of this.phones.values()) phone.know(spots);
   }
 

@@ -2,7 +2,7 @@ import type { Person } from '@kotiva/core';
 import { useEffect, useMemo, useState } from 'react';
 import { spotsOf } from '@/features/visits';
 import { placesOf } from '@/store/here.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Phones, type Rang } from './phones.ts';
 import type { PhoneState } from './walking-phone.ts';
 
@@ -10,7 +10,7 @@ const MOST_SAID = 40;
 
 /** The phones of these people: they walk as long as the screen is open. */
 export function usePhones(people: readonly Person[]) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const [states, setStates] = useState<Readonly<Record<string, PhoneState>>>({});
   const [said, setSaid] = useState<readonly Rang[]>([]);
   const ids = people.map(({ id }) => id).join(' ');

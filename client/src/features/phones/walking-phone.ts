@@ -1,4 +1,4 @@
-import { fixesTold, judge, NO_VISITS, placesHere, type Fix, type Playing, type Position, type Spot, type Visits } from '@kotiva/core';
+import { fixesTold, judge, NO_VISITS, placesHere, type Fix, type Playing, type Coordinates, type Geofence, type Visits } from '@kotiva/core';
 
 /** What a phone found: told of as it happens. */
 export interface Found {
@@ -9,7 +9,7 @@ export interface Found {
 
 /** Where a phone is, and how far it has come on its track. */
 export interface PhoneState {
-  at: Position | null;
+  at: Coordinates | null;
   here: readonly string[];
   /** Of the track, in milliseconds; null: it stands still. */
   gone: number | null;
@@ -24,7 +24,7 @@ const TWO_LOOKS_MS = 31_000;
 export class WalkingPhone {
   state: PhoneState = { at: null, here: [], gone: null, of: 0 };
   private visits: Visits = NO_VISITS;
-  private spots: readonly Spot[] = [];
+  private spots: readonly Geofence[] = [];
   private timer: ReturnType<typeof setInterval> | null = null;
   /** The phone's own time: it only ever goes forward. */
   private clock = Date.now();
@@ -35,7 +35,7 @@ export class WalkingPhone {
   ) {}
 
   /** What there is to come to, from now on. */
-  know(spots: readonly Spot[]): void {
+  know(spots: readonly Geofence[]): void {
     this.spots = spots;
   }
 
@@ -58,7 +58,7 @@ export class WalkingPhone {
   }
 
   /** Put somewhere by hand. */
-  put(at: Position): void {
+  put(at: Coordinates): void {
     this.stop();
     for (const later of [1_000, TWO_LOOKS_MS]) this.look({ ...at, accuracy: 5, at: this.clock + later });
   }

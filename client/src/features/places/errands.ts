@@ -1,7 +1,7 @@
 import { daysOffOf, type Open } from '@kotiva/core';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import type { ErrandsWorker } from './errands-worker.ts';
 
 let worker: Remote<ErrandsWorker> | null = null;
@@ -14,7 +14,7 @@ export function errandsWorker(): Remote<ErrandsWorker> | null {
 
 /** When places are open on a date, by their hours as written; a text that is not there yet is still on its way. */
 export function useOpenOn(texts: readonly string[], date: string): ReadonlyMap<string, Open[] | null> {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const [known, setKnown] = useState<ReadonlyMap<string, Open[] | null>>(new Map());
   const dayOff = daysOffOf(house).has(date);
   const asked = JSON.stringify([...new Set(texts.filter(Boolean))].sort());

@@ -7,7 +7,7 @@ import { Map, type MapMark } from '@/features/map';
 import { Screen } from '@/features/shell';
 import { useSayHere } from '@/features/visits';
 import { usePlacesHere } from '@/store/here.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, GroupHead, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { useOpenOn } from './errands.ts';
@@ -20,7 +20,7 @@ const MAP_HEIGHT = 180;
 
 /** Here: what can be done at one place, what reminds there, and where and when it is open. */
 export function PlaceScreen({ id }: { id: string }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const router = useRouter();
   const now = wallClockOf(useNow(), house.zone);
   const [changing, setChanging] = useState(false);

@@ -1,11 +1,11 @@
-import { isHere, isPlaceAlarm, RADIUS, type Place, type Position } from '@kotiva/core';
+import { isHere, isPlaceAlarm, RADIUS, type Place, type Coordinates } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { MapMark } from '@/features/map';
 import { placesOf } from '@/store/here.ts';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Field, Heading, LabelledChoice, LabelledToggles, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -16,7 +16,7 @@ import { SpotFields } from './spot-fields.tsx';
 interface Typed {
   name: string;
   address: string;
-  position: Position | null;
+  position: Coordinates | null;
   radius: string;
   openingHours: string;
   seenBy: string[] | null;
@@ -35,8 +35,8 @@ const typedOf = ({ name, address, position, radius, openingHours, seenBy }: Plac
 
 /** Makes a place, or changes one: its name, where it is, how far it reaches, when it is open, who sees it. */
 export function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => void }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const [begin] = useState<Typed>(() => (place ? typedOf(place) : EMPTY));
   const [typed, setTyped, done] = useDraft(`place/${place?.id ?? 'new'}`, begin);
   const [errors, setErrors] = useState<{ name?: string; radius?: string; openingHours?: string }>({});
@@ -60,8 +60,8 @@ export function PlaceSheet({ place, onClose }: { place: Place | null; onClose: (
     const fields = { name, address, position, radius, openingHours, seenBy };
     const words = t('said.placeMade', { name: name.trim() });
     const reason = place
-      ? give('place.change', { place: place.id, ...fields }, { words: t('said.saved'), undo: true, ownRefusal: true })
-      : give('place.make', fields, { words, undo: true, ownRefusal: true });
+      ? submit('place.change', { place: place.id, ...fields }, { words: t('said.saved'), undo: true, ownRefusal: true })
+      : submit('place.make', fields, { words, undo: true, ownRefusal: true });
     if (reason) return setErrors({ [reason.field === 'openingHours' ? 'openingHours' : 'name']: sayReason(reason) });
     done();
     onClose();
@@ -114,7 +114,7 @@ export function PlaceSheet({ place, onClose }: { place: Place | null; onClose: (
 }
 
 function WhoSees({ seenBy, makerId, onChange }: { seenBy: string[] | null; makerId: string | null; onChange: (seenBy: string[] | null) => void }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const maker = makerId ?? me.id;
   const others = rows.all('person').filter((person) => isHere(person) && person.accountId !== null && person.id !== maker);
   return (
@@ -142,12 +142,12 @@ function WhoSees({ seenBy, makerId, onChange }: { seenBy: string[] | null; maker
 
 /** Before it goes: what lies there, and what would no longer remind. */
 function Removing({ place, onClose, onKeep }: { place: Place; onClose: () => void; onKeep: () => void }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const things = rows.all('item').filter((item) => item.placeId === place.id && item.removedAt === null).length;
   const reminders = rows.all('alarm').filter((alarm) => alarm.removedAt === null && isPlaceAlarm(alarm) && alarm.trigger.place === place.id).length;
   const remove = () => {
-    if (!give('place.change', { place: place.id, removed: true }, { words: t('said.removed', { title: place.name }), undo: true })) onClose();
+    if (!submit('place.change', { place: place.id, removed: true }, { words: t('said.removed', { title: place.name }), undo: true })) onClose();
   };
   return (
     <View role="alert" className="gap-3 rounded-control border border-cloudberry p-3">

@@ -7,7 +7,7 @@ import { Map, type MapMark } from '@/features/map';
 import { Screen } from '@/features/shell';
 import { LookingChoice, useSayHere } from '@/features/visits';
 import { placesOf, useLooking, usePlacesHere } from '@/store/here.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, GroupHead, Row, useWide } from '@/ui';
 import { t } from '@/words';
 import { useOpenOn } from './errands.ts';
@@ -18,7 +18,7 @@ const MAP_HEIGHT = { phone: 280, wide: 560 };
 
 /** The places of the house on the map, and each of them in the list beside it: what is to be done there, and whether it is open. */
 export function PlacesScreen() {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const wide = useWide();
   const router = useRouter();
   const now = wallClockOf(useNow(), house.zone);
@@ -85,7 +85,7 @@ export function PlacesScreen() {
 
 /** "I am at …": by hand does what a look would. */
 function WhereAmI() {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const { sayHere } = useSayHere();
   const here = usePlacesHere();
   const [choosing, setChoosing] = useState(false);

@@ -1,10 +1,10 @@
 import { isDone, isPlaceAlarm, type Alarm } from '@kotiva/core';
 import { sayTriggerFor, useOpenItem } from '@/features/item';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 
 /** The reminders one sees that hang on a place, of what is still open. */
 export function useRemindersAt(placeId: string): { alarm: Alarm; title: string; words: string; open: () => void }[] {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const openItem = useOpenItem();
   return rows

@@ -1,4 +1,4 @@
-import { positionFault, type Position } from '@kotiva/core';
+import { positionFault, type Coordinates } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Map, type MapMark } from '@/features/map';
@@ -6,17 +6,17 @@ import { ask } from '@/store/api.ts';
 import { Button, ErrorLine, Field, Fold, Txt } from '@/ui';
 import { t } from '@/words';
 
-interface Found extends Position {
+interface Found extends Coordinates {
   name: string;
   where: string;
 }
 
 interface SpotFieldsProps {
   address: string;
-  position: Position | null;
+  position: Coordinates | null;
   radius: number;
   onAddress: (address: string) => void;
-  onPosition: (position: Position | null) => void;
+  onPosition: (position: Coordinates | null) => void;
   /** Marks to find one's way by. */
   others: readonly MapMark[];
 }

@@ -2,17 +2,17 @@ import { addDays, calendarDateOf, isWithdrawn, daysBetween, KEPT_DAYS, type Item
 import { View } from 'react-native';
 import { nameOf, useGiveAll } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, GroupHead, Icon, LongRows, Row } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 
 /** What was removed in the last 30 days, newest first, each with its way back. */
 export function RemovedScreen() {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const giveAll = useGiveAll();
   const since = addDays(calendarDateOf(now, house.zone), -KEPT_DAYS);
   const isRecent = ({ removedAt }: { removedAt: string | null }) => removedAt !== null && removedAt.slice(0, 10) >= since;
@@ -48,7 +48,7 @@ export function RemovedScreen() {
             <Button
               kind="quiet"
               label={t('removed.bringBack', { title: list.name })}
-              onPress={() => void give('list.remove', { list: list.id, removed: false }, { words: t('said.broughtBack', { title: list.name }), undo: true })}
+              onPress={() => void submit('list.remove', { list: list.id, removed: false }, { words: t('said.broughtBack', { title: list.name }), undo: true })}
             >
               {t('item.bringBack')}
             </Button>
@@ -78,7 +78,7 @@ export function RemovedScreen() {
                 <Button
                   kind="quiet"
                   label={t('removed.bringBack', { title: item.title })}
-                  onPress={() => void give('item.bringBack', { items: [item.id] }, { words: t('said.broughtBack', { title: item.title }), undo: true })}
+                  onPress={() => void submit('item.bringBack', { items: [item.id] }, { words: t('said.broughtBack', { title: item.title }), undo: true })}
                 >
                   {t('item.bringBack')}
                 </Button>

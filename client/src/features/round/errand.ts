@@ -1,4 +1,4 @@
-import type { Errand, Errands, Means, Open, Place, Position, Stop } from '@kotiva/core';
+import type { Errand, Errands, Means, Open, Place, Coordinates, Stop } from '@kotiva/core';
 
 /** What somebody chose for a round. */
 export interface Chosen {
@@ -17,9 +17,9 @@ export function errandOf(
   errands: readonly Errands[],
   open: ReadonlyMap<string, Open[] | null>,
   places: readonly Place[],
-  self: Position | null,
+  self: Coordinates | null,
 ): Errand | null {
-  const spotOf = (id: string): Position | null => places.find((place) => place.id === id)?.position ?? null;
+  const spotOf = (id: string): Coordinates | null => places.find((place) => place.id === id)?.position ?? null;
   const from = start === 'self' ? self : spotOf(start);
   if (!from) return null;
   const stops = errands.map(({ place, items, due }): Stop => ({

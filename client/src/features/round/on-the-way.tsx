@@ -1,4 +1,4 @@
-import { isHere, walkRound, wallClockOf, type ErrandRound, type Position, type RoundStop, type Stop } from '@kotiva/core';
+import { isHere, walkRound, wallClockOf, type ErrandRound, type Coordinates, type RoundStop, type Stop } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ItemRow } from '@/features/item';
@@ -6,8 +6,8 @@ import { Map, type MapMark } from '@/features/map';
 import { stopsAhead } from '@/features/on-round';
 import { sayOpen, useOpenOn } from '@/features/places';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, ErrorLine, Field, GroupHead, LabelledChoice, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -15,8 +15,8 @@ import { sayMinute } from './say-minute.ts';
 
 /** Gone along: the next stop with what is to be done there, then the others. Checking off moves on by itself. */
 export function OnTheWay({ round, next }: { round: ErrandRound; next: RoundStop | null }) {
-  const { rows, house } = usePlace();
-  const give = useGive();
+  const { rows, house } = useOpenHouse();
+  const submit = useSubmit();
   const [handing, setHanding] = useState(false);
   const now = wallClockOf(useNow(), house.zone);
   const minute = Number(now.slice(11, 13)) * 60 + Number(now.slice(14));
@@ -30,8 +30,8 @@ export function OnTheWay({ round, next }: { round: ErrandRound; next: RoundStop 
     now.slice(0, 10),
   );
   const legs = arrivals();
-  const end = () => give('round.change', { round: round.id, ended: true }, { words: t('said.roundEnded'), undo: true });
-  const goOn = () => next && give('round.change', { round: round.id, passed: [...round.passed, next.place] }, { undo: true, words: t('said.goneOn') });
+  const end = () => submit('round.change', { round: round.id, ended: true }, { words: t('said.roundEnded'), undo: true });
+  const goOn = () => next && submit('round.change', { round: round.id, passed: [...round.passed, next.place] }, { undo: true, words: t('said.goneOn') });
   const marks: MapMark[] = ahead.flatMap(({ place }, nth): MapMark[] => {
     const known = placeOf(place);
     return known?.position ? [{ id: place, name: known.name, at: known.position, kind: 'stop', words: String(nth + 1) }] : [];
@@ -40,7 +40,7 @@ export function OnTheWay({ round, next }: { round: ErrandRound; next: RoundStop 
   /** From where one was last, now, on to the others; without hours, which were looked at when it was planned. */
   function arrivals(): ReadonlyMap<string, number> {
     const gone = round.stops.filter(({ place }) => !ahead.some((one) => one.place === place)).at(-1)?.place ?? round.startId;
-    const from: Position | null = (gone && placeOf(gone)?.position) || null;
+    const from: Coordinates | null = (gone && placeOf(gone)?.position) || null;
     const stops = ahead.flatMap(({ place, items }): Stop[] => {
       const position = placeOf(place)?.position;
       return position ? [{ id: place, ...position, items: items.length, open: null, due: null }] : [];
@@ -111,8 +111,8 @@ export function OnTheWay({ round, next }: { round: ErrandRound; next: RoundStop 
 }
 
 function HandOver({ round, onDone }: { round: ErrandRound; onDone: () => void }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const [person, setPerson] = useState<string | null>(null);
   const [message, setMessage, sent] = useDraft(`round-to/${round.id}`, '');
   const [error, setError] = useState<string | null>(null);
@@ -120,7 +120,7 @@ function HandOver({ round, onDone }: { round: ErrandRound; onDone: () => void })
   const hand = () => {
     if (!person) return setError(t('round.chooseWho'));
     const name = others.find(({ id }) => id === person)!.name;
-    const reason = give('round.handOver', { round: round.id, person, message }, { words: t('said.roundHanded', { name }), undo: true, ownRefusal: true });
+    const reason = submit('round.handOver', { round: round.id, person, message }, { words: t('said.roundHanded', { name }), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
     sent();

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Map, type MapMark } from '@/features/map';
 import { sayOpen } from '@/features/places';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { Button, ErrorLine, GroupHead, Txt, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -21,7 +21,7 @@ interface ProposedProps {
 /** The round as it comes out: its stops with their hours, what can't be made, the way on the map; begun from here. */
 export function Proposed({ plan, errand, best }: ProposedProps) {
   const wide = useWide();
-  const give = useGive();
+  const submit = useSubmit();
   const [error, setError] = useState<string | null>(null);
   const { places, going, order, shown } = plan;
   const errandsAt = (id: string) => going.find(({ place }) => place.id === id)!;
@@ -39,7 +39,7 @@ export function Proposed({ plan, errand, best }: ProposedProps) {
     const startId = placeOrNull(plan.chosen.start);
     const endId = plan.chosen.end === 'start' ? startId : placeOrNull(plan.chosen.end);
     const fields = { date: plan.date, means: plan.chosen.means, startId, endId, stops };
-    const reason = give('round.start', fields, { words: t('said.roundStarted'), ownRefusal: true, undo: true });
+    const reason = submit('round.start', fields, { words: t('said.roundStarted'), ownRefusal: true, undo: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) plan.started();
   };
@@ -47,7 +47,7 @@ export function Proposed({ plan, errand, best }: ProposedProps) {
     <View>
       <GroupHead title={t('round.order')} count={(order ?? best.legs).length} sub={best.exact ? undefined : t('round.notProved', { most: MOST_EXACT })} />
       <PlannedStops order={order ?? best.legs.map(({ stopId }) => stopId)} legs={shown?.legs ?? null} going={going} onOrder={plan.putInOrder} />
-      <Outcome best={best} shown={shown} byHand={order !== null} onBest={() => plan.putInOrder(null)} />
+      <RoundSummary best={best} shown={shown} byHand={order !== null} onBest={() => plan.putInOrder(null)} />
       {best.left.length > 0 && order === null ? <LeftOut plan={plan} left={best.left} /> : null}
       {marks.length > 0 ? (
         <View className="pt-3">
@@ -73,7 +73,7 @@ export function Proposed({ plan, errand, best }: ProposedProps) {
 }
 
 /** When one is back, and what an order of one's own costs. */
-function Outcome({ best, shown, byHand, onBest }: { best: Round; shown: Plan['shown']; byHand: boolean; onBest: () => void }) {
+function RoundSummary({ best, shown, byHand, onBest }: { best: Round; shown: Plan['shown']; byHand: boolean; onBest: () => void }) {
   const costs = byHand && shown ? Math.round(shown.endsAt - best.endsAt) : 0;
   return (
     <View className="flex-row flex-wrap items-center gap-2 px-4 pt-2">

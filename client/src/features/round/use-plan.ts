@@ -4,7 +4,7 @@ import { useBound } from '@/features/here';
 import { useOpenOn } from '@/features/places';
 import { placesOf, useLooking, usePlacesHere } from '@/store/here.ts';
 import { useDraft } from '@/store/drafts.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { errandOf, type Chosen } from './errand.ts';
 import { useBestRound } from './use-best-round.ts';
 
@@ -46,7 +46,7 @@ const sameStops = (ids: readonly string[], going: readonly Errands[]): boolean =
   ids.length === going.length && going.every(({ place }) => ids.includes(place.id));
 
 export function usePlan(): Plan {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = wallClockOf(useNow(), house.zone);
   const date = now.slice(0, 10);
   const minute = Number(now.slice(11, 13)) * 60 + Number(now.slice(14));

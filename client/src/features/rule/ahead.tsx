@@ -15,7 +15,7 @@ import {
   type Series,
 } from '@kotiva/core';
 import { View } from 'react-native';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Txt } from '@/ui';
 import { t, together } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
@@ -66,7 +66,7 @@ interface RulePreviewProps {
 
 /** The rule as a sentence, the days it means and whose each is: seen before anything is saved. */
 export function RulePreview({ said, offDay, preview }: RulePreviewProps) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const today = calendarDateOf(useNow(), house.zone);
   if ('says' in preview) {
     return (

@@ -1,12 +1,12 @@
 import { holderOf, missedBefore, type Item, type MemoryRows, type Turn } from '@kotiva/core';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Txt } from '@/ui';
 import { t, together } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
 
 /** How this one came to who has it, and what came of those before it. */
 export function ChoreLines({ item }: { item: Item }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   if (item.seriesId === null) return null;
   const missed = missedBefore(item, rows);
   const lines = [sayTurn(item, rows), missed ? t('turn.missed', { count: missed.many, since: dayMonth(missed.since) }) : null].filter((line) => line !== null);

@@ -1,14 +1,14 @@
 import { itemsOf, type Item, type Series } from '@kotiva/core';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button } from '@/ui';
 import { t } from '@/words';
 import { RuleEditor } from './rule-editor.tsx';
 
 /** How an item comes back: set, changed for this and the following, left out once, ended, or taken away. */
 export function ChorePanel({ item, onClose }: { item: Item; onClose: () => void }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const held = item.seriesId === null ? null : rows.get('series', item.seriesId);
   const series = held === null || typeof held === 'string' ? null : held;
   return (
@@ -21,13 +21,13 @@ export function ChorePanel({ item, onClose }: { item: Item; onClose: () => void 
 
 /** What concerns this one alone, and the ways out. */
 function OnlyThis({ item, series, onClose }: { item: Item; series: Series; onClose: () => void }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const recurrenceId = item.recurrenceId!;
   const one = { series: series.id, recurrenceId };
   const isLast = itemsOf(series.id, rows).at(-1)?.id === item.id;
-  const act = (...[name, payload, words]: Parameters<typeof give> extends [infer N, infer P, ...unknown[]] ? [N, P, string] : never) => {
-    if (!give(name, payload as never, { words, undo: true })) onClose();
+  const act = (...[name, payload, words]: Parameters<typeof submit> extends [infer N, infer P, ...unknown[]] ? [N, P, string] : never) => {
+    if (!submit(name, payload as never, { words, undo: true })) onClose();
   };
   return (
     <View className="flex-row flex-wrap gap-2 border-t border-line pt-4">

@@ -13,8 +13,8 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Fold, LabelledChoice, LabelledToggles, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
@@ -38,9 +38,9 @@ export type RuleOf = { item: Item; series: null } | { item: Item | null; series:
 
 /** How it comes back, whose it is, and what happens when it is missed; with the days it comes to, before it is saved. */
 export function RuleEditor({ of, onClose }: { of: RuleOf; onClose: () => void }) {
-  const { house, rows } = usePlace();
+  const { house, rows } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const [begin] = useState(() => ({ form: startOf(of, calendarDateOf(now, house.zone)), ways: waysOf(of, rows) }));
   const [{ form, ways }, change, done] = useDraft(`rule/${of.item?.id ?? `${of.series?.id} ${of.series ? of.recurrenceId : ''}`}`, begin);
   const setForm = (next: RuleForm) => change((now) => ({ ...now, form: next }));
@@ -56,8 +56,8 @@ export function RuleEditor({ of, onClose }: { of: RuleOf; onClose: () => void })
     if (!said || !preview || 'says' in preview) return;
     const fields = { ...said, ...ways, missed: ways.missed ?? undefined };
     const reason = changing
-      ? give('chore.change', { series: changing.series.id, from: changing.from, ...fields }, { words: t('said.choreChanged', { title }), undo: true, ownRefusal: true }) // prettier-ignore
-      : give('chore.make', { item: of.item!.id, ...fields }, { words: t('said.choreMade', { title }), undo: true, ownRefusal: true });
+      ? submit('chore.change', { series: changing.series.id, from: changing.from, ...fields }, { words: t('said.choreChanged', { title }), undo: true, ownRefusal: true }) // prettier-ignore
+      : submit('chore.make', { item: of.item!.id, ...fields }, { words: t('said.choreMade', { title }), undo: true, ownRefusal: true });
     if (reason) return setError(sayReason(reason));
     done();
     onClose();
@@ -142,7 +142,7 @@ const tagNames = (ids: readonly string[], rows: MemoryRows): string[] =>
 const seriesFields = ({ persons, missed, ...ways }: Ways) => ({ ...ways, missed: missed ?? undefined, personIds: persons });
 
 function Whose({ ways, onChange }: { ways: Ways; onChange: (ways: Ways) => void }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const people = rows
     .all('person')
     .filter((person) => isHere(person) && person.role !== 'outside')

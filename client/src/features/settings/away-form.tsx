@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, LabelledChoice, MomentInput, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
@@ -14,9 +14,9 @@ const NOT_AWAY = { from: '', to: '', standIn: 'nobody' };
 
 /** Days somebody is not there: those to come, and new ones. */
 export function AwayForm({ person }: { person: Person }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const today = calendarDateOf(useNow(), house.zone);
-  const give = useGive();
+  const submit = useSubmit();
   const [{ from, to, standIn }, setTyped, added] = useDraft(`away/${person.id}`, NOT_AWAY);
   const set = (some: Partial<typeof NOT_AWAY>) => setTyped((now) => ({ ...now, ...some }));
   const [error, setError] = useState<string | null>(null);
@@ -30,7 +30,7 @@ export function AwayForm({ person }: { person: Person }) {
     .sort((a, b) => (a.from < b.from ? -1 : 1));
   const add = () => {
     if (!from) return setError(t('away.needsDay'));
-    const reason = give(
+    const reason = submit(
       'away.add',
       { person: person.id, from, to: to || from, standIn: standIn === 'nobody' ? null : standIn },
       { words: t('said.away'), undo: true, ownRefusal: true },
@@ -56,7 +56,7 @@ export function AwayForm({ person }: { person: Person }) {
               <Button
                 kind="quiet"
                 label={t('away.removeNamed', { when: words })}
-                onPress={() => give('away.remove', { away: away.id }, { words: t('said.notAway'), undo: true })}
+                onPress={() => submit('away.remove', { away: away.id }, { words: t('said.notAway'), undo: true })}
               >
                 {t('away.remove')}
               </Button>

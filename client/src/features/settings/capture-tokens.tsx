@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ask, type ProblemDetails } from '@/store/api.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Field, Fold, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
@@ -16,7 +16,7 @@ interface TokenRow {
 
 /** Keys for a phone's shortcut or another device: made here, shown once, withdrawn here. */
 export function CaptureTokens() {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
   const [tokens, setTokens] = useState<TokenRow[]>([]);
   const [address, setAddress] = useState<string | null>(null);

@@ -2,8 +2,8 @@ import { calendarDateOf, daysOffOf } from '@kotiva/core';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ask } from '@/store/api.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, Field, MomentInput, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth, sayDay } from '@/words/dates.ts';
@@ -19,7 +19,7 @@ const NEXT = 3;
 
 /** The days nobody is expected to work on: the public ones of a region, and the house's own. Chores move away from them. */
 export function DaysOff() {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const today = calendarDateOf(useNow(), house.zone);
   const next = [...daysOffOf(house)].filter(([date]) => date >= today).sort(([a], [b]) => (a < b ? -1 : 1));
   return (
@@ -41,8 +41,8 @@ export function DaysOff() {
 }
 
 function RegionChoice() {
-  const { house } = usePlace();
-  const give = useGive();
+  const { house } = useOpenHouse();
+  const submit = useSubmit();
   const [regions, setRegions] = useState<RegionName[] | null>(null);
   const [typed, setTyped] = useState('');
   const [offline, setOffline] = useState(false);
@@ -52,7 +52,7 @@ function RegionChoice() {
   const words = typed.trim().toLocaleLowerCase();
   const found = words === '' || !regions ? [] : regions.filter(({ name }) => name.toLocaleLowerCase().includes(words));
   const choose = (region: string | null) => {
-    give('house.change', { region }, { words: t('said.saved'), undo: true });
+    submit('house.change', { region }, { words: t('said.saved'), undo: true });
     setTyped('');
   };
   const now = house.region === null ? null : (regions?.find(({ region }) => region === house.region)?.name ?? house.region);
@@ -91,12 +91,12 @@ function RegionChoice() {
 }
 
 function OwnDaysOff({ today }: { today: string }) {
-  const { house } = usePlace();
-  const give = useGive();
+  const { house } = useOpenHouse();
+  const submit = useSubmit();
   const [date, setDate] = useState('');
   const [name, setName] = useState('');
   const [error, setError] = useState<string | null>(null);
-  const keep = (daysOff: typeof house.daysOff) => give('house.change', { daysOff }, { words: t('said.saved'), undo: true, ownRefusal: true });
+  const keep = (daysOff: typeof house.daysOff) => submit('house.change', { daysOff }, { words: t('said.saved'), undo: true, ownRefusal: true });
   const add = () => {
     if (!date) return setError(t('daysOff.needsDay'));
     const reason = keep([...house.daysOff, { date, name: name.trim() }]);

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { NameSheet } from '@/features/lists';
 import { ask } from '@/store/api.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Fold, Row } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
@@ -17,7 +17,7 @@ interface DeviceRow {
 
 /** The browsers one is signed in on; each can be signed out from here. */
 export function Devices() {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
   const [devices, setDevices] = useState<DeviceRow[]>([]);
   const load = () => void ask<{ devices: DeviceRow[] }>('GET', '/me/devices').then((answer) => answer.ok && setDevices(answer.value.devices));

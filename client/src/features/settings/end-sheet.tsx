@@ -1,8 +1,8 @@
 import { calendarDateOf, choresOnlyOf, isHere, linksKnownTo, openParts } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Heading, Sheet, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
@@ -10,9 +10,9 @@ import { sayReason } from '@/words/problems.ts';
 
 /** Ending someone's access: first who takes each of the things they still have in hand. */
 export function EndSheet({ personId, onClose }: { personId: string; onClose: () => void }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const person = rows.get('person', personId);
   const [keptLinks, setKeptLinks] = useState<string[]>([]);
   const [chosen, setChosen] = useState<Record<string, string>>({});
@@ -33,7 +33,7 @@ export function EndSheet({ personId, onClose }: { personId: string; onClose: () 
   const links = me.id === personId ? [] : linksKnownTo(person, now, rows).filter(({ uses }) => uses === 'several');
   const keep = (id: string, kept: boolean) => setKeptLinks(kept ? [...keptLinks, id] : keptLinks.filter((one) => one !== id));
   const end = () => {
-    const reason = give(
+    const reason = submit(
       'person.end',
       { person: personId, keepLinks: keptLinks, parts: items.map((item) => ({ item: item.id, to: (chosen[item.id] ?? 'later') as 'later' })) },
       { words: t('said.ended', { name: person.name }), ownRefusal: true },

@@ -1,8 +1,8 @@
 import { PACES } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Fold, GroupHead, Labelled, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -10,13 +10,13 @@ import { DaysOff } from './days-off.tsx';
 
 /** The house's name and time zone. */
 export function HouseSettings() {
-  const { house } = usePlace();
-  const give = useGive();
+  const { house } = useOpenHouse();
+  const submit = useSubmit();
   const [name, setName] = useState(house.name);
   const [zone, setZone] = useState(house.zone);
   const [error, setError] = useState<{ field?: string; words: string } | null>(null);
   const save = () => {
-    const reason = give('house.change', { name, zone }, { words: t('said.saved'), ownRefusal: true });
+    const reason = submit('house.change', { name, zone }, { words: t('said.saved'), ownRefusal: true });
     setError(reason ? { field: reason.field, words: reason.field === 'zone' ? t('house.zoneUnknown') : sayReason(reason) } : null);
   };
   return (
@@ -38,7 +38,7 @@ export function HouseSettings() {
               label={t('pace.label')}
               value={house.pace}
               options={PACES.map((value) => ({ value, words: t(`pace.${value}`) }))}
-              onChange={(pace) => void give('house.change', { pace }, { words: t('said.saved'), undo: true })}
+              onChange={(pace) => void submit('house.change', { pace }, { words: t('said.saved'), undo: true })}
             />
             <Txt size={15} tone="muted">
               {t(`pace.${house.pace}Means`)}

@@ -3,15 +3,15 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { InviteSheet, linkOf } from '@/features/invite';
 import { nameOf } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Field, GroupHead, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 
 /** Links to pass on: as what, into which lists, for how many. */
 export function Invitations() {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const now = useNow();
   const [making, setMaking] = useState(false);
   const open = rows
@@ -35,9 +35,9 @@ export function Invitations() {
 }
 
 function InvitationRow({ invitation }: { invitation: Invitation }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const [copied, setCopied] = useState(false);
   const copy = () => void navigator.clipboard?.writeText(linkOf(invitation.token)).then(() => setCopied(true));
   const joined = invitation.joined.map((id) => nameOf(rows, id));
@@ -57,7 +57,7 @@ function InvitationRow({ invitation }: { invitation: Invitation }) {
         <Button kind="quiet" onPress={copy}>
           {t(copied ? 'invite.copied' : 'invite.copy')}
         </Button>
-        <Button kind="quiet" tone="late" onPress={() => give('invitation.withdraw', { invitation: invitation.id }, { words: t('said.withdrawn') })}>
+        <Button kind="quiet" tone="late" onPress={() => submit('invitation.withdraw', { invitation: invitation.id }, { words: t('said.withdrawn') })}>
           {t('invite.withdraw')}
         </Button>
       </View>

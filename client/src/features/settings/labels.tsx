@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { NameSheet } from '@/features/lists';
 import { placesOf } from '@/store/here.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Fold, GroupHead, Row, TagDot, Txt } from '@/ui';
 import { t } from '@/words';
 import { TagSheet } from './tag-sheet.tsx';
@@ -25,7 +25,7 @@ export function Labels() {
 const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompare(b.name);
 
 function Tags() {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const [open, setOpen] = useState<Tag | null>(null);
   const tags = rows
     .all('tag')
@@ -56,7 +56,7 @@ function Tags() {
 
 function Places() {
   const router = useRouter();
-  const places = placesOf(usePlace().rows);
+  const places = placesOf(useOpenHouse().rows);
   return (
     <View className="items-start px-2">
       <Button kind="quiet" onPress={() => router.push('/places')}>
@@ -67,8 +67,8 @@ function Places() {
 }
 
 function Situations() {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const [naming, setNaming] = useState<Situation | 'new' | null>(null);
   const situations = rows
     .all('situation')
@@ -95,7 +95,7 @@ function Situations() {
                   tone="muted"
                   label={t('labels.removeNamed', { name: situation.name })}
                   onPress={() =>
-                    give('situation.change', { situation: situation.id, removed: true }, { words: t('said.removed', { title: situation.name }), undo: true })
+                    submit('situation.change', { situation: situation.id, removed: true }, { words: t('said.removed', { title: situation.name }), undo: true })
                   }
                 >
                   {t('item.remove')}
@@ -108,7 +108,7 @@ function Situations() {
               label={t('situations.kindOf', { name: situation.name })}
               value={situation.kind}
               options={(['tool', 'moment', 'event', 'person'] satisfies SituationKind[]).map((value) => ({ value, words: t(`situations.kind.${value}`) }))}
-              onChange={(kind) => give('situation.change', { situation: situation.id, kind })}
+              onChange={(kind) => submit('situation.change', { situation: situation.id, kind })}
             />
           ) : null}
         </View>
@@ -125,8 +125,8 @@ function Situations() {
           onClose={() => setNaming(null)}
           onName={(name) =>
             naming === 'new'
-              ? give('situation.make', { name, kind: 'tool' }, { ownRefusal: true })
-              : give('situation.change', { situation: naming.id, name }, { ownRefusal: true })
+              ? submit('situation.make', { name, kind: 'tool' }, { ownRefusal: true })
+              : submit('situation.change', { situation: naming.id, name }, { ownRefusal: true })
           }
         />
       ) : null}

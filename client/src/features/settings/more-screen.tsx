@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { FirstHouseScreen, useMe, useSession } from '@/features/account';
 import { Screen } from '@/features/shell';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, GroupHead, Icon, PersonMark, Row } from '@/ui';
 import { t } from '@/words';
 import { DeviceChoices } from './device-choices.tsx';
@@ -22,7 +22,7 @@ import { ThemeChoice } from './theme-choice.tsx';
 
 /** People, invitations, the house, oneself. */
 export function MoreScreen() {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const { houses, demo } = useMe();
   const { choose } = useSession();
   const router = useRouter();

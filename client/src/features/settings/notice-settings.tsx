@@ -2,8 +2,8 @@ import { noticeChoicesId, TOPICS, USUAL_CHOICES, type Channel, type Topic } from
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ask } from '@/store/api.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Address, Button, Fold, GroupHead, Labelled, MomentInput, Switch, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayProblem } from '@/words/problems.ts';
@@ -11,12 +11,12 @@ import { useDevicePush } from './device-push.ts';
 
 /** What one is told of and how; what is told nowhere stands in the history all the same. */
 export function NoticeSettings() {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const push = useDevicePush();
   const held = rows.get('noticeChoices', noticeChoicesId(me.id));
   const choices = typeof held === 'string' ? { ...USUAL_CHOICES } : held;
-  const choose = (channel: Channel | 'bell', topics: string[]) => void give('notice.choose', { [channel]: topics as Topic[] }, { words: t('said.saved') });
+  const choose = (channel: Channel | 'bell', topics: string[]) => void submit('notice.choose', { [channel]: topics as Topic[] }, { words: t('said.saved') });
   const options = TOPICS.map((topic) => ({ value: topic, words: t(`topic.${topic}`) }));
   return (
     <View>
@@ -92,10 +92,10 @@ function TryOut({ channel }: { channel: Channel }) {
 
 /** The hour at which what is still open today is said. */
 function LastCall({ at }: { at: string | null }) {
-  const give = useGive();
+  const submit = useSubmit();
   const [hour, setHour] = useState(at ?? '19:00');
   const set = (lastCall: string | null) =>
-    void give('notice.choose', { lastCall }, { words: lastCall ? t('said.lastCall', { hour: lastCall }) : t('said.noLastCall') });
+    void submit('notice.choose', { lastCall }, { words: lastCall ? t('said.lastCall', { hour: lastCall }) : t('said.noLastCall') });
   return (
     <View className="gap-3 px-4 pb-4">
       <Txt size={15} tone="muted">

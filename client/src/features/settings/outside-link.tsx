@@ -2,14 +2,14 @@ import type { Person } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ask } from '@/store/api.ts';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Field, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayProblem } from '@/words/problems.ts';
 
 /** The personal link of somebody without an account: shown to managers, withdrawn by them. */
 export function OutsideLink({ person }: { person: Person }) {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const [link, setLink] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const path = `/houses/${house.id}/people/${person.id}/link`;

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { suggestLooks, suggestMark } from '@/features/account';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Fold, Heading, Sheet, Txt, type Looks } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -18,8 +18,8 @@ const looksOf = ({ mark, colour, pattern }: Looks): Looks => ({ mark, colour, pa
 
 /** Somebody in the house, for managers: name, mark, role, end of access. Without an id: a new name to hand things to. */
 export function PersonSheet({ personId, onClose, onEnd }: { personId: string | null; onClose: () => void; onEnd: (id: string) => void }) {
-  const { rows, me } = usePlace();
-  const give = useGive();
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
   const held = personId ? rows.get('person', personId) : null;
   const person = held && typeof held !== 'string' ? held : null;
   const taken = rows.all('person').filter(isHere);
@@ -47,9 +47,9 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
       contact: contact.contact.trim(),
     };
     const reason = person
-      ? give('person.change', { person: person.id, ...fields }, { ownRefusal: true })
-      : give('person.add', fields, { words: t('said.personAdded', { name }), ownRefusal: true });
-    const roleReason = !reason && person && role !== person.role ? give('person.setRole', { person: person.id, role }, { ownRefusal: true }) : null;
+      ? submit('person.change', { person: person.id, ...fields }, { ownRefusal: true })
+      : submit('person.add', fields, { words: t('said.personAdded', { name }), ownRefusal: true });
+    const roleReason = !reason && person && role !== person.role ? submit('person.setRole', { person: person.id, role }, { ownRefusal: true }) : null;
     const why = reason ?? roleReason;
     if (why) return setError({ field: why.field, words: sayReason(why) });
     done();

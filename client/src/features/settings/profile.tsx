@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useMe } from '@/features/account';
 import { ask, type ProblemDetails } from '@/store/api.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Field, Fold, GroupHead, PersonMark, Txt, type Looks } from '@/ui';
 import { t } from '@/words';
 import { sayProblem, sayReason } from '@/words/problems.ts';
@@ -15,7 +15,7 @@ import { LooksFields } from './looks-fields.tsx';
 
 /** How one appears in this house, and one's password. */
 export function Profile() {
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   const { account } = useMe();
   return (
     <View>
@@ -49,13 +49,13 @@ export function Profile() {
 }
 
 function LooksForm() {
-  const { me } = usePlace();
-  const give = useGive();
+  const { me } = useOpenHouse();
+  const submit = useSubmit();
   const [name, setName] = useState(me.name);
   const [looks, setLooks] = useState<Looks>({ mark: me.mark, colour: me.colour, pattern: me.pattern });
   const [error, setError] = useState<{ field?: string; words: string } | null>(null);
   const save = () => {
-    const reason = give('person.change', { person: me.id, name, ...looks }, { words: t('said.saved'), ownRefusal: true });
+    const reason = submit('person.change', { person: me.id, name, ...looks }, { words: t('said.saved'), ownRefusal: true });
     setError(reason ? { field: reason.field, words: sayReason(reason) } : null);
   };
   return (

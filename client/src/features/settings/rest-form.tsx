@@ -1,7 +1,7 @@
 import type { Person } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { Button, ErrorLine, Labelled, MomentInput, Switch, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayWeekday } from '@/words/dates.ts';
@@ -11,7 +11,7 @@ const WEEK = ['1', '2', '3', '4', '5', '6', '7'] as const;
 
 /** When somebody is left in peace: hours of the night, and whole days. */
 export function RestForm({ person }: { person: Person }) {
-  const give = useGive();
+  const submit = useSubmit();
   const [nights, setNights] = useState(person.rest.hours !== null);
   const [from, setFrom] = useState(person.rest.hours?.from ?? '21:00');
   const [to, setTo] = useState(person.rest.hours?.to ?? '07:00');
@@ -20,7 +20,7 @@ export function RestForm({ person }: { person: Person }) {
   const save = () => {
     if (days.length === WEEK.length) return setError(t('rest.everyDay'));
     const rest = { hours: nights && from && to ? { from, to } : null, daysOff: days.map(Number) };
-    const reason = give('person.setRest', { person: person.id, rest }, { words: t('said.saved'), ownRefusal: true });
+    const reason = submit('person.setRest', { person: person.id, rest }, { words: t('said.saved'), ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
   };
   return (

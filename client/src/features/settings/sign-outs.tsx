@@ -2,14 +2,14 @@ import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useSession } from '@/features/account';
 import { draftsOf } from '@/store/drafts.ts';
-import { useHouseState, usePlace } from '@/store/store.ts';
+import { useHouseState, useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
 import { KeysToKeep } from './keys-to-keep.tsx';
 
 /** What would be lost by signing out: said before. */
 function useUnfinished(): string | null {
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   const unsent = useHouseState((state) => state.pending.filter(({ ackSeq }) => ackSeq === null).length);
   const drafts = me.accountId ? draftsOf(me.accountId) : 0;
   const words = [unsent > 0 ? t('account.unsent', { count: unsent }) : null, drafts > 0 ? t('account.drafts', { count: drafts }) : null].filter(Boolean);

@@ -2,16 +2,16 @@ import { COLOURS, type Tag } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Heading, Labelled, Sheet, Swatches, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
 /** A tag: its name, its colour, the broader word above it; made one with another, or taken off everything. */
 export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const [begin] = useState<Pick<Tag, 'name' | 'colour'> & { parent: string }>(() => ({ name: tag.name, colour: tag.colour, parent: tag.parentId ?? '' }));
   const [{ name, colour, parent }, setTyped, done] = useDraft(`tag/${tag.id}`, begin);
   const set = (some: Partial<typeof begin>) => setTyped((now) => ({ ...now, ...some }));
@@ -22,14 +22,14 @@ export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
     .filter((other) => !other.removedAt && other.id !== tag.id)
     .sort((a, b) => a.name.localeCompare(b.name));
   const count = rows.all('item').filter((item) => item.tagIds.includes(tag.id) && !item.removedAt).length;
-  const settle = (reason: ReturnType<typeof give>) => {
+  const settle = (reason: ReturnType<typeof submit>) => {
     if (reason) return setError(sayReason(reason));
     done();
     onClose();
   };
-  const save = () => settle(give('tag.change', { tag: tag.id, name, colour, parent: parent || null }, { words: t('said.saved'), ownRefusal: true }));
-  const merge = () => settle(give('tag.merge', { from: tag.id, into }, { words: t('said.tagMerged', { name: tag.name }), undo: true, ownRefusal: true }));
-  const remove = () => settle(give('tag.remove', { tag: tag.id }, { words: t('said.tagRemoved', { name: tag.name, count }), undo: true, ownRefusal: true }));
+  const save = () => settle(submit('tag.change', { tag: tag.id, name, colour, parent: parent || null }, { words: t('said.saved'), ownRefusal: true }));
+  const merge = () => settle(submit('tag.merge', { from: tag.id, into }, { words: t('said.tagMerged', { name: tag.name }), undo: true, ownRefusal: true }));
+  const remove = () => settle(submit('tag.remove', { tag: tag.id }, { words: t('said.tagRemoved', { name: tag.name, count }), undo: true, ownRefusal: true }));
   const choices = (none: string) => [{ value: '', words: none }, ...others.map((other) => ({ value: other.id, words: `#${other.name}` }))];
   return (
     <Sheet open onClose={onClose} title={`#${tag.name}`} closeLabel={t('common.close')} head={<Heading level={2}>{`#${tag.name}`}</Heading>}>

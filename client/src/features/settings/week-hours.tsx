@@ -1,8 +1,8 @@
 import { capacityId, type Person } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, Field, Txt } from '@/ui';
 import { t } from '@/words';
 import { readHours, sayHours } from '@/words/amounts.ts';
@@ -13,8 +13,8 @@ const WEEK = [1, 2, 3, 4, 5, 6, 7] as const;
 
 /** The hours somebody has for what is to be done, by weekday: what the day sheet measures a day against. */
 export function WeekHours({ person }: { person: Person }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const kept = rows.get('capacity', capacityId(person.id));
   const [typed, setTyped] = useState(() => WEEK.map((day) => (typeof kept === 'string' ? '' : sayHours(kept.minutes[day - 1]!))));
   const [wrong, setWrong] = useState<number | null>(null);
@@ -24,7 +24,7 @@ export function WeekHours({ person }: { person: Person }) {
     const bad = minutes.findIndex((one) => one === null);
     setWrong(bad < 0 ? null : bad);
     if (bad >= 0) return;
-    const reason = give('capacity.set', { person: person.id, minutes: minutes as number[] }, { words: t('said.saved'), ownRefusal: true });
+    const reason = submit('capacity.set', { person: person.id, minutes: minutes as number[] }, { words: t('said.saved'), ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
   };
   return (

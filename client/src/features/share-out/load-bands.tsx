@@ -1,7 +1,7 @@
 import { carriedBy, type WeekToShare } from '@kotiva/core';
 import { View } from 'react-native';
 import { personOf } from '@/features/item';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Band, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayHours } from '@/words/amounts.ts';
@@ -25,7 +25,7 @@ export function LoadBands({ week, after }: { week: WeekToShare; after: ReadonlyM
 }
 
 function PersonBands({ personId, capacity, before, after }: { personId: string; capacity: number; before: number; after: number }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const person = personOf(rows, personId);
   if (!person) return null;
   const figures = { before: sayHours(before * capacity), after: sayHours(after * capacity), capacity: sayHours(capacity) };

@@ -1,11 +1,11 @@
 import { whyGiven, type Shareable, type SharedOut, type WeekToShare, type WhyGiven } from '@kotiva/core';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { ChosenMark, Row } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 
 /** One thing that is proposed: who has it now, who would. */
-export interface Line {
+export interface ProposedTurn {
   key: string;
   shareable: Shareable;
   from: string | null;
@@ -14,19 +14,19 @@ export interface Line {
 }
 
 /** By day; what would stay as it is comes last. */
-export function linesOf(week: WeekToShare, shared: SharedOut): Line[] {
-  const lines = week.loads.flatMap((load): Line[] => {
+export function linesOf(week: WeekToShare, shared: SharedOut): ProposedTurn[] {
+  const lines = week.loads.flatMap((load): ProposedTurn[] => {
     const to = shared.given.get(load.id);
     return to === undefined
       ? []
       : [{ key: load.id, shareable: week.shareables.get(load.id)!, from: load.turn, to, why: whyGiven(load, to, week, shared.given) }];
   });
-  const rank = ({ from, to, shareable }: Line) => `${from === to ? 1 : 0}${shareable.date}`;
+  const rank = ({ from, to, shareable }: ProposedTurn) => `${from === to ? 1 : 0}${shareable.date}`;
   return lines.sort((a, b) => (rank(a) < rank(b) ? -1 : 1));
 }
 
 interface ProposedLineProps {
-  line: Line;
+  line: ProposedTurn;
   nameOf: (personId: string) => string;
   /** Null: nothing would change, so there is nothing to take. */
   taken: boolean | null;
@@ -34,7 +34,7 @@ interface ProposedLineProps {
 }
 
 export function ProposedLine({ line: { shareable, from, to, why }, nameOf, taken, onToggle }: ProposedLineProps) {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
   const said = [
     t('shareOut.line', { name: nameOf(to), when: sayMoment(shareable.date, now, house.zone) }),

@@ -3,18 +3,18 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { nameOf } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, ErrorLine, GroupHead, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { LoadBands } from './load-bands.tsx';
-import { linesOf, ProposedLine, type Line } from './proposed-line.tsx';
+import { linesOf, ProposedLine, type ProposedTurn } from './proposed-line.tsx';
 import { useSharedOut } from './use-shared-out.ts';
 
 /** The work of the coming week shared out: proposed, with the load of each before and after; changed only when it is taken, all or in part. */
 export function ShareOutScreen() {
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   return (
     <Screen title={t('shareOut.title')} sub={t('shareOut.sub')}>
       {me.role === 'manager' ? <Proposing /> : <Empty words={t('shareOut.onlyManagers')} />}
@@ -23,7 +23,7 @@ export function ShareOutScreen() {
 }
 
 function Proposing() {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const week = useMemo(() => weekToShare(now, house, rows), [now, house, rows]);
   const shared = useSharedOut(week);
@@ -46,8 +46,8 @@ function Proposing() {
 }
 
 function Proposal({ week, shared }: { week: WeekToShare; shared: SharedOut }) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [error, setError] = useState<string | null>(null);
   const lines = linesOf(week, shared);
@@ -55,7 +55,7 @@ function Proposal({ week, shared }: { week: WeekToShare; shared: SharedOut }) {
   const taken = changing.filter(({ key }) => !left.has(key));
   const take = () => {
     if (taken.length === 0) return setError(t('shareOut.takeNone'));
-    const reason = give('week.shareOut', payloadOf(taken), { words: t('said.sharedOut', { count: taken.length }), undo: true, ownRefusal: true });
+    const reason = submit('week.shareOut', payloadOf(taken), { words: t('said.sharedOut', { count: taken.length }), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) setLeft(new Set());
   };
@@ -95,12 +95,12 @@ function Proposal({ week, shared }: { week: WeekToShare; shared: SharedOut }) {
 }
 
 /** Who would have what if these lines were taken: the others stay where they are. */
-function givenWhen(lines: readonly Line[], taken: readonly Line[]): ReadonlyMap<string, string> {
+function givenWhen(lines: readonly ProposedTurn[], taken: readonly ProposedTurn[]): ReadonlyMap<string, string> {
   const chosen = new Set(taken.map(({ key }) => key));
   return new Map(lines.flatMap(({ key, from, to }): [string, string][] => (chosen.has(key) ? [[key, to]] : from === null ? [] : [[key, from]])));
 }
 
-function payloadOf(taken: readonly Line[]) {
+function payloadOf(taken: readonly ProposedTurn[]) {
   return {
     items: taken.flatMap(({ shareable, to }) => (shareable.kind === 'item' ? [{ item: shareable.item.id, person: to }] : [])),
     turns: taken.flatMap(({ shareable, to }) =>

@@ -2,8 +2,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useOpenItem, type OpensAt } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Heading, Sheet, Txt, useKeysEverywhere, useKeysFirst } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { itemOfRow, stepRow, tieRow } from './row-keys.ts';
@@ -31,9 +31,9 @@ const HELP: [string, WordKey][] = [
 /** The keys that are the same on every screen. */
 export function Keyboard() {
   const router = useRouter();
-  const give = useGive();
+  const submit = useSubmit();
   const open = useOpenItem();
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const [helping, setHelping] = useState(false);
   // a row that has the focus would open at the space bar
   useKeysFirst((key) => key === ' ' && tieRow());
@@ -48,7 +48,7 @@ export function Keyboard() {
     if (key !== 's') return false;
     const held = rows.get('item', item);
     const title = typeof held === 'string' ? '' : held.title;
-    give('part.shelve', { items: [item] }, { words: t('said.shelved', { title }), undo: true });
+    submit('part.shelve', { items: [item] }, { words: t('said.shelved', { title }), undo: true });
     return true;
   });
   if (!helping) return null;

@@ -2,8 +2,8 @@ import { View } from 'react-native';
 import { useOpenItem } from '@/features/item';
 import { useKeepDraft } from '@/store/drafts.ts';
 import type { Refused } from '@/store/house.ts';
-import { useGive, useLiveHouse } from '@/store/live-house.tsx';
-import { useHouseState, usePlace } from '@/store/store.ts';
+import { useSubmit, useLiveHouse } from '@/store/live-house.tsx';
+import { useHouseState, useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t, hasWord } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -26,9 +26,9 @@ export function NotApplied() {
 }
 
 function NotAppliedRow({ refused: { command, reason } }: { refused: Refused }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const house = useLiveHouse();
-  const give = useGive();
+  const submit = useSubmit();
   const keepDraft = useKeepDraft();
   const openItem = useOpenItem();
   const payload = command.payload as { item?: string; items?: string[]; title?: string };
@@ -51,7 +51,7 @@ function NotAppliedRow({ refused: { command, reason } }: { refused: Refused }) {
           kind="quiet"
           onPress={() => {
             house.putAwayRefusal(command.id);
-            give(command.name, begun ? { ...command.payload, next: 'keep' } : command.payload);
+            submit(command.name, begun ? { ...command.payload, next: 'keep' } : command.payload);
           }}
         >
           {again}

@@ -4,18 +4,18 @@ import { useStore } from 'react-redux';
 import { useMe } from '@/features/account';
 import { useLiveHouse } from '@/store/live-house.tsx';
 import { selectRows } from '@/store/rows.ts';
-import { useHouseState, usePlace, useSoNow, type Store } from '@/store/store.ts';
+import { useHouseState, useOpenHouse, useSoNow, type Store } from '@/store/store.ts';
 
 /** Says that this device was opened, or that a situation began, where a reminder of one's own waits for it: else nobody is told. */
 export function useOccasions(): void {
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   const { deviceId } = useMe();
   const house = useLiveHouse();
   const store = useStore() as Store;
   const begin = useCallback(
     (occasion: Occasion) => {
       const alarms = selectRows(store.getState().house).all('alarm');
-      if (alarms.some((alarm) => waitsFor(alarm, occasion, me.id))) house.give('occasion.begin', occasion);
+      if (alarms.some((alarm) => waitsFor(alarm, occasion, me.id))) house.submit('occasion.begin', occasion);
     },
     [house, me.id, store],
   );

@@ -1,7 +1,7 @@
 import { nextRing, reminderNoticeId, type Alarm } from '@kotiva/core';
 import { useEffect } from 'react';
 import { useDispatch } from 'react-redux';
-import { said, useHouseState, useNow, usePlace } from '@/store/store.ts';
+import { toastShown, useHouseState, useNow, useOpenHouse } from '@/store/store.ts';
 import { t } from '@/words';
 
 /** What this device has rung by itself: once for each reminder and moment. */
@@ -12,7 +12,7 @@ const rung = new Set<string>();
  * comes twice replaces itself.
  */
 export function useOfflineRings(): void {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const offline = useHouseState((state) => state.line === 'offline');
   const dispatch = useDispatch();
@@ -24,7 +24,7 @@ export function useOfflineRings(): void {
       rung.add(reminderNoticeId(alarm, ring.at));
       const item = rows.get('item', alarm.itemId);
       const words = t('notice.reminder', { title: typeof item === 'string' ? '' : item.title });
-      dispatch(said({ words, offer: null, tone: 'plain' }));
+      dispatch(toastShown({ words, offer: null, tone: 'plain' }));
       void show(words, alarm, ring.at);
     }
   }, [offline, now, rows, me.id, house, dispatch]);

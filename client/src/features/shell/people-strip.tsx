@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useDispatch } from 'react-redux';
 import { Pressable, ScrollView, View } from 'react-native';
 import { useAgenda } from '@/store/agenda.ts';
-import { narrowed, useNarrowed, useNow, usePlace } from '@/store/store.ts';
+import { narrowed, useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Band, PersonMark } from '@/ui';
 import { t } from '@/words';
 
@@ -12,7 +12,7 @@ const FULL = 8;
 
 /** Everyone in the house. A tap narrows the screen to one of them, another widens it; a long press opens their page. */
 export function PeopleStrip() {
-  const { rows, house, me } = usePlace();
+  const { rows, house, me } = useOpenHouse();
   const now = useNow();
   const narrow = useNarrowed();
   const dispatch = useDispatch();

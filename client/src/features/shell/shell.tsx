@@ -6,8 +6,8 @@ import { CaptureLine, CaptureProvider } from '@/features/capture';
 import { ItemSheet, WantedSheet } from '@/features/item';
 import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
-import { useGive } from '@/store/live-house.tsx';
-import { quiet, useHouseState, usePlace, usePlaceOrNull, useSaid } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { quiet, useHouseState, useOpenHouse, useOpenHouseOrNull, useToast } from '@/store/store.ts';
 import { elementOf, Heading, Icon, IconButton, NoticeBar, PersonMark, ScrollRoot, Txt, useKeysEverywhere, useWide, WovenSign, type IconName } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { Keyboard } from './keyboard.tsx';
@@ -26,7 +26,7 @@ const DESTINATIONS: { path: string; words: WordKey; icon: IconName | 'woven' }[]
 
 /** The bars around every screen of the house, and the item's sheet over it. */
 export function Shell({ children }: { children: React.ReactNode }) {
-  const place = usePlaceOrNull();
+  const place = useOpenHouseOrNull();
   const wide = useWide();
   if (!place) return <OnItsWay />;
   return (
@@ -121,7 +121,7 @@ function BottomBar() {
 function TopBar() {
   const at = usePathname();
   const router = useRouter();
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   return (
     <View className="z-20 h-16 flex-row items-center gap-7 border-b border-line bg-surface px-7">
       <Txt size={20} face="title" tone="pine">
@@ -166,8 +166,8 @@ function TopBar() {
 const SAID_MS = 8_000;
 
 function SaidBar() {
-  const said = useSaid();
-  const give = useGive();
+  const said = useToast();
+  const submit = useSubmit();
   const dispatch = useDispatch();
   useEffect(() => {
     if (!said) return;
@@ -177,7 +177,7 @@ function SaidBar() {
   const takeOffer = () => {
     if (!said?.offer) return false;
     dispatch(quiet());
-    for (const { name, payload } of said.offer.give) give(name, payload as never);
+    for (const { name, payload } of said.offer.commands) submit(name, payload as never);
     return true;
   };
   useKeysEverywhere((key) => key === 'z' && takeOffer());

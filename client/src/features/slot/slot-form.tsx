@@ -2,8 +2,8 @@ import { calendarOf, endOf, minutesFor, overlapsOf, type Slot, type Item } from 
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Field, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -33,8 +33,8 @@ const usualLength = (items: readonly Item[]): number =>
 
 /** Books time of one's own for an item or several: the day, from when, how long. What else lies in it is said while choosing. */
 export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
-  const { rows } = usePlace();
-  const give = useGive();
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
   const items = itemIds.flatMap((id) => {
     const item = rows.get('item', id);
     return typeof item === 'string' ? [] : [item];
@@ -58,7 +58,7 @@ export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
     if (!isLength) return setError({ field: 'length', words: t('slot.badLength') });
     const start = `${day}T${from}`;
     const words = { words: t('said.slotBooked', { from, to: endOf({ time: from, minutes }) }), undo: true, ownRefusal: true };
-    const reason = slot ? give('slot.change', { slot: slot.id, start, minutes }, words) : give('slot.book', { items: [...itemIds], start, minutes }, words);
+    const reason = slot ? submit('slot.change', { slot: slot.id, start, minutes }, words) : submit('slot.book', { items: [...itemIds], start, minutes }, words);
     if (reason) setError({ field: 'day', words: sayReason(reason) });
     else close();
   };
@@ -97,7 +97,7 @@ export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
 }
 
 function Overlaps({ day, time, minutes, itemIds }: { day: string; time: string; minutes: number; itemIds: readonly string[] }) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const entries = calendarOf({ meId: me.id, from: day, to: day, personId: me.id, now, house }, rows).get(day) ?? [];
   const overlaps = overlapsOf({ time, minutes, itemIds }, entries, me.id);

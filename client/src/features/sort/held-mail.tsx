@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { ask, type ProblemDetails } from '@/store/api.ts';
-import { said, useNow, usePlace } from '@/store/store.ts';
+import { toastShown, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, GroupHead, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
@@ -18,7 +18,7 @@ interface Held {
 
 /** Mail to one's own address that nobody vouches for: added or thrown away from here. Nothing where none waits. */
 export function HeldMail() {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const now = useNow();
   const dispatch = useDispatch();
   const [held, setHeld] = useState<Held[]>([]);
@@ -33,7 +33,7 @@ export function HeldMail() {
     setProblem(answer.ok || answer.problem.code === 'gone' ? null : answer.problem);
     if (!answer.ok && answer.problem.code !== 'gone') return;
     setHeld((all) => all.filter((one) => one.id !== id));
-    dispatch(said({ words: t(take ? 'mail.added' : 'mail.discarded', { title }), offer: null, tone: 'plain' }));
+    dispatch(toastShown({ words: t(take ? 'mail.added' : 'mail.discarded', { title }), offer: null, tone: 'plain' }));
   };
   if (held.length === 0) return null;
   return (

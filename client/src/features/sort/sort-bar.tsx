@@ -1,14 +1,14 @@
-import { toSort, type Placed } from '@kotiva/core';
+import { toSort, type AgendaEntry } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { nameOf } from '@/features/item';
-import { usePlace } from '@/store/store.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t, together } from '@/words';
 
 /** How much waits to be decided, and from whom; absent when nothing does. */
-export function SortBar({ agenda }: { agenda: readonly Placed[] }) {
-  const { rows, me } = usePlace();
+export function SortBar({ agenda }: { agenda: readonly AgendaEntry[] }) {
+  const { rows, me } = useOpenHouse();
   const router = useRouter();
   const entries = toSort(agenda);
   if (entries.length === 0) return null;

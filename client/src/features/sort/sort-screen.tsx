@@ -1,11 +1,11 @@
-import { toSort, type Placed } from '@kotiva/core';
+import { toSort, type AgendaEntry } from '@kotiva/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Decisions, needsMore, personOf, Steps, useDecide, useOpenItem, type Decision } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { useGive } from '@/store/live-house.tsx';
+import { useSubmit } from '@/store/live-house.tsx';
 import { useAgenda } from '@/store/agenda.ts';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, Field, PersonMark, Switch, Txt, useKeys, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
@@ -90,7 +90,7 @@ export function SortScreen() {
 }
 
 interface SortCardProps {
-  entry: Placed;
+  entry: AgendaEntry;
   isOpen: boolean;
   /** Null while nothing is being selected. */
   selection: boolean | null;
@@ -103,7 +103,7 @@ interface SortCardProps {
 
 /** One thing to decide about: a line until it is its turn. */
 function SortCard({ entry: { item, part }, isOpen, selection, decision, onDecision, onFocus, onSelect, onDone }: SortCardProps) {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const giver = part.personId === me.id && part.giverId !== me.id ? personOf(rows, part.giverId) : null;
   const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' ? [] : [`#${tag.name}`]));
@@ -151,7 +151,7 @@ function SortCard({ entry: { item, part }, isOpen, selection, decision, onDecisi
 const HANDED: readonly Decision[] = ['today', 'day'];
 
 function Answers({ id, title, onDone }: { id: string; title: string; onDone: () => void }) {
-  const give = useGive();
+  const submit = useSubmit();
   const open = useOpenItem();
   return (
     <View className="flex-row gap-2">
@@ -159,7 +159,7 @@ function Answers({ id, title, onDone }: { id: string; title: string; onDone: () 
         kind="main"
         label={t('answer.takeTitle', { title })}
         onPress={() => {
-          if (!give('part.accept', { item: id }, { words: t('said.taken', { title }), undo: true })) onDone();
+          if (!submit('part.accept', { item: id }, { words: t('said.taken', { title }), undo: true })) onDone();
         }}
       >
         {t('answer.take')}
@@ -173,13 +173,13 @@ function Answers({ id, title, onDone }: { id: string; title: string; onDone: () 
 
 /** A hasty line becomes a clear next step, in place. */
 function Reword({ id, title, canChange }: { id: string; title: string; canChange: boolean }) {
-  const give = useGive();
+  const submit = useSubmit();
   const open = useOpenItem();
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
   const save = () => {
     if (typed === null || typed.trim() === title) return setTyped(null);
-    const reason = give('item.change', { item: id, title: typed }, { words: t('said.changed', { title: typed.trim() }), undo: true, ownRefusal: true });
+    const reason = submit('item.change', { item: id, title: typed }, { words: t('said.changed', { title: typed.trim() }), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (!reason) setTyped(null);
   };
@@ -202,7 +202,7 @@ function Reword({ id, title, canChange }: { id: string; title: string; canChange
 }
 
 function StepsHere({ id }: { id: string }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const item = rows.get('item', id);
   if (typeof item === 'string') return null;
   const steps = rows.by('item', 'parentId', id).filter((step) => !step.removedAt);

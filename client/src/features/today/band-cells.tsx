@@ -1,9 +1,9 @@
-import { DAY_PARTS, minutesFor, type DayBand, type DayPart, type Item, type Person, type Placed } from '@kotiva/core';
+import { DAY_PARTS, minutesFor, type DayBand, type DayPart, type Item, type Person, type AgendaEntry } from '@kotiva/core';
 import { useDraggable } from '@dnd-kit/core';
 import { createElement } from 'react';
 import { Pressable, View } from 'react-native';
 import { choreOf, knotOf, useMyKnot, useOpenItem } from '@/features/item';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Icon, Knot, KnotMark, personInk, Txt, type Tone } from '@/ui';
 import { t } from '@/words';
 import { sayDue } from '@/words/dates.ts';
@@ -24,7 +24,7 @@ export function partWeights(bands: readonly DayBand[]): Record<DayPart, number> 
 }
 
 /** One part of somebody's day: its things side by side, each about as long as its minutes. */
-export function BandCells({ person, entries, isOver }: { person: Person; entries: readonly Placed[]; isOver: boolean }) {
+export function BandCells({ person, entries, isOver }: { person: Person; entries: readonly AgendaEntry[]; isOver: boolean }) {
   const edge = { borderColor: personInk(person.colour), borderTopWidth: isOver ? 4 : 2, borderBottomWidth: isOver ? 4 : 2 };
   return (
     <View className="min-h-16 grow flex-row flex-wrap bg-ground" style={edge}>
@@ -35,7 +35,7 @@ export function BandCells({ person, entries, isOver }: { person: Person; entries
   );
 }
 
-function Segment({ person, entry }: { person: Person; entry: Placed }) {
+function Segment({ person, entry }: { person: Person; entry: AgendaEntry }) {
   const open = useOpenItem();
   const { item, where } = entry;
   const done = where === 'done';
@@ -82,7 +82,7 @@ function Segment({ person, entry }: { person: Person; entry: Placed }) {
 
 /** It comes back: a sign, and in words how for who does not see it. */
 function ChoreSign({ item }: { item: Item }) {
-  const { rows } = usePlace();
+  const { rows } = useOpenHouse();
   const series = choreOf(item, rows);
   return (
     <>
@@ -95,7 +95,7 @@ function ChoreSign({ item }: { item: Item }) {
 }
 
 /** One's own knot is tied here; anybody else's is looked at. */
-function SegmentKnot({ person, entry: { item, part } }: { person: Person; entry: Placed }) {
+function SegmentKnot({ person, entry: { item, part } }: { person: Person; entry: AgendaEntry }) {
   const { tie, mine } = useMyKnot(item);
   if (!mine || mine.id !== part.id)
     return (
@@ -116,8 +116,8 @@ function SegmentKnot({ person, entry: { item, part } }: { person: Person; entry:
 }
 
 /** Below the title: what is pressing about it, and its minutes. */
-function useSegmentWords({ item, part, late, carriedOver, where }: Placed): [string, Tone] {
-  const { house } = usePlace();
+function useSegmentWords({ item, part, late, carriedOver, where }: AgendaEntry): [string, Tone] {
+  const { house } = useOpenHouse();
   const now = useNow();
   const minutes = item.effort === null ? null : t('chip.effort', { minutes: item.effort });
   const say = (first: string | null, tone: Tone): [string, Tone] => [[first, minutes].filter(Boolean).join(' · '), tone];

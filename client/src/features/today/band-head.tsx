@@ -1,14 +1,14 @@
 import type { DayBand } from '@kotiva/core';
 import { Pressable, View } from 'react-native';
 import { useDispatch } from 'react-redux';
-import { narrowed, usePlace } from '@/store/store.ts';
+import { narrowed, useOpenHouse } from '@/store/store.ts';
 import { Band, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayHours } from '@/words/amounts.ts';
 
 /** Whose band it is, and how full the day is: a tap narrows the screen to that person. Others' loads are for managers. */
 export function BandHead({ band: { person, load, guesses, capacity } }: { band: DayBand }) {
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   const dispatch = useDispatch();
   const showsLoad = me.id === person.id || me.role === 'manager';
   const full = capacity !== null && load > capacity;

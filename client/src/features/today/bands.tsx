@@ -1,4 +1,4 @@
-import type { DayBand, Person, Placed } from '@kotiva/core';
+import type { DayBand, Person, AgendaEntry } from '@kotiva/core';
 import { useDroppable } from '@dnd-kit/core';
 import { View } from 'react-native';
 import { DragBetween } from '@/ui/drag-between.tsx';
@@ -6,13 +6,13 @@ import { sayDragOfRows } from '@/words/dragging.ts';
 
 /** Something that was dragged out of one band into another. */
 export interface Moved {
-  entry: Placed;
+  entry: AgendaEntry;
   from: Person;
   to: Person;
 }
 
 interface Dragged {
-  entry: Placed;
+  entry: AgendaEntry;
   person: Person;
 }
 

@@ -1,7 +1,7 @@
 import { byArrival, DAY_PARTS, daySheet, isHere, type DayBand, type DayPart } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { usePlace, usePlanView } from '@/store/store.ts';
+import { useOpenHouse, usePlanView } from '@/store/store.ts';
 import { Txt } from '@/ui';
 import { t, together } from '@/words';
 import { Bands, DropBand, type Moved } from './bands.tsx';
@@ -12,7 +12,7 @@ import { useIsOver } from './today-groups.tsx';
 
 /** The day of everyone whose day can be seen from here, oneself first. */
 export function useDaySheet(): DayBand[] {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const view = usePlanView();
   const people = rows
     .all('person')
@@ -25,7 +25,7 @@ const isEmpty = ({ cells }: DayBand): boolean => DAY_PARTS.every((part) => cells
 
 /** Everyone's day as bands crossed by the parts of the day: each thing about as long as its minutes. From band to band is handing over. */
 export function DaySheet({ bands }: { bands: readonly DayBand[] }) {
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   const isOver = useIsOver();
   const [moved, setMoved] = useState<Moved | null>(null);
   // an empty day is room to hand something to, for who may

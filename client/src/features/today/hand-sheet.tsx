@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useWays } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
-import { useGive } from '@/store/live-house.tsx';
-import { usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, Field, Heading, Sheet } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -11,8 +11,8 @@ import type { Moved } from './bands.tsx';
 
 /** After dragging from one band to another: a word to go with it, if wanted, and it is handed over. */
 export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Moved; onClose: () => void }) {
-  const { me } = usePlace();
-  const give = useGive();
+  const { me } = useOpenHouse();
+  const submit = useSubmit();
   const [error, setError] = useState<string | null>(null);
   const { item, part } = entry;
   const [message, setMessage, sent] = useDraft(`hand-to/${item.id}/${to.id}`, '');
@@ -23,8 +23,8 @@ export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Move
     if (ways.isOpen) return setError(t('ways.first'));
     const reason =
       part.personId === null
-        ? give('part.handOver', { items: [item.id], persons: [to.id], message }, saying)
-        : give('part.passOn', { item: item.id, from: part.personId, to: to.id, message }, saying);
+        ? submit('part.handOver', { items: [item.id], persons: [to.id], message }, saying)
+        : submit('part.passOn', { item: item.id, from: part.personId, to: to.id, message }, saying);
     if (reason) return setError(sayReason(reason));
     ways.settle();
     sent();

@@ -1,6 +1,6 @@
-import { addDays, byDay, calendarDateOf, stepsThatWait, type Placed } from '@kotiva/core';
+import { addDays, byDay, calendarDateOf, stepsThatWait, type AgendaEntry } from '@kotiva/core';
 import { View } from 'react-native';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Fold, GroupHead } from '@/ui';
 import { t } from '@/words';
 import { headDay } from '@/words/dates.ts';
@@ -8,11 +8,11 @@ import { Rows } from './today-groups.tsx';
 import { TodayRow } from './today-row.tsx';
 
 /** What is not for now: the coming days, later, what waits, the shelf, and what is done. */
-export function Later({ agenda, isOpen = false }: { agenda: readonly Placed[]; isOpen?: boolean }) {
-  const { rows, me, house } = usePlace();
+export function Later({ agenda, isOpen = false }: { agenda: readonly AgendaEntry[]; isOpen?: boolean }) {
+  const { rows, me, house } = useOpenHouse();
   const today = calendarDateOf(useNow(), house.zone);
-  const at = (where: Placed['where']) => agenda.filter((entry) => entry.where === where);
-  const fold = (words: string, entries: readonly Placed[]) =>
+  const at = (where: AgendaEntry['where']) => agenda.filter((entry) => entry.where === where);
+  const fold = (words: string, entries: readonly AgendaEntry[]) =>
     entries.length === 0 ? null : (
       <Fold words={words}>
         <Rows entries={entries} />

@@ -1,14 +1,14 @@
 import { isDone, isLate, openParts, type Item } from '@kotiva/core';
 import { View } from 'react-native';
 import { personOf, useOpenItem } from '@/features/item';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Empty, GroupHead, KnotMark, Row } from '@/ui';
 import { t } from '@/words';
 import { sayDue } from '@/words/dates.ts';
 
 /** The screen narrowed to somebody else: what they have in hand, as far as it can be seen from here. */
 export function OfPerson({ personId }: { personId: string }) {
-  const { rows, house } = usePlace();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const open = useOpenItem();
   const person = personOf(rows, personId);

@@ -1,15 +1,15 @@
-import { addDays, calendarDateOf, footingsOnItem, type Placed } from '@kotiva/core';
+import { addDays, calendarDateOf, relationsToItem, type AgendaEntry } from '@kotiva/core';
 import { lookup, useOpenItem } from '@/features/item';
-import { useGive } from '@/store/live-house.tsx';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import type { RowWord } from '@/ui';
 import { t } from '@/words';
 
 /** What can be done to a thing of a day without opening it. */
-export function useRowWords({ item, part, where }: Placed): RowWord[] {
-  const { house, rows, me } = usePlace();
+export function useRowWords({ item, part, where }: AgendaEntry): RowWord[] {
+  const { house, rows, me } = useOpenHouse();
   const now = useNow();
-  const give = useGive();
+  const submit = useSubmit();
   const open = useOpenItem();
   const today = calendarDateOf(now, house.zone);
   const tomorrow = addDays(today, 1);
@@ -19,31 +19,31 @@ export function useRowWords({ item, part, where }: Placed): RowWord[] {
   if (where === 'done') return [];
   const take =
     part.standing === 'needs-action' && part.personId !== null
-      ? [word('take', t('answer.take'), () => void give('part.accept', { item: id }, { words: t('said.taken', { title }), undo: true }))]
+      ? [word('take', t('answer.take'), () => void submit('part.accept', { item: id }, { words: t('said.taken', { title }), undo: true }))]
       : [];
-  const footings = footingsOnItem(item, me, lookup(rows));
-  const mayChange = footings.some((footing) => footing === 'owner' || footing === 'edit' || (footing === 'check' && item.makerId === me.id));
+  const relations = relationsToItem(item, me, lookup(rows));
+  const mayChange = relations.some((relation) => relation === 'owner' || relation === 'edit' || (relation === 'check' && item.makerId === me.id));
   // putting off moves the date that brought it here, and says which; a deadline that is somebody else’s stays
   const putOff =
     part.plan || !item.due
-      ? word('off', t('row.tomorrow'), () => void give('part.plan', { items: [id], plan: tomorrow }, { words: t('said.planTomorrow', { title }), undo: true }))
+      ? word('off', t('row.tomorrow'), () => void submit('part.plan', { items: [id], plan: tomorrow }, { words: t('said.planTomorrow', { title }), undo: true }))
       : mayChange
         ? word(
             'off',
             t('row.dueTomorrow'),
-            () => void give('item.setDue', { item: id, due: tomorrow }, { words: t('said.dueTomorrow', { title }), undo: true }),
+            () => void submit('item.setDue', { item: id, due: tomorrow }, { words: t('said.dueTomorrow', { title }), undo: true }),
           )
-        : word('off', t('row.tomorrow'), () => void give('part.plan', { items: [id], plan: tomorrow }, { words: t('said.dueStays', { title }), undo: true }));
+        : word('off', t('row.tomorrow'), () => void submit('part.plan', { items: [id], plan: tomorrow }, { words: t('said.dueStays', { title }), undo: true }));
   // what was only pulled into today has no day that brings it back
   const comesBack = [part.plan, item.due].some((moment) => moment !== null && moment.slice(0, 10) <= tomorrow);
   const saidOff = t(comesBack ? 'said.offToday' : 'said.offTodayOnly', { title });
-  const offToday = word('take-off', t('row.offToday'), () => void give('part.takeOff', { items: [id] }, { words: saidOff, undo: true }));
-  const intoToday = word('pull', t('row.intoToday'), () => void give('part.pull', { items: [id] }, { words: t('said.intoToday', { title }), undo: true }));
-  const shelf = word('shelf', t('row.shelf'), () => void give('part.shelve', { items: [id] }, { words: t('said.shelved', { title }), undo: true }));
+  const offToday = word('take-off', t('row.offToday'), () => void submit('part.takeOff', { items: [id] }, { words: saidOff, undo: true }));
+  const intoToday = word('pull', t('row.intoToday'), () => void submit('part.pull', { items: [id] }, { words: t('said.intoToday', { title }), undo: true }));
+  const shelf = word('shelf', t('row.shelf'), () => void submit('part.shelve', { items: [id] }, { words: t('said.shelved', { title }), undo: true }));
   const unshelf = word(
     'shelf',
     t('row.offShelf'),
-    () => void give('part.shelve', { items: [id], shelved: false }, { words: t('said.offShelf', { title }), undo: true }),
+    () => void submit('part.shelve', { items: [id], shelved: false }, { words: t('said.offShelf', { title }), undo: true }),
   );
   if (where === 'shelf') return [unshelf, intoToday, more];
   if (where === 'today') return [...take, putOff, offToday, ...(item.due ? [] : [shelf]), more];

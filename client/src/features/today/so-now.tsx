@@ -2,13 +2,13 @@ import { candidatesOf, whyNot, type Candidate } from '@kotiva/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
-import { footings, ItemRow } from '@/features/item';
-import { switched, usePlace, usePlanView, useSoNow } from '@/store/store.ts';
+import { relations, ItemRow } from '@/features/item';
+import { switched, useOpenHouse, usePlanView, useSoNow } from '@/store/store.ts';
 import { Button, GroupHead, Toggles, Txt } from '@/ui';
 import { t, together } from '@/words';
 
 const useSituations = () =>
-  usePlace()
+  useOpenHouse()
     .rows.all('situation')
     .filter((situation) => !situation.removedAt);
 
@@ -48,7 +48,7 @@ export function SoNowChoice() {
 
 /** What the situations that are so now make possible, dated or not, from every list. */
 export function PossibleNow({ without }: { without: ReadonlySet<string> }) {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const view = usePlanView();
   const on = useSoNow();
   const key = on.join(' ');
@@ -56,7 +56,7 @@ export function PossibleNow({ without }: { without: ReadonlySet<string> }) {
     (): Candidate[] =>
       key === ''
         ? []
-        : candidatesOf(view, rows, (item) => footings(item, me, rows).some((footing) => footing !== 'view' && footing !== 'own-part')).filter(
+        : candidatesOf(view, rows, (item) => relations(item, me, rows).some((relation) => relation !== 'view' && relation !== 'own-part')).filter(
             (one) => one.item.situationIds.length > 0 && whyNot(one, { minutes: null, energy: null, place: null, situations: key.split(' ') }) === null,
           ),
     // the minute is all that changes in the view

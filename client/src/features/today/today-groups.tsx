@@ -1,11 +1,11 @@
-import { byDayPart, groupBy, sortBy, wallClockOf, type CappedDay, type DayPart, type Detail, type Placed } from '@kotiva/core';
+import { byDayPart, groupBy, sortBy, wallClockOf, type CappedDay, type DayPart, type Detail, type AgendaEntry } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ArrangeButton, useHeading } from '@/features/arrange';
 import { SelectButton, SelectionBar } from '@/features/item';
 import { useArrangement } from '@/store/arrangement.ts';
-import { useNow, usePlace, useSoNow } from '@/store/store.ts';
+import { useNow, useOpenHouse, useSoNow } from '@/store/store.ts';
 import { Button, Choice, Empty, Fold, GroupHead, Labelled, LongRows, Txt } from '@/ui';
 import { t } from '@/words';
 import { OrderedRows } from './ordered-rows.tsx';
@@ -15,13 +15,13 @@ import { TodayRow } from './today-row.tsx';
 const CAPS = ['3', '5', '8', '12', 'none'] as const;
 
 /** What is for today: by part of day or as it was arranged, within the cap, narrowed to what is so now. */
-export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: readonly Placed[]; day: CappedDay }) {
+export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: readonly AgendaEntry[]; day: CappedDay }) {
   const router = useRouter();
   const { arranged, arrange } = useArrangement('today');
   const [ordering, setOrdering] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const soNow = useSoNow();
-  const fits = ({ item }: Placed) => soNow.length === 0 || item.situationIds.every((id) => soNow.includes(id));
+  const fits = ({ item }: AgendaEntry) => soNow.length === 0 || item.situationIds.every((id) => soNow.includes(id));
   const entries = shown.filter(fits);
   const needElse = shown.filter((entry) => !fits(entry));
   return (
@@ -101,8 +101,8 @@ function CapChoice({ cap, onChange }: { cap: number | null; onChange: (cap: numb
   );
 }
 
-function Groups({ entries }: { entries: readonly Placed[] }) {
-  const { rows } = usePlace();
+function Groups({ entries }: { entries: readonly AgendaEntry[] }) {
+  const { rows } = useOpenHouse();
   const { arranged } = useArrangement('today');
   const heading = useHeading();
   const sorted = sortBy(entries, arranged.sort, rows);
@@ -117,7 +117,7 @@ function Groups({ entries }: { entries: readonly Placed[] }) {
 }
 
 /** By part of day; a part that is over is one line. */
-function DayParts({ entries, detail }: { entries: readonly Placed[]; detail: Detail }) {
+function DayParts({ entries, detail }: { entries: readonly AgendaEntry[]; detail: Detail }) {
   const isOver = useIsOver();
   const groups = byDayPart(entries);
   return groups.map(({ part, entries: inPart }) =>
@@ -135,12 +135,12 @@ function DayParts({ entries, detail }: { entries: readonly Placed[]; detail: Det
 }
 
 export function useIsOver(): (part: DayPart) => boolean {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const hour = wallClockOf(useNow(), house.zone).slice(11);
   return (part) => (part === 'morning' && hour >= house.dayParts.day) || (part === 'day' && hour >= house.dayParts.evening);
 }
 
-export const Rows = ({ entries, detail }: { entries: readonly Placed[]; detail?: Detail }) => (
+export const Rows = ({ entries, detail }: { entries: readonly AgendaEntry[]; detail?: Detail }) => (
   <LongRows rows={entries} keyOf={({ item }) => item.id}>
     {(entry) => <TodayRow entry={entry} detail={detail} />}
   </LongRows>

@@ -1,13 +1,13 @@
-import { calendarDateOf, stepsThatWait, type Detail, type Placed } from '@kotiva/core';
+import { calendarDateOf, stepsThatWait, type Detail, type AgendaEntry } from '@kotiva/core';
 import { ItemRow, nameOf } from '@/features/item';
-import { useNow, usePlace } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Menu, SwipeRow, useWide, type Tone } from '@/ui';
 import { t } from '@/words';
 import { sayDue, sayMoment } from '@/words/dates.ts';
 import { useRowWords } from './row-words.ts';
 
 interface TodayRowProps {
-  entry: Placed;
+  entry: AgendaEntry;
   sub?: string;
   handle?: React.ReactNode;
   detail?: Detail;
@@ -25,8 +25,8 @@ export function TodayRow({ entry, sub, handle, detail }: TodayRowProps) {
   return <SwipeRow words={words}>{row()}</SwipeRow>;
 }
 
-function useFrom({ item, part }: Placed): string | undefined {
-  const { rows, me } = usePlace();
+function useFrom({ item, part }: AgendaEntry): string | undefined {
+  const { rows, me } = useOpenHouse();
   const list = item.listId ? rows.get('list', item.listId) : 'absent';
   const parent = item.parentId ? rows.get('item', item.parentId) : 'absent';
   const waiting = stepsThatWait(item, me.id, rows);
@@ -43,8 +43,8 @@ function useFrom({ item, part }: Placed): string | undefined {
 }
 
 /** At the right: late, carried over, the hour, or the day that brings it up. */
-function useRight({ item, part, late, carriedOver, where }: Placed): { right?: string; rightTone?: Tone } {
-  const { house } = usePlace();
+function useRight({ item, part, late, carriedOver, where }: AgendaEntry): { right?: string; rightTone?: Tone } {
+  const { house } = useOpenHouse();
   const now = useNow();
   const today = calendarDateOf(now, house.zone);
   if (where === 'done') return {};

@@ -9,7 +9,7 @@ import { SortBar } from '@/features/sort';
 import { useAgenda } from '@/store/agenda.ts';
 import { useArrangement } from '@/store/arrangement.ts';
 import { HereOnToday } from '@/features/here';
-import { narrowed, useNarrowed, useNow, usePlace } from '@/store/store.ts';
+import { narrowed, useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, GroupHead, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayToday } from '@/words/dates.ts';
@@ -20,7 +20,7 @@ import { TodayGroups } from './today-groups.tsx';
 
 /** The day: on a phone mine by its parts, on a wide screen everyone's side by side; narrowed, that of one person. */
 export function TodayScreen() {
-  const { me } = usePlace();
+  const { me } = useOpenHouse();
   const wide = useWide();
   const narrow = useNarrowed();
   useCaptureToday(narrow);
@@ -31,14 +31,14 @@ export function TodayScreen() {
 
 /** What is typed here is for today; narrowed to somebody, it is for them. */
 function useCaptureToday(narrow: string | null): void {
-  const { rows, me, house } = usePlace();
+  const { rows, me, house } = useOpenHouse();
   const other = narrow !== null && narrow !== me.id ? narrow : undefined;
   const words = other ? t('capture.todayFor', { name: nameOf(rows, other) }) : t('capture.today');
   useCaptureHere({ plan: calendarDateOf(useNow(), house.zone), person: other, words });
 }
 
 function Everyone() {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const agenda = useAgenda();
   const bands = useDaySheet();
   const entries = bands.flatMap(({ cells }) => Object.values(cells).flat());
@@ -56,7 +56,7 @@ function Everyone() {
 }
 
 function Mine() {
-  const { me, house } = usePlace();
+  const { me, house } = useOpenHouse();
   const wide = useWide();
   const dispatch = useDispatch();
   const agenda = useAgenda();
@@ -98,7 +98,7 @@ function Mine() {
 }
 
 function Narrowed({ personId }: { personId: string }) {
-  const { house } = usePlace();
+  const { house } = useOpenHouse();
   const wide = useWide();
   const dispatch = useDispatch();
   return (

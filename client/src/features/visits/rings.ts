@@ -1,7 +1,7 @@
 import type { Notice } from '@kotiva/core';
 import { useEffect, useRef, useState } from 'react';
 import { useDispatch, useStore } from 'react-redux';
-import { nowOf, said, usePlace, type Store } from '@/store/store.ts';
+import { nowOf, toastShown, useOpenHouse, type Store } from '@/store/store.ts';
 import { t } from '@/words';
 import { sayReminders } from './say-reminder.ts';
 
@@ -10,7 +10,7 @@ import { sayReminders } from './say-reminder.ts';
  * Taken back, because somebody else was there first, it goes from the screen of the device again.
  */
 export function usePlaceRings(): void {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const dispatch = useDispatch();
   const store = useStore() as Store;
   const [opened] = useState(() => nowOf(store.getState()));
@@ -24,7 +24,7 @@ export function usePlaceRings(): void {
     const fresh = mine.filter((notice) => notice.readAt === null && isNew(notice) && !known.has(notice.id));
     for (const { id } of fresh) known.add(id);
     if (fresh.length > 0) {
-      dispatch(said({ words: sayReminders(fresh), offer: null, tone: 'plain' }));
+      dispatch(toastShown({ words: sayReminders(fresh), offer: null, tone: 'plain' }));
       for (const notice of fresh) void show(notice);
     }
     const held = new Set(mine.map(({ id }) => id));

@@ -1,4 +1,4 @@
-import { NO_VISITS, type Fix, type Judged, type Spot, type Visits } from '@kotiva/core';
+import { NO_VISITS, type Fix, type Judged, type Geofence, type Visits } from '@kotiva/core';
 import { answerVisits, type VisitsAsked } from './visits-question.ts';
 
 /** Answers one question after the other. */
@@ -21,7 +21,7 @@ export function workerJudge(): { judge: Judge; end: () => void } {
 export class VisitsKeeper {
   private visits: Visits;
   private last: Promise<unknown> = Promise.resolve();
-  spots: readonly Spot[] = [];
+  spots: readonly Geofence[] = [];
 
   constructor(
     private readonly key: string,

@@ -6,13 +6,13 @@ import { useCaptureHere } from '@/features/capture';
 import { IN_LISTS, ItemRow, SelectButton, Selecting, SelectionBar } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useArrangement } from '@/store/arrangement.ts';
-import { useNarrowed, usePlace } from '@/store/store.ts';
+import { useNarrowed, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Empty, GroupHead, LongRows, useWide } from '@/ui';
 import { t } from '@/words';
 
 /** Everything open, from every list: by list or by person, narrowed to a person or a tag. */
 export function WholeScreen() {
-  const { rows, me } = usePlace();
+  const { rows, me } = useOpenHouse();
   const narrow = useNarrowed();
   const heading = useHeading();
   const wide = useWide();
