@@ -1,6 +1,39 @@
-/** Who may import whom: see docs/architecture. Imports point one way. */
+/** Who may import whom; what each room is for says the README. Imports point one way. */
+
+/** The folders of core, each of which may import those before it. */
+const CORE = [
+  'time',
+  'model',
+  'reader',
+  'access',
+  'followup',
+  'recurrence',
+  'reminders',
+  'planning',
+  'places',
+  'commands',
+  'capture',
+  'formats',
+  'views',
+  'words',
+];
+const coreInOrder = CORE.slice(0, -1).map((folder, nth) => ({
+  name: `core-${folder}-knows-none-after-it`,
+  severity: 'error',
+  from: { path: `^core/src/${folder}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^core/src/(${CORE.slice(nth + 1).join('|')})/` },
+}));
+
 module.exports = {
   forbidden: [
+    ...coreInOrder,
+    {
+      name: 'core-folder-in-no-order',
+      comment: 'a new folder of core gets its place in the list above',
+      severity: 'error',
+      from: {},
+      to: { path: '^core/src/[^/]+/', pathNot: `^core/src/(testing|${CORE.join('|')})/` },
+    },
     {
       name: 'core-is-pure',
       comment: 'core imports nothing of the other rooms, of Node or of React',

@@ -7,7 +7,10 @@ const FIXES = 20_000;
 const ROUNDS = 7;
 /** Figures that look like chance and are the same every time. */
 const chance = (nth: number, step: number): number => ((nth * step) % 1000) / 1000 - 0.5;
-const around = (nth: number, degrees: number): Coordinates => ({ lat: MIDDLE.lat + chance(nth, 377) * degrees, lon: MIDDLE.lon + chance(nth, 613) * degrees * 2 });
+const around = (nth: number, degrees: number): Coordinates => ({
+  lat: MIDDLE.lat + chance(nth, 377) * degrees,
+  lon: MIDDLE.lon + chance(nth, 613) * degrees * 2,
+});
 
 /** Looks judged a second against 100 places, beside nothing but their distances. */
 export function geofenceFixesPerSecond(): void {

@@ -20,7 +20,7 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
   };
   const given: CommandName[] = [];
   const live = {
-    give(name: CommandName, payload: never) {
+    submit(name: CommandName, payload: never) {
       const decision = world.try(who, name, payload);
       if (decision.outcome !== 'accepted')
         return { id: null, refused: decision.outcome === 'refused' ? decision.reason : { code: 'failed' as const, params: {} } };

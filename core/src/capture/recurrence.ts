@@ -185,7 +185,14 @@ function withShortMonths(rule: SaidRule, line: TypedLine): SaidRule & { asks?: n
   };
 }
 
-const spanOf = (line: TypedLine, from: number, to: number, value: Recurrence): Span => ({ kind: 'rule', from, to, text: line.text(from, to), value, chosen: true });
+const spanOf = (line: TypedLine, from: number, to: number, value: Recurrence): Span => ({
+  kind: 'rule',
+  from,
+  to,
+  text: line.text(from, to),
+  value,
+  chosen: true,
+});
 
 interface SaidRule {
   from: number;

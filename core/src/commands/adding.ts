@@ -13,10 +13,10 @@ import { notifyOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { givePart, needPerson, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
-import { appearFirst, houseOf, insertSeries, refuseBadRule } from './appearing.ts';
+import { appearFirst, insertSeries, refuseBadRule } from './appearing.ts';
 import { inEveryMonth } from '../recurrence/short-months.ts';
 import { calendarDateOf } from '../time/clock.ts';
-import { askForContainer, NEIGHBOURS, putBeside, CONTAINER, containerOf, type Container } from './spot.ts';
+import { askForContainer, NEIGHBOURS, putBeside, CONTAINER, containerOf, type Container } from './container.ts';
 
 const NEW_ITEM = {
   title: Title,
@@ -46,7 +46,7 @@ function addOne({ rule, ...fields }: NewItem, spot: Container, d: Deciding): Ite
 /** What is said to come back: a chore, and the first of it. */
 function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: NewItem & { rule: SaidRule }, spot: Container, d: Deciding): Item {
   if (spot.parentId !== null) refuse('step-recurs', { title: fields.title }, 'rule');
-  const day = fields.start ?? fields.due ?? plan ?? calendarDateOf(d.now, houseOf(d).zone);
+  const day = fields.start ?? fields.due ?? plan ?? calendarDateOf(d.now, d.house.zone);
   const time = rule.time ?? (day.length > 10 ? day.slice(11) : null);
   const dtstart = `${day.slice(0, 10)}${time === null ? '' : `T${time}`}`;
   const context = contextOf({ tags, situations, place }, d);

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { relationsToItem } from './may.ts';
+import { relationsToItem } from '../access/relations.ts';
 import { MOST_ALARMS, onArriving, Trigger, type Alarm, type Anchor, type PlaceTrigger } from '../model/alarm.ts';
 import type { Item } from '../model/item.ts';
 import type { Person } from '../model/person.ts';
@@ -70,10 +70,10 @@ export function addAlarm(itemId: string, personId: string, trigger: Trigger, d: 
     snoozedUntil: null,
     removedAt: null,
   });
-  const moment = momentOf(alarm, houseOf(d), d);
+  const moment = momentOf(alarm, d.house, d);
   if (moment !== null && moment <= d.now) {
     if (trigger.kind === 'absolute') refuse('alarm-past', { at: trigger.at }, 'trigger');
-    d.note('alarm-past', { at: wallClockOf(moment, houseOf(d).zone) });
+    d.note('alarm-past', { at: wallClockOf(moment, d.house.zone) });
   }
   if (moment === null && trigger.kind === 'relative') d.note('alarm-needs-date', { to: trigger.to });
 }
@@ -119,9 +119,9 @@ export const snoozeAlarm = commandKind({
     if (alarm.removedAt !== null) refuse('gone', { noun: 'alarm' });
     if ((until === undefined) === (place === undefined)) refuse('malformed', { field: 'until' }, 'until');
     if (place !== undefined) addAlarm(alarm.itemId, d.actor.id, onArriving(place), d);
-    else if (until! <= d.now) refuse('alarm-past', { at: wallClockOf(until!, houseOf(d).zone) }, 'until');
+    else if (until! <= d.now) refuse('alarm-past', { at: wallClockOf(until!, d.house.zone) }, 'until');
     // of one for several it is put off for oneself alone
-    else if (alarm.personId !== d.actor.id) addAlarm(alarm.itemId, d.actor.id, { kind: 'absolute', at: wallClockOf(until!, houseOf(d).zone) }, d);
+    else if (alarm.personId !== d.actor.id) addAlarm(alarm.itemId, d.actor.id, { kind: 'absolute', at: wallClockOf(until!, d.house.zone) }, d);
     else d.set('alarm', alarmId, { snoozedUntil: until });
     for (const notice of d.by('notice', 'personId', d.actor.id))
       if (notice.kind === 'reminder' && notice.itemId === alarm.itemId && notice.readAt === null) d.set('notice', notice.id, { readAt: d.now });
@@ -138,7 +138,7 @@ export const ringAlarm = commandKind({
   asks: () => [{ permission: 'system' }],
   decide({ alarm: alarmId, at }, d) {
     const alarm = d.find('alarm', alarmId);
-    const ring = alarm ? nextRing(alarm, houseOf(d), d) : null;
+    const ring = alarm ? nextRing(alarm, d.house, d) : null;
     if (!alarm || !ring || ring.at > d.now) return;
     const item = d.need('item', alarm.itemId);
     const people = isPlaceAlarm(alarm) && !alarm.snoozedUntil ? fallbackFor(alarm, d) : [alarm.personId];
@@ -154,7 +154,7 @@ export const ringAlarm = commandKind({
 });
 
 function latestUpToNow(alarm: Alarm, d: Deciding): string {
-  const moments = [momentOf(alarm, houseOf(d), d), alarm.snoozedUntil].filter((at): at is string => at !== null && at <= d.now);
+  const moments = [momentOf(alarm, d.house, d), alarm.snoozedUntil].filter((at): at is string => at !== null && at <= d.now);
   return moments.reduce((a, b) => (a > b ? a : b));
 }
 
@@ -165,5 +165,3 @@ export function rearmAlarms(itemId: string, moved: readonly Anchor[], d: Decidin
     if (personId === undefined || alarm.personId === personId) d.set('alarm', alarm.id, { armedAt: d.now });
   }
 }
-
-const houseOf = (d: Deciding) => d.need('house', d.context.houseId);

@@ -18,15 +18,13 @@ import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whos
 import { addAlarm } from './alarms.ts';
 import type { Deciding } from './deciding.ts';
 import { insertItem } from './inserting.ts';
-import { relationsToItem } from './may.ts';
+import { relationsToItem } from '../access/relations.ts';
 import { addDays } from '../time/clock.ts';
 import { FRESH, makePart, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
 import { removeWhole } from './removing.ts';
 
 /** How the occurrences of a chore become items, and cease to be. */
-
-export const houseOf = (d: Deciding) => d.need('house', d.context.houseId);
 
 /** A chore as it is when it is made; what is left out is as usual. Refuses a rule that can't be, or never occurs. */
 export function insertSeries(
@@ -61,7 +59,7 @@ export function refuseBadRule({ rrule, afterDone, dtstart }: Pick<Series, 'rrule
     const fault = choreFault({ rrule, afterDone });
     if (fault) refuse(fault, { max: MOST_TIMES }, rrule === null ? 'afterDone' : 'rrule');
     const window = { before: addDays(dtstart.slice(0, 10), LONGEST_GAP_DAYS), maxSteps: CHORE_STEPS };
-    if (rrule !== null && neverOccurs({ rrule, dtstart, zone: houseOf(d).zone }, window)) refuse('never-occurs', {}, 'rrule');
+    if (rrule !== null && neverOccurs({ rrule, dtstart, zone: d.house.zone }, window)) refuse('never-occurs', {}, 'rrule');
   } catch (error) {
     if (error instanceof BadRule) refuse('bad-rule', { says: error.message }, 'rrule');
     if (error instanceof TooCostly) refuse('rule-too-costly', {}, 'rrule');
@@ -70,7 +68,7 @@ export function refuseBadRule({ rrule, afterDone, dtstart }: Pick<Series, 'rrule
 }
 
 /** The one a chore begins with. */
-export const firstOf = (series: Series, d: Deciding): Occurrence => beginningOf(series, d.now, houseOf(d), d) ?? refuse('never-occurs', {}, 'rrule');
+export const firstOf = (series: Series, d: Deciding): Occurrence => beginningOf(series, d.now, d.house, d) ?? refuse('never-occurs', {}, 'rrule');
 
 /** The first one, at once: there is nothing before it to wait for. */
 export const appearFirst = (series: Series, d: Deciding): Item => appear(series, firstOf(series, d), d);
@@ -93,7 +91,7 @@ export function appear(series: Series, occurrence: Occurrence, d: Deciding): Ite
 
 /** `carried`: as it stands, of whoever assigns many and keeps count. */
 export const assignNow = (series: Series, occurrence: Occurrence, d: Deciding, carried = () => carriedSoFar(d)): Assigned =>
-  assign(series, occurrence, queueOf(series, d, occurrence.recurrenceId), carried, new Presence(d, houseOf(d)), d.by('override', 'seriesId', series.id));
+  assign(series, occurrence, queueOf(series, d, occurrence.recurrenceId), carried, new Presence(d, d.house), d.by('override', 'seriesId', series.id));
 
 function layOut(series: Series, { recurrenceId, at }: Occurrence, turn: Turn, withdrawn: Item | undefined, d: Deciding): Item {
   const { id: seriesId, listId, sectionId, makerId, title } = series;
@@ -191,7 +189,7 @@ function missEarlier(item: Item, d: Deciding): void {
 export function bringNext(item: Item, d: Deciding): void {
   const series = item.seriesId === null ? undefined : d.find('series', item.seriesId);
   if (!series || (series.turn === 'fair' && !d.holdsAll)) return;
-  const occurrence = nextToMake(series, item.recurrenceId, houseOf(d), d);
+  const occurrence = nextToMake(series, item.recurrenceId, d.house, d);
   if (occurrence) appear(series, occurrence, d);
 }
 

@@ -1,8 +1,8 @@
+import { GUESSED_MINUTES } from '../model/nature.ts';
 import * as z from 'zod/mini';
 import { CalendarDate, Id } from '../model/row.ts';
 import { madeOf } from '../recurrence/chores.ts';
 import type { Item } from '../model/item.ts';
-import { GUESSED_MINUTES } from '../planning/fits-now.ts';
 import type { CarriedMinutes } from '../recurrence/fair.ts';
 import { carriedSoFar, holderOf } from '../recurrence/whose-turn.ts';
 import { calendarDateOf, daysOf, isMoment } from '../time/clock.ts';
@@ -10,10 +10,11 @@ import { commandKind } from './kind.ts';
 import { assignNow, reassign } from './appearing.ts';
 import { needPerson, partId } from './parts.ts';
 import { refuse } from './reasons.ts';
-import type { AccessRequest } from './may.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import type { Deciding } from './deciding.ts';
 
-const ofPerson = (person: string | undefined, d: Deciding): AccessRequest => (person === d.actorOrNull?.id ? { permission: 'self', is: true } : { permission: 'manage' });
+const ofPerson = (person: string | undefined, d: Deciding): CommandRequest =>
+  person === d.actorOrNull?.id ? { permission: 'self', is: true } : { permission: 'manage' };
 
 /** Days somebody is not there: their own to say, or a manager's. */
 export const addAway = commandKind({
@@ -55,7 +56,7 @@ export const endStandIn = commandKind({
   asks: () => [{ permission: 'system' }],
   decide({ away: id }, d) {
     const away = d.find('timeAway', id);
-    const today = calendarDateOf(d.now, d.need('house', d.context.houseId).zone);
+    const today = calendarDateOf(d.now, d.house.zone);
     if (away && away.standInId !== null && away.to < today) d.set('timeAway', id, { standInId: null });
   },
 });

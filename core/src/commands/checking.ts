@@ -8,7 +8,7 @@ import { isUntouched, nextMade, withdraw } from './appearing.ts';
 import { notifyingOfCompletion, uncheckPart } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import type { AccessRequest } from './may.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import { partId, readTold, settleNobody, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
 import { actsAsGiver } from './standing-in.ts';
@@ -18,7 +18,7 @@ import { say } from './thread.ts';
 const PART = z.object({ item: Id, person: z.nullable(Id) });
 
 /** Own part, nobody's, or tied for someone: each is a column of its own in the table. */
-function asksToCheck({ item, person }: z.infer<typeof PART>, d: Deciding): AccessRequest[] {
+function asksToCheck({ item, person }: z.infer<typeof PART>, d: Deciding): CommandRequest[] {
   if (person === null) return [{ permission: 'check', item }];
   const part = d.find('part', partId(item, person));
   if (person === d.actorOrNull?.id) return [{ permission: 'self', is: part !== undefined && part.takenBackAt === null }];

@@ -5,7 +5,7 @@ import type { Series } from '../model/series.ts';
 import { changedFrom, exceptionsAfter, saidOf } from '../recurrence/changed-chore.ts';
 import { beginningOf, isOver, isSetAside, madeOf, nextToMake } from '../recurrence/chores.ts';
 import { calendarDateOf } from '../time/clock.ts';
-import { appear, assignNow, firstOf, houseOf, insertSeries, override, reassign, withdraw } from './appearing.ts';
+import { appear, assignNow, firstOf, insertSeries, override, reassign, withdraw } from './appearing.ts';
 import { CHORE, fieldsOf, ofSeries } from './chore-fields.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
@@ -40,17 +40,17 @@ function newestOpen(series: Series, d: Deciding): string | null {
   const open = made.filter((item) => !isOver(item, d)).at(-1);
   if (open) return open.recurrenceId;
   // of a rule that can't be worked out nothing is to come: it is said anew from today
-  if (isSetAside(series)) return calendarDateOf(d.now, houseOf(d).zone);
-  return nextToMake(series, made.at(-1)?.recurrenceId ?? null, houseOf(d), d)?.recurrenceId ?? null;
+  if (isSetAside(series)) return calendarDateOf(d.now, d.house.zone);
+  return nextToMake(series, made.at(-1)?.recurrenceId ?? null, d.house, d)?.recurrenceId ?? null;
 }
 
 /** A new chore from an occurrence on, with what differs; the open one there is goes along, and so do single exceptions. */
 function goOn(series: Series, from: string, fields: Partial<Series>, d: Deciding): void {
   const { id } = series;
   const given = saidOf(fields);
-  const next = insertSeries(d, { ...changedFrom(series, from, given, d, houseOf(d)), createdAt: d.now });
+  const next = insertSeries(d, { ...changedFrom(series, from, given, d, d.house), createdAt: d.now });
   const open = madeOf(id, d).filter((item) => item.recurrenceId! >= from && !isOver(item, d));
-  for (const { recurrenceId, ...exception } of exceptionsAfter(series, from, next, d, houseOf(d)).kept) override(next, recurrenceId, exception, d);
+  for (const { recurrenceId, ...exception } of exceptionsAfter(series, from, next, d, d.house).kept) override(next, recurrenceId, exception, d);
   d.set('series', id, { endsBefore: from });
   for (const item of open.slice(1)) withdraw(item, d);
   const item = open[0] ? takeAlong(open[0], next, given, d) : appearIfDue(next, d);
@@ -67,7 +67,7 @@ function takeAlong(item: Item, series: Series, given: Partial<Series>, d: Decidi
 
 /** What goes on from a later one comes when its time has come. */
 function appearIfDue(series: Series, d: Deciding): Item | null {
-  const first = beginningOf(series, d.now, houseOf(d), d);
-  const today = calendarDateOf(d.now, houseOf(d).zone);
+  const first = beginningOf(series, d.now, d.house, d);
+  const today = calendarDateOf(d.now, d.house.zone);
   return first && first.at.slice(0, 10) <= today ? appear(series, first, d) : null;
 }

@@ -4,7 +4,7 @@ import { stampOf } from '../model/row.ts';
 import { isOver, isSetAside, madeOf } from '../recurrence/chores.ts';
 import type { Reader } from '../reader/reader.ts';
 import { calendarDateOf } from '../time/clock.ts';
-import { houseOf, withdraw } from './appearing.ts';
+import { withdraw } from './appearing.ts';
 import type { Deciding } from './deciding.ts';
 
 /** A chore ends from an occurrence or a day on: what is open and before stays open. */
@@ -17,7 +17,7 @@ export function endFrom(series: Series, from: string, d: Deciding): void {
   }
 }
 
-const today = (d: Deciding): string => calendarDateOf(d.now, houseOf(d).zone);
+const today = (d: Deciding): string => calendarDateOf(d.now, d.house.zone);
 
 export const endToday = (series: readonly Series[], d: Deciding): void => series.forEach((one) => endFrom(one, today(d), d));
 

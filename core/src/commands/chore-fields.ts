@@ -1,13 +1,13 @@
+import { OFF_DAY_SHIFTS } from '../model/off-day-shift.ts';
 import * as z from 'zod/mini';
 import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
 import { Policy } from '../model/item.ts';
 import { ChoreStart, Id, Text, Title } from '../model/row.ts';
 import { AfterDone, Missed, RRuleText, TurnKind, type Series } from '../model/series.ts';
-import { OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
 import { isMoment } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, NATURE } from './item-fields.ts';
-import type { AccessRequest } from './may.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
 
@@ -41,8 +41,8 @@ export function fieldsOf({ persons, tags, situations, place, ...fields }: ChoreF
 }
 
 /** A chore of one's own pile is its maker's; one of a list is changed by who may change things there. */
-export function askToChange(series: Series | undefined, d: Deciding): AccessRequest {
+export function askToChange(series: Series | undefined, d: Deciding): CommandRequest {
   if (series?.listId) return { permission: 'change', list: series.listId };
   return { permission: 'self', is: series !== undefined && series.makerId === d.actorOrNull?.id };
 }
-export const ofSeries = { asks: ({ series }: { series: string }, d: Deciding): AccessRequest[] => [askToChange(d.need('series', series), d)] };
+export const ofSeries = { asks: ({ series }: { series: string }, d: Deciding): CommandRequest[] => [askToChange(d.need('series', series), d)] };

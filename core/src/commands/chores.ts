@@ -6,13 +6,13 @@ import { isOver, itemsOf, madeOf, nextAppearance, nextToMake, occurrencesAfter }
 import type { Occurrence } from '../recurrence/occurrences.ts';
 import { addDays, calendarDateOf, isMoment } from '../time/clock.ts';
 import { rearmAlarms } from './alarms.ts';
-import { appear, appearFirst, assignNow, bringNext, firstOf, houseOf, insertSeries, override, reassign, withdraw } from './appearing.ts';
+import { appear, appearFirst, assignNow, bringNext, firstOf, insertSeries, override, reassign, withdraw } from './appearing.ts';
 import { endFrom } from './chore-ends.ts';
 import { CHORE, fieldsOf, ofSeries } from './chore-fields.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { refuse } from './reasons.ts';
-import { askForContainer, CONTAINER, containerOf } from './spot.ts';
+import { askForContainer, CONTAINER, containerOf } from './container.ts';
 
 /** Makes a chore, of nothing or of an item there is: that becomes its first. */
 export const makeChore = commandKind({
@@ -76,7 +76,7 @@ export function needOpen(
   const item = itemsOf(seriesId, d).find((one) => one.recurrenceId === recurrenceId) ?? null;
   if (item && isOver(item, d)) refuse('not-to-come', { title: series.title });
   if (item) return { series, occurrence: { recurrenceId, at: item.due ?? recurrenceId }, item };
-  for (const found of occurrencesAfter(series, justBefore(recurrenceId), houseOf(d), d)) {
+  for (const found of occurrencesAfter(series, justBefore(recurrenceId), d.house, d)) {
     if (found.recurrenceId === recurrenceId) return { series, occurrence: found, item };
     if (found.recurrenceId > recurrenceId) break;
   }
@@ -90,7 +90,7 @@ export const endChore = commandKind({
   ...ofSeries,
   decide({ series: seriesId, recurrenceId }, d) {
     const series = d.need('series', seriesId);
-    const today = calendarDateOf(d.now, houseOf(d).zone);
+    const today = calendarDateOf(d.now, d.house.zone);
     // what was due before today and is open stays to be done
     const from = recurrenceId > today ? recurrenceId : today;
     // it goes on as another one from there, or has ended already: an end is never moved to a later day
@@ -137,7 +137,7 @@ export const bringForward = commandKind({
   ...ofSeries,
   decide({ series: seriesId }, d) {
     const series = d.need('series', seriesId);
-    const next = nextToMake(series, madeOf(seriesId, d).at(-1)?.recurrenceId ?? null, houseOf(d), d);
+    const next = nextToMake(series, madeOf(seriesId, d).at(-1)?.recurrenceId ?? null, d.house, d);
     if (!next || series.rrule === null) refuse('not-to-come', { title: series.title });
     appear(series, next, d);
   },
@@ -165,7 +165,7 @@ export const appearByItself = commandKind({
   asks: () => [{ permission: 'system' }],
   decide({ series: seriesId, recurrenceId }, d) {
     const series = d.need('series', seriesId);
-    const next = nextAppearance(series, d.now, houseOf(d), d);
+    const next = nextAppearance(series, d.now, d.house, d);
     if (next?.occurrence.recurrenceId === recurrenceId) appear(series, next.occurrence, d);
   },
 });

@@ -4,7 +4,8 @@ import type { Part } from '../model/part.ts';
 import { bringNext, takeNextBack } from './appearing.ts';
 import type { Deciding } from './deciding.ts';
 import { listeners } from './following.ts';
-import { relationsToItem } from './may.ts';
+import { relationsToItem } from '../access/relations.ts';
+import { isGranted } from '../access/table.ts';
 
 /**
  * Does something to the parts of an item and tells whoever waits for it if that completed or reopened the item:
@@ -53,7 +54,7 @@ function whoMaySay(item: Item, open: readonly Part[], d: Deciding): Set<string> 
   if (holders.length > 0) return new Set(holders);
   const owner = item.listId === null ? item.makerId : d.find('list', item.listId)?.ownerId;
   const able = new Set(owner === undefined ? [] : [owner]);
-  if (d.actorOrNull && relationsToItem(item, d.actorOrNull, d).some((relation) => relation !== 'view' && relation !== 'own-part')) able.add(d.actorOrNull.id);
+  if (d.actorOrNull && relationsToItem(item, d.actorOrNull, d).some((relation) => isGranted(relation, 'check'))) able.add(d.actorOrNull.id);
   return able;
 }
 

@@ -5,9 +5,9 @@ import { insertItem } from './inserting.ts';
 import type { Deciding } from './deciding.ts';
 import { notifyOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
-import { byPosition } from './position.ts';
+import { byPosition } from '../model/position.ts';
 import { refuse } from './reasons.ts';
-import { askForContainer, CONTAINER, containerOf, type Container } from './spot.ts';
+import { askForContainer, CONTAINER, containerOf, type Container } from './container.ts';
 
 /** So many items and steps are copied in one action. */
 export const COPIES_MAX = 2_000;

@@ -31,7 +31,7 @@ import {
   removeSection,
   shareList,
 } from './lists.ts';
-import { isAllowed, REQUIRED_PERMISSIONS, type CommandName } from './may.ts';
+import { isAllowed, REQUIRED_PERMISSIONS, type CommandName } from './required-permissions.ts';
 import { changePlace, makePlace } from './places.ts';
 import { changeSituation, makeSituation } from './situations.ts';
 import { nudge, sendNudges, setRest } from './nudges.ts';
@@ -265,7 +265,8 @@ const contextOf = ({ id, houseId, at, seen }: Pick<Command, 'id' | 'houseId' | '
 
 function refuseUnlessAllowed(kind: CommandKind, payload: unknown, d: Deciding): void {
   for (const ask of kind.asks(payload, d)) {
-    if (!(REQUIRED_PERMISSIONS[kind.name] as readonly string[]).includes(ask.permission)) throw new Error(`${kind.name} asks for '${ask.permission}', which the table does not list`);
+    if (!(REQUIRED_PERMISSIONS[kind.name] as readonly string[]).includes(ask.permission))
+      throw new Error(`${kind.name} asks for '${ask.permission}', which the table does not list`);
     if (!isAllowed(ask, d.actorOrNull, d)) refuse(d.actorOrNull || ask.permission === 'enter' ? 'not-allowed' : 'not-a-member');
   }
   if (kind.name === 'undo') refuseUnlessAllowedUndone(payload as Payload<'undo'>, d);

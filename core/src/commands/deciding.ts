@@ -1,8 +1,10 @@
 import { NIL, parse, v5 } from 'uuid';
 import { INDEXES, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
+import type { House } from '../model/house.ts';
 import { isHere, type Person } from '../model/person.ts';
 import type { EntryKind } from '../model/entry-kinds.ts';
-import type { NoticeKind, Params } from '../model/said.ts';
+import type { NoticeKind } from '../model/notice.ts';
+import type { Params } from '../model/params.ts';
 import { noticeId } from '../model/notice-id.ts';
 import { stampOf } from '../model/row.ts';
 import { applyChange, type Change } from '../reader/change.ts';
@@ -208,6 +210,11 @@ export class Deciding {
     for (const { noun, row } of this.written.values())
       if (noun === 'notice' && (row as Row<'notice'>).personId === personId && (row as Row<'notice'>).itemId === itemId) return true;
     return false;
+  }
+
+  /** The house all this is in. */
+  get house(): House {
+    return this.need('house', this.context.houseId);
   }
 
   note(code: Note['code'], params: Params = {}): void {

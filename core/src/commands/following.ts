@@ -4,11 +4,12 @@ import type { Item } from '../model/item.ts';
 import type { Topic } from '../model/notice-choices.ts';
 import type { Person } from '../model/person.ts';
 import { isHere } from '../model/person.ts';
-import type { NoticeKind, Params } from '../model/said.ts';
+import type { NoticeKind } from '../model/notice.ts';
+import type { Params } from '../model/params.ts';
 import { Id } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import { relationToList, relationsToItem } from './may.ts';
+import { relationToList, relationsToItem } from '../access/relations.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
 

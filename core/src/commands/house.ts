@@ -6,7 +6,7 @@ import { calendarDateOf, isMoment, isZone } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
 import { insertItem } from './inserting.ts';
 import { refuse } from './reasons.ts';
-import { keyAtEnd } from './position.ts';
+import { keyAtEnd } from '../model/position.ts';
 
 /** Makes a house with its first manager, and four hints as items that can be checked off. */
 export const makeHouse = commandKind({

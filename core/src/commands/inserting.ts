@@ -1,7 +1,7 @@
 import { USUAL_NATURE, type Item } from '../model/item.ts';
 import type { Deciding } from './deciding.ts';
 import { makePart } from './parts.ts';
-import { nextKeyIn, type Container } from './spot.ts';
+import { nextKeyIn, type Container } from './container.ts';
 
 const BLANK = {
   ...USUAL_NATURE,

@@ -3,7 +3,7 @@ import { counts, isDone } from '../followup/standing.ts';
 import type { Noun } from '../model/nouns.ts';
 import { DEEPEST } from '../reader/tree.ts';
 import { idOf, World } from '../testing/world.ts';
-import { byPosition } from './position.ts';
+import { byPosition } from '../model/position.ts';
 import { isUndoable } from './undo.ts';
 
 const PEOPLE = ['Aino', 'Leila', 'Eetu'] as const;

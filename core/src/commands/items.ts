@@ -14,7 +14,7 @@ import { notifyFollowers, notifyOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { refuse } from './reasons.ts';
 import { removeWhole } from './removing.ts';
-import { askForContainer, moveStepsAlong, NEIGHBOURS, putAllBeside, CONTAINER, containerOf } from './spot.ts';
+import { askForContainer, moveStepsAlong, NEIGHBOURS, putAllBeside, CONTAINER, containerOf } from './container.ts';
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
 

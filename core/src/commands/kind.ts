@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { Id } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
-import type { AccessRequest, CommandName } from './may.ts';
+import type { CommandRequest, CommandName } from './required-permissions.ts';
 
 /** Items a slice of a longer command is about; nothing is looked at unless it is one. */
 export const SLICE = z.optional(z.array(Id).check(z.maxLength(500)));
@@ -10,7 +10,7 @@ export const SLICE = z.optional(z.array(Id).check(z.maxLength(500)));
 export interface CommandKind<N extends CommandName = CommandName, S extends z.ZodMiniType = z.ZodMiniType> {
   name: N;
   payload: S;
-  asks(payload: z.infer<S>, d: Deciding): AccessRequest[];
+  asks(payload: z.infer<S>, d: Deciding): CommandRequest[];
   decide(payload: z.infer<S>, d: Deciding): void;
 }
 

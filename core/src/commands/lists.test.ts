@@ -1,4 +1,4 @@
-import { byPosition } from './position.ts';
+import { byPosition } from '../model/position.ts';
 import { World } from '../testing/world.ts';
 
 function house() {

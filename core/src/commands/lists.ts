@@ -4,12 +4,11 @@ import { Access, ListIcon, ListKind, Purpose } from '../model/list.ts';
 import { Colour } from '../model/person.ts';
 import { Id, Name } from '../model/row.ts';
 import { calendarDateOf } from '../time/clock.ts';
-import { houseOf } from './appearing.ts';
 import { choresOfList, endToday, resumeWith } from './chore-ends.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
 import { needPerson } from './parts.ts';
-import { keyAtEnd, keyBeside, type Neighbours } from './position.ts';
+import { keyAtEnd, keyBeside, type Neighbours } from '../model/position.ts';
 import { refuse } from './reasons.ts';
 
 const NEIGHBOURS = { after: z.optional(z.nullable(Id)), before: z.optional(z.nullable(Id)) };
@@ -175,7 +174,7 @@ export const removeList = commandKind({
   payload: z.object({ list: Id, removed: z._default(z.boolean(), true), chores: SLICE }),
   asks: ({ list }) => [{ permission: 'share', list }],
   decide({ list, removed, chores }, d) {
-    const ending = removed ? choresOfList(list, calendarDateOf(d.now, houseOf(d).zone), d) : [];
+    const ending = removed ? choresOfList(list, calendarDateOf(d.now, d.house.zone), d) : [];
     if (d.context.slice) return endToday(ending.filter(({ id }) => chores?.includes(id)), d); // prettier-ignore
     endToday(ending, d);
     if (!removed) resumeWith(list, d);

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { NUDGES_BEFORE_ASKING } from '../followup/groups.ts';
 import { afterQuiet, quietOf } from '../followup/quiet.ts';
 import { WINDOW_MS } from '../followup/nudging.ts';
-import { nudgeOf } from '../followup/rounds.ts';
+import { nudgeOf } from '../followup/nudge-batches.ts';
 import { openParts } from '../followup/standing.ts';
 import type { Part } from '../model/part.ts';
 import { Rest } from '../model/person.ts';
@@ -46,7 +46,7 @@ export const nudge = commandKind({
         continue;
       }
       if (ago < HOUR_MS) refuse('nudged-already', { name: person.name, minutes: Math.ceil((HOUR_MS - Math.max(0, ago)) / 60_000) }, 'persons');
-      const at = afterQuiet(d.now, quietOf(person, d.by('timeAway', 'personId', personId)), d.need('house', d.context.houseId).zone) ?? d.now;
+      const at = afterQuiet(d.now, quietOf(person, d.by('timeAway', 'personId', personId)), d.house.zone) ?? d.now;
       d.set('part', part.id, { nudgedByHandAt: at });
       if (words.trim()) say(item, part, words.trim(), 'comment', 'pair', d);
       if (at > d.now) d.note('nudge-waits', { name: person.name, until: at });
@@ -68,7 +68,7 @@ export const sendNudges = commandKind({
   payload: z.object({ person: Id, parts: z.array(Id).check(z.minLength(1), z.maxLength(500)), at: Instant }),
   asks: () => [{ permission: 'system' }],
   decide({ person: personId, parts, at }, d) {
-    const house = d.need('house', d.context.houseId);
+    const house = d.house;
     const until = instantOf(epochOf(d.now) + WINDOW_MS);
     const due = parts
       .map((id) => d.find('part', id))

@@ -7,7 +7,7 @@ import { rearmAlarms } from './alarms.ts';
 import { notifyingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import type { AccessRequest } from './may.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import { givePart, partId, readTold, settleNobody, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
 
@@ -21,7 +21,7 @@ const ownOf = (itemId: string, d: Deciding): Part | undefined => {
 };
 
 /** Own parts, or what nobody was given and one may check off: planning it means to do it. */
-const asksOwn = ({ items }: { items: string[] }, d: Deciding): AccessRequest[] =>
+const asksOwn = ({ items }: { items: string[] }, d: Deciding): CommandRequest[] =>
   items.map((item) => (ownOf(item, d) ? ({ permission: 'self', is: true } as const) : ({ permission: 'check', item } as const)));
 
 /** The actor's part, accepted: to decide about it is to answer. What nobody was given is taken. */
@@ -44,7 +44,7 @@ function ownPart(itemId: string, d: Deciding): Part {
 }
 
 const todayOf = (d: Deciding): string => {
-  const house = d.need('house', d.context.houseId);
+  const house = d.house;
   return calendarDateOf(d.now, house.zone);
 };
 

@@ -1,5 +1,5 @@
 import { isDone } from '../followup/standing.ts';
-import { progressOfList } from '../planning/progress.ts';
+import { progressOfList } from '../views/progress.ts';
 import { contentsOf } from '../views/list-contents.ts';
 import { World } from '../testing/world.ts';
 

@@ -6,7 +6,6 @@ import { Id } from '../model/row.ts';
 import { above } from '../reader/tree.ts';
 import { calendarDateOf } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
-import { houseOf } from './appearing.ts';
 import { commandKind, SLICE } from './kind.ts';
 import { refuse } from './reasons.ts';
 import { slicesAhead } from './slicing.ts';
@@ -41,7 +40,7 @@ export const useAgain = commandKind({
 });
 
 function openAgain(item: Item, d: Deciding): void {
-  const today = calendarDateOf(d.now, houseOf(d).zone);
+  const today = calendarDateOf(d.now, d.house.zone);
   d.set('item', item.id, { due: ahead(item.due, today), start: ahead(item.start, today) });
   for (const part of countingParts(d.by('part', 'itemId', item.id))) if (part.standing === 'completed') d.set('part', part.id, startedAnew(part, d));
 }

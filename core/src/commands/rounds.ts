@@ -5,7 +5,7 @@ import { CalendarDate, Id, Text } from '../model/row.ts';
 import type { Deciding } from './deciding.ts';
 import { giveOrPassOn } from './handing.ts';
 import { commandKind } from './kind.ts';
-import type { AccessRequest } from './may.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import { hasCountingPart, needPerson, partId } from './parts.ts';
 import { refuse } from './reasons.ts';
 
@@ -14,7 +14,7 @@ import { refuse } from './reasons.ts';
 const Stops = z.array(RoundStop).check(z.minLength(1), z.maxLength(MOST_STOPS));
 const itemsOf = (stops: readonly RoundStop[]): string[] => stops.flatMap(({ items }) => items);
 
-function isOwn(id: string, d: Deciding): AccessRequest {
+function isOwn(id: string, d: Deciding): CommandRequest {
   const round = d.find('errandRound', id);
   return { permission: 'self', is: round !== undefined && d.actorOrNull !== null && [round.makerId, round.personId].includes(d.actorOrNull.id) };
 }
@@ -68,7 +68,7 @@ function openItems(stops: readonly RoundStop[], d: Deciding): string[] {
 }
 
 /** What is one's own is passed on; what is nobody's is handed over; what the other has already needs nothing. */
-function askToGive(item: string, personId: string, d: Deciding): AccessRequest[] {
+function askToGive(item: string, personId: string, d: Deciding): CommandRequest[] {
   if (hasCountingPart(item, personId, d)) return [];
   const own = d.find('part', partId(item, d.actorOrNull?.id ?? null));
   return [{ permission: own && openParts([own]).length > 0 ? 'pass-on' : 'change', item }];

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { relationsToItem } from './may.ts';
+import { relationsToItem } from '../access/relations.ts';
 import type { Item } from '../model/item.ts';
 import { isHere } from '../model/person.ts';
 import { Id, Words } from '../model/row.ts';

@@ -3,7 +3,7 @@ import { openParts } from '../followup/standing.ts';
 import type { Reader, RecordedCommand } from '../reader/reader.ts';
 import { withBelow } from '../reader/tree.ts';
 import type { Deciding } from './deciding.ts';
-import type { CommandName } from './may.ts';
+import type { CommandName } from './required-permissions.ts';
 
 /** Rows one command may write; what removes or undoes more is done in slices, never refused for its size. */
 export const MOST_WRITTEN = 2_000;

@@ -4,13 +4,13 @@ import { MOST_IN_SLOT, SlotMinutes, type Slot } from '../model/slot.ts';
 import { isMoment } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import type { AccessRequest } from './may.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import { refuse } from './reasons.ts';
 
 const Items = z.array(Id).check(z.minLength(1), z.maxLength(MOST_IN_SLOT));
 
-const askToSee = (items: readonly string[]): AccessRequest[] => items.map((item) => ({ permission: 'see', item }));
-const ofOwn = (slot: string, d: Deciding): AccessRequest => ({ permission: 'self', is: d.find('slot', slot)?.personId === d.actorOrNull?.id });
+const askToSee = (items: readonly string[]): CommandRequest[] => items.map((item) => ({ permission: 'see', item }));
+const ofOwn = (slot: string, d: Deciding): CommandRequest => ({ permission: 'self', is: d.find('slot', slot)?.personId === d.actorOrNull?.id });
 
 function needHour(start: string): void {
   if (!isMoment(start) || start.length === 10) refuse('malformed', { value: start }, 'start');

@@ -1,5 +1,5 @@
 import { World } from '../testing/world.ts';
-import { relationsToItem } from './may.ts';
+import { relationsToItem } from '../access/relations.ts';
 
 /** Petri gave Leila something that waits for him, and is away from tomorrow to Friday; Eetu stands in. It is a Tuesday. */
 function away() {

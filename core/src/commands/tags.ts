@@ -6,7 +6,8 @@ import { TagName, tagKey, type Tag } from '../model/tag.ts';
 import type { Reader } from '../reader/reader.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
-import { relationsToItem, type AccessRequest } from './may.ts';
+import { relationsToItem } from '../access/relations.ts';
+import { type CommandRequest } from './required-permissions.ts';
 import { refuse } from './reasons.ts';
 
 /** Tags carried by an item this person sees; with the ones they made themselves, all they see. */
@@ -58,7 +59,7 @@ function insertTag(name: string, { colour, parentId = null }: { colour?: Colour;
 const timesUsed = (colour: Colour, tags: readonly Tag[]): number => tags.filter((tag) => tag.colour === colour).length;
 
 /** Whoever made a tag shapes it, and managers. */
-const shaping = (tagId: string, d: Deciding): AccessRequest =>
+const shaping = (tagId: string, d: Deciding): CommandRequest =>
   d.find('tag', tagId)?.makerId === d.actorOrNull?.id && d.actorOrNull !== null ? { permission: 'self', is: true } : { permission: 'manage' };
 
 export const makeTag = commandKind({

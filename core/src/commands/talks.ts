@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { CalendarDate, Id, oneLine, Text, WallTime } from '../model/row.ts';
 import { talkId } from '../model/talk.ts';
 import { isMoment } from '../time/clock.ts';
-import type { AccessRequest } from './may.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { needPerson } from './parts.ts';
@@ -10,7 +10,10 @@ import { refuse } from './reasons.ts';
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(200));
 const PEOPLE = z.array(Id).check(z.minLength(1), z.maxLength(60));
-const isMine = (noun: 'matter' | 'meetingNote', id: string, d: Deciding): AccessRequest => ({ permission: 'self', is: d.find(noun, id)?.makerId === d.actorOrNull?.id });
+const isMine = (noun: 'matter' | 'meetingNote', id: string, d: Deciding): CommandRequest => ({
+  permission: 'self',
+  is: d.find(noun, id)?.makerId === d.actorOrNull?.id,
+});
 
 /** Onto one's agenda with somebody: words, or an item one sees. The same item stands there once. */
 export const addMatter = commandKind({

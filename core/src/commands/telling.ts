@@ -37,11 +37,11 @@ export const callLast = commandKind({
     d.set('noticeChoices', choices.id, { calledOn: date });
     // a day that is over has nothing open any more: it was carried over
     if (date !== todayOf(d)) return;
-    const open = agendaOf({ personId, now: d.now, house: d.need('house', d.context.houseId) }, d).filter(({ where }) => where === 'today');
+    const open = agendaOf({ personId, now: d.now, house: d.house }, d).filter(({ where }) => where === 'today');
     if (open.length > 0) d.notify(personId, 'last-call', null, { count: open.length, titles: open.slice(0, 20).map(({ item }) => item.title) });
   },
 });
 
-const zoneOf = (d: Deciding): string => d.need('house', d.context.houseId).zone;
+const zoneOf = (d: Deciding): string => d.house.zone;
 const todayOf = (d: Deciding): string => calendarDateOf(d.now, zoneOf(d));
 const hourOf = (d: Deciding): string => wallClockOf(d.now, zoneOf(d)).slice(11, 16);

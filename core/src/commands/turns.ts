@@ -5,19 +5,19 @@ import { itemsOf } from '../recurrence/chores.ts';
 import { LONGEST_OFF } from '../recurrence/off-days.ts';
 import { choresAhead, holderOf, type Ahead } from '../recurrence/whose-turn.ts';
 import { addDays, calendarDateOf } from '../time/clock.ts';
-import { assignNow, houseOf, override, reassign } from './appearing.ts';
+import { assignNow, override, reassign } from './appearing.ts';
 import { askToChange } from './chore-fields.ts';
 import { needOpen, ONE } from './chores.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import type { AccessRequest } from './may.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
 
 /** Turns that go otherwise than the chore has it, once. */
 
 /** Of a chore somebody shares in, they give away or swap their own turn without asking who made it. */
-export const asksForTurns = (turns: readonly { series: string; recurrenceId: string }[], d: Deciding): AccessRequest[] =>
+export const asksForTurns = (turns: readonly { series: string; recurrenceId: string }[], d: Deciding): CommandRequest[] =>
   turns.some((one) => whoHas(one, d) === d.actorOrNull?.id)
     ? [{ permission: 'self', is: turns.every(({ series }) => d.need('series', series).personIds.includes(d.actorOrNull?.id ?? '')) }]
     : [...new Set(turns.map(({ series }) => series))].map((series) => askToChange(d.need('series', series), d));
@@ -30,7 +30,7 @@ function whoHas({ series: seriesId, recurrenceId }: { series: string; recurrence
   if (item) return holderOf(item, d);
   const day = recurrenceId.slice(0, 10);
   const series = d.need('series', seriesId);
-  const [today, begins] = [calendarDateOf(d.now, houseOf(d).zone), series.dtstart.slice(0, 10)];
+  const [today, begins] = [calendarDateOf(d.now, d.house.zone), series.dtstart.slice(0, 10)];
   if (day > addDays(begins > today ? begins : today, MOST_DAYS_AHEAD)) return null;
   const found = aheadWith(series, addDays(day, LONGEST_OFF), d).find((one) => one.series.id === seriesId && one.occurrence.recurrenceId === recurrenceId);
   return found?.assigned.personIds[0] ?? null;
@@ -40,7 +40,7 @@ function whoHas({ series: seriesId, recurrenceId }: { series: string; recurrence
 const aheadWith = (series: Series, until: string, d: Deciding): Ahead[] => {
   const fair = series.turn === 'fair';
   return d.once(`ahead ${fair ? 'fair' : series.id} ${until}`, () =>
-    choresAhead(until, d, houseOf(d), fair ? d.all('series').filter(({ turn }) => turn === 'fair') : [series]),
+    choresAhead(until, d, d.house, fair ? d.all('series').filter(({ turn }) => turn === 'fair') : [series]),
   );
 };
 

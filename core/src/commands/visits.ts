@@ -9,7 +9,7 @@ import { isStillToDo } from '../reminders/ringing.ts';
 import { waitsFor } from '../reminders/occasions.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import { relationsToItem } from './may.ts';
+import { relationsToItem } from '../access/relations.ts';
 
 /** What the server learns of where somebody is: that they came to a place, or left it, and when. What it brings up rings. */
 
@@ -24,7 +24,7 @@ export const reportVisit = commandKind({
     if (!place || place.removedAt !== null || !seesPlace(place, d.actor.id)) return;
     const at = said > d.now ? d.now : said;
     if (!note(d.actor.id, placeId, on, at, d) || silent) return;
-    const { rings, taken } = ringsOfCrossing({ personId: d.actor.id, placeId, on, at }, d.need('house', d.context.houseId), d);
+    const { rings, taken } = ringsOfCrossing({ personId: d.actor.id, placeId, on, at }, d.house, d);
     for (const { alarm, unknown } of rings) {
       // a device sees nobody's coming and going but one's own: only the server knows who is the last
       if (alarm.trigger.kind === 'place' && alarm.trigger.who === 'last' && !d.holdsAll) continue;

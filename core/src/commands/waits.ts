@@ -1,16 +1,16 @@
 import * as z from 'zod/mini';
 import { CalendarDate, Id, oneLine } from '../model/row.ts';
 import { calendarDateOf, isMoment } from '../time/clock.ts';
-import type { AccessRequest } from './may.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
 
-const asksToMark = (item: string): AccessRequest[] => [{ permission: 'check', item }];
+const asksToMark = (item: string): CommandRequest[] => [{ permission: 'check', item }];
 const itemOf = (wait: string, d: Deciding): string => d.need('wait', wait).itemId;
 
-const todayOf = (d: Deciding): string => calendarDateOf(d.now, d.need('house', d.context.houseId).zone);
+const todayOf = (d: Deciding): string => calendarDateOf(d.now, d.house.zone);
 
 function refuseBadDay(askOn: string | null | undefined, d: Deciding): void {
   if (!askOn) return;
@@ -35,7 +35,7 @@ export const setWait = commandKind({
 const hasOwnPart = (item: string, d: Deciding): boolean =>
   d.by('part', 'itemId', item).some((part) => part.personId === (d.actorOrNull?.id ?? '') && part.takenBackAt === null);
 
-const mayChange = (wait: string, d: Deciding): AccessRequest[] =>
+const mayChange = (wait: string, d: Deciding): CommandRequest[] =>
   d.find('wait', wait)?.makerId === d.actorOrNull?.id ? [{ permission: 'self', is: true }] : asksToMark(itemOf(wait, d));
 
 /** Another day to ask again, or none. */

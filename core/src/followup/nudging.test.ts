@@ -1,5 +1,5 @@
 import { World } from '../testing/world.ts';
-import { nudgeOf, nudgeBatches } from './rounds.ts';
+import { nudgeOf, nudgeBatches } from './nudge-batches.ts';
 
 const HELSINKI = (wall: string) => new Date(`${wall}:00+02:00`).toISOString();
 

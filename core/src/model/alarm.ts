@@ -1,5 +1,5 @@
+import { WEEKDAYS } from './weekday.ts';
 import * as z from 'zod/mini';
-import { WEEKDAYS } from '../recurrence/rrule.ts';
 import { DayAndHour, Id, Instant, shared, WallTime } from './row.ts';
 
 /** The date of an item or a part a reminder can hang on. */

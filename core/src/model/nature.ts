@@ -12,6 +12,8 @@ export type Energy = z.infer<typeof Energy>;
 
 /** Minutes; of an `each` item per person. */
 export const Effort = z.int().check(z.gte(1), z.lte(60_000));
+/** Minutes taken for what nobody said. */
+export const GUESSED_MINUTES = 10;
 /** Of the day it comes up: for what is done at no certain hour, such as a morning's round. */
 export const PartOfDay = z.enum(['morning', 'day', 'evening']);
 export type PartOfDay = z.infer<typeof PartOfDay>;

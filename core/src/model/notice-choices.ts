@@ -1,6 +1,6 @@
 import { v5 } from 'uuid';
 import * as z from 'zod/mini';
-import { NoticeKind } from './said.ts';
+import { NoticeKind } from './notice.ts';
 import { CalendarDate, Id, shared, WallTime } from './row.ts';
 
 /** How a notice reaches somebody beside the list in the application. */

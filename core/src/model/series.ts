@@ -1,6 +1,6 @@
+import { OFF_DAY_SHIFTS } from './off-day-shift.ts';
 import { v5 } from 'uuid';
 import * as z from 'zod/mini';
-import { OFF_DAY_SHIFTS } from '../recurrence/off-days.ts';
 import { Trigger } from './alarm.ts';
 import { nature } from './nature.ts';
 import { ChoreStart, Id, Instant, Moment, shared, Title, WallTime } from './row.ts';

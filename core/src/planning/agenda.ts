@@ -1,4 +1,4 @@
-import { byPosition } from '../commands/position.ts';
+import { byPosition } from '../model/position.ts';
 import type { DayParts } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';

@@ -3,7 +3,7 @@ import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import type { Person } from '../model/person.ts';
 import type { Tag } from '../model/tag.ts';
-import { byPosition } from '../commands/position.ts';
+import { byPosition } from '../model/position.ts';
 import { countingParts } from '../followup/standing.ts';
 import type { PlanRows } from './rows.ts';
 import { nextDay } from './whereabouts.ts';

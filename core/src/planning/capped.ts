@@ -27,4 +27,5 @@ export function cappedDay(agenda: readonly AgendaEntry[], cap: number | null, da
   return { shown, rest: next === rest[0] ? rest.slice(1) : rest, next };
 }
 
-const wasForToday = ({ where, day, part }: AgendaEntry, date: string): boolean => where === 'done' && ((day !== null && day <= date) || part.pulledInto === date);
+const wasForToday = ({ where, day, part }: AgendaEntry, date: string): boolean =>
+  where === 'done' && ((day !== null && day <= date) || part.pulledInto === date);

@@ -1,3 +1,4 @@
+import { GUESSED_MINUTES } from '../model/nature.ts';
 import type { Capacity } from '../model/capacity.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
@@ -5,7 +6,6 @@ import type { Person } from '../model/person.ts';
 import { counts } from '../followup/standing.ts';
 import { weekdayOf } from '../time/clock.ts';
 import { DAY_PARTS, inOrder, placeFor, sortable, type DayPart, type AgendaEntry, type Sortable } from './agenda.ts';
-import { GUESSED_MINUTES } from './fits-now.ts';
 import type { PlanRows, PlanView } from './rows.ts';
 import { Today } from './whereabouts.ts';
 

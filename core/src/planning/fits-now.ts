@@ -1,3 +1,4 @@
+import { GUESSED_MINUTES } from '../model/nature.ts';
 import { countingParts } from '../followup/standing.ts';
 import type { Energy, Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
@@ -26,8 +27,6 @@ export interface Candidate {
   dueWithinADay: boolean;
 }
 
-/** Minutes taken for what nobody said. */
-export const GUESSED_MINUTES = 10;
 const A_DAY = 24 * 60;
 const ENERGIES: readonly Energy[] = ['low', 'middle', 'high'];
 

@@ -1,4 +1,4 @@
-import { relationToList } from '../commands/may.ts';
+import { relationToList } from '../access/relations.ts';
 import { isDone, openParts } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import { isHere, type Person } from '../model/person.ts';

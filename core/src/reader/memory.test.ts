@@ -1,5 +1,5 @@
 import { MemoryRows } from './memory.ts';
-import { readerContract } from './reader.contract.ts';
+import { readerContract } from '../testing/reader.contract.ts';
 
 readerContract('memory', () => ({ rows: new MemoryRows('absent'), close: () => undefined }));
 

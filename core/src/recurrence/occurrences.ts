@@ -1,5 +1,6 @@
+import { type OffDayShift } from '../model/off-day-shift.ts';
 import { DAY_SECONDS, existing, formatDate, formatLocal, instantSeconds, localOf, parseLocal, type LocalSeconds, type ParsedLocal } from './local.ts';
-import { isWeekend, LONGEST_OFF, workdayFor, type OffDayShift } from './off-days.ts';
+import { isWeekend, LONGEST_OFF, workdayFor } from './off-days.ts';
 import { BadRule, isOfClock, parseRRule, type RRule } from './rrule.ts';
 import { Steps } from './steps.ts';
 import { walk } from './walk.ts';

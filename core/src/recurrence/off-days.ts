@@ -1,8 +1,5 @@
+import { type OffDayShift } from '../model/off-day-shift.ts';
 import { weekdayOfDay } from '../time/epoch.ts';
-
-/** What happens to an occurrence on a weekend, a holiday or an own day off: it stays, moves before it, or after it. */
-export const OFF_DAY_SHIFTS = ['keep', 'before', 'after'] as const;
-export type OffDayShift = (typeof OFF_DAY_SHIFTS)[number];
 
 /** Nobody is off for longer: what lies in a longer stretch stays where it is. */
 export const LONGEST_OFF = 30;

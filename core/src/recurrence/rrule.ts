@@ -1,3 +1,4 @@
+import { WEEKDAYS } from '../model/weekday.ts';
 import { parseLocal } from './local.ts';
 
 /** RFC 5545 3.3.10. */
@@ -6,8 +7,6 @@ export type Frequency = (typeof FREQUENCIES)[number];
 
 /** Comes by the hour or more often. */
 export const isOfClock = (freq: Frequency): freq is 'SECONDLY' | 'MINUTELY' | 'HOURLY' => freq === 'SECONDLY' || freq === 'MINUTELY' || freq === 'HOURLY';
-
-export const WEEKDAYS = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'] as const;
 
 /** A weekday, ISO numbered; `nth` 0: every one of the period, else the nth of it, from its end where negative. */
 export interface ByDay {

@@ -1,5 +1,6 @@
+import { WEEKDAYS } from '../model/weekday.ts';
 import fc from 'fast-check';
-import { WEEKDAYS, type Frequency } from './rrule.ts';
+import { type Frequency } from './rrule.ts';
 
 /** Rules of every frequency, for properties: those left out are the other engine's known faults, which the worked examples cover. */
 

@@ -1,8 +1,8 @@
+import { GUESSED_MINUTES } from '../model/nature.ts';
 import { countingParts } from '../followup/standing.ts';
 import type { Item, Turn } from '../model/item.ts';
 import type { Noun } from '../model/nouns.ts';
 import type { Override, Series } from '../model/series.ts';
-import { GUESSED_MINUTES } from '../planning/fits-now.ts';
 import { daysOf } from '../time/clock.ts';
 import { madeOf, occurrencesAfter, type ChoreHouse, type ChoreRows } from './chores.ts';
 import type { Exception } from './exceptions.ts';

@@ -1,8 +1,8 @@
+import { WEEKDAYS } from '../model/weekday.ts';
 import type { Alarm, PlaceTrigger } from '../model/alarm.ts';
 import type { House } from '../model/house.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { isThere, visitId, type Visit } from '../model/visit.ts';
-import { WEEKDAYS } from '../recurrence/rrule.ts';
 import { calendarDateOf, epochOf, wallClockOf, weekdayOf } from '../time/clock.ts';
 import { isPlaceAlarm, type PlaceAlarm } from './place-alarm.ts';
 import { isStillToDo, type RingRows } from './ringing.ts';

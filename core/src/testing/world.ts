@@ -1,7 +1,7 @@
 import { v5 } from 'uuid';
 import { decide, type Decision, type Payload } from '../commands/decide.ts';
 import type { Note } from '../commands/deciding.ts';
-import type { CommandName } from '../commands/may.ts';
+import type { CommandName } from '../commands/required-permissions.ts';
 import { partId } from '../commands/parts.ts';
 import type { Reason } from '../commands/reasons.ts';
 import type { Access } from '../model/list.ts';

@@ -1,4 +1,4 @@
-import { byPosition } from '../commands/position.ts';
+import { byPosition } from '../model/position.ts';
 import { countingParts, isDone } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { List } from '../model/list.ts';

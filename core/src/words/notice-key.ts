@@ -1,4 +1,4 @@
-import type { Notice } from '../model/said.ts';
+import type { Notice } from '../model/notice.ts';
 import { NOTICE_WORDS } from './en.ts';
 
 export type NoticeKey = Extract<keyof typeof NOTICE_WORDS, `notice.${string}`>;

@@ -440,7 +440,15 @@ export const comment = sqliteTable(
 
 export const watch = sqliteTable(
   'watch',
-  { ...shared(), itemId: text().notNull(), personId: text().notNull(), on: flag(), each: flag().default(false), topics: json().default(['done', 'answers', 'changes', 'said']), byId: text() },
+  {
+    ...shared(),
+    itemId: text().notNull(),
+    personId: text().notNull(),
+    on: flag(),
+    each: flag().default(false),
+    topics: json().default(['done', 'answers', 'changes', 'said']),
+    byId: text(),
+  },
   (t) => [index('watch_seq_ix').on(t.houseId, t.seq), index('watch_item_ix').on(t.itemId)],
 );
 

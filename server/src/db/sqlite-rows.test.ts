@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { CONTRACT_HOUSE, readerContract } from '@kotiva/core/reader/reader.contract';
+import { CONTRACT_HOUSE, readerContract } from '@kotiva/core/testing/reader.contract';
 import { openStorage } from './open.ts';
 import { SqliteRows } from './sqlite-rows.ts';
 

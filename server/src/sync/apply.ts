@@ -18,7 +18,7 @@ import { HeldHouses } from '../db/held-houses.ts';
 import type { Raw } from '../db/open.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { readsHours } from '../places/opening-hours.ts';
-import { differences, isScopeLarge, isScopeEmpty, visibilityScopeOf, RESET, seenInScope } from './reach.ts';
+import { differences, isScopeLarge, isScopeEmpty, visibilityScopeOf, RESET, seenInScope } from './visibility-scope.ts';
 
 /** What becomes of a command: its place in the house's sequence, or the reason it does not apply. */
 export type CommandOutcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };

@@ -1,7 +1,7 @@
 import { NOUNS, type Noun, type Person, type Row } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
-import { RESET } from './reach.ts';
+import { RESET } from './visibility-scope.ts';
 import { Visibility } from './visibility.ts';
 
 /** One page of what changed for a person: rows to put, rows to evict, and the cursor it brings them to. */

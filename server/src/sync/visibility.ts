@@ -1,4 +1,7 @@
 import {
+  finding,
+  isGranted,
+  type Finding,
   above,
   relationToList,
   relationsToItem,
@@ -34,19 +37,13 @@ export class Visibility {
   private tags: ReadonlySet<string> | null = null;
   /** Tags asked about one by one: most often the first item that carries one is seen. */
   private readonly fewTags = new Map<string, boolean>();
-  private readonly rows: { find<N extends Noun>(noun: N, id: string): Row<N> | undefined; by: Reader['by'] };
+  private readonly rows: Finding;
 
   constructor(
     private readonly reader: Reader,
     readonly person: Person,
   ) {
-    this.rows = {
-      find: (noun, id) => {
-        const held = reader.get(noun, id);
-        return typeof held === 'string' ? undefined : held;
-      },
-      by: (noun, field, value) => reader.by(noun, field, value),
-    };
+    this.rows = finding(reader);
   }
 
   sees(noun: Noun, row: Row): boolean {
@@ -129,7 +126,7 @@ export class Visibility {
   private seesPlan({ itemId, planGiverId, giverId, originId }: Part): boolean {
     if (planGiverId === null) return false;
     if ([planGiverId, giverId, originId].includes(this.person.id)) return true;
-    return this.relations(itemId).some((relation) => relation === 'owner' || relation === 'edit');
+    return this.relations(itemId).some((relation) => isGranted(relation, 'change'));
   }
 
   private tellsOfOthers({ trigger, personId }: Row<'alarm'>): boolean {

@@ -1,4 +1,4 @@
-import { candidatesOf, fitsNow, whyNot, type Candidate, type Circumstances, type Energy } from '@kotiva/core';
+import { isGranted, candidatesOf, fitsNow, whyNot, type Candidate, type Circumstances, type Energy } from '@kotiva/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
@@ -24,7 +24,7 @@ export function FitsScreen() {
   const given = useMemo((): Circumstances => ({ ...asked, situations: situations ? situations.split(' ') : null }), [asked, situations]);
   const [working, setWorking] = useState<readonly string[] | null>(null);
   const candidates = useMemo(
-    () => candidatesOf(view, rows, (item) => relations(item, me, rows).some((relation) => relation === 'owner' || relation === 'edit' || relation === 'check')),
+    () => candidatesOf(view, rows, (item) => relations(item, me, rows).some((relation) => isGranted(relation, 'check'))),
     // the minute is all that changes in the view
     [view.now, view.personId, rows, me], // eslint-disable-line react-hooks/exhaustive-deps
   );

@@ -1,4 +1,5 @@
 import {
+  finding,
   countingParts,
   relationToList,
   relationsToItem,
@@ -16,7 +17,6 @@ import {
   type Watch,
 } from '@kotiva/core';
 import { useSubmit } from '@/store/live-house.tsx';
-import { lookup } from '@/store/lookup.ts';
 import { useOpenHouse } from '@/store/store.ts';
 
 /** What is followed: one item, or everything in a list. */
@@ -46,7 +46,7 @@ export function useFollowing({ item, list }: Followed): Following {
   const own = item ? rows.get('watch', watchId(item.id, me.id)) : rows.get('listWatch', listWatchId(list.id, me.id));
   const mineIs = typeof own === 'string' ? null : own;
   const others = watches.filter(({ on, personId }) => on && personId !== me.id);
-  const canSee = (person: Person) => (item ? relationsToItem(item, person, lookup(rows)).length > 0 : relationToList(list.id, person, lookup(rows)) !== null);
+  const canSee = (person: Person) => (item ? relationsToItem(item, person, finding(rows)).length > 0 : relationToList(list.id, person, finding(rows)) !== null);
   // who has it hears of it
   const has = (id: string) => item !== undefined && countingParts(rows.by('part', 'itemId', item.id)).some(({ personId }) => personId === id);
   const askable = rows

@@ -1,4 +1,4 @@
-import { candidatesOf, pressingFirst, type Candidate } from '@kotiva/core';
+import { isGranted, candidatesOf, pressingFirst, type Candidate } from '@kotiva/core';
 import { useMemo } from 'react';
 import { relations } from '@/features/item';
 import { useOpenHouse, usePlanView } from '@/store/store.ts';
@@ -9,7 +9,7 @@ export function useBound(): Candidate[] {
   const view = usePlanView();
   return useMemo(
     () =>
-      candidatesOf(view, rows, (item) => relations(item, me, rows).some((relation) => relation === 'owner' || relation === 'edit' || relation === 'check'))
+      candidatesOf(view, rows, (item) => relations(item, me, rows).some((relation) => isGranted(relation, 'check')))
         .filter(({ item }) => item.placeId !== null)
         .sort(pressingFirst),
     // the minute is all that changes in the view

@@ -1,8 +1,7 @@
-import { byPosition, relationToList, type Access, type Role } from '@kotiva/core';
+import { finding, byPosition, relationToList, type Access, type Role } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
-import { lookup } from '@/store/lookup.ts';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Heading, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
@@ -31,7 +30,7 @@ export function InviteSheet({ name, onClose }: { name?: string; onClose: () => v
   const [isMade, setMade] = useState(false);
   const lists = rows
     .all('list')
-    .filter((list) => !list.removedAt && !list.filedAt && relationToList(list.id, me, lookup(rows)) !== null)
+    .filter((list) => !list.removedAt && !list.filedAt && relationToList(list.id, me, finding(rows)) !== null)
     .sort(byPosition);
   const make = () => {
     const reason = submit(

@@ -1,15 +1,14 @@
-import { relationToList, isHere, type MemoryRows, type Person } from '@kotiva/core';
-import { lookup } from './use-check.ts';
+import { finding, relationToList, isHere, type MemoryRows, type Person } from '@kotiva/core';
 
 /** "Everyone": who can open the list, without oneself. Of what lies in no list, everyone of the house. */
 export function everyoneIn(listId: string | null | undefined, me: Person, rows: MemoryRows): string[] {
   const people = rows.all('person').filter((person) => isHere(person) && person.id !== me.id);
-  const canOpen = listId ? people.filter((person) => relationToList(listId, person, lookup(rows)) !== null) : people;
+  const canOpen = listId ? people.filter((person) => relationToList(listId, person, finding(rows)) !== null) : people;
   return canOpen.map(({ id }) => id);
 }
 
 /** Whether somebody can open a list. */
 export function canOpen(listId: string, personId: string, rows: MemoryRows): boolean {
   const person = rows.get('person', personId);
-  return typeof person !== 'string' && relationToList(listId, person, lookup(rows)) !== null;
+  return typeof person !== 'string' && relationToList(listId, person, finding(rows)) !== null;
 }

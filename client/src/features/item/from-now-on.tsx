@@ -1,4 +1,4 @@
-import { relationToList, isDone, type Item, type MemoryRows, type Person, type Series } from '@kotiva/core';
+import { finding, allows, isDone, type Item, type MemoryRows, type Person, type Series } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -6,7 +6,6 @@ import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { choreOf } from './chore-of.ts';
-import { lookup } from './use-check.ts';
 
 /** What may be added to one of a chore, as it stood when it was last looked at or decided about. */
 interface Known {
@@ -27,8 +26,7 @@ const knownOf = (item: Item, rows: MemoryRows): Known => ({
 
 function mayChange({ listId, makerId }: Series, me: Person, rows: MemoryRows): boolean {
   if (listId === null) return makerId === me.id;
-  const relation = relationToList(listId, me, lookup(rows));
-  return relation === 'owner' || relation === 'edit';
+  return allows({ permission: 'change', list: listId }, me, finding(rows));
 }
 
 /** After a step, a note or a tag was added to one of a chore: only to this one, or to those to come as well. */

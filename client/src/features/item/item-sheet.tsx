@@ -1,4 +1,4 @@
-import { byPosition, relationsToItem, isDone, partId, progressOf, type Item } from '@kotiva/core';
+import { finding, allows, byPosition, isDone, partId, progressOf, type Item } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -22,7 +22,7 @@ import { CopyPanel } from './where-panel.tsx';
 import { ChoreLines } from '@/features/rule';
 import { Sentence } from './sentence.tsx';
 import { Steps } from './steps.tsx';
-import { lookup, partToTie, useTie } from './use-check.ts';
+import { partToTie, useTie } from './use-check.ts';
 import { WaitLines } from './waiting-panel.tsx';
 import { WhoStands } from './who-stands.tsx';
 
@@ -50,8 +50,7 @@ function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClo
   const [handing, setHanding] = useState(at === 'hand');
   const [aside, setAside] = useState<'copy' | 'follow' | null>(null);
   useSeen(item);
-  const relations = relationsToItem(item, me, lookup(rows));
-  const canChange = relations.some((relation) => relation === 'owner' || relation === 'edit' || (relation === 'check' && item.makerId === me.id));
+  const canChange = allows({ permission: 'change', item: item.id }, me, finding(rows));
   const given = givenParts(rows, item.id);
   const parts = rows.by('part', 'itemId', item.id);
   const own = given.find((part) => part.personId === me.id);
@@ -263,7 +262,9 @@ function NobodysPart({ item }: { item: Item }) {
         {t(done ? 'item.uncheck' : 'item.checkOff')}
       </Button>
       {done ? null : (
-        <Button onPress={() => submit('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>{t('answer.take')}</Button>
+        <Button onPress={() => submit('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>
+          {t('answer.take')}
+        </Button>
       )}
     </View>
   );

@@ -1,4 +1,4 @@
-import { relationsToItem, isHere, onArriving, seesPlace, WEEKDAYS, type Item, type PlaceTrigger, type Trigger } from '@kotiva/core';
+import { finding, relationsToItem, isHere, onArriving, seesPlace, WEEKDAYS, type Item, type PlaceTrigger, type Trigger } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
@@ -8,7 +8,6 @@ import { useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, LabelledChoice, LabelledToggles, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayWeekday } from '@/words/dates.ts';
-import { lookup } from './use-check.ts';
 
 const WORKDAYS = WEEKDAYS.slice(0, 5);
 
@@ -51,7 +50,7 @@ export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger
     .all('person')
     .filter(
       (person) =>
-        isHere(person) && person.accountId !== null && chosen && seesPlace(chosen, person.id) && relationsToItem(item, person, lookup(rows)).length > 0,
+        isHere(person) && person.accountId !== null && chosen && seesPlace(chosen, person.id) && relationsToItem(item, person, finding(rows)).length > 0,
     )
     .sort((a, b) => a.name.localeCompare(b.name));
   const meant = (among ?? able.map(({ id }) => id)).filter((id) => able.some((person) => person.id === id));

@@ -1,16 +1,13 @@
-import { relationsToItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
+import { finding, allows, relationsToItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
 import { useDispatch } from 'react-redux';
 import { answerAsked } from '@/store/wanted.ts';
 import { useSubmit } from '@/store/live-house.tsx';
-import { lookup } from '@/store/lookup.ts';
 import { useOpenHouse, type Toast } from '@/store/store.ts';
 import { t } from '@/words';
 import { playTied } from './tie-sound.ts';
 import { nameOf } from './knot-of.ts';
 
-export { lookup };
-
-export const relations = (item: Item, person: Person, rows: MemoryRows) => relationsToItem(item, person, lookup(rows));
+export const relations = (item: Item, person: Person, rows: MemoryRows) => relationsToItem(item, person, finding(rows));
 
 /** The part that a tap of this person ties: their own, else nobody's if they may check here. */
 export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: MemoryRows): Part | null {
@@ -18,10 +15,7 @@ export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: 
   if (own) return own;
   const nobody = parts.find((part) => part.personId === null && !part.takenBackAt);
   if (!nobody) return null;
-  const standing = relations(item, me, rows);
-  const may =
-    standing.some((relation) => relation === 'owner' || relation === 'edit' || relation === 'check') || (item.parentId !== null && standing.includes('own-part'));
-  return may ? nobody : null;
+  return allows({ permission: 'check', item: item.id }, me, finding(rows)) ? nobody : null;
 }
 
 /** Ties or unties a knot, says so, and offers the way back, or the whole when its last step was ticked. */

@@ -28,7 +28,9 @@ export function WaitLines({ item, mayMark }: { item: Item; mayMark: boolean }) {
         </Txt>
       </View>
       {mayMark ? (
-        <Button onPress={() => submit('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words: wait.words }), undo: true })}>{t('wait.end')}</Button>
+        <Button onPress={() => submit('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words: wait.words }), undo: true })}>
+          {t('wait.end')}
+        </Button>
       ) : null}
     </View>
   ));

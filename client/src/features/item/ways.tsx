@@ -1,4 +1,4 @@
-import { relationToList, isHere, type List, type Person } from '@kotiva/core';
+import { finding, allows, relationToList, isHere, type List, type Person } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -6,7 +6,6 @@ import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Txt } from '@/ui';
 import { t, together } from '@/words';
-import { lookup } from './use-check.ts';
 
 /** How somebody who can't open a list gets to what is handed to them from it. */
 type Way = 'item' | 'list';
@@ -36,14 +35,13 @@ export function useWays(listIds: readonly (string | null | undefined)[], personI
     if (typeof list === 'string') continue;
     for (const personId of personIds) {
       const person = rows.get('person', personId);
-      if (typeof person === 'string' || !isHere(person) || relationToList(list.id, person, lookup(rows)) !== null) continue;
+      if (typeof person === 'string' || !isHere(person) || relationToList(list.id, person, finding(rows)) !== null) continue;
       shut.push({ list, person });
     }
   }
   if (shut.length === 0) return { asks: null, isOpen: false, settle: () => undefined };
   const mayShare = shut.every(({ list, person }) => {
-    const relation = relationToList(list.id, me, lookup(rows));
-    return person.role !== 'outside' && (relation === 'owner' || (relation === 'edit' && me.role === 'manager'));
+    return person.role !== 'outside' && allows({ permission: 'share', list: list.id }, me, finding(rows));
   });
   return {
     asks: <WaysChoice shut={shut} way={way} mayShare={mayShare} onChoose={setWay} />,

@@ -1,10 +1,9 @@
-import { byPosition, relationToList, type Item } from '@kotiva/core';
+import { finding, allows, byPosition, type Item } from '@kotiva/core';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
-import { lookup } from './use-check.ts';
 
 interface PlaceListProps {
   here: Pick<Item, 'listId' | 'sectionId'> | null;
@@ -20,8 +19,7 @@ export function PlaceList({ here, onChoose, onClose }: PlaceListProps) {
     .filter((list) => !list.removedAt && !list.filedAt && mayAdd(list.id))
     .sort(byPosition);
   function mayAdd(listId: string): boolean {
-    const relation = relationToList(listId, me, lookup(rows));
-    return relation !== null && relation !== 'view';
+    return allows({ permission: 'add', list: listId }, me, finding(rows));
   }
   return (
     <View className="my-2 gap-1 rounded-sheet bg-ground p-4">

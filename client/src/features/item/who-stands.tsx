@@ -1,4 +1,4 @@
-import { calendarDateOf, standsInOn, waitsForTie, type Item, type Part } from '@kotiva/core';
+import { finding, calendarDateOf, standsInOn, waitsForTie, type Item, type Part } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -12,7 +12,7 @@ import { knotOf, nameOf, personOf } from './knot-of.ts';
 import { sayNextNudge } from './next-nudge.ts';
 import { PassOnPanel } from './pass-on-panel.tsx';
 import { sayStanding } from './standing-words.ts';
-import { lookup, useTie } from './use-check.ts';
+import { useTie } from './use-check.ts';
 
 interface WhoStandsProps {
   item: Item;
@@ -32,7 +32,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
   const person = personOf(rows, part.personId);
   if (!person) return null;
   const own = part.personId === me.id;
-  const standsIn = !own && [part.giverId, part.originId].some((id) => id !== null && standsInOn(calendarDateOf(now, house.zone), me.id, id, lookup(rows)));
+  const standsIn = !own && [part.giverId, part.originId].some((id) => id !== null && standsInOn(calendarDateOf(now, house.zone), me.id, id, finding(rows)));
   const isGiver = part.giverId === me.id || part.originId === me.id || standsIn;
   const mayTie = (canChange && (isGiver || me.role === 'manager')) || standsIn;
   const waits = waitsForTie(item, part);
@@ -100,7 +100,8 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
       found.push({
         key: 'back',
         words: t('part.takeBack'),
-        onPress: () => void submit('part.takeBack', { item: item.id, persons: [person!.id] }, { words: t('said.takenBack', { name: person!.name }), undo: true }),
+        onPress: () =>
+          void submit('part.takeBack', { item: item.id, persons: [person!.id] }, { words: t('said.takenBack', { name: person!.name }), undo: true }),
       });
     return found;
   }

@@ -1,10 +1,10 @@
-import { contentsOf, relationToList, progressOfList, type Item, type List } from '@kotiva/core';
+import { finding, allows, contentsOf, progressOfList, type Item, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ArrangeButton } from '@/features/arrange';
 import { useCaptureHere } from '@/features/capture';
-import { IN_LISTS, ItemRow, lookup, SelectButton, Selecting, SelectionBar } from '@/features/item';
+import { IN_LISTS, ItemRow, SelectButton, Selecting, SelectionBar } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -36,10 +36,12 @@ function OpenList({ list }: { list: List }) {
   const narrow = useNarrowed();
   const [section, setSection] = useState<string | null>(null);
   const { arranged } = useArrangement(list.id);
-  const relation = relationToList(list.id, me, lookup(rows));
-  const mayShape = relation === 'owner' || (relation === 'edit' && me.role === 'manager');
-  const mayChange = relation === 'owner' || relation === 'edit';
-  useCaptureInto(list, relation === 'view' ? null : section, narrow);
+  const [mayShape, mayChange, mayAdd] = (['share', 'change', 'add'] as const).map((permission) => allows({ permission, list: list.id }, me, finding(rows))) as [
+    boolean,
+    boolean,
+    boolean,
+  ];
+  useCaptureInto(list, mayAdd ? section : null, narrow);
 
   const isInView = (item: Item) => narrow === null || rows.by('part', 'itemId', item.id).some((part) => part.personId === narrow && !part.takenBackAt);
   const contents = contentsOf(list, rows);
@@ -80,7 +82,7 @@ function OpenList({ list }: { list: List }) {
           </View>
         ) : null}
         <SelectionBar ids={[...open, ...done].map((item) => item.id)} only={IN_LISTS} />
-        {open.length + done.length === 0 ? <Empty words={t(relation === 'view' ? 'list.emptyView' : 'list.empty')} /> : null}
+        {open.length + done.length === 0 ? <Empty words={t(mayAdd ? 'list.empty' : 'list.emptyView')} /> : null}
         {asUsual ? (
           <SectionedItems
             list={list}
@@ -88,7 +90,7 @@ function OpenList({ list }: { list: List }) {
             detail={arranged.detail}
             mayShape={mayShape}
             mayMove={mayChange && narrow === null}
-            addingTo={relation === 'view' ? null : { section, choose: setSection }}
+            addingTo={!mayAdd ? null : { section, choose: setSection }}
           />
         ) : (
           <ArrangedItems open={open} arranged={arranged} />

@@ -17,7 +17,10 @@ function house() {
   return { w, list, open: () => inHouse(w, 'Aino', <SharingSheet list={row()} onClose={() => undefined} />) };
 }
 const access = (name: string) => screen.getByRole('radiogroup', { name: new RegExp(name) });
-const offered = (name: string) => within(access(name)).getAllByRole('radio').map((one) => one.textContent);
+const offered = (name: string) =>
+  within(access(name))
+    .getAllByRole('radio')
+    .map((one) => one.textContent);
 
 test('offers each only what their role may be given, and nobody outside', () => {
   const { open } = house();

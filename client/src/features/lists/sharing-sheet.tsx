@@ -1,7 +1,6 @@
-import { relationToList, isHere, shareId, type Access, type List } from '@kotiva/core';
+import { finding, relationToList, isHere, shareId, type Access, type List } from '@kotiva/core';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
-import { lookup } from '@/store/lookup.ts';
 import { useOpenHouse } from '@/store/store.ts';
 import { Choice, Heading, Menu, PersonMark, Sheet, Txt } from '@/ui';
 import { t, together } from '@/words';
@@ -19,7 +18,7 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
     .sort((a, b) => (a.id === list.ownerId ? -1 : b.id === list.ownerId ? 1 : a.name.localeCompare(b.name)));
   // also those who open it because they manage the house
   const seenBy = people
-    .filter((person) => relationToList(list.id, person, lookup(rows)) !== null)
+    .filter((person) => relationToList(list.id, person, finding(rows)) !== null)
     .map((person) => {
       const share = rows.get('share', shareId(list.id, person.id));
       const byOffice = person.role === 'manager' && person.id !== list.ownerId && (typeof share === 'string' || share.access === null);

@@ -1,5 +1,5 @@
-import { addDays, calendarDateOf, relationsToItem, type AgendaEntry } from '@kotiva/core';
-import { lookup, useOpenItem } from '@/features/item';
+import { finding, allows, addDays, calendarDateOf, type AgendaEntry } from '@kotiva/core';
+import { useOpenItem } from '@/features/item';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import type { RowWord } from '@/ui';
@@ -21,12 +21,15 @@ export function useRowWords({ item, part, where }: AgendaEntry): RowWord[] {
     part.standing === 'needs-action' && part.personId !== null
       ? [word('take', t('answer.take'), () => void submit('part.accept', { item: id }, { words: t('said.taken', { title }), undo: true }))]
       : [];
-  const relations = relationsToItem(item, me, lookup(rows));
-  const mayChange = relations.some((relation) => relation === 'owner' || relation === 'edit' || (relation === 'check' && item.makerId === me.id));
+  const mayChange = allows({ permission: 'change', item: item.id }, me, finding(rows));
   // putting off moves the date that brought it here, and says which; a deadline that is somebody else’s stays
   const putOff =
     part.plan || !item.due
-      ? word('off', t('row.tomorrow'), () => void submit('part.plan', { items: [id], plan: tomorrow }, { words: t('said.planTomorrow', { title }), undo: true }))
+      ? word(
+          'off',
+          t('row.tomorrow'),
+          () => void submit('part.plan', { items: [id], plan: tomorrow }, { words: t('said.planTomorrow', { title }), undo: true }),
+        )
       : mayChange
         ? word(
             'off',

@@ -1,4 +1,4 @@
-import { candidatesOf, whyNot, type Candidate } from '@kotiva/core';
+import { isGranted, candidatesOf, whyNot, type Candidate } from '@kotiva/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
@@ -56,7 +56,7 @@ export function PossibleNow({ without }: { without: ReadonlySet<string> }) {
     (): Candidate[] =>
       key === ''
         ? []
-        : candidatesOf(view, rows, (item) => relations(item, me, rows).some((relation) => relation !== 'view' && relation !== 'own-part')).filter(
+        : candidatesOf(view, rows, (item) => relations(item, me, rows).some((relation) => isGranted(relation, 'check'))).filter(
             (one) => one.item.situationIds.length > 0 && whyNot(one, { minutes: null, energy: null, place: null, situations: key.split(' ') }) === null,
           ),
     // the minute is all that changes in the view

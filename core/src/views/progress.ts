@@ -1,8 +1,8 @@
 import { isDone, progressOf } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { List } from '../model/list.ts';
-import { contentsOf } from '../views/list-contents.ts';
-import type { PlanRows } from './rows.ts';
+import { contentsOf } from './list-contents.ts';
+import type { PlanRows } from '../planning/rows.ts';
 
 /** How far something has come. In minutes where every effort is known, by count otherwise: figure and band use the same measure. */
 export interface Measure {

@@ -32,7 +32,11 @@ export function keyBeside(siblings: readonly Positioned[], neighbours: Neighbour
 }
 
 /** Keys for several one after the other in that place. */
-export function keysBeside(siblings: readonly Positioned[], { after, before }: Neighbours, many: number): { positions: string[]; respaced: Map<string, string> } {
+export function keysBeside(
+  siblings: readonly Positioned[],
+  { after, before }: Neighbours,
+  many: number,
+): { positions: string[]; respaced: Map<string, string> } {
   const ordered = [...siblings].sort(byPosition);
   const slot = slotOf(ordered, after, before);
   const left = ordered[slot - 1]?.position ?? null;

@@ -38,7 +38,15 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
 };
 
 export function visibilityScopeOf(changes: readonly Change[], reader: Reader): VisibilityScope {
-  const reach: VisibilityScope = { lists: new Set(), items: new Set(), series: new Set(), singles: new Set(), tags: new Set(), people: new Set(), everything: false };
+  const reach: VisibilityScope = {
+    lists: new Set(),
+    items: new Set(),
+    series: new Set(),
+    singles: new Set(),
+    tags: new Set(),
+    people: new Set(),
+    everything: false,
+  };
   const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
   for (const change of changes) {
     const { noun, id, made, fields } = change;

@@ -4,8 +4,8 @@ import type { Item } from '../model/item.ts';
 import { Id } from '../model/row.ts';
 import { withBelow } from '../reader/tree.ts';
 import type { Deciding } from './deciding.ts';
-import type { AccessRequest } from './may.ts';
-import { keyAtEnd, keysBeside, type Neighbours } from './position.ts';
+import type { CommandRequest } from './required-permissions.ts';
+import { keyAtEnd, keysBeside, type Neighbours } from '../model/position.ts';
 
 /** Where an item lies: in a list and maybe a section, under another item, or in its maker's own pile. */
 export interface Container {
@@ -47,7 +47,7 @@ export function containerOf({ list, section, parent }: { list?: string | null; s
   return { listId: d.need('list', list).id, sectionId: known && known.listId === list && !known.removedAt ? known.id : null, parentId: null };
 }
 
-export const askForContainer = ({ list, parent }: { list?: string | null; parent?: string | null }): AccessRequest =>
+export const askForContainer = ({ list, parent }: { list?: string | null; parent?: string | null }): CommandRequest =>
   parent ? { permission: 'change', item: parent } : list ? { permission: 'add', list } : { permission: 'keep' };
 
 /** Puts an item beside the neighbours named. */

@@ -2,8 +2,8 @@ import { v5 } from 'uuid';
 import { makePart } from '../commands/parts.ts';
 import { Deciding } from '../commands/deciding.ts';
 import type { Row } from '../model/nouns.ts';
-import { applyChange, type Change, type Writer } from './change.ts';
-import type { Reader, RecordedCommand } from './reader.ts';
+import { applyChange, type Change, type Writer } from '../reader/change.ts';
+import type { Reader, RecordedCommand } from '../reader/reader.ts';
 
 /** A reader that can be written to: what both implementations are. */
 export interface WritableRows extends Reader {
