@@ -3,7 +3,7 @@ import { collectDefaultMetrics, Gauge, Registry } from 'prom-client';
 import type { Services } from './context.ts';
 
 /** Figures in the text format of Prometheus, read when they are asked for. They name nobody and no house. */
-export function metricsOf({ health, timers, hub, ledger }: Pick<Services, 'health' | 'timers' | 'hub' | 'ledger'>): Registry {
+function metricsOf({ health, timers, hub, ledger }: Pick<Services, 'health' | 'timers' | 'hub' | 'ledger'>): Registry {
   const registry = new Registry();
   collectDefaultMetrics({ register: registry });
   const gauge = (name: string, help: string, read: () => number) =>

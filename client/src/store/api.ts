@@ -12,7 +12,7 @@ export interface ProblemDetails {
 /** What a request came to: an answer, or what is wrong. */
 export type Answer<T> = { ok: true; value: T } | { ok: false; problem: ProblemDetails };
 
-export const OFFLINE: ProblemDetails = { status: 0, code: 'offline', title: 'No connection' };
+const OFFLINE: ProblemDetails = { status: 0, code: 'offline', title: 'No connection' };
 
 export async function ask<T>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
   const init: RequestInit = {

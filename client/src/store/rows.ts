@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { decide, MemoryRows, NOUNS, recordOf, type Command, type Decision, type Noun, type RecordedCommand, type Row } from '@kotiva/core';
-import type { HouseState, Pending, RowsByNoun } from './house.ts';
+import type { HouseState, RowsByNoun } from './house.ts';
 
 /** What a device shows: the confirmed rows with the pending commands replayed over them. */
 export const selectRows = createSelector(
@@ -52,5 +52,3 @@ export function recordHere(command: Command, decision: Decision, rows: MemoryRow
   });
   return { id: command.id, name: command.name, actorId: decision.actorId, payload: command.payload, changes };
 }
-
-export const isPending = (pending: readonly Pending[]): boolean => pending.some(({ ackSeq }) => ackSeq === null);

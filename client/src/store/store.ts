@@ -58,7 +58,7 @@ export type Store = ReturnType<typeof makeStore>;
 export const nowOf = ({ clock }: State): string => instantOf(Date.now() + clock.aheadMs);
 
 export const useHouseState = <T>(select: (state: HouseState) => T): T => useSelector((state: State) => select(state.house));
-export const useRows = (): MemoryRows => useHouseState(selectRows);
+const useRows = (): MemoryRows => useHouseState(selectRows);
 export const useToast = (): Toast | null => useSelector((state: State) => state.toast);
 export const useNarrowed = (): string | null => useSelector((state: State) => state.narrow.personId);
 

@@ -1,6 +1,6 @@
 import { useWindowDimensions } from 'react-native';
 
 /** From here on a screen shows what a phone cannot. */
-export const WIDE_FROM = 900;
+const WIDE_FROM = 900;
 
 export const useWide = (): boolean => useWindowDimensions().width >= WIDE_FROM;

@@ -1,5 +1,3 @@
-import type { Span } from './span.ts';
-
 const TAKEN = '\u0000';
 /** Stands for a letter or figure no word of ours has. */
 const OTHER = '\u0001';
@@ -68,5 +66,3 @@ function wholeWords(source: string): RegExp {
   compiled.set(source, made);
   return made;
 }
-
-export type Recogniser = (line: TypedLine) => Span[];

@@ -26,7 +26,7 @@ function asksToCheck({ item, person }: z.infer<typeof PART>, d: Deciding): Comma
 }
 
 /** A tap counts when it was made, clamped to [handover or making, now]: a device's clock may be wrong. */
-export function momentOfTap(part: Part, item: Item, d: Deciding): string {
+function momentOfTap(part: Part, item: Item, d: Deciding): string {
   const { at } = d.context;
   const earliest = part.givenAt ?? item.createdAt;
   if (at > d.now) return d.now;

@@ -20,7 +20,7 @@ export const CONTAINER = { list: z.optional(z.nullable(Id)), section: z.optional
 export const NEIGHBOURS = { after: z.optional(z.nullable(Id)), before: z.optional(z.nullable(Id)) };
 
 /** Those it stands among, removed ones left out. */
-export const siblingsIn = ({ listId, sectionId, parentId }: Container, makerId: string, d: Deciding): Item[] => {
+const siblingsIn = ({ listId, sectionId, parentId }: Container, makerId: string, d: Deciding): Item[] => {
   if (parentId) return d.by('item', 'parentId', parentId).filter((item) => !item.removedAt);
   if (listId) return d.by('item', 'listId', listId).filter((item) => !item.removedAt && item.parentId === null && item.sectionId === sectionId);
   return d.all('item').filter((item) => item.listId === null && item.parentId === null && item.makerId === makerId && !item.removedAt);

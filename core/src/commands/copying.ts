@@ -10,7 +10,7 @@ import { refuse } from './reasons.ts';
 import { askForContainer, CONTAINER, containerOf, type Container } from './container.ts';
 
 /** So many items and steps are copied in one action. */
-export const COPIES_MAX = 2_000;
+const COPIES_MAX = 2_000;
 
 interface Original {
   item: Item;

@@ -21,10 +21,6 @@ export function putShare(listId: string, personId: string, access: Access | null
   else if (access !== null) d.insert('share', id, { listId, personId, access });
 }
 
-/** Whether somebody beside the owner can open the list. */
-export const isShared = (listId: string, ownerId: string, d: Pick<Deciding, 'by'>): boolean =>
-  d.by('share', 'listId', listId).some((share) => share.access !== null && share.personId !== ownerId);
-
 const ownBundle = ({ bundle }: { bundle: string }, d: Deciding) =>
   d.find('bundle', bundle)?.ownerId === d.actorOrNull?.id ? ({ permission: 'self', is: true } as const) : ({ permission: 'manage' } as const);
 

@@ -117,7 +117,7 @@ function withdrawLinksOf(person: Person, kept: readonly string[], d: Deciding): 
 }
 
 /** Items a person still has in hand. */
-export function openPartsOf(personId: string, d: Pick<Deciding, 'all'>): string[] {
+function openPartsOf(personId: string, d: Pick<Deciding, 'all'>): string[] {
   const removed = new Set(
     d
       .all('item')

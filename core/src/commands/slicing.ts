@@ -6,7 +6,7 @@ import type { Deciding } from './deciding.ts';
 import type { CommandName } from './required-permissions.ts';
 
 /** Rows one command may write; what removes or undoes more is done in slices, never refused for its size. */
-export const MOST_WRITTEN = 2_000;
+const MOST_WRITTEN = 2_000;
 
 /** Rows written in one go: what removes, brings back or undoes more is done in slices, each a command by itself. */
 export const SLICE_ROWS = 400;

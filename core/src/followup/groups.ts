@@ -57,7 +57,7 @@ export function followUpsOf(giverId: string, rows: FollowUpRows, now: string, zo
 }
 
 /** Where one item stands for its giver, or null when there is nothing to follow any more. */
-export function followUpOf(item: Item, giverId: string, rows: FollowUpRows, now: string, zone: string): FollowUp | null {
+function followUpOf(item: Item, giverId: string, rows: FollowUpRows, now: string, zone: string): FollowUp | null {
   const parts = rows.by('part', 'itemId', item.id).filter((part) => part.personId !== null && part.takenBackAt === null);
   const others = parts.filter((part) => isFrom(part, giverId) && part.personId !== giverId);
   const stands = (group: FollowUpGroup, reason: FollowUpReason, part: Part | null): FollowUp => ({ item, group, reason, part, parts });

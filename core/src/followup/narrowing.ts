@@ -45,7 +45,7 @@ function givenAt({ part, parts }: FollowUp): string | null {
 }
 
 /** When anybody was last asked about it. */
-export const askedAt = (parts: FollowUp['parts']): string | null =>
+const askedAt = (parts: FollowUp['parts']): string | null =>
   parts.reduce<string | null>((last, { nudgedAt }) => (nudgedAt !== null && (last === null || nudgedAt > last) ? nudgedAt : last), null);
 
 /** How many calendar days it has been out with whoever keeps one waiting. */

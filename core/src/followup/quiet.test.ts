@@ -30,7 +30,7 @@ test('quiet that never ends lets nothing through', () => {
 const times = fc
   .integer({ min: 0, max: 95 })
   .map((quarter) => `${String(Math.floor(quarter / 4)).padStart(2, '0')}:${String((quarter % 4) * 15).padStart(2, '0')}`);
-export const quiets: fc.Arbitrary<Quiet> = fc.record({
+const quiets: fc.Arbitrary<Quiet> = fc.record({
   hours: fc.option(fc.record({ from: times, to: times })),
   daysOff: fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { maxLength: 3 }),
   away: fc.constantFrom([], [{ from: '2026-12-10', to: '2026-12-14' }]),

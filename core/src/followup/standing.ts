@@ -17,7 +17,7 @@ export function waitsForTie(item: Pick<Item, 'confirm'>, part: Part): boolean {
 }
 
 /** Checked off and, where wanted, tied off. */
-export function isSettled(item: Pick<Item, 'confirm'>, part: Part): boolean {
+function isSettled(item: Pick<Item, 'confirm'>, part: Part): boolean {
   return part.standing === 'completed' && !waitsForTie(item, part);
 }
 

@@ -3,13 +3,12 @@ import * as z from 'zod/mini';
 import { DayAndHour, Id, Instant, shared, WallTime } from './row.ts';
 
 /** The date of an item or a part a reminder can hang on. */
-export const ANCHORS = ['due', 'start', 'plan'] as const;
+const ANCHORS = ['due', 'start', 'plan'] as const;
 export const Anchor = z.enum(ANCHORS);
 export type Anchor = z.infer<typeof Anchor>;
 
 /** `own`: whose reminder it is. `first`: whoever gets there first. `last`: whoever is the last to leave. */
-export const CROSSERS = ['own', 'first', 'last'] as const;
-export type Crosser = (typeof CROSSERS)[number];
+const CROSSERS = ['own', 'first', 'last'] as const;
 
 /** Coming to a place, or leaving it. */
 const PlaceTrigger = z

@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 import { Id, shared } from './row.ts';
 
 /** How rows are put together: `usual` is what the view is about, a day's parts or a list's sections. */
-export const GROUPINGS = ['usual', 'date', 'list', 'person', 'tag', 'none'] as const;
+const GROUPINGS = ['usual', 'date', 'list', 'person', 'tag', 'none'] as const;
 export const Grouping = z.enum(GROUPINGS);
 export type Grouping = z.infer<typeof Grouping>;
 

@@ -4,7 +4,7 @@ import { NoticeKind } from './notice.ts';
 import { CalendarDate, Id, shared, WallTime } from './row.ts';
 
 /** How a notice reaches somebody beside the list in the application. */
-export const CHANNELS = ['push', 'mail'] as const;
+const CHANNELS = ['push', 'mail'] as const;
 export const Channel = z.enum(CHANNELS);
 export type Channel = z.infer<typeof Channel>;
 

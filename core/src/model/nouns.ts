@@ -60,7 +60,7 @@ export interface Nouns {
 export type Noun = keyof Nouns;
 export type Row<N extends Noun = Noun> = Nouns[N];
 
-export const rowSchemas = {
+const rowSchemas = {
   house: House,
   person: Person,
   invitation: Invitation,

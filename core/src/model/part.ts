@@ -6,7 +6,7 @@ export const Standing = z.enum(['needs-action', 'accepted', 'declined', 'tentati
 export type Standing = z.infer<typeof Standing>;
 
 /** Where a part stood before it was checked off: what unchecking returns it to. */
-export const Stood = z.object({ standing: Standing, percent: z.number() });
+const Stood = z.object({ standing: Standing, percent: z.number() });
 
 /**
  * Item × person: what is each person's own. An item nobody was given has one part without a person.

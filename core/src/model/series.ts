@@ -15,7 +15,7 @@ export const SaidRule = z.object({ rrule: z.nullable(RRuleText), afterDone: z.nu
 export type SaidRule = z.infer<typeof SaidRule>;
 
 /** Who has it when it comes: always the same people, one after the other, or whoever has carried least. */
-export const TURNS = ['fixed', 'turns', 'fair'] as const;
+const TURNS = ['fixed', 'turns', 'fair'] as const;
 export const TurnKind = z.enum(TURNS);
 export type TurnKind = z.infer<typeof TurnKind>;
 

@@ -23,10 +23,10 @@ export interface Stop extends Coordinates {
 /** Kilometres an hour. */
 export const SPEEDS: Record<Means, number> = { walk: 4.5, bike: 14, car: 40 };
 /** Ways are longer than the great circle. */
-export const DETOUR = 1.3;
+const DETOUR = 1.3;
 /** Minutes of a stop, and of each thing done there. */
-export const STOP_MINUTES = 3;
-export const ITEM_MINUTES = 2;
+const STOP_MINUTES = 3;
+const ITEM_MINUTES = 2;
 /** So many stops are put in order exactly. */
 export const MOST_EXACT = 12;
 
@@ -66,7 +66,7 @@ export const travelMinutes = (from: Coordinates, to: Coordinates, means: Means):
 export const stopMinutes = ({ items }: Pick<Stop, 'items'>): number => STOP_MINUTES + ITEM_MINUTES * items;
 
 /** When one can begin at a stop one comes to at some minute, so that all is done before it closes and is due. Null: not that day. */
-export function beginsAt(stop: Stop, arrives: number): number | null {
+function beginsAt(stop: Stop, arrives: number): number | null {
   const needs = stopMinutes(stop);
   const until = stop.due ?? Number.POSITIVE_INFINITY;
   for (const { from, to } of stop.open ?? [{ from: 0, to: Number.POSITIVE_INFINITY }]) {

@@ -18,7 +18,7 @@ export interface Geofence extends Coordinates {
 }
 
 /** Two fixes in a row have to lie so far apart to be believed, in milliseconds. */
-export const APART_MS = 30_000;
+const APART_MS = 30_000;
 /** A fix less accurate than this, in metres, says nothing about a smaller place. */
 export const LEAST_ACCURACY = 100;
 /** One has left so many metres outside: who stands on the edge does not come and go. */

@@ -3,7 +3,6 @@ import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import type { Person } from '../model/person.ts';
 import type { Tag } from '../model/tag.ts';
-import { byPosition } from '../model/position.ts';
 import { countingParts } from '../followup/standing.ts';
 import type { PlanRows } from './rows.ts';
 import { nextDay } from './whereabouts.ts';
@@ -107,6 +106,3 @@ const HEADING_RANKS: Record<Group<unknown>['by'], (key: string, rows: ArrangeRow
 };
 
 const named = <R extends object>(row: R | 'absent' | 'not-held', rank: (row: R) => SortKey): SortKey => (typeof row === 'string' ? null : rank(row));
-
-/** The order of a list: as its items were placed. */
-export const inListOrder = <T extends Arrangeable>(entries: readonly T[]): T[] => [...entries].sort((a, b) => byPosition(a.item, b.item));

@@ -27,7 +27,7 @@ export interface SharedOut {
 }
 
 /** Turns are kept unless that makes the largest load larger by more than this share of it. */
-export const TURNS_WORTH = 0.1;
+const TURNS_WORTH = 0.1;
 
 /**
  * Gives every load to one of those able: the largest (held + given) ÷ capacity as small as can be found, then the sum of its squares.

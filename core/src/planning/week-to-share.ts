@@ -12,7 +12,7 @@ import { loadAhead } from './load.ts';
 import type { Carrier, Load } from './share-out.ts';
 
 /** So many days from today on are shared out. */
-export const SHARED_DAYS = 7;
+const SHARED_DAYS = 7;
 
 /** One thing to be shared out: an item nobody has, or a turn of a chore still to come. */
 export type Shareable = { key: string; title: string; date: string; minutes: number } & ({ kind: 'item'; item: Item } | { kind: 'turn'; ahead: Ahead });

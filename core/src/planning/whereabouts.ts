@@ -71,7 +71,7 @@ export function nextDay(item: Pick<Item, 'due'>, part: Pick<Part, 'plan'>): stri
 }
 
 /** No open step is this person's to do, and one is open at somebody else or waits for something. */
-export function waitsForOthers(item: Item, { date, view: { personId } }: Today, rows: PlanRows): boolean {
+function waitsForOthers(item: Item, { date, view: { personId } }: Today, rows: PlanRows): boolean {
   let elsewhere = false;
   for (const step of rows.by('item', 'parentId', item.id)) {
     if (step.removedAt) continue;

@@ -3,10 +3,10 @@ import type { RRule } from './rrule.ts';
 
 /** The days a rule picks within a year, a month or a week, as days since the epoch, ascending. Source: RFC 5545 3.3.10, its table and notes. */
 
-export const monthLength = (year: number, month: number): number => firstOfMonth(year, month + 1) - firstOfMonth(year, month);
+const monthLength = (year: number, month: number): number => firstOfMonth(year, month + 1) - firstOfMonth(year, month);
 
 /** `month` may run past the year. */
-export function firstOfMonth(year: number, month: number): number {
+function firstOfMonth(year: number, month: number): number {
   const over = Math.floor((month - 1) / 12);
   return daysFromCivil(year + over, month - over * 12, 1);
 }

@@ -1,7 +1,7 @@
 /** Whose turn it is where it goes to whoever has carried least of late. */
 
 /** So many days back, the day itself included. */
-export const FAIR_DAYS = 28;
+const FAIR_DAYS = 28;
 
 /** Days in which every weekday comes equally often: four of each. */
 const WEEKS = FAIR_DAYS / 7;

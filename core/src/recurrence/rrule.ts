@@ -2,7 +2,7 @@ import { WEEKDAYS } from '../model/weekday.ts';
 import { parseLocal } from './local.ts';
 
 /** RFC 5545 3.3.10. */
-export const FREQUENCIES = ['SECONDLY', 'MINUTELY', 'HOURLY', 'DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'] as const;
+const FREQUENCIES = ['SECONDLY', 'MINUTELY', 'HOURLY', 'DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'] as const;
 export type Frequency = (typeof FREQUENCIES)[number];
 
 /** Comes by the hour or more often. */

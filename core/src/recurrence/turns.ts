@@ -3,7 +3,7 @@ import type { Turn } from '../model/item.ts';
 /** Whose turn it is where people take turns: a queue. Whoever had it goes to the end; who is away keeps their place in front. */
 
 /** The queue after somebody had their turn. */
-export const leftBy = (queue: readonly string[], personId: string | null): string[] =>
+const leftBy = (queue: readonly string[], personId: string | null): string[] =>
   personId !== null && queue.includes(personId) ? [...queue.filter((id) => id !== personId), personId] : [...queue];
 
 /** The queue with those who are no longer among them left out, and those who came since at its end. */

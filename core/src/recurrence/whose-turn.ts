@@ -82,7 +82,7 @@ export function choresAhead(until: string, rows: ChoreRows, house: ChoreHouse, o
 }
 
 /** The next ones of a chore, so many at most, with whose turn each would be as far as its own queue says. */
-export function nextTurns(series: Series, many: number, rows: ChoreRows, house: ChoreHouse): Ahead[] {
+function nextTurns(series: Series, many: number, rows: ChoreRows, house: ChoreHouse): Ahead[] {
   const last = madeOf(series.id, rows).at(-1)?.recurrenceId ?? null;
   if (series.rrule === null && last !== null) return [];
   const coming: Occurrence[] = [];

@@ -22,7 +22,7 @@ export interface LastCall {
  * The next last call of a person: today's at the hour of their choice, else tomorrow's. One that was missed is made good on the same
  * day only: yesterday's open things are today's already.
  */
-export function nextLastCall(choices: NoticeChoices, now: string, { zone }: Pick<House, 'zone'>): LastCall | null {
+function nextLastCall(choices: NoticeChoices, now: string, { zone }: Pick<House, 'zone'>): LastCall | null {
   if (choices.lastCall === null) return null;
   const today = calendarDateOf(now, zone);
   const date = choices.calledOn === today ? addDays(today, 1) : today;

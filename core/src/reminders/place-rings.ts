@@ -50,7 +50,7 @@ function isMeant({ personId, armedAt, trigger }: PlaceAlarm, crossed: Crossed, {
 }
 
 /** Hours that begin later than they end go over midnight. */
-export function isItsTime({ from, until, days }: Pick<PlaceTrigger, 'from' | 'until' | 'days'>, at: string, zone: string): boolean {
+function isItsTime({ from, until, days }: Pick<PlaceTrigger, 'from' | 'until' | 'days'>, at: string, zone: string): boolean {
   const [date, hour] = wallClockOf(at, zone).split('T') as [string, string];
   if (days !== null && !days.includes(WEEKDAYS[weekdayOf(date) - 1]!)) return false;
   if (from !== null && until !== null && from > until) return hour >= from || hour < until;
@@ -86,7 +86,7 @@ export function fallbackFor({ trigger }: PlaceAlarm, rows: PlaceRingRows): strin
 }
 
 /** Not before the day it may be begun. */
-export function mayBegin({ itemId }: Pick<Alarm, 'itemId'>, at: string, { zone }: Pick<House, 'zone'>, rows: RingRows): boolean {
+function mayBegin({ itemId }: Pick<Alarm, 'itemId'>, at: string, { zone }: Pick<House, 'zone'>, rows: RingRows): boolean {
   const item = rows.get('item', itemId);
   const start = typeof item === 'string' ? null : item.start;
   return start === null || (start.length > 10 ? start <= wallClockOf(at, zone) : start <= calendarDateOf(at, zone));

@@ -1,4 +1,4 @@
-import { isDone, progressOf } from '../followup/standing.ts';
+import { isDone } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { List } from '../model/list.ts';
 import { contentsOf } from './list-contents.ts';
@@ -15,13 +15,6 @@ export interface Measure {
 export function progressOfList(list: Pick<List, 'id' | 'clearedAt'>, rows: PlanRows): Measure {
   const { open, done } = contentsOf(list, rows);
   return measure([...open, ...done], rows);
-}
-
-/** Of an item: its steps, or where it has none the parts of those it was given to. */
-export function progressOfItem(item: Item, rows: PlanRows): Measure {
-  const steps = rows.by('item', 'parentId', item.id).filter((step) => !step.removedAt);
-  if (steps.length > 0) return measure(steps, rows);
-  return { ...progressOf(item, rows.by('part', 'itemId', item.id)), unit: 'count' };
 }
 
 function measure(items: readonly Item[], rows: PlanRows): Measure {

@@ -3,7 +3,7 @@ import type { Db } from '../db/open.ts';
 import { heldMail, mailPath } from '../db/schema.ts';
 
 /** Mails of one person that wait for their word, at most. */
-export const MOST_HELD = 50;
+const MOST_HELD = 50;
 const KEPT_DAYS = 30;
 const DAY_MS = 86_400_000;
 

@@ -15,7 +15,7 @@ export interface Geocoder {
   find(words: string): Promise<Found[]>;
 }
 
-export const MOST_FOUND = 6;
+const MOST_FOUND = 6;
 const PATIENCE_MS = 5_000;
 
 /** RFC 7946: what both kinds answer with. */

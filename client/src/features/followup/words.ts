@@ -19,7 +19,7 @@ export function sayWhy(followUp: FollowUp, rows: MemoryRows, now: string, house:
 }
 
 /** Since when it is out, in days. */
-export const sayOut = (days: number): string => (days === 0 ? t('follow.outToday') : t('follow.waited', { count: days }));
+const sayOut = (days: number): string => (days === 0 ? t('follow.outToday') : t('follow.waited', { count: days }));
 
 /** By when, and how long that is; else the day that was said with it. Null: no day was said. */
 function sayWhen(item: Item, part: Part | null, now: string, zone: string): string | null {

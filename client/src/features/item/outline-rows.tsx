@@ -26,7 +26,7 @@ interface ItemNode {
 }
 
 /** Rows of a group with the steps under them, each further in. */
-export function useOutline(withSteps: boolean): (top: readonly Item[]) => OutlineRows {
+function useOutline(withSteps: boolean): (top: readonly Item[]) => OutlineRows {
   const { rows } = useOpenHouse();
   const nodeOf = (item: Item): ItemNode => ({ id: item.id, parentId: item.parentId, item });
   const stepsOf = (id: string): ItemNode[] =>

@@ -96,7 +96,7 @@ export const Lost = ({ of }: { of: readonly Exception[] }) =>
   );
 
 /** "Fri 4 Dec Petri", with the year where it is another than that of the one before, and the hour where one day has several. */
-export function sayNext(next: readonly Ahead[], today: string, rows: MemoryRows): string[] {
+function sayNext(next: readonly Ahead[], today: string, rows: MemoryRows): string[] {
   return next.map(({ series, occurrence: { at }, assigned }, nth) => {
     const before = next[nth - 1]?.occurrence.at ?? today;
     const year = at.slice(0, 4) === before.slice(0, 4) ? '' : ` ${at.slice(0, 4)}`;
