@@ -5,6 +5,6 @@ import { build, root } from './lib.mjs';
 
 const say = console.log;
 console.log = console.error;
-build();
+await build();
 console.log = say;
 process.exit(spawnSync('npx', ['tsx', 'src/main.ts'], { cwd: join(root, 'bench'), stdio: 'inherit' }).status ?? 1);

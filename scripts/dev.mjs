@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { install, root } from './lib.mjs';
 
-install();
+await install();
 const env = { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1' };
 const children = [
   spawn('npx', ['tsx', 'watch', join(root, 'server/src/main.ts'), '--simulate'], { stdio: 'inherit', env }),

@@ -1,5 +1,5 @@
 // What the commands of package.json share. Node built-ins only: it runs before anything is installed.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -19,31 +19,53 @@ export function needNode() {
   if (major < 20 || (major === 20 && minor < 19)) stop(`Kotiva needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
 }
 
-export function run(command, args, { cwd = root, env = {}, quiet = false } = {}) {
+export function run(command, args, { cwd = root, env = {} } = {}) {
   const done = spawnSync(command, args, {
     cwd,
     env: { ...process.env, ...QUIET, ...env },
-    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+    stdio: ['ignore', 'inherit', 'inherit'],
   });
   if (done.status === 0) return;
-  if (quiet) process.stderr.write(Buffer.concat([done.stdout ?? Buffer.alloc(0), done.stderr ?? Buffer.alloc(0)]));
   stop(`'${command} ${args.join(' ')}' failed${done.error ? `: ${done.error.message}` : ''}.`);
 }
 
+/** What takes a while, with nothing of its own to say: what it is doing, and for how long. What went wrong is shown whole. */
+async function runLong(words, command, args, { cwd = root } = {}) {
+  const from = Date.now();
+  const seconds = () => Math.round((Date.now() - from) / 1000);
+  // a terminal shows one line that counts; a log gets a line every half minute
+  const isTerminal = process.stdout.isTTY === true;
+  const tell = () => (isTerminal ? process.stdout.write(`\r${words} … ${seconds()} s`) : console.log(`${words} … ${seconds()} s`));
+  tell();
+  const ticking = setInterval(tell, isTerminal ? 1_000 : 30_000);
+  const child = spawn(command, args, { cwd, env: { ...process.env, ...QUIET }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const printed = [];
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => printed.push(chunk));
+  const status = await new Promise((resolve) => {
+    child.once('error', () => resolve(1));
+    child.once('close', resolve);
+  });
+  clearInterval(ticking);
+  console.log(`${isTerminal ? '\r' : ''}${words}: ${seconds()} s`);
+  if (status === 0) return;
+  process.stderr.write(Buffer.concat(printed));
+  stop(`'${command} ${args.join(' ')}' failed.`);
+}
+
 /** Does something only when what it depends on has changed since it last succeeded. */
-export function once(name, inputs, outputs, task) {
+async function once(name, inputs, outputs, task) {
   const mark = join(cache, name);
   const now = fingerprint(inputs);
   if (outputs.every((path) => existsSync(join(root, path))) && existsSync(mark) && readFileSync(mark, 'utf8') === now) return false;
-  task();
+  await task();
   mkdirSync(cache, { recursive: true });
   writeFileSync(mark, now);
   return true;
 }
 
-export function install() {
+export async function install() {
   needNode();
-  once(
+  await once(
     'installed',
     [
       'package.json',
@@ -56,10 +78,7 @@ export function install() {
       'bench/package.json',
     ],
     ['node_modules/expo'],
-    () => {
-      console.log('Installing what Kotiva is built with …');
-      run('npm', ['ci', '--no-audit', '--no-fund'], { quiet: true });
-    },
+    () => runLong('Installing what Kotiva is built with', 'npm', ['ci', '--no-audit', '--no-fund']),
   );
 }
 
@@ -78,14 +97,17 @@ const CLIENT = [
   'package-lock.json',
 ];
 
-export function build() {
-  install();
-  once('server', SOURCES, ['server/out/main.mjs'], () => run(process.execPath, ['server/bundle.mjs'], { quiet: true }));
-  once('client', CLIENT, ['client/dist/index.html', 'client/dist/sw.js'], () => {
-    console.log('Building the application; the first time takes a minute or two …');
-    run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], { cwd: join(root, 'client'), quiet: true });
-    run(process.execPath, ['build-extra.mjs'], { cwd: join(root, 'client'), quiet: true });
-  });
+export async function build() {
+  await install();
+  const client = { cwd: join(root, 'client') };
+  // neither needs the other, and the server is quick
+  await Promise.all([
+    once('server', SOURCES, ['server/out/main.mjs'], () => runLong('Building the server', process.execPath, ['server/bundle.mjs'])),
+    once('client', CLIENT, ['client/dist/index.html', 'client/dist/sw.js'], async () => {
+      await runLong('Building the application, which takes a minute or two', 'npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], client);
+      await runLong('Putting it together for offline', process.execPath, ['build-extra.mjs'], client);
+    }),
+  ]);
 }
 
 function fingerprint(inputs) {

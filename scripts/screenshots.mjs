@@ -108,7 +108,7 @@ const PICTURES = {
 };
 
 const only = process.argv.slice(2);
-build();
+await build();
 // shortly after noon of a Tuesday, so that they show the same whenever they are taken
 const begin = new Date(Date.now() + 86_400_000);
 while (begin.getUTCDay() !== 2) begin.setUTCDate(begin.getUTCDate() + 1);

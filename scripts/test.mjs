@@ -1,24 +1,36 @@
-// `npm test`: sets up all it needs, then lint, types, unit, browser. `--deep`: more seeds.
+// `npm test`: sets up all it needs, then lint and types, unit, build, browser. `--deep`: more seeds. `--part NAME`: one of them alone.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { build, install, root, run, stop } from './lib.mjs';
 
 const deep = process.argv.includes('--deep');
-const started = Date.now();
-install();
-needChromium();
-await sideBySide('lint', 'typecheck');
-step('unit', () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '5000' : '200', KILL_SEEDS: deep ? '200' : '3' } }));
-if (deep) step('fuzz', () => run('npx', ['jest', '--ci', '-i', 'hostile/fuzz'], { env: { FUZZ: '100000', FUZZ_STRICT: '1' } }));
-step('build', build);
-step('browser', () => run('npm', ['run', '-s', 'browser']));
-console.log(`Everything passed in ${Math.round((Date.now() - started) / 1000)} s.`);
+const only = process.argv.includes('--part') ? process.argv[process.argv.indexOf('--part') + 1] : null;
 
-function step(name, task) {
-  console.log(`\n== ${name}`);
+/** In the order they run in; each can be run by itself. */
+const PARTS = {
+  static: () => sideBySide('lint', 'typecheck'),
+  unit: () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '5000' : '200', KILL_SEEDS: deep ? '200' : '3' } }),
+  fuzz: () => run('npx', ['jest', '--ci', '-i', 'hostile/fuzz'], { env: { FUZZ: '100000', FUZZ_STRICT: '1' } }),
+  build,
+  browser: () => run('npm', ['run', '-s', 'browser'], { env: deep ? { BROWSER_SEEDS: '50' } : {} }),
+};
+const usual = Object.keys(PARTS).filter((part) => deep || part !== 'fuzz');
+if (only !== null && !(only in PARTS)) stop(`There is no part '${only}'. There are: ${Object.keys(PARTS).join(', ')}.`);
+
+const started = Date.now();
+await install();
+needChromium();
+const took = [];
+for (const part of only === null ? usual : [only]) {
+  console.log(`\n== ${part}`);
   const from = Date.now();
-  task();
-  console.log(`== ${name}: ${Math.round((Date.now() - from) / 1000)} s`);
+  await PARTS[part]();
+  took.push(`${part} ${minutes(Date.now() - from)}`);
+}
+console.log(`Everything passed in ${minutes(Date.now() - started)} min (${took.join(', ')}).`);
+
+function minutes(ms) {
+  return (ms / 60_000).toFixed(1);
 }
 
 /** Neither needs the other, and each of them one core. What they say comes when each has ended. */

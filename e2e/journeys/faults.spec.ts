@@ -174,6 +174,9 @@ test('signing out leaves nothing of the last person on the device', async ({ dem
   const databases = () => page.evaluate(async () => (await indexedDB.databases()).map(({ name }) => name).filter((name) => name?.startsWith('kotiva')));
   await expect.poll(databases).toEqual([]);
   expect(await page.evaluate(() => Object.keys(localStorage))).toEqual(['kotiva/theme']);
+  // and the next one is in with one tap
+  await page.getByRole('button', { name: 'Tapio' }).click();
+  await expect(page.getByRole('navigation')).toBeVisible();
 });
 
 test('an account in two houses switches between them', async ({ demo, devices }) => {

@@ -52,11 +52,12 @@ async function act({ page }: Hand, random: Random, word: string): Promise<string
       if (!row) return;
       await row.click();
       const sheet = page.getByRole('dialog');
-      await sheet
-        .getByRole('heading', { level: 1 })
-        .getByText(/^thing/)
-        .click();
-      await sheet.getByRole('textbox').first().fill(`${word} anew`);
+      const title = sheet.getByRole('heading', { level: 1 }).getByText(/^thing/);
+      // half changed before, it is open as it was left
+      const field = sheet.getByRole('textbox', { name: 'What needs doing' });
+      await expect(title.or(field)).toBeVisible();
+      if ((await field.count()) === 0) await title.click();
+      await field.fill(`${word} anew`);
       if (random.chance(0.5)) await page.keyboard.press('Enter');
       await page.keyboard.press('Escape');
       if ((await page.getByRole('dialog').count()) > 0) await page.keyboard.press('Escape');

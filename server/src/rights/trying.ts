@@ -3,16 +3,19 @@ import { RealServer } from '../testing/real-server.ts';
 import { CASES } from './cases.ts';
 import { RELATIONS, Situation, SHARINGS, type ROLES } from './situation.ts';
 
-/** Tries every command over HTTP as somebody of a role, for every sharing of a list and every relation to an item in it. A file a role: they run side by side. */
+/**
+ * Tries every command as somebody of a role, for every sharing of a list and every relation to an item in it: in this process, and where
+ * the list is shared to check off, over sockets. A file a role: they run side by side.
+ */
 export function tryEverythingAs(role: (typeof ROLES)[number]): void {
-  const server = new RealServer();
-  beforeAll(() => server.start());
-  afterAll(() => server.stop());
+  const [quick, real] = [RealServer.quick(), new RealServer()];
+  beforeAll(() => Promise.all([quick.start(), real.start()]));
+  afterAll(() => Promise.all([quick.stop(), real.stop()]));
 
   test.each(SHARINGS.flatMap((sharing) => RELATIONS.map((relation) => [sharing, relation] as const)))(
     'list %s, item %s',
     async (sharing, relation) => {
-      const house = new Household(server);
+      const house = new Household(sharing === 'check' && relation === 'none' ? real : quick);
       await house.found('Owner');
       for (const [name, as] of [
         ['Actor', role],

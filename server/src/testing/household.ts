@@ -44,7 +44,7 @@ export class Household {
 
   fetch(by: string, method: string, path: string, body?: unknown): Promise<Response> {
     const headers = { cookie: this.account(by).cookie, 'content-type': 'application/json' };
-    return fetch(this.server.base + path, { method, headers, body: body === undefined ? undefined : JSON.stringify(body) });
+    return this.server.fetch(path, { method, headers, body: body === undefined ? undefined : JSON.stringify(body) });
   }
 
   /** What the server holds: for building payloads, and for looking at what came of them. */
