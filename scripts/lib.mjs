@@ -94,6 +94,10 @@ const CLIENT = [
   'client/metro.config.js',
   'client/tailwind.config.js',
   'client/build-extra.mjs',
+  'client/index.js',
+  'client/left-out.js',
+  'client/temporal.js',
+  'client/package.json',
   'package-lock.json',
 ];
 

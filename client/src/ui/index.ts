@@ -3,6 +3,7 @@ export * from './button.tsx';
 export * from './calendar.tsx';
 export * from './chip.tsx';
 export * from './choice.tsx';
+export * from './confirm-row.tsx';
 export * from './empty.tsx';
 export * from './error-line.tsx';
 export * from './field.tsx';

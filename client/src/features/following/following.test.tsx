@@ -40,6 +40,17 @@ test('of an item: what one hears, and who is asked to follow it; they can stop w
   expect(w.rows.get('watch', watchId(oars, w.person('Tapio')))).toMatchObject({ on: false });
 });
 
+test('whoever has left the house is not named among those who follow', () => {
+  const { w, list } = boathouse();
+  const oars = w.item('Aino', 'Oars', { list });
+  w.must('Tapio', 'watch.set', { item: oars, person: w.person('Tapio'), on: true });
+  carry({ item: oars });
+  const { meanwhile } = inHouse(w, 'Aino', <ItemSheet />);
+  expect(screen.getByText('Followed by Tapio.')).toBeTruthy();
+  meanwhile(() => w.must('Aino', 'person.end', { person: w.person('Tapio') }));
+  expect(screen.queryByText(/Followed by/)).toBeNull();
+});
+
 test('of each part, only with what is done', async () => {
   const { w, list } = boathouse();
   const oars = w.item('Aino', 'Oars', { list, persons: [w.person('Leila'), w.person('Tapio')], policy: 'each' });

@@ -45,7 +45,11 @@ export function useFollowing({ item, list }: Followed): Following {
   const watches = item ? rows.by('watch', 'itemId', item.id) : rows.by('listWatch', 'listId', list.id);
   const own = item ? rows.get('watch', watchId(item.id, me.id)) : rows.get('listWatch', listWatchId(list.id, me.id));
   const mineIs = typeof own === 'string' ? null : own;
-  const others = watches.filter(({ on, personId }) => on && personId !== me.id);
+  const isStillHere = (id: string) => {
+    const person = rows.get('person', id);
+    return typeof person !== 'string' && isHere(person);
+  };
+  const others = watches.filter(({ on, personId }) => on && personId !== me.id && isStillHere(personId));
   const canSee = (person: Person) => (item ? relationsToItem(item, person, finding(rows)).length > 0 : relationToList(list.id, person, finding(rows)) !== null);
   // who has it hears of it
   const has = (id: string) => item !== undefined && countingParts(rows.by('part', 'itemId', item.id)).some(({ personId }) => personId === id);

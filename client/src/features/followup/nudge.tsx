@@ -5,7 +5,7 @@ import { nameOf } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, ErrorLine, Field, Toggles, Txt } from '@/ui';
+import { ConfirmRow, ErrorLine, Field, Toggles, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -49,14 +49,7 @@ export function NudgeSheet({ item, parts, askedToday, onClose }: { item: Item; p
         ) : null}
         <Field label={t('nudge.words')} placeholder={t('nudge.wordsHint')} value={words} onChangeText={setWords} maxLength={20_000} onSubmitEditing={send} />
         <ErrorLine says={error} />
-        <View className="flex-row gap-2">
-          <Button kind="main" onPress={send}>
-            {t(askedToday ? 'nudge.again' : 'nudge.nudge')}
-          </Button>
-          <Button kind="quiet" onPress={onClose}>
-            {t('common.cancel')}
-          </Button>
-        </View>
+        <ConfirmRow verb={t(askedToday ? 'nudge.again' : 'nudge.nudge')} onConfirm={send} cancel={t('common.cancel')} onCancel={onClose} />
       </View>
     </ActionSheet>
   );

@@ -6,7 +6,7 @@ import { suggestLooks } from '@/features/account';
 import { useSubmit } from '@/store/live-house.tsx';
 import { selectRows } from '@/store/rows.ts';
 import { useOpenHouse, type Store } from '@/store/store.ts';
-import { Button, Txt } from '@/ui';
+import { Button, ErrorLine } from '@/ui';
 import { t } from '@/words';
 import { InviteSheet } from './invite-sheet.tsx';
 
@@ -22,11 +22,7 @@ export function UnknownPerson({ name, onAdded }: UnknownPersonProps) {
   const submit = useSubmit();
   const [inviting, setInviting] = useState(false);
   const store = useStore() as Store;
-  const said = (
-    <Txt role="alert" size={15} tone="late">
-      {t('capture.unknown', { name })}
-    </Txt>
-  );
+  const said = <ErrorLine says={t('capture.unknown', { name })} />;
   if (me.role !== 'manager') return said;
   const add = () => {
     const looks = suggestLooks(name, rows.all('person').filter(isHere));

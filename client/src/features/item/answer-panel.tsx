@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Field, PersonMark, Txt } from '@/ui';
+import { Button, Choice, ConfirmRow, Field, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { nameOf, personOf } from './knot-of.ts';
 
@@ -101,14 +101,7 @@ function PercentAnswer({ item, part, onDone }: { item: Item; part: Part; onDone:
         inputMode="numeric"
         maxLength={6}
       />
-      <View className="flex-row gap-2">
-        <Button kind="main" disabled={typed.trim() === ''} onPress={sayTyped}>
-          {t('answer.percentSay')}
-        </Button>
-        <Button kind="quiet" onPress={onDone}>
-          {t('common.cancel')}
-        </Button>
-      </View>
+      <ConfirmRow verb={t('answer.percentSay')} onConfirm={sayTyped} disabled={typed.trim() === ''} cancel={t('common.cancel')} onCancel={onDone} />
     </View>
   );
 }
@@ -144,14 +137,7 @@ export function WordsAnswer({
   return (
     <View className="gap-3">
       <Field label={label} value={words} onChangeText={setWords} error={error} multiline autoFocus maxLength={20_000} />
-      <View className="flex-row gap-2">
-        <Button kind="main" onPress={answer}>
-          {verb}
-        </Button>
-        <Button kind="quiet" onPress={finish}>
-          {t('common.cancel')}
-        </Button>
-      </View>
+      <ConfirmRow verb={verb} onConfirm={answer} cancel={t('common.cancel')} onCancel={finish} />
     </View>
   );
 }

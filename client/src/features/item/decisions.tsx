@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { SlotForm } from '@/features/slot';
 import { useDraft } from '@/store/drafts.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Field } from '@/ui';
+import { Button, ConfirmRow, Field } from '@/ui';
 import { t, together } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { DuePanel } from './due-panel.tsx';
@@ -148,22 +148,17 @@ export function ToPerson({ items, onHand, onClose }: { items: readonly string[];
       />
       {ways.asks}
       <Field label={t('hand.message')} value={message} onChangeText={setMessage} maxLength={20_000} />
-      <View className="flex-row gap-2">
-        <Button
-          kind="main"
-          disabled={chosen.length === 0 || ways.isOpen}
-          onPress={() => {
-            onHand(chosen, message);
-            sent();
-            ways.settle();
-          }}
-        >
-          {t('hand.over')}
-        </Button>
-        <Button kind="quiet" onPress={() => (sent(), onClose())}>
-          {t('common.cancel')}
-        </Button>
-      </View>
+      <ConfirmRow
+        verb={t('hand.over')}
+        onConfirm={() => {
+          onHand(chosen, message);
+          sent();
+          ways.settle();
+        }}
+        disabled={chosen.length === 0 || ways.isOpen}
+        cancel={t('common.cancel')}
+        onCancel={() => (sent(), onClose())}
+      />
     </View>
   );
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useReadingContext } from '@/store/reading.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Calendar, Choice, Field, Fold, MomentInput, Txt } from '@/ui';
+import { Button, Calendar, Choice, ConfirmRow, Field, Fold, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, monthAfter, sayExactly, usualMoments, weeksOf } from '@/words/dates.ts';
 
@@ -99,15 +99,9 @@ export function DuePanel({
     <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
       <DueChoice due={chosen} onChange={setChosen} />
       {children}
-      <View className="flex-row flex-wrap gap-2">
-        <Button kind="main" onPress={() => onSave(chosen)}>
-          {verb}
-        </Button>
+      <ConfirmRow verb={verb} onConfirm={() => onSave(chosen)} cancel={t('common.cancel')} onCancel={onClose}>
         {due && none ? <Button onPress={() => onSave(null)}>{none}</Button> : null}
-        <Button kind="quiet" onPress={onClose}>
-          {t('common.cancel')}
-        </Button>
-      </View>
+      </ConfirmRow>
     </View>
   );
 }

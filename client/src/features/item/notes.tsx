@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
-import { Button, Field, Heading, LinkedText } from '@/ui';
+import { Button, ConfirmRow, Field, Heading, LinkedText } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -34,14 +34,7 @@ export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
             error={error}
             autoFocus={!found}
           />
-          <View className="flex-row gap-2">
-            <Button kind="main" onPress={save}>
-              {t('common.save')}
-            </Button>
-            <Button kind="quiet" onPress={done}>
-              {t('common.cancel')}
-            </Button>
-          </View>
+          <ConfirmRow verb={t('common.save')} onConfirm={save} cancel={t('common.cancel')} onCancel={done} />
         </>
       ) : (
         <>

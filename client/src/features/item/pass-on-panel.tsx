@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, ErrorLine, Field } from '@/ui';
+import { ConfirmRow, ErrorLine, Field } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { givenParts, nameOf } from './knot-of.ts';
@@ -54,14 +54,7 @@ export function PassOnPanel({ item, from, onDone }: { item: Item; from: string; 
       {ways.asks}
       <ErrorLine says={error} />
       <Field label={t('hand.message')} value={message} onChangeText={setMessage} maxLength={20_000} />
-      <View className="flex-row gap-2">
-        <Button kind="main" onPress={pass}>
-          {t('part.passOn')}
-        </Button>
-        <Button kind="quiet" onPress={finish}>
-          {t('common.cancel')}
-        </Button>
-      </View>
+      <ConfirmRow verb={t('part.passOn')} onConfirm={pass} cancel={t('common.cancel')} onCancel={finish} />
     </View>
   );
 }

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Field, MomentInput, Txt } from '@/ui';
+import { Button, Choice, ConfirmRow, ErrorLine, Field, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -77,19 +77,8 @@ export function WaitingPanel({ items, onClose }: { items: readonly string[]; onC
       <View className="max-w-[220px]">
         <MomentInput label={t('wait.day')} kind="date" value={askOn} onChange={(next) => set({ askOn: next })} />
       </View>
-      {error?.field === 'askOn' ? (
-        <Txt role="alert" size={15} tone="late">
-          {error.words}
-        </Txt>
-      ) : null}
-      <View className="flex-row gap-2">
-        <Button kind="main" onPress={save}>
-          {t('wait.mark')}
-        </Button>
-        <Button kind="quiet" onPress={() => (marked(), onClose())}>
-          {t('common.cancel')}
-        </Button>
-      </View>
+      {error?.field === 'askOn' ? <ErrorLine says={error.words} /> : null}
+      <ConfirmRow verb={t('wait.mark')} onConfirm={save} cancel={t('common.cancel')} onCancel={() => (marked(), onClose())} />
     </View>
   );
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
-import { Button, Choice, Field } from '@/ui';
+import { Button, Choice, ConfirmRow, Field } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -45,15 +45,9 @@ export function WantedPanel({ item, onClose }: { item: Item; onClose: () => void
           <Field label={t('wanted.unit')} placeholder="kWh" value={unit} maxLength={12} onChangeText={(next) => type({ unit: next })} onSubmitEditing={save} />
         </View>
       ) : null}
-      <View className="flex-row flex-wrap gap-2">
-        <Button kind="main" onPress={save}>
-          {t('due.set')}
-        </Button>
+      <ConfirmRow verb={t('due.set')} onConfirm={save} cancel={t('common.cancel')} onCancel={() => (done(), onClose())}>
         {item.wanted ? <Button onPress={() => set(null)}>{t('wanted.nothing')}</Button> : null}
-        <Button kind="quiet" onPress={() => (done(), onClose())}>
-          {t('common.cancel')}
-        </Button>
-      </View>
+      </ConfirmRow>
     </View>
   );
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, KnotMark, Knot, Menu, PersonMark, Txt, type MenuEntry } from '@/ui';
+import { Button, ConfirmRow, Knot, KnotMark, Menu, type MenuEntry, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayInstant, sayMoment } from '@/words/dates.ts';
 import { WordsAnswer } from './answer-panel.tsx';
@@ -171,14 +171,7 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
           <Txt size={15} tone="waits">
             {t('nudge.askedToday')}
           </Txt>
-          <View className="flex-row gap-2">
-            <Button kind="main" onPress={nudge}>
-              {t('nudge.again')}
-            </Button>
-            <Button kind="quiet" onPress={() => setOpen(null)}>
-              {t('common.cancel')}
-            </Button>
-          </View>
+          <ConfirmRow verb={t('nudge.again')} onConfirm={nudge} cancel={t('common.cancel')} onCancel={() => setOpen(null)} />
         </View>
       ) : null}
       {open === 'day' ? (

@@ -5,7 +5,7 @@ import { nameOf } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, LabelledChoice, MomentInput, Row, Txt } from '@/ui';
+import { Button, ErrorLine, LabelledChoice, MomentInput, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -83,9 +83,7 @@ export function AwayForm({ person }: { person: Person }) {
       ) : null}
       {error ? (
         <View className="px-4">
-          <Txt role="alert" size={15} tone="late">
-            {error}
-          </Txt>
+          <ErrorLine says={error} />
         </View>
       ) : null}
       <View className="items-start px-4">

@@ -5,7 +5,7 @@ import { suggestLooks, suggestMark } from '@/features/account';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Field, Fold, Heading, Sheet, Txt, type Looks } from '@/ui';
+import { Button, Choice, ErrorLine, Field, Fold, Heading, type Looks, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { AwayForm } from './away-form.tsx';
@@ -134,11 +134,7 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
             ) : null}
           </View>
         ) : null}
-        {error && !['name', 'mark', 'email'].includes(error.field ?? '') ? (
-          <Txt role="alert" tone="late" size={15}>
-            {error.words}
-          </Txt>
-        ) : null}
+        {error && !['name', 'mark', 'email'].includes(error.field ?? '') ? <ErrorLine says={error.words} /> : null}
         <View className="flex-row gap-2">
           <Button kind="main" onPress={save}>
             {t(person ? 'common.save' : 'people.addIt')}

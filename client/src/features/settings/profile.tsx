@@ -4,7 +4,7 @@ import { useMe } from '@/features/account';
 import { ask, type ProblemDetails } from '@/store/api.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Field, Fold, GroupHead, PersonMark, Txt, type Looks } from '@/ui';
+import { Button, ErrorLine, Field, Fold, GroupHead, type Looks, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayProblem, sayReason } from '@/words/problems.ts';
 import { AwayForm } from './away-form.tsx';
@@ -112,11 +112,7 @@ function PasswordForm() {
         error={errorAt('password')}
       />
       <KeysToKeep kept={keepKeys} onChange={setKeepKeys} />
-      {problem && !problem.field ? (
-        <Txt role="alert" tone="late" size={15}>
-          {sayProblem(problem)}
-        </Txt>
-      ) : null}
+      {problem && !problem.field ? <ErrorLine says={sayProblem(problem)} /> : null}
       {changed ? (
         <Txt role="status" tone="pine" size={15}>
           {t('profile.passwordChanged')}

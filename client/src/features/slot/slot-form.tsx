@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Field, MomentInput, Txt } from '@/ui';
+import { ConfirmRow, ErrorLine, Field, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -78,20 +78,9 @@ export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
           error={error?.field === 'length' ? error.words : null}
         />
       </View>
-      {error?.field === 'day' ? (
-        <Txt role="alert" size={15} tone="late">
-          {error.words}
-        </Txt>
-      ) : null}
+      {error?.field === 'day' ? <ErrorLine says={error.words} /> : null}
       {day && from && isLength ? <Overlaps day={day} time={from} minutes={minutes} itemIds={itemIds} /> : null}
-      <View className="flex-row flex-wrap gap-2">
-        <Button kind="main" onPress={save}>
-          {t(slot ? 'slot.save' : 'slot.bookIt')}
-        </Button>
-        <Button kind="quiet" onPress={close}>
-          {t('common.cancel')}
-        </Button>
-      </View>
+      <ConfirmRow verb={t(slot ? 'slot.save' : 'slot.bookIt')} onConfirm={save} cancel={t('common.cancel')} onCancel={close} />
     </View>
   );
 }

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { ask, type ProblemDetails } from '@/store/api.ts';
 import { toastShown, useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, GroupHead, Txt } from '@/ui';
+import { Button, ErrorLine, GroupHead, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayProblem } from '@/words/problems.ts';
@@ -42,11 +42,7 @@ export function HeldMail() {
       <Txt size={15} tone="muted" className="px-4">
         {t('mail.why')}
       </Txt>
-      {problem ? (
-        <Txt role="alert" tone="late" size={15} className="px-4 pt-2">
-          {sayProblem(problem)}
-        </Txt>
-      ) : null}
+      {problem ? <ErrorLine says={sayProblem(problem)} className="px-4 pt-2" /> : null}
       {held.map((mail) => (
         <View key={mail.id} className="gap-2 border-b border-line px-4 py-3">
           <View>

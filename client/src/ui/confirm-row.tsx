@@ -1,0 +1,28 @@
+import { View } from 'react-native';
+import { Button } from './button.tsx';
+
+interface ConfirmRowProps {
+  /** What the main button does: a verb. */
+  verb: string;
+  onConfirm: () => void;
+  disabled?: boolean;
+  cancel: string;
+  onCancel: () => void;
+  /** Other ways out, between the two. */
+  children?: React.ReactNode;
+}
+
+/** At the foot of a panel: do it, or let it be. */
+export function ConfirmRow({ verb, onConfirm, disabled, cancel, onCancel, children }: ConfirmRowProps) {
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      <Button kind="main" disabled={disabled} onPress={onConfirm}>
+        {verb}
+      </Button>
+      {children}
+      <Button kind="quiet" onPress={onCancel}>
+        {cancel}
+      </Button>
+    </View>
+  );
+}
