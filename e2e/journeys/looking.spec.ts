@@ -16,8 +16,25 @@ async function expectAccessible(page: Page, where: string): Promise<void> {
   const { violations } = await (dark ? axe.withRules(['color-contrast']) : axe.withTags(WCAG)).analyze();
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect
-    .soft(serious.map(({ id, nodes }) => `${where}: ${id} ${nodes.map((node) => `${node.html.slice(0, 90)} ${node.any[0]?.message ?? ''}`).join(' | ')}`))
+    .soft(
+      serious.map(
+        ({ id, nodes }) =>
+          `${where}${dark ? ', dark' : ''}: ${id} ${nodes.map((node) => `${node.html.slice(0, 90)} ${node.any[0]?.message ?? ''}`).join(' | ')}`,
+      ),
+    )
     .toEqual([]);
+}
+
+/** The same by day and by night: the colours of the page follow those of the device while it is open. */
+async function expectAccessibleInBoth(page: Page, where: string): Promise<void> {
+  await expectAccessible(page, where);
+  const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const light = await ground();
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect.poll(ground, `${where}: its colours follow the device’s`).not.toBe(light);
+  await expectAccessible(page, where);
+  await page.emulateMedia({ colorScheme: 'light' });
+  await expect.poll(ground).toBe(light);
 }
 
 for (const [size, dark] of [
@@ -124,125 +141,124 @@ for (const [size, dark] of [
   });
 }
 
-for (const dark of [false, true])
-  for (const size of [PHONE, WIDE]) {
-    test.setTimeout(300_000);
-    test(`every screen can be read and used by everyone, ${dark ? 'dark' : 'light'}, ${size.width} wide`, async ({ demo, devices }) => {
-      const page = await devices.open(size, { dark });
-      await page.goto(demo.base);
-      await expect(page.getByText('Look around as')).toBeVisible();
-      await expectAccessible(page, 'sign in');
-      await enterDemo(page, demo, 'Aino');
-      await expect(page.getByRole('region', { name: 'To sort' })).toBeVisible();
-      await expectAccessible(page, 'today');
-      await page.getByRole('textbox', { name: 'What needs doing?' }).fill('Ask Leila to order 40 candles by Friday 15 min #shop for Noor');
-      await expect(page.getByRole('group', { name: 'What was understood' })).toBeVisible();
-      await expectAccessible(page, 'typing');
-      await page.getByRole('textbox', { name: 'What needs doing?' }).fill('');
-      await page.getByRole('button', { name: 'Sort', exact: true }).click();
-      // the oldest is open; one handed over is taken or answered
-      await page.getByRole('button', { name: /^Confirm 18 beds/ }).click();
-      await expect(page.getByRole('button', { name: /^Take it/ })).toBeVisible();
-      await expectAccessible(page, 'to sort');
-      await page.goto(`${demo.base}/fits`);
-      await expect(page.getByText('Minutes at hand')).toBeVisible();
-      await expectAccessible(page, 'fits now');
-      await page.getByRole('button', { name: 'Find', exact: true }).click();
-      await page.getByRole('textbox', { name: 'Words in a title, a step or notes' }).fill('room');
-      await expect(page.getByText(/found$/)).toBeVisible();
-      await expectAccessible(page, 'find');
-      await page.getByRole('link', { name: 'Today' }).click();
-      await page.getByText('Varnish the jetty rail').first().click();
-      await expect(page.getByRole('dialog').getByText('Steps')).toBeVisible();
-      await expectAccessible(page, 'item');
-      await page.getByRole('dialog').getByRole('button', { name: 'Add to it' }).click();
-      await page.getByRole('dialog').getByRole('button', { name: 'Plan a day' }).click();
-      await page.getByRole('dialog').getByRole('button', { name: 'From the calendar' }).click();
-      await expectAccessible(page, 'planning');
-      await page.getByRole('dialog').getByRole('button', { name: 'Hand over', exact: true }).click();
-      await expectAccessible(page, 'handing over');
-      await page.keyboard.press('Escape');
-      await page.getByRole('link', { name: 'Lists' }).click();
-      await expect(page.getByText('Boathouse')).toBeVisible();
-      await expectAccessible(page, 'lists');
-      await page.getByRole('button', { name: /^Boathouse/ }).click();
-      await expect(page.getByText('Drain the rain barrel')).toBeVisible();
-      await expectAccessible(page, 'list');
-      await page.getByRole('button', { name: /Arrange/ }).click();
-      await expectAccessible(page, 'arranging');
-      await page.getByRole('radio', { name: 'And its steps' }).click();
-      await page.getByRole('button', { name: 'Select several' }).click();
-      await page.getByRole('checkbox', { name: /^Drain the rain barrel/ }).click();
-      await expectAccessible(page, 'choosing several, with steps');
-      await page.getByRole('button', { name: 'Cancel', exact: true }).click();
-      await page.goto(`${demo.base}/whole`);
-      await page.getByRole('button', { name: 'By a tag' }).click();
-      await expectAccessible(page, 'everything open');
-      await page.goto(`${demo.base}/removed`);
-      await expect(page.getByRole('heading', { name: 'Removed' })).toBeVisible();
-      await expectAccessible(page, 'removed');
-      await page.getByRole('link', { name: 'Lists' }).click();
-      await page.getByRole('button', { name: /^Boathouse/ }).click();
-      await page.getByRole('button', { name: 'More on this list' }).click();
-      await page.getByRole('menuitem', { name: 'Who can open it' }).click();
-      await expect(page.getByRole('dialog').getByText('owner', { exact: true })).toBeVisible();
-      await expectAccessible(page, 'sharing');
-      await page.keyboard.press('Escape');
-      await page.getByRole('link', { name: 'Follow-up' }).click();
-      await expect(page.getByText('Needs you')).toBeVisible();
-      await expectAccessible(page, 'follow-up');
-      await page.getByRole('button', { name: /^Notices/ }).click();
-      await expect(page.getByRole('dialog').getByText('Put all away')).toBeVisible();
-      await expectAccessible(page, 'notices');
-      await page.keyboard.press('Escape');
-      await page.getByRole('link', { name: 'Calendar' }).click();
-      await expect(page.getByRole('heading', { name: 'Calendar' })).toBeVisible();
-      await expectAccessible(page, 'calendar');
-      for (const view of ['Week', 'Day', 'By date']) {
-        await page.getByRole('radio', { name: view, exact: true }).click();
-        await expectAccessible(page, `calendar: ${view}`);
-      }
-      await page.goto(`${demo.base}/load`);
-      await page.getByRole('button', { name: 'As a table, day by day' }).click();
-      await expectAccessible(page, 'load');
-      await page.goto(`${demo.base}/share-out`);
-      await expect(page.getByRole('button', { name: /^Take / })).toBeVisible();
-      await expectAccessible(page, 'share out');
-      await page.goto(`${demo.base}/chores`);
-      await page.getByRole('button', { name: /^Opening round/ }).click();
-      await expect(page.getByText('To come')).toBeVisible();
-      await expectAccessible(page, 'a chore');
-      await page.getByRole('link', { name: 'More', exact: true }).click();
-      await expect(page.getByText('Open invitations')).toBeVisible();
-      await expectAccessible(page, 'more');
-      await page.getByRole('button', { name: 'Change Leila' }).click();
-      await expectAccessible(page, 'a person changed');
-      await page.keyboard.press('Escape');
-      await page.getByRole('button', { name: /^Leila/ }).click();
-      await expect(page.getByText('You wait for from Leila')).toBeVisible();
-      await expectAccessible(page, 'a person');
-      await page.getByRole('link', { name: 'More', exact: true }).click();
-      await page.getByRole('button', { name: 'Invite someone' }).click();
-      await expectAccessible(page, 'inviting');
-      await page.getByRole('dialog').getByRole('button', { name: 'Make the link' }).click();
-      const link = await page.getByLabel('Link to pass on').first().inputValue();
-      await page.goto(`${demo.base}/workbench`);
-      await expect(page.getByRole('heading', { name: 'Workbench' })).toBeVisible();
-      await expectAccessible(page, 'workbench');
-      const guest = await devices.open(size, { dark });
-      await guest.goto(link);
-      await guest.getByLabel('Name', { exact: true }).fill('Sanna');
-      await expectAccessible(guest, 'joining, signing up');
-      await guest.getByLabel('E-mail').fill(`sanna${size.width}@example.org`);
-      await guest.getByLabel('Password').fill('long enough');
-      await guest.getByRole('button', { name: 'Make the account' }).click();
-      await expect(guest.getByRole('button', { name: 'Join' })).toBeVisible();
-      await expectAccessible(guest, 'joining');
-      await guest.goto(demo.base);
-      await expect(guest.getByLabel('Name of the house')).toBeVisible();
-      await expectAccessible(guest, 'first house');
-    });
-  }
+for (const size of [PHONE, WIDE]) {
+  test.setTimeout(300_000);
+  test(`every screen can be read and used by everyone, by day and by night, ${size.width} wide`, async ({ demo, devices }) => {
+    const page = await devices.open(size);
+    await page.goto(demo.base);
+    await expect(page.getByText('Look around as')).toBeVisible();
+    await expectAccessibleInBoth(page, 'sign in');
+    await enterDemo(page, demo, 'Aino');
+    await expect(page.getByRole('region', { name: 'To sort' })).toBeVisible();
+    await expectAccessibleInBoth(page, 'today');
+    await page.getByRole('textbox', { name: 'What needs doing?' }).fill('Ask Leila to order 40 candles by Friday 15 min #shop for Noor');
+    await expect(page.getByRole('group', { name: 'What was understood' })).toBeVisible();
+    await expectAccessibleInBoth(page, 'typing');
+    await page.getByRole('textbox', { name: 'What needs doing?' }).fill('');
+    await page.getByRole('button', { name: 'Sort', exact: true }).click();
+    // the oldest is open; one handed over is taken or answered
+    await page.getByRole('button', { name: /^Confirm 18 beds/ }).click();
+    await expect(page.getByRole('button', { name: /^Take it/ })).toBeVisible();
+    await expectAccessibleInBoth(page, 'to sort');
+    await page.goto(`${demo.base}/fits`);
+    await expect(page.getByText('Minutes at hand')).toBeVisible();
+    await expectAccessibleInBoth(page, 'fits now');
+    await page.getByRole('button', { name: 'Find', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Words in a title, a step or notes' }).fill('room');
+    await expect(page.getByText(/found$/)).toBeVisible();
+    await expectAccessibleInBoth(page, 'find');
+    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByText('Varnish the jetty rail').first().click();
+    await expect(page.getByRole('dialog').getByText('Steps')).toBeVisible();
+    await expectAccessibleInBoth(page, 'item');
+    await page.getByRole('dialog').getByRole('button', { name: 'Add to it' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Plan a day' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'From the calendar' }).click();
+    await expectAccessibleInBoth(page, 'planning');
+    await page.getByRole('dialog').getByRole('button', { name: 'Hand over', exact: true }).click();
+    await expectAccessibleInBoth(page, 'handing over');
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Lists' }).click();
+    await expect(page.getByText('Boathouse')).toBeVisible();
+    await expectAccessibleInBoth(page, 'lists');
+    await page.getByRole('button', { name: /^Boathouse/ }).click();
+    await expect(page.getByText('Drain the rain barrel')).toBeVisible();
+    await expectAccessibleInBoth(page, 'list');
+    await page.getByRole('button', { name: /Arrange/ }).click();
+    await expectAccessibleInBoth(page, 'arranging');
+    await page.getByRole('radio', { name: 'And its steps' }).click();
+    await page.getByRole('button', { name: 'Select several' }).click();
+    await page.getByRole('checkbox', { name: /^Drain the rain barrel/ }).click();
+    await expectAccessibleInBoth(page, 'choosing several, with steps');
+    await page.getByRole('button', { name: 'Cancel', exact: true }).click();
+    await page.goto(`${demo.base}/whole`);
+    await page.getByRole('button', { name: 'By a tag' }).click();
+    await expectAccessibleInBoth(page, 'everything open');
+    await page.goto(`${demo.base}/removed`);
+    await expect(page.getByRole('heading', { name: 'Removed' })).toBeVisible();
+    await expectAccessibleInBoth(page, 'removed');
+    await page.getByRole('link', { name: 'Lists' }).click();
+    await page.getByRole('button', { name: /^Boathouse/ }).click();
+    await page.getByRole('button', { name: 'More on this list' }).click();
+    await page.getByRole('menuitem', { name: 'Who can open it' }).click();
+    await expect(page.getByRole('dialog').getByText('owner', { exact: true })).toBeVisible();
+    await expectAccessibleInBoth(page, 'sharing');
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Follow-up' }).click();
+    await expect(page.getByText('Needs you')).toBeVisible();
+    await expectAccessibleInBoth(page, 'follow-up');
+    await page.getByRole('button', { name: /^Notices/ }).click();
+    await expect(page.getByRole('dialog').getByText('Put all away')).toBeVisible();
+    await expectAccessibleInBoth(page, 'notices');
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Calendar' }).click();
+    await expect(page.getByRole('heading', { name: 'Calendar' })).toBeVisible();
+    await expectAccessibleInBoth(page, 'calendar');
+    for (const view of ['Week', 'Day', 'By date']) {
+      await page.getByRole('radio', { name: view, exact: true }).click();
+      await expectAccessibleInBoth(page, `calendar: ${view}`);
+    }
+    await page.goto(`${demo.base}/load`);
+    await page.getByRole('button', { name: 'As a table, day by day' }).click();
+    await expectAccessibleInBoth(page, 'load');
+    await page.goto(`${demo.base}/share-out`);
+    await expect(page.getByRole('button', { name: /^Take / })).toBeVisible();
+    await expectAccessibleInBoth(page, 'share out');
+    await page.goto(`${demo.base}/chores`);
+    await page.getByRole('button', { name: /^Opening round/ }).click();
+    await expect(page.getByText('To come')).toBeVisible();
+    await expectAccessibleInBoth(page, 'a chore');
+    await page.getByRole('link', { name: 'More', exact: true }).click();
+    await expect(page.getByText('Open invitations')).toBeVisible();
+    await expectAccessibleInBoth(page, 'more');
+    await page.getByRole('button', { name: 'Change Leila' }).click();
+    await expectAccessibleInBoth(page, 'a person changed');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /^Leila/ }).click();
+    await expect(page.getByText('You wait for from Leila')).toBeVisible();
+    await expectAccessibleInBoth(page, 'a person');
+    await page.getByRole('link', { name: 'More', exact: true }).click();
+    await page.getByRole('button', { name: 'Invite someone' }).click();
+    await expectAccessibleInBoth(page, 'inviting');
+    await page.getByRole('dialog').getByRole('button', { name: 'Make the link' }).click();
+    const link = await page.getByLabel('Link to pass on').first().inputValue();
+    await page.goto(`${demo.base}/workbench`);
+    await expect(page.getByRole('heading', { name: 'Workbench' })).toBeVisible();
+    await expectAccessibleInBoth(page, 'workbench');
+    const guest = await devices.open(size);
+    await guest.goto(link);
+    await guest.getByLabel('Name', { exact: true }).fill('Sanna');
+    await expectAccessibleInBoth(guest, 'joining, signing up');
+    await guest.getByLabel('E-mail').fill(`sanna${size.width}@example.org`);
+    await guest.getByLabel('Password').fill('long enough');
+    await guest.getByRole('button', { name: 'Make the account' }).click();
+    await expect(guest.getByRole('button', { name: 'Join' })).toBeVisible();
+    await expectAccessibleInBoth(guest, 'joining');
+    await guest.goto(demo.base);
+    await expect(guest.getByLabel('Name of the house')).toBeVisible();
+    await expectAccessibleInBoth(guest, 'first house');
+  });
+}
 
 test('a new text size of 200 % loses nothing: no sideways scrolling', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
