@@ -41,8 +41,16 @@ function addChunk(name) {
 /** A package, or a folder of ours. */
 function partOf(source) {
   const installed = source.split('node_modules/').at(-1);
-  if (installed !== source) return installed.split('/').slice(0, installed.startsWith('@') ? 2 : 1).join('/');
-  return source.replace(/^.*?(core|client)\/src\//, '$1/').split('/').slice(0, source.includes('/features/') ? 3 : 2).join('/');
+  if (installed !== source)
+    return installed
+      .split('/')
+      .slice(0, installed.startsWith('@') ? 2 : 1)
+      .join('/');
+  return source
+    .replace(/^.*?(core|client)\/src\//, '$1/')
+    .split('/')
+    .slice(0, source.includes('/features/') ? 3 : 2)
+    .join('/');
 }
 
 function kb(bytes) {

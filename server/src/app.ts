@@ -199,7 +199,11 @@ export function createApp(options: AppOptions) {
   });
   if (clientFolder) serveClient(app, clientFolder);
   app.onError((error, c) => {
-    if (error instanceof Problem) return answerProblem(c, error);
+    if (error instanceof Problem) {
+      // what is ours to mend is logged with what it came of; what somebody sent is theirs
+      if (error.status >= 500 && error.cause !== undefined) console.error(error.cause);
+      return answerProblem(c, error);
+    }
     if (error instanceof Busy) return answerProblem(c, new Problem(503, 'busy', 'The server is busy. Try again in a moment.'));
     if (isOfStorage(error)) {
       health.noRoom(error);

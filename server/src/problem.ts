@@ -10,8 +10,10 @@ export class Problem extends Error {
     readonly code: string,
     readonly title: string,
     readonly more: { field?: string; params?: Record<string, unknown> } = {},
+    /** What it came of, for the log; nobody outside is told. */
+    cause?: unknown,
   ) {
-    super(title);
+    super(title, { cause });
   }
 }
 
@@ -29,13 +31,13 @@ function retryAfter(status: number, params: Record<string, unknown> = {}): Recor
 
 /** Parses a request's JSON body, or answers what is wrong with it and where. */
 export async function bodyOf<S extends z.ZodType>(c: Context, schema: S): Promise<z.infer<S>> {
-  const raw = await c.req.json().catch(() => {
-    throw new Problem(400, 'malformed', 'The request is not JSON.');
+  const raw = await c.req.json().catch((cause: unknown) => {
+    throw new Problem(400, 'malformed', 'The request is not JSON.', {}, cause);
   });
   const parsed = schema.safeParse(raw);
   if (parsed.success) return parsed.data;
   const issue = parsed.error.issues[0]!;
-  throw new Problem(422, 'malformed', issue.message, { field: issue.path.map(String).join('.') });
+  throw new Problem(422, 'malformed', issue.message, { field: issue.path.map(String).join('.') }, parsed.error);
 }
 
 export type { Reason };

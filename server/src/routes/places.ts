@@ -24,9 +24,8 @@ export function placeRoutes(services: Services): Hono<Env> {
     take(lookUps, account.id);
     try {
       return c.json({ found: words ? await geocoder.find(words) : [] });
-    } catch (error) {
-      console.error(error);
-      throw new Problem(502, 'geocoder-down', 'Addresses can’t be looked up just now.');
+    } catch (cause) {
+      throw new Problem(502, 'geocoder-down', 'Addresses can’t be looked up just now.', {}, cause);
     }
   });
 
