@@ -65,6 +65,8 @@ type Fields<N extends Noun> = Partial<Omit<Row<N>, 'seq' | 'stamps' | 'id' | 'ho
  */
 export class Deciding {
   readonly notes: Note[] = [];
+  /** Whom this command has told of which item. */
+  private readonly notified = new Set<string>();
   private readonly written = new Map<string, { noun: Noun; row: Row; made: boolean; fields: Record<string, unknown> }>();
   /** The same by noun: what is looked up again and again. */
   private readonly rowsOf = new Map<Noun, Map<string, Row>>();
@@ -202,14 +204,13 @@ export class Deciding {
     if (!person || !isHere(person) || !(person.accountId || person.email)) return;
     const id = noticeId(kind, itemId, person.id, this.context.commandId);
     if (this.written.has(key('notice', id))) return;
+    this.notified.add(`${person.id} ${itemId}`);
     this.insert('notice', id, { personId: person.id, itemId, kind, byId: this.actorOrNull?.id ?? null, at: this.now, params, readAt: null, withdrawnAt: null });
   }
 
   /** Somebody has been told of that item by this command already. */
   hasNotified(personId: string, itemId: string): boolean {
-    for (const { noun, row } of this.written.values())
-      if (noun === 'notice' && (row as Row<'notice'>).personId === personId && (row as Row<'notice'>).itemId === itemId) return true;
-    return false;
+    return this.notified.has(`${personId} ${itemId}`);
   }
 
   /** The house all this is in. */
