@@ -183,7 +183,7 @@ export class Editor {
 
   private async post(commands: readonly Command[]): Promise<{ outcomes: CommandOutcome[]; now: string }> {
     const headers = { 'content-type': 'application/json', cookie: this.who.cookie };
-    const response = await fetch(`${this.server.base}/api/commands`, { method: 'POST', headers, body: JSON.stringify({ commands }) }).catch(() => {
+    const response = await this.server.fetch('/api/commands', { method: 'POST', headers, body: JSON.stringify({ commands }) }).catch(() => {
       throw new TransportError('offline');
     });
     if (!response.ok) throw new Error(`${response.status} ${await response.text()}`);
@@ -191,7 +191,7 @@ export class Editor {
   }
 
   private async fetchPage(since: number, fresh: boolean) {
-    const response = await fetch(`${this.server.base}/api/houses/${this.houseId}/changes?since=${since}&limit=${this.pageRows}${fresh ? '&fresh=1' : ''}`, {
+    const response = await this.server.fetch(`/api/houses/${this.houseId}/changes?since=${since}&limit=${this.pageRows}${fresh ? '&fresh=1' : ''}`, {
       headers: { cookie: this.who.cookie },
     });
     if (response.status === 403) {
