@@ -126,8 +126,15 @@ async function serveEmpty(): Promise<{ base: string; stop(): void }> {
 
 function buildEmpty(folder: string): void {
   mkdirSync(join(folder, 'app'), { recursive: true });
-  for (const file of ['app.json', 'babel.config.js', 'metro.config.js', 'tailwind.config.js', 'global.css', 'package.json', 'tsconfig.json', 'public'])
+  for (const file of ['app.json', 'babel.config.js', 'tailwind.config.js', 'global.css', 'tsconfig.json', 'public'])
     cpSync(join(ROOT, 'client', file), join(folder, file), { recursive: true });
+  // the framework as it comes: nothing is left out of it
+  writeFileSync(
+    join(folder, 'metro.config.js'),
+    "const { getDefaultConfig } = require('expo/metro-config');\nconst { withNativeWind } = require('nativewind/metro');\nmodule.exports = withNativeWind(getDefaultConfig(__dirname), { input: './global.css' });\n",
+  );
+  const ours = JSON.parse(readFileSync(join(ROOT, 'client/package.json'), 'utf8')) as object;
+  writeFileSync(join(folder, 'package.json'), JSON.stringify({ ...ours, main: 'expo-router/entry' }));
   writeFileSync(
     join(folder, 'app/_layout.tsx'),
     "import '../global.css';\nimport { Slot } from 'expo-router';\nexport default function Root() {\n  return <Slot />;\n}\n",
