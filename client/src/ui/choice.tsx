@@ -27,7 +27,7 @@ export function Choice<T extends string>({
           role="radio"
           aria-checked={option.value === value}
           onPress={() => onChange(option.value)}
-          className={`min-h-11 justify-center rounded-control px-4 ${option.value === value ? 'bg-ink' : 'bg-sunk'}`}
+          className={`min-h-11 max-w-full justify-center rounded-control px-4 ${option.value === value ? 'bg-ink' : 'bg-sunk'}`}
         >
           <Txt size={15} face="medium" tone={option.value === value ? 'ground' : 'ink'}>
             {option.words}
@@ -60,7 +60,7 @@ export function Toggles({
             role="checkbox"
             aria-checked={chosen}
             onPress={() => onChange(chosen ? on.filter((one) => one !== value) : [...on, value])}
-            className={`min-h-11 justify-center rounded-control border-2 bg-sunk px-4 ${chosen ? 'border-pine' : 'border-sunk'}`}
+            className={`min-h-11 max-w-full justify-center rounded-control border-2 bg-sunk px-4 ${chosen ? 'border-pine' : 'border-sunk'}`}
           >
             <Txt size={15} face={chosen ? 'bold' : 'medium'}>
               {words}
