@@ -41,6 +41,8 @@ export interface HouseState {
   heldUp: string | null;
   /** What waits is not kept beyond this tab: the device's storage is full or refused. */
   isUnkept: boolean;
+  /** Raised when this device can decide commands: what was given before shows from then on. */
+  decides: boolean;
   /** False until the stored copy or the first page is in. */
   loaded: boolean;
 }
@@ -60,6 +62,7 @@ const closed: HouseState = {
   line: 'connecting',
   heldUp: null,
   isUnkept: false,
+  decides: false,
   loaded: false,
 };
 
@@ -68,8 +71,8 @@ export const houseSlice = createSlice({
   initialState: closed,
   reducers: {
     /** A house is opened from what the device kept of it. */
-    opened(_state, { payload }: PayloadAction<Pick<HouseState, 'houseId' | 'accountId' | 'confirmed' | 'cursor' | 'pending' | 'refused' | 'loaded'>>) {
-      return { ...closed, ...payload };
+    opened(state, { payload }: PayloadAction<Pick<HouseState, 'houseId' | 'accountId' | 'confirmed' | 'cursor' | 'pending' | 'refused' | 'loaded'>>) {
+      return { ...closed, ...payload, decides: state.decides };
     },
     closed: () => closed,
     pageApplied(state, { payload: { put, evict, seq, reset } }: PayloadAction<ChangePage>) {
@@ -99,6 +102,9 @@ export const houseSlice = createSlice({
     },
     refusalPutAway(state, { payload: id }: PayloadAction<string>) {
       state.refused = state.refused.filter(({ command }) => command.id !== id);
+    },
+    decidesNow(state) {
+      state.decides = true;
     },
     lineChanged(state, { payload }: PayloadAction<Connection>) {
       state.line = payload;

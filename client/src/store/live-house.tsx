@@ -9,6 +9,7 @@ import type { CommandOutcome } from '@/sync/ports.ts';
 import { t } from '@/words';
 import { sayNote, sayReason } from '@/words/problems.ts';
 import { ticked, serverTimeRead } from './clock.ts';
+import { fetchDeciding } from './deciding.ts';
 import { houseSlice } from './house.ts';
 import { nowOf, toastShown, type Toast, type Store } from './store.ts';
 
@@ -48,6 +49,7 @@ export function LiveHouseProvider({ accountId, houseId, onLost, children }: Prop
       now: () => nowOf(store.getState()),
       serverTime: (now) => void store.dispatch(serverTimeRead(now)),
       noted: (_id, notes) => sayNotes(store, notes),
+      fetchDeciding: (when) => (when === 'now' ? fetchDeciding() : drawn(store).then(fetchDeciding)),
       ended: (why) => {
         if (why === 'not-a-member') void cache.forget();
         lost.current(why);
@@ -75,6 +77,22 @@ export function LiveHouseProvider({ accountId, houseId, onLost, children }: Prop
   }, [engine, store]);
 
   return <LiveHouseContext.Provider value={engine}>{children}</LiveHouseContext.Provider>;
+}
+
+/** Once the first rows are on the screen. */
+async function drawn(store: Store): Promise<void> {
+  const isLoaded = () => store.getState().house.loaded;
+  if (!isLoaded()) {
+    await new Promise<void>((resolve) => {
+      const leave = store.subscribe(() => {
+        if (!isLoaded()) return;
+        leave();
+        resolve();
+      });
+    });
+  }
+  // a frame that is asked for is painted when the next task runs; a tab that isn't shown draws none
+  await new Promise<void>((resolve) => (document.hidden ? resolve() : requestAnimationFrame(() => setTimeout(resolve))));
 }
 
 export function useLiveHouse(): LiveHouse {

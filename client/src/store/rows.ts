@@ -1,10 +1,17 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { decide, MemoryRows, NOUNS, recordOf, type Command, type Decision, type Noun, type RecordedCommand, type Row } from '@kotiva/core';
+import { MemoryRows, NOUNS, recordOf, type Command, type Decision, type Noun, type RecordedCommand, type Row } from '@kotiva/core';
+import { decidingHere } from './deciding.ts';
 import type { HouseState, RowsByNoun } from './house.ts';
 
 /** What a device shows: the confirmed rows with the pending commands replayed over them. */
 export const selectRows = createSelector(
-  [(state: HouseState) => state.confirmed, (state: HouseState) => state.pending, (state: HouseState) => state.recent, (state: HouseState) => state.accountId],
+  [
+    (state: HouseState) => state.confirmed,
+    (state: HouseState) => state.pending,
+    (state: HouseState) => state.recent,
+    (state: HouseState) => state.accountId,
+    (state: HouseState) => state.decides,
+  ],
   (confirmed, pending, recent, accountId): MemoryRows => {
     const rows = baseOf(confirmed).over();
     for (const command of recent) rows.remember(command);
@@ -27,9 +34,12 @@ function* allRows(confirmed: RowsByNoun): Generator<readonly [Noun, Row]> {
   for (const noun of NOUNS) for (const row of Object.values(confirmed[noun])) yield [noun, row];
 }
 
-/** Decides a command here and now: the moment of the tap stands for the server's clock. */
-export const decideHere = (command: Command, rows: MemoryRows, accountId: string | null): Decision =>
-  decide(command, rows, { now: command.at, account: accountId === null ? null : { id: accountId, name: '' } });
+/** Decides a command here and now: the moment of the tap stands for the server's clock. Unknown for as long as nothing is decided here yet. */
+export function decideHere(command: Command, rows: MemoryRows, accountId: string | null): Decision {
+  const decide = decidingHere();
+  if (!decide) return { outcome: 'unknown' };
+  return decide(command, rows, { now: command.at, account: accountId === null ? null : { id: accountId, name: '' } });
+}
 
 function replay(rows: MemoryRows, command: Command, accountId: string | null): void {
   const decision = decideHere(command, rows, accountId);

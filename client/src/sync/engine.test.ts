@@ -1,6 +1,7 @@
 /** @jest-environment node */
 import { configureStore } from '@reduxjs/toolkit';
 import type { Command } from '@kotiva/core';
+import { fetchDeciding } from '@/store/deciding.ts';
 import { houseSlice } from '@/store/house.ts';
 import { SyncEngine } from './engine.ts';
 import { memoryCache } from './memory-cache.ts';
@@ -43,6 +44,7 @@ function device(answer: (commands: readonly Command[]) => CommandOutcome[], cach
     now: () => NOW,
     serverTime: () => undefined,
     noted: () => undefined,
+    fetchDeciding,
     ended: (why) => (ended = why),
     schedule: (task, afterMs) => {
       waits.push(afterMs);

@@ -24,6 +24,8 @@ export interface EnginePorts {
   serverTime(now: string): void;
   /** Something to say about a command that was accepted. */
   noted(id: string, notes: Note[]): void;
+  /** Resolves once commands can be decided on this device; `soon`: not before the screen is drawn. Rejects where it can't be fetched now. */
+  fetchDeciding(when: 'now' | 'soon'): Promise<void>;
   /** Signed out here, or no longer in the house. */
   ended(why: 'signed-out' | 'not-a-member'): void;
   schedule(task: () => void, afterMs: number): () => void;
@@ -60,6 +62,7 @@ export class SyncEngine {
   async start(): Promise<void> {
     const { store, cache, accountId, houseId } = this.ports;
     const kept = await cache.load().catch(() => null);
+    if (kept && kept.commands.length > 0) await this.decidesHere('now');
     if (this.stopped) return;
     const { confirmed, cursor, commands } = kept ?? { confirmed: noRows(), cursor: 0, commands: [] };
     this.kept.begin(commands);
@@ -67,6 +70,17 @@ export class SyncEngine {
     void this.keepCommands();
     void this.follow();
     void this.flush();
+    void this.decidesHere('soon');
+  }
+
+  /** What waits shows in the rows from then on. Without a line it is tried again when there is one. */
+  private async decidesHere(when: 'now' | 'soon'): Promise<void> {
+    const { store, fetchDeciding } = this.ports;
+    const isHere = await fetchDeciding(when).then(
+      () => true,
+      () => false,
+    );
+    if (isHere && !store.getState().decides) store.dispatch(actions.decidesNow());
   }
 
   stop(): void {
@@ -76,7 +90,7 @@ export class SyncEngine {
     this.cancelReopen?.();
   }
 
-  /** Gives a command: decided here, shown at once, sent as soon as there is a line. What is refused here is not sent. */
+  /** Gives a command: decided here (if that can be done yet), shown at once, sent as soon as there is a line. What is refused here is not sent. */
   submit<N extends CommandName>(name: N, payload: Payload<N>, batchId?: string): Submission {
     const { store, houseId, accountId } = this.ports;
     const state = store.getState();
@@ -87,6 +101,7 @@ export class SyncEngine {
     store.dispatch(actions.given({ command, recorded: recordHere(command, decision, rows) }));
     void this.keepCommands();
     void this.flush();
+    if (!state.decides) void this.decidesHere('now');
     return { id: command.id, refused: null, notes: decision.outcome === 'accepted' ? decision.notes : [] };
   }
 
@@ -261,7 +276,10 @@ export class SyncEngine {
   private lineIs(line: HouseState['line']): void {
     if (this.ports.store.getState().line === line) return;
     this.ports.store.dispatch(actions.lineChanged(line));
-    if (line === 'live') this.wake();
+    if (line === 'live') {
+      this.wake();
+      if (!this.ports.store.getState().decides) void this.decidesHere('soon');
+    }
   }
 
   private reopenLater(): void {

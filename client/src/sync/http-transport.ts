@@ -1,27 +1,9 @@
 import type { Command } from '@kotiva/core';
-import * as z from 'zod/mini';
-import type { ChangePage } from '../store/house.ts';
-import { TransportError, type LiveHandlers, type CommandOutcome, type Transport } from './ports.ts';
+import { TransportError, type LiveHandlers, type Transport } from './ports.ts';
+import { readChanges, readClock, readOutcomes, readPage } from './wire.ts';
 
 /** A stream this quiet is taken for dead: the server beats every 15 s. */
 const SILENCE_MS = 40_000;
-
-const PageShape = z.object({
-  seq: z.number(),
-  more: z.boolean(),
-  reset: z.optional(z.boolean()),
-  put: z.array(z.object({ noun: z.string(), row: z.looseObject({ id: z.string(), seq: z.number() }) })),
-  evict: z.array(z.object({ noun: z.string(), id: z.string() })),
-});
-const OutcomesShape = z.object({
-  now: z.string(),
-  outcomes: z.array(
-    z.discriminatedUnion('outcome', [
-      z.object({ id: z.string(), outcome: z.literal('accepted'), seq: z.number(), notes: z.array(z.any()) }),
-      z.object({ id: z.string(), outcome: z.literal('refused'), reason: z.any() }),
-    ]),
-  ),
-});
 
 /** The wire over HTTP and server-sent events. */
 export function httpTransport(houseId: string, base = ''): Transport {
@@ -39,12 +21,10 @@ export function httpTransport(houseId: string, base = ''): Transport {
   return {
     async send(commands: readonly Command[]) {
       const body = JSON.stringify({ commands });
-      const answer = await request('/api/commands', { method: 'POST', headers: { 'content-type': 'application/json' }, body });
-      return z.parse(OutcomesShape, answer) as { outcomes: CommandOutcome[]; now: string };
+      return readOutcomes(await request('/api/commands', { method: 'POST', headers: { 'content-type': 'application/json' }, body }));
     },
     async changes(since, fresh) {
-      const answer = await request(`/api/houses/${houseId}/changes?since=${since}${fresh ? '&fresh=1' : ''}`);
-      return z.parse(z.extend(PageShape, { now: z.string() }), answer) as unknown as ChangePage & { more: boolean; now: string };
+      return readChanges(await request(`/api/houses/${houseId}/changes?since=${since}${fresh ? '&fresh=1' : ''}`));
     },
     live: (since, handlers) => openStream(`${base}/api/houses/${houseId}/live?since=${since}`, handlers),
   };
@@ -76,8 +56,8 @@ function openStream(address: string, { page, clock, gone, behind, full, broken }
       heard();
       handle(JSON.parse((event as MessageEvent<string>).data));
     });
-  on('changes', (data) => page(z.parse(PageShape, (data as { page: unknown }).page) as unknown as ChangePage));
-  on('clock', (data) => clock(z.parse(z.object({ now: z.string() }), data).now));
+  on('changes', (data) => page(readPage((data as { page: unknown }).page)));
+  on('clock', (data) => clock(readClock(data)));
   on('beat', () => undefined);
   const last = (name: string, handle: () => void) =>
     on(name, () => {

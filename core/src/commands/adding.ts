@@ -1,9 +1,11 @@
 import * as z from 'zod/mini';
 import { countingParts } from '../followup/standing.ts';
-import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
-import { Policy, type Item } from '../model/item.ts';
-import { SaidRule } from '../model/series.ts';
-import { Id, Moment, Text, Title } from '../model/row.ts';
+import { MOST_ALARMS } from '../model/alarm.ts';
+import { Trigger } from '../model/alarm-schema.ts';
+import type { Item } from '../model/item.ts';
+import { Policy } from '../model/nature-schema.ts';
+import { SaidRule } from '../model/series-schema.ts';
+import { Id, Moment, Text, Title } from '../model/row-schema.ts';
 import { addAlarm } from './alarms.ts';
 import { completePart } from './checking.ts';
 import type { Deciding } from './deciding.ts';

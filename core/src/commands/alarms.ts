@@ -1,10 +1,11 @@
 import * as z from 'zod/mini';
 import { relationsToItem } from '../access/relations.ts';
-import { MOST_ALARMS, onArriving, Trigger, type Alarm, type Anchor, type PlaceTrigger } from '../model/alarm.ts';
+import { MOST_ALARMS, onArriving, type Alarm, type Anchor, type PlaceTrigger } from '../model/alarm.ts';
+import { Trigger } from '../model/alarm-schema.ts';
 import type { Item } from '../model/item.ts';
 import type { Person } from '../model/person.ts';
 import { seesPlace } from '../model/place.ts';
-import { Id, Instant } from '../model/row.ts';
+import { Id, Instant } from '../model/row-schema.ts';
 import { isPlaceAlarm, ringsFor } from '../reminders/place-alarm.ts';
 import { fallbackFor } from '../reminders/place-rings.ts';
 import { isStillToDo, momentOf, nextRing } from '../reminders/ringing.ts';

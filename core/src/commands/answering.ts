@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import type { Item } from '../model/item.ts';
 import type { Part, Standing } from '../model/part.ts';
-import { Id, Text, Words } from '../model/row.ts';
+import { Id, Text, Words } from '../model/row-schema.ts';
 import type { Deciding } from './deciding.ts';
 import { notifyingOfCompletion } from './completion.ts';
 import { notifyFollowers } from './following.ts';

@@ -1,7 +1,9 @@
 import { v5 } from 'uuid';
 import { isDone } from '../followup/standing.ts';
 import type { Trigger } from '../model/alarm.ts';
-import { natureOf, USUAL_NATURE, type Item, type Turn } from '../model/item.ts';
+import type { Item, Turn } from '../model/item.ts';
+import { USUAL_NATURE } from '../model/nature.ts';
+import { natureOf } from '../model/nature-schema.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { seesPlace } from '../model/place.ts';
 import type { Standing } from '../model/part.ts';

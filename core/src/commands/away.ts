@@ -1,6 +1,6 @@
 import { GUESSED_MINUTES } from '../model/nature.ts';
 import * as z from 'zod/mini';
-import { CalendarDate, Id } from '../model/row.ts';
+import { CalendarDate, Id } from '../model/row-schema.ts';
 import { madeOf } from '../recurrence/chores.ts';
 import type { Item } from '../model/item.ts';
 import type { CarriedMinutes } from '../recurrence/fair.ts';

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { countingParts, firstCompleted, isDone, waitsForTie } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
-import { Id } from '../model/row.ts';
+import { Id } from '../model/row-schema.ts';
 import { answerOf, MOST_ANSWER } from '../model/wanted.ts';
 import { isUntouched, nextMade, withdraw } from './appearing.ts';
 import { notifyingOfCompletion, uncheckPart } from './completion.ts';

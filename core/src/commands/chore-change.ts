@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
-import { natureOf, type Item } from '../model/item.ts';
-import { Id, Moment } from '../model/row.ts';
+import type { Item } from '../model/item.ts';
+import { natureOf } from '../model/nature-schema.ts';
+import { Id, Moment } from '../model/row-schema.ts';
 import type { Series } from '../model/series.ts';
 import { changedFrom, exceptionsAfter, saidOf } from '../recurrence/changed-chore.ts';
 import { beginningOf, isOver, isSetAside, madeOf, nextToMake } from '../recurrence/chores.ts';

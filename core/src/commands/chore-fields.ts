@@ -1,9 +1,11 @@
 import { OFF_DAY_SHIFTS } from '../model/off-day-shift.ts';
 import * as z from 'zod/mini';
-import { MOST_ALARMS, Trigger } from '../model/alarm.ts';
-import { Policy } from '../model/item.ts';
-import { ChoreStart, Id, Text, Title } from '../model/row.ts';
-import { AfterDone, Missed, RRuleText, TurnKind, type Series } from '../model/series.ts';
+import { MOST_ALARMS } from '../model/alarm.ts';
+import { Trigger } from '../model/alarm-schema.ts';
+import { Policy } from '../model/nature-schema.ts';
+import { ChoreStart, Id, Text, Title } from '../model/row-schema.ts';
+import type { Series } from '../model/series.ts';
+import { AfterDone, Missed, RRuleText, TurnKind } from '../model/series-schema.ts';
 import { isMoment } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { contextOf, NATURE } from './item-fields.ts';

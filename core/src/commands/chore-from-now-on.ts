@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Id, Title } from '../model/row.ts';
+import { Id, Title } from '../model/row-schema.ts';
 import type { Series } from '../model/series.ts';
 import { askToChange, MOST_STEPS } from './chore-fields.ts';
 import type { Deciding } from './deciding.ts';

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
-import { natureOf, type Item } from '../model/item.ts';
-import { ChoreStart, Id, Moment } from '../model/row.ts';
+import type { Item } from '../model/item.ts';
+import { natureOf } from '../model/nature-schema.ts';
+import { ChoreStart, Id, Moment } from '../model/row-schema.ts';
 import type { Series } from '../model/series.ts';
 import { isOver, itemsOf, madeOf, nextAppearance, nextToMake, occurrencesAfter } from '../recurrence/chores.ts';
 import type { Occurrence } from '../recurrence/occurrences.ts';

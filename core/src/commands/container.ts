@@ -1,7 +1,7 @@
 import { generateKeyBetween } from 'fractional-indexing';
 import * as z from 'zod/mini';
 import type { Item } from '../model/item.ts';
-import { Id } from '../model/row.ts';
+import { Id } from '../model/row-schema.ts';
 import { withBelow } from '../reader/tree.ts';
 import type { Deciding } from './deciding.ts';
 import type { CommandRequest } from './required-permissions.ts';

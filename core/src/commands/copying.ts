@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import type { Item } from '../model/item.ts';
-import { Id } from '../model/row.ts';
+import { Id } from '../model/row-schema.ts';
 import { insertItem } from './inserting.ts';
 import type { Deciding } from './deciding.ts';
 import { notifyOfNew } from './following.ts';

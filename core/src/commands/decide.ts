@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
-import { Id, Instant, type YearsRefused } from '../model/row.ts';
+import type { YearsRefused } from '../model/row.ts';
+import { Id, Instant } from '../model/row-schema.ts';
 import type { Change } from '../reader/change.ts';
 import type { Reader } from '../reader/reader.ts';
 import { removeAlarms, ringAlarm, setAlarm, snoozeAlarm } from './alarms.ts';

@@ -1,8 +1,9 @@
 import * as z from 'zod/mini';
-import { Policy, type Item } from '../model/item.ts';
+import type { Item } from '../model/item.ts';
+import { Policy } from '../model/nature-schema.ts';
 import type { Part } from '../model/part.ts';
 import type { Person } from '../model/person.ts';
-import { Id, Moment, Text } from '../model/row.ts';
+import { Id, Moment, Text } from '../model/row-schema.ts';
 import { openParts } from '../followup/standing.ts';
 import { giversOf, notifyingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';

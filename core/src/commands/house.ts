@@ -1,7 +1,9 @@
 import * as z from 'zod/mini';
-import { DayOff, DayParts, Holidays, Pace, Region, USUAL_DAY_PARTS, ZONE } from '../model/house.ts';
-import { Colour, Mark, Pattern, NO_CONTACT, USUAL_REST } from '../model/person.ts';
-import { Id, Name, Title } from '../model/row.ts';
+import { USUAL_DAY_PARTS } from '../model/house.ts';
+import { DayOff, DayParts, Holidays, Pace, Region, ZONE } from '../model/house-schema.ts';
+import { NO_CONTACT, USUAL_REST } from '../model/person.ts';
+import { Colour, Mark, Pattern } from '../model/person-schema.ts';
+import { Id, Name, Title } from '../model/row-schema.ts';
 import { calendarDateOf, isMoment, isZone } from '../time/clock.ts';
 import { commandKind } from './kind.ts';
 import { insertItem } from './inserting.ts';

@@ -1,4 +1,5 @@
-import { USUAL_NATURE, type Item } from '../model/item.ts';
+import type { Item } from '../model/item.ts';
+import { USUAL_NATURE } from '../model/nature.ts';
 import type { Deciding } from './deciding.ts';
 import { makePart } from './parts.ts';
 import { nextKeyIn, type Container } from './container.ts';

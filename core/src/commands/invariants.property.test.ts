@@ -4,7 +4,7 @@ import type { Noun } from '../model/nouns.ts';
 import { DEEPEST } from '../reader/tree.ts';
 import { idOf, World } from '../testing/world.ts';
 import { byPosition } from '../model/position.ts';
-import { isUndoable } from './undo.ts';
+import { isUndoable } from './undoable.ts';
 
 const PEOPLE = ['Aino', 'Leila', 'Eetu'] as const;
 

@@ -1,9 +1,10 @@
 import * as z from 'zod/mini';
-import { Effort, Energy, Importance, PartOfDay, type Item } from '../model/item.ts';
+import type { Item } from '../model/item.ts';
+import { Effort, Energy, Importance, PartOfDay } from '../model/nature-schema.ts';
 import { seesPlace } from '../model/place.ts';
-import { Id, Moment } from '../model/row.ts';
-import { TagName } from '../model/tag.ts';
-import { Wanted } from '../model/wanted.ts';
+import { Id, Moment } from '../model/row-schema.ts';
+import { TagName } from '../model/tag-schema.ts';
+import { Wanted } from '../model/wanted-schema.ts';
 import { instantDue, isMoment } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { refuse } from './reasons.ts';

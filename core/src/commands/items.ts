@@ -1,9 +1,11 @@
 import { mergeDiff3 } from 'node-diff3';
 import * as z from 'zod/mini';
 import { countingParts } from '../followup/standing.ts';
-import { Pace } from '../model/house.ts';
-import { Policy, type Item } from '../model/item.ts';
-import { Id, Moment, Text, TEXT_MAX, Title } from '../model/row.ts';
+import { Pace } from '../model/house-schema.ts';
+import type { Item } from '../model/item.ts';
+import { Policy } from '../model/nature-schema.ts';
+import { TEXT_MAX } from '../model/row.ts';
+import { Id, Moment, Text, Title } from '../model/row-schema.ts';
 import { above, withBelow } from '../reader/tree.ts';
 import { rearmAlarms } from './alarms.ts';
 import { bringNext, override } from './appearing.ts';

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Id } from '../model/row.ts';
+import { Id } from '../model/row-schema.ts';
 import type { Deciding } from './deciding.ts';
 import type { CommandRequest, CommandName } from './required-permissions.ts';
 

@@ -1,10 +1,11 @@
-import { v5 } from 'uuid';
 import * as z from 'zod/mini';
-import { Access, ListIcon, ListKind, Purpose } from '../model/list.ts';
-import { Colour } from '../model/person.ts';
-import { Id, Name } from '../model/row.ts';
+import { shareId } from '../model/list.ts';
+import { Access, ListIcon, ListKind, Purpose } from '../model/list-schema.ts';
+import { Colour } from '../model/person-schema.ts';
+import { Id, Name } from '../model/row-schema.ts';
 import { calendarDateOf } from '../time/clock.ts';
-import { choresOfList, endToday, resumeWith } from './chore-ends.ts';
+import { choresOfList } from '../recurrence/going-on.ts';
+import { endToday, resumeWith } from './chore-ends.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
 import { needPerson } from './parts.ts';
@@ -12,8 +13,6 @@ import { keyAtEnd, keyBeside, type Neighbours } from '../model/position.ts';
 import { refuse } from './reasons.ts';
 
 const NEIGHBOURS = { after: z.optional(z.nullable(Id)), before: z.optional(z.nullable(Id)) };
-
-export const shareId = (listId: string, personId: string): string => v5(`share:${personId}`, listId);
 
 export function putShare(listId: string, personId: string, access: Access | null, d: Deciding): void {
   const id = shareId(listId, personId);

@@ -2,7 +2,7 @@ import { v5 } from 'uuid';
 import type { Part } from '../model/part.ts';
 import { countingParts } from '../followup/standing.ts';
 import { isHere, type Person } from '../model/person.ts';
-import type { NoticeKind } from '../model/notice.ts';
+import type { NoticeKind } from '../model/notice-schema.ts';
 import type { Deciding } from './deciding.ts';
 import { refuse } from './reasons.ts';
 

@@ -1,12 +1,15 @@
 import * as z from 'zod/mini';
-import { INVITATION_DAYS, invitationClosed, InvitedList } from '../model/invitation.ts';
-import type { Invitation } from '../model/invitation.ts';
-import { Address, Colour, ContactWords, isHere, Mark, NO_CONTACT, Pattern, Phone, Role, USUAL_REST, type Person } from '../model/person.ts';
-import { Id, Name } from '../model/row.ts';
+import { INVITATION_DAYS, invitationClosed, type Invitation } from '../model/invitation.ts';
+import { InvitedList } from '../model/invitation-schema.ts';
+import { isHere, NO_CONTACT, USUAL_REST, type Person } from '../model/person.ts';
+import { Address, Colour, ContactWords, Mark, Pattern, Phone, Role } from '../model/person-schema.ts';
+import { Id, Name } from '../model/row-schema.ts';
 import type { Part } from '../model/part.ts';
 import { openParts } from '../followup/standing.ts';
 import { calendarDateOf, epochOf, instantOf } from '../time/clock.ts';
-import { choresOnlyOf, endToday } from './chore-ends.ts';
+import { choresOnlyOf } from '../recurrence/going-on.ts';
+import { linksKnownTo } from '../access/known-links.ts';
+import { endToday } from './chore-ends.ts';
 import { notifyingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
@@ -99,13 +102,6 @@ export const endPerson = commandKind({
     d.enter('person.end', {}, { name: person.name });
   },
 });
-
-/** Invitations somebody knows the link of: made by them, or come by; managers see them all. Only those that still let anybody in. */
-export const linksKnownTo = (person: Pick<Person, 'id' | 'role'>, now: string, d: Pick<Deciding, 'all'>): Invitation[] =>
-  d.all('invitation').filter((one) => {
-    const isKnown = person.role === 'manager' || one.makerId === person.id || one.joined.includes(person.id);
-    return isKnown && invitationClosed(one, now) === null;
-  });
 
 /** What they could come back by. A link for several may stay for the others, if a manager says so: it lets them in no more. */
 function withdrawLinksOf(person: Person, kept: readonly string[], d: Deciding): void {

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
-import { OpeningHours, PlaceAddress, Coordinates, RADIUS, Radius, seesPlace, type Place } from '../model/place.ts';
-import { Id, Name } from '../model/row.ts';
+import { RADIUS, seesPlace, type Place } from '../model/place.ts';
+import { OpeningHours, PlaceAddress, Coordinates, Radius } from '../model/place-schema.ts';
+import { Id, Name } from '../model/row-schema.ts';
 import { tagKey } from '../model/tag.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';

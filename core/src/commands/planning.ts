@@ -1,7 +1,7 @@
 import { generateNKeysBetween } from 'fractional-indexing';
 import * as z from 'zod/mini';
 import type { Part } from '../model/part.ts';
-import { Id, Moment, Words } from '../model/row.ts';
+import { Id, Moment, Words } from '../model/row-schema.ts';
 import { calendarDateOf, isMoment } from '../time/clock.ts';
 import { rearmAlarms } from './alarms.ts';
 import { notifyingOfCompletion } from './completion.ts';

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { purgedOn } from '../planning/purge.ts';
-import { Id } from '../model/row.ts';
+import { Id } from '../model/row-schema.ts';
 import { commandKind } from './kind.ts';
 
 /** Gone for good, thirty days after it was removed: its words are emptied, nobody sees it any more. */

@@ -1,4 +1,4 @@
-import type { Params } from '../model/params.ts';
+import type { Params } from '../model/params-schema.ts';
 
 /** Why a command is refused: a code the reader's language turns into a sentence. */
 export const REASON_CODES = [

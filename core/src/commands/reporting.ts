@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { isHere } from '../model/person.ts';
-import { Id, TITLE_MAX } from '../model/row.ts';
+import { TITLE_MAX } from '../model/row.ts';
+import { Id } from '../model/row-schema.ts';
 import { commandKind } from './kind.ts';
 
 /** A notice that could not be sent: told to whoever caused it, or to the managers where that was the clock. */

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { countingParts, isDone } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
-import { Id } from '../model/row.ts';
+import { Id } from '../model/row-schema.ts';
 import { above } from '../reader/tree.ts';
 import { calendarDateOf } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';

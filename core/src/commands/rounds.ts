@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import { isDone, openParts } from '../followup/standing.ts';
-import { Means, MOST_STOPS, RoundStop } from '../model/errand-round.ts';
-import { CalendarDate, Id, Text } from '../model/row.ts';
+import { MOST_STOPS } from '../model/errand-round.ts';
+import { Means, RoundStop } from '../model/errand-round-schema.ts';
+import { CalendarDate, Id, Text } from '../model/row-schema.ts';
 import type { Deciding } from './deciding.ts';
 import { giveOrPassOn } from './handing.ts';
 import { commandKind } from './kind.ts';

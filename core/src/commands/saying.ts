@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { relationsToItem } from '../access/relations.ts';
 import type { Item } from '../model/item.ts';
 import { isHere } from '../model/person.ts';
-import { Id, Words } from '../model/row.ts';
+import { Id, Words } from '../model/row-schema.ts';
 import { say } from './thread.ts';
 import { giversOf } from './completion.ts';
 import type { Deciding } from './deciding.ts';

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { isDone, openParts } from '../followup/standing.ts';
-import { Id } from '../model/row.ts';
+import { Id } from '../model/row-schema.ts';
 import { ONE } from './chores.ts';
 import { handTo } from './handing.ts';
 import { commandKind } from './kind.ts';

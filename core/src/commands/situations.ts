@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
-import { Id, Name } from '../model/row.ts';
-import { SituationKind } from '../model/situation.ts';
+import { Id, Name } from '../model/row-schema.ts';
+import { SituationKind } from '../model/situation-schema.ts';
 import { tagKey } from '../model/tag.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
-import { Id, Moment } from '../model/row.ts';
-import { MOST_IN_SLOT, SlotMinutes, type Slot } from '../model/slot.ts';
+import { Id, Moment } from '../model/row-schema.ts';
+import { MOST_IN_SLOT, type Slot } from '../model/slot.ts';
+import { SlotMinutes } from '../model/slot-schema.ts';
 import { isMoment } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';

@@ -1,5 +1,5 @@
 import { World } from '../testing/world.ts';
-import { tagsInSight } from './tags.ts';
+import { tagsInSight } from '../access/tags-in-sight.ts';
 
 function house() {
   const w = new World();

@@ -1,23 +1,15 @@
 import * as z from 'zod/mini';
-import { Colour, COLOURS, type Person } from '../model/person.ts';
+import { COLOURS } from '../model/person.ts';
+import { Colour } from '../model/person-schema.ts';
 import type { Item } from '../model/item.ts';
-import { Id } from '../model/row.ts';
-import { TagName, tagKey, type Tag } from '../model/tag.ts';
-import type { Reader } from '../reader/reader.ts';
+import { Id } from '../model/row-schema.ts';
+import { tagKey, type Tag } from '../model/tag.ts';
+import { TagName } from '../model/tag-schema.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
 import { relationsToItem } from '../access/relations.ts';
 import { type CommandRequest } from './required-permissions.ts';
 import { refuse } from './reasons.ts';
-
-/** Tags carried by an item this person sees; with the ones they made themselves, all they see. */
-export function tagsInSight(person: Person, d: { all: Reader['all']; find: Deciding['find']; by: Deciding['by'] }): Set<string> {
-  const seen = new Set<string>();
-  for (const item of d.all('item')) {
-    if (item.tagIds.some((id) => !seen.has(id)) && relationsToItem(item, person, d).length > 0) for (const id of item.tagIds) seen.add(id);
-  }
-  return seen;
-}
 
 /** The tags there are by the word they are known by, worked out once for a command: those it makes it remembers itself. */
 const tagsByWord = (d: Deciding): Map<string, Tag[]> =>

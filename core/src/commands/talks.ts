@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { CalendarDate, Id, oneLine, Text, WallTime } from '../model/row.ts';
+import { CalendarDate, Id, oneLine, Text, WallTime } from '../model/row-schema.ts';
 import { talkId } from '../model/talk.ts';
 import { isMoment } from '../time/clock.ts';
 import type { CommandRequest } from './required-permissions.ts';

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
-import { noticeChoicesId, Topic, TOPICS, USUAL_CHOICES, type NoticeChoices } from '../model/notice-choices.ts';
-import { CalendarDate, Id, WallTime } from '../model/row.ts';
+import { noticeChoicesId, TOPICS, USUAL_CHOICES, type NoticeChoices } from '../model/notice-choices.ts';
+import { Topic } from '../model/notice-choices-schema.ts';
+import { CalendarDate, Id, WallTime } from '../model/row-schema.ts';
 import { agendaOf } from '../planning/agenda.ts';
 import { calendarDateOf, wallClockOf } from '../time/clock.ts';
 import type { Deciding } from './deciding.ts';

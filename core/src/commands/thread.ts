@@ -1,6 +1,6 @@
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
-import type { CommentKind } from '../model/comment.ts';
+import type { CommentKind } from '../model/comment-schema.ts';
 import type { Deciding } from './deciding.ts';
 
 /** Says something in the thread that belongs to a part. */

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Id, Moment } from '../model/row.ts';
+import { Id, Moment } from '../model/row-schema.ts';
 import type { Series } from '../model/series.ts';
 import { itemsOf } from '../recurrence/chores.ts';
 import { LONGEST_OFF } from '../recurrence/off-days.ts';

@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import type { Noun, Row } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
-import { Id, stampOf } from '../model/row.ts';
+import { stampOf } from '../model/row.ts';
+import { Id } from '../model/row-schema.ts';
 import type { RecordedChange, RecordedCommand } from '../reader/reader.ts';
 import { isUntouched, withdraw } from './appearing.ts';
 import { notifyingOfUndoing } from './completion.ts';
@@ -10,6 +11,7 @@ import { commandKind } from './kind.ts';
 import { settleNobody } from './parts.ts';
 import { SLICE_ROWS } from './slicing.ts';
 import { refuse } from './reasons.ts';
+import { isUndoable } from './undoable.ts';
 import { removeWhole } from './removing.ts';
 
 /** How the making of a row is taken back: it is never deleted. Nouns that are not here stay as they are. */
@@ -40,37 +42,6 @@ const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unk
 
 /** What history and telling leave behind is not restored. */
 const KEPT: readonly Noun[] = ['activity', 'person'];
-
-/** Not to be undone: what let people in or out is changed openly. */
-const FINAL = [
-  'house.make',
-  'house.setHolidays',
-  'person.join',
-  'person.end',
-  'person.add',
-  'list.giveTo',
-  'undo',
-  'part.see',
-  'notice.read',
-  'view.arrange',
-  'capacity.set',
-  'part.nudge',
-  'nudge.send',
-  'alarm.ring',
-  'visit.report',
-  'visit.forget',
-  'away.standInOver',
-  'occasion.begin',
-  'wait.askAgain',
-  'day.call',
-  'notice.undelivered',
-  'mail.held',
-  'item.purge',
-  'chore.appear',
-  'notice.choose',
-];
-
-export const isUndoable = (name: string): boolean => !FINAL.includes(name);
 
 /** Restores each field only where that action is still its last writer, and says what it left alone. */
 export const undo = commandKind({

@@ -1,7 +1,9 @@
 import * as z from 'zod/mini';
-import { arrangementId, Cap, Detail, Grouping, Sorting, USUAL_ARRANGEMENT, ViewName } from '../model/arrangement.ts';
-import { capacityId, Minutes } from '../model/capacity.ts';
-import { Id } from '../model/row.ts';
+import { arrangementId, USUAL_ARRANGEMENT } from '../model/arrangement.ts';
+import { Cap, Detail, Grouping, Sorting, ViewName } from '../model/arrangement-schema.ts';
+import { capacityId } from '../model/capacity.ts';
+import { Minutes } from '../model/capacity-schema.ts';
+import { Id } from '../model/row-schema.ts';
 import { commandKind } from './kind.ts';
 import { needPerson } from './parts.ts';
 

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import type { Alarm } from '../model/alarm.ts';
 import { seesPlace } from '../model/place.ts';
-import { Id, Instant } from '../model/row.ts';
+import { Id, Instant } from '../model/row-schema.ts';
 import { lastCrossed, visitId, type Visit } from '../model/visit.ts';
 import { ringsOfCrossing } from '../reminders/place-rings.ts';
 import { forgottenOn } from '../places/forgetting.ts';

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { CalendarDate, Id, oneLine } from '../model/row.ts';
+import { CalendarDate, Id, oneLine } from '../model/row-schema.ts';
 import { calendarDateOf, isMoment } from '../time/clock.ts';
 import type { CommandRequest } from './required-permissions.ts';
 import type { Deciding } from './deciding.ts';

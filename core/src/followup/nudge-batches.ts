@@ -1,7 +1,7 @@
 import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
-import type { TimeAway } from '../model/time-away.ts';
+import type { TimeAway } from '../model/time-away-schema.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
 import { isDone } from './standing.ts';

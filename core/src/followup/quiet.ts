@@ -1,5 +1,5 @@
 import type { Rest } from '../model/person.ts';
-import type { TimeAway } from '../model/time-away.ts';
+import type { TimeAway } from '../model/time-away-schema.ts';
 import { addDays, instantAt, wallClockOf, weekdayOf } from '../time/clock.ts';
 
 /** When somebody is left in peace, wall-clock in the zone of the house. */

@@ -2,7 +2,7 @@ import { isDone } from './standing.ts';
 import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
-import type { Wait } from '../model/wait.ts';
+import type { Wait } from '../model/wait-schema.ts';
 import { instantAt } from '../time/clock.ts';
 import { earliestFirst } from '../time/earliest-first.ts';
 

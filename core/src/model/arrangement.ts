@@ -1,39 +1,13 @@
+import type { Arrangement } from './arrangement-schema.ts';
 import { v5 } from 'uuid';
-import * as z from 'zod/mini';
-import { Id, shared } from './row.ts';
 
-/** How rows are put together: `usual` is what the view is about, a day's parts or a list's sections. */
-const GROUPINGS = ['usual', 'date', 'list', 'person', 'tag', 'none'] as const;
-export const Grouping = z.enum(GROUPINGS);
-export type Grouping = z.infer<typeof Grouping>;
+export type { Grouping, Sorting, Detail, Arrangement } from './arrangement-schema.ts';
 
 /** What comes first: `usual` is the order of the day, or of the list. */
 export const SORTINGS = ['usual', 'due', 'plan', 'title', 'tag', 'importance'] as const;
-export const Sorting = z.enum(SORTINGS);
-export type Sorting = z.infer<typeof Sorting>;
 
 /** How much a row says: the title alone; with its line; with its steps below it. */
 export const DETAILS = ['bare', 'short', 'full'] as const;
-export const Detail = z.enum(DETAILS);
-export type Detail = z.infer<typeof Detail>;
-
-/** How many things a day may hold before the rest waits folded. */
-export const Cap = z.int().check(z.gte(1), z.lte(50));
-
-/** A name for what is being looked at: `today`, `whole`, or the id of a list. */
-export const ViewName = z.string().check(z.regex(/^(today|whole|[0-9a-f-]{36})$/));
-
-/** How one person has one view arranged. Seen by nobody else. */
-export const Arrangement = z.object({
-  ...shared,
-  personId: Id,
-  view: ViewName,
-  group: Grouping,
-  sort: Sorting,
-  detail: Detail,
-  cap: z.nullable(Cap),
-});
-export type Arrangement = z.infer<typeof Arrangement>;
 
 export const USUAL_ARRANGEMENT = { group: 'usual', sort: 'usual', detail: 'short', cap: null } as const satisfies Partial<Arrangement>;
 

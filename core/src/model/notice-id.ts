@@ -1,5 +1,5 @@
 import { v5 } from 'uuid';
-import type { NoticeKind } from './notice.ts';
+import type { NoticeKind } from './notice-schema.ts';
 
 /** One notice of a kind about an item for a person from one command. */
 export const noticeId = (kind: NoticeKind, itemId: string | null, personId: string, commandId: string): string =>

@@ -1,27 +1,27 @@
-import { Alarm } from './alarm.ts';
-import { Arrangement } from './arrangement.ts';
-import { Capacity } from './capacity.ts';
-import { ErrandRound } from './errand-round.ts';
-import { ListWatch, Watch } from './following.ts';
-import { House } from './house.ts';
-import { Invitation } from './invitation.ts';
-import { Item } from './item.ts';
-import { Bundle, List, Section, Share } from './list.ts';
-import { NoticeChoices } from './notice-choices.ts';
-import { Part } from './part.ts';
-import { Person } from './person.ts';
-import { Place } from './place.ts';
-import { Activity } from './activity.ts';
-import { Comment } from './comment.ts';
-import { Notice } from './notice.ts';
-import { Override, Series } from './series.ts';
-import { Slot } from './slot.ts';
-import { Situation } from './situation.ts';
-import { Matter, MeetingNote, Talk } from './talk.ts';
-import { Tag } from './tag.ts';
-import { TimeAway } from './time-away.ts';
-import { Visit } from './visit.ts';
-import { Wait } from './wait.ts';
+import type { Alarm } from './alarm-schema.ts';
+import type { Arrangement } from './arrangement-schema.ts';
+import type { Capacity } from './capacity-schema.ts';
+import type { ErrandRound } from './errand-round-schema.ts';
+import type { ListWatch, Watch } from './following-schema.ts';
+import type { House } from './house-schema.ts';
+import type { Invitation } from './invitation-schema.ts';
+import type { Item } from './item-schema.ts';
+import type { Bundle, List, Section, Share } from './list-schema.ts';
+import type { NoticeChoices } from './notice-choices-schema.ts';
+import type { Part } from './part-schema.ts';
+import type { Person } from './person-schema.ts';
+import type { Place } from './place-schema.ts';
+import type { Activity } from './activity-schema.ts';
+import type { Comment } from './comment-schema.ts';
+import type { Notice } from './notice-schema.ts';
+import type { Override, Series } from './series-schema.ts';
+import type { Slot } from './slot-schema.ts';
+import type { Situation } from './situation-schema.ts';
+import type { Matter, MeetingNote, Talk } from './talk-schema.ts';
+import type { Tag } from './tag-schema.ts';
+import type { TimeAway } from './time-away-schema.ts';
+import type { Visit } from './visit-schema.ts';
+import type { Wait } from './wait-schema.ts';
 
 /** Every kind of row that is shared between devices. */
 export interface Nouns {
@@ -60,42 +60,6 @@ export interface Nouns {
 export type Noun = keyof Nouns;
 export type Row<N extends Noun = Noun> = Nouns[N];
 
-const rowSchemas = {
-  house: House,
-  person: Person,
-  invitation: Invitation,
-  bundle: Bundle,
-  list: List,
-  section: Section,
-  share: Share,
-  tag: Tag,
-  situation: Situation,
-  place: Place,
-  visit: Visit,
-  errandRound: ErrandRound,
-  capacity: Capacity,
-  arrangement: Arrangement,
-  timeAway: TimeAway,
-  slot: Slot,
-  noticeChoices: NoticeChoices,
-  series: Series,
-  override: Override,
-  item: Item,
-  part: Part,
-  alarm: Alarm,
-  wait: Wait,
-  matter: Matter,
-  talk: Talk,
-  meetingNote: MeetingNote,
-  comment: Comment,
-  watch: Watch,
-  listWatch: ListWatch,
-  notice: Notice,
-  activity: Activity,
-} as const;
-
-export const NOUNS = Object.keys(rowSchemas) as Noun[];
-
 /** The fields by which rows of a noun are looked up together. */
 export const INDEXES = {
   house: [],
@@ -130,4 +94,5 @@ export const INDEXES = {
   notice: ['personId'],
   activity: ['itemId', 'listId'],
 } as const satisfies { [N in Noun]: readonly (keyof Nouns[N])[] };
+export const NOUNS = Object.keys(INDEXES) as Noun[];
 export type IndexOf<N extends Noun> = (typeof INDEXES)[N][number];

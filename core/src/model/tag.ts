@@ -1,19 +1,4 @@
-import * as z from 'zod/mini';
-import { Colour } from './person.ts';
-import { Id, Instant, oneLine, shared } from './row.ts';
-
-export const TagName = oneLine(40);
-
-/** A free word with a colour and maybe a broader word above it. Seen by its maker and by whoever sees an item that carries it. */
-export const Tag = z.object({
-  ...shared,
-  makerId: Id,
-  name: TagName,
-  colour: Colour,
-  parentId: z.nullable(Id),
-  removedAt: z.nullable(Instant),
-});
-export type Tag = z.infer<typeof Tag>;
+export type { Tag } from './tag-schema.ts';
 
 /** How names are compared: "Shop", " shop" and "SHOP" are one tag. */
 export const tagKey = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();

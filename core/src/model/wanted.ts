@@ -1,15 +1,6 @@
-import * as z from 'zod/mini';
-import { oneLine } from './row.ts';
+import type { Wanted } from './wanted-schema.ts';
 
-/** What an item asks for when it is checked off: a word, or a number with its unit. */
-export const Wanted = z.object({
-  kind: z.enum(['word', 'number']),
-  /** "The meter says": what is asked. */
-  what: oneLine(80),
-  /** Of a number; may be empty. */
-  unit: z.string().check(z.trim(), z.maxLength(12)),
-});
-export type Wanted = z.infer<typeof Wanted>;
+export type { Wanted } from './wanted-schema.ts';
 
 /** What was answered, as it is kept: a number as JavaScript writes it. */
 export const MOST_ANSWER = 200;

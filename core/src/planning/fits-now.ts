@@ -1,6 +1,7 @@
 import { GUESSED_MINUTES } from '../model/nature.ts';
 import { countingParts } from '../followup/standing.ts';
-import type { Energy, Item } from '../model/item.ts';
+import type { Item } from '../model/item.ts';
+import type { Energy } from '../model/nature-schema.ts';
 import type { Part } from '../model/part.ts';
 import type { PlanRows, PlanView } from './rows.ts';
 import { isKeptAway, remaining, Today, whereaboutsOf } from './whereabouts.ts';

@@ -2,7 +2,7 @@ import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { List, Share } from '../model/list.ts';
 import type { Part } from '../model/part.ts';
-import type { Wait } from '../model/wait.ts';
+import type { Wait } from '../model/wait-schema.ts';
 
 /** What planning reads: a part of `Reader` that a device has. */
 export interface PlanRows {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { Temporal } from 'temporal-polyfill';
 import { USUAL_DAY_PARTS } from '../model/house.ts';
-import { Trigger } from '../model/alarm.ts';
+import { Trigger } from '../model/alarm-schema.ts';
 import * as z from 'zod/mini';
 import { alarmMoment, type AnchorDates } from './alarm-moment.ts';
 

@@ -1,4 +1,4 @@
-import type { Notice } from '../model/notice.ts';
+import type { Notice } from '../model/notice-schema.ts';
 import { NOTICE_WORDS } from './en.ts';
 
 export type NoticeKey = Extract<keyof typeof NOTICE_WORDS, `notice.${string}`>;

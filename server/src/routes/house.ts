@@ -1,4 +1,5 @@
-import { Envelope, isHere, MemoryRows, type Person } from '@kotiva/core';
+import { isHere, MemoryRows, type Person } from '@kotiva/core';
+import { Envelope } from '@kotiva/core/commands';
 import { Hono, type Context } from 'hono';
 import * as z from 'zod';
 import type { Account } from '../auth/accounts.ts';

@@ -1,16 +1,5 @@
-import {
-  decide,
-  slicesOfCommand,
-  isHere,
-  MemoryRows,
-  type Actor,
-  type Change,
-  type Command,
-  type Note,
-  type Reason,
-  type RecordedCommand,
-  type Slice,
-} from '@kotiva/core';
+import { isHere, MemoryRows, type Actor, type Change, type Command, type Note, type Reason, type RecordedCommand, type Slice } from '@kotiva/core';
+import { decide, slicesOfCommand } from '@kotiva/core/commands';
 import { createHash } from 'node:crypto';
 import type { Clock } from '../clock.ts';
 import { isNotUnique } from '../db/faults.ts';

@@ -1,4 +1,5 @@
-import { COLOURS, FOLLOW_UP_GROUPS, LIST_ICONS, NoticeKind, PATTERNS, REASON_CODES } from '@kotiva/core';
+import { COLOURS, FOLLOW_UP_GROUPS, LIST_ICONS, PATTERNS, REASON_CODES } from '@kotiva/core';
+import { NoticeKind } from '@kotiva/core/schemas';
 import { KNOT_STATES } from '@/ui';
 import { en } from '@/words/en.ts';
 import { hasWord } from '@/words';

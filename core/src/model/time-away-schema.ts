@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { CalendarDate, Id, Instant, shared } from './row.ts';
+import { CalendarDate, Id, Instant, shared } from './row-schema.ts';
 
 /** Days a person is not there, both included. Seen by everyone in the house. */
 export const TimeAway = z.object({

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Instant, Name, shared } from './row.ts';
+import { Instant, Name, shared } from './row-schema.ts';
 
 /** A tool in hand, a moment, an event ("guests out"), a person present. */
 export const SituationKind = z.enum(['tool', 'moment', 'event', 'person']);

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { CalendarDate, Id, Instant, oneLine, shared } from './row.ts';
+import { CalendarDate, Id, Instant, oneLine, shared } from './row-schema.ts';
 
 /**
  * A mark on an item or a step: it can't go on until something has come, from somebody here or from outside. The item stays in its list

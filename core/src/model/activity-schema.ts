@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
-import { Params } from './params.ts';
-import { Id, Instant, shared } from './row.ts';
+import { Params } from './params-schema.ts';
+import { Id, Instant, shared } from './row-schema.ts';
 
 /** Who did what to what: code + parameters, worded for the reader; never edited. */
 export const Activity = z.object({

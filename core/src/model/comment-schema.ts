@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Id, Instant, shared, Words } from './row.ts';
+import { Id, Instant, Words, shared } from './row-schema.ts';
 
 export const CommentKind = z.enum(['comment', 'question', 'answer', 'reason', 'remark', 'sent-back']);
 export type CommentKind = z.infer<typeof CommentKind>;

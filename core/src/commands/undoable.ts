@@ -1,0 +1,30 @@
+/** Not to be undone: what let people in or out is changed openly. */
+const FINAL = [
+  'house.make',
+  'house.setHolidays',
+  'person.join',
+  'person.end',
+  'person.add',
+  'list.giveTo',
+  'undo',
+  'part.see',
+  'notice.read',
+  'view.arrange',
+  'capacity.set',
+  'part.nudge',
+  'nudge.send',
+  'alarm.ring',
+  'visit.report',
+  'visit.forget',
+  'away.standInOver',
+  'occasion.begin',
+  'wait.askAgain',
+  'day.call',
+  'notice.undelivered',
+  'mail.held',
+  'item.purge',
+  'chore.appear',
+  'notice.choose',
+];
+
+export const isUndoable = (name: string): boolean => !FINAL.includes(name);
