@@ -1,5 +1,5 @@
 import { agendaOf, bestWithin, candidatesOf, FRESH_PART, MemoryRows, nudgeBatches, partId, type Item, type Part, type PlanView } from '@kotiva/core';
-import { readLine } from '@kotiva/core/capture';
+import { readLine } from '@kotiva/core/capture/read-line';
 import { GB } from 'chrono-node/en';
 import { percentile, report } from './report.ts';
 

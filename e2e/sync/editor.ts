@@ -1,7 +1,7 @@
 import { configureStore, type EnhancedStore } from '@reduxjs/toolkit';
 import { decide } from '@kotiva/core/commands';
 import { isHere, NOUNS, type CommandName, type Command, type MemoryRows, type Noun, type Payload, type Person, type Row } from '@kotiva/core';
-import { decideWith, fetchDeciding } from '@/store/deciding.ts';
+import { deciding } from '@/store/deciding.ts';
 import { houseSlice, type HouseState } from '@/store/house.ts';
 import { selectRows } from '@/store/rows.ts';
 import { SyncEngine, type Submission } from '@/sync/engine.ts';
@@ -10,7 +10,7 @@ import { TransportError, type Cache, type LiveHandlers, type CommandOutcome, typ
 import type { Random } from './random.ts';
 import type { RealServer } from '../../server/src/testing/real-server.ts';
 
-decideWith(decide);
+deciding.bring(decide);
 
 /** How bad the line is: the chance of each fault per request. */
 export interface Faults {
@@ -56,7 +56,7 @@ export class Editor {
       now: () => new Date().toISOString(),
       serverTime: () => undefined,
       noted: () => undefined,
-      fetchDeciding,
+      fetchDeciding: deciding.fetch,
       ended: (why) => (this.ended = why),
       schedule: (task) => {
         this.tasks.add(task);

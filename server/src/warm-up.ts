@@ -1,5 +1,6 @@
 import { USUAL_DAY_PARTS } from '@kotiva/core';
-import { readLine, type CaptureContext } from '@kotiva/core/capture';
+import { type CaptureContext } from '@kotiva/core/capture';
+import { readLine } from '@kotiva/core/capture/read-line';
 
 const EMPTY: CaptureContext = { today: '2026-01-01', time: '10:00', dayParts: USUAL_DAY_PARTS, people: [], places: [], lists: [] };
 /** Of each kind of word one that is read. */

@@ -1,28 +1,7 @@
-import type { decide } from '@kotiva/core/commands';
-
-type Decide = typeof decide;
-
-let held: Decide | null = null;
-let coming: Promise<void> | null = null;
-
-/** How commands are decided on this device, once it is here. */
-export const decidingHere = (): Decide | null => held;
-
-/** Tests and tools bring it with them. */
-export const decideWith = (decide: Decide): void => void (held = decide);
+import { later } from '@/later/later.ts';
 
 /**
- * Commands with the schemas they are read by draw nothing, so that the first screen doesn't wait for them. Rejects where they could not be
- * fetched; asking once more tries again.
+ * How commands are decided on this device. With the schemas they are read by they draw nothing, so that the first screen doesn't wait
+ * for them.
  */
-export function fetchDeciding(): Promise<void> {
-  if (held) return Promise.resolve();
-  coming ??= import('@kotiva/core/commands').then(
-    ({ decide }) => decideWith(decide),
-    (error: unknown) => {
-      coming = null;
-      throw error;
-    },
-  );
-  return coming;
-}
+export const deciding = later(() => import('@kotiva/core/commands').then(({ decide }) => decide));

@@ -9,7 +9,7 @@ import type { CommandOutcome } from '@/sync/ports.ts';
 import { t } from '@/words';
 import { sayNote, sayReason } from '@/words/problems.ts';
 import { ticked, serverTimeRead } from './clock.ts';
-import { fetchDeciding } from './deciding.ts';
+import { deciding } from './deciding.ts';
 import { houseSlice } from './house.ts';
 import { nowOf, toastShown, type Toast, type Store } from './store.ts';
 
@@ -49,7 +49,7 @@ export function LiveHouseProvider({ accountId, houseId, onLost, children }: Prop
       now: () => nowOf(store.getState()),
       serverTime: (now) => void store.dispatch(serverTimeRead(now)),
       noted: (_id, notes) => sayNotes(store, notes),
-      fetchDeciding: (when) => (when === 'now' ? fetchDeciding() : drawn(store).then(fetchDeciding)),
+      fetchDeciding: (when) => (when === 'now' ? deciding.fetch() : drawn(store).then(deciding.fetch)),
       ended: (why) => {
         if (why === 'not-a-member') void cache.forget();
         lost.current(why);

@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { MemoryRows, NOUNS, recordOf, type Command, type Decision, type Noun, type RecordedCommand, type Row } from '@kotiva/core';
-import { decidingHere } from './deciding.ts';
+import { deciding } from './deciding.ts';
 import type { HouseState, RowsByNoun } from './house.ts';
 
 /** What a device shows: the confirmed rows with the pending commands replayed over them. */
@@ -36,7 +36,7 @@ function* allRows(confirmed: RowsByNoun): Generator<readonly [Noun, Row]> {
 
 /** Decides a command here and now: the moment of the tap stands for the server's clock. Unknown for as long as nothing is decided here yet. */
 export function decideHere(command: Command, rows: MemoryRows, accountId: string | null): Decision {
-  const decide = decidingHere();
+  const decide = deciding.held();
   if (!decide) return { outcome: 'unknown' };
   return decide(command, rows, { now: command.at, account: accountId === null ? null : { id: accountId, name: '' } });
 }

@@ -1,8 +1,9 @@
 /** @jest-environment node */
 import { configureStore } from '@reduxjs/toolkit';
 import type { Command } from '@kotiva/core';
-import { fetchDeciding } from '@/store/deciding.ts';
+import { deciding } from '@/store/deciding.ts';
 import { houseSlice } from '@/store/house.ts';
+import { selectRows } from '@/store/rows.ts';
 import { SyncEngine } from './engine.ts';
 import { memoryCache } from './memory-cache.ts';
 import { TransportError, type CommandOutcome, type Transport } from './ports.ts';
@@ -44,7 +45,7 @@ function device(answer: (commands: readonly Command[]) => CommandOutcome[], cach
     now: () => NOW,
     serverTime: () => undefined,
     noted: () => undefined,
-    fetchDeciding,
+    fetchDeciding: () => deciding.fetch(),
     ended: (why) => (ended = why),
     schedule: (task, afterMs) => {
       waits.push(afterMs);
@@ -179,4 +180,57 @@ test('what can’t be kept is said, stays in memory, and is kept once there is r
   await runTasks();
   expect(store.getState().isUnkept).toBe(false);
   expect((await cache.load())!.commands).toHaveLength(2);
+});
+
+describe('while deciding commands is still being fetched', () => {
+  const decide = deciding.held;
+  afterEach(() => jest.restoreAllMocks());
+  /** A device whose page is drawn already; `arrive` lets the commands come. */
+  function before() {
+    let here = false;
+    jest.spyOn(deciding, 'held').mockImplementation(() => (here ? decide() : null));
+    const waiting: (() => void)[] = [];
+    jest
+      .spyOn(deciding, 'fetch')
+      .mockImplementation(() => (here ? Promise.resolve(decide()!) : new Promise((resolve) => waiting.push(() => resolve(decide()!)))));
+    const arrive = () => {
+      here = true;
+      for (const go of waiting.splice(0)) go();
+    };
+    return { arrive };
+  }
+
+  test('a tap counts, and shows as soon as it is here', async () => {
+    const { arrive } = before();
+    const { engine, store, settle } = device(fail('offline'));
+    await engine.start();
+    const given = engine.submit('situation.make', { name: 'Rain', kind: 'event' });
+    expect(given.refused).toBeNull();
+    expect(store.getState().pending).toHaveLength(1);
+    expect(selectRows(store.getState()).all('situation')).toEqual([]);
+    arrive();
+    await settle();
+    expect(
+      selectRows(store.getState())
+        .all('situation')
+        .map(({ name }) => name),
+    ).toEqual(['Rain']);
+  });
+
+  test('what waits from before is shown from the first on: the house opens once it is here', async () => {
+    const cache = keptCache();
+    const first = device(fail('offline'), cache);
+    await first.engine.start();
+    first.engine.submit('situation.make', { name: 'Rain', kind: 'event' });
+    await first.settle();
+    first.engine.stop();
+    const { arrive } = before();
+    const second = device(fail('offline'), cache);
+    const started = second.engine.start();
+    await second.settle();
+    expect(second.store.getState().loaded).toBe(false);
+    arrive();
+    await started;
+    expect(selectRows(second.store.getState()).all('situation')).toHaveLength(1);
+  });
 });

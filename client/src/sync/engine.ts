@@ -25,7 +25,7 @@ export interface EnginePorts {
   /** Something to say about a command that was accepted. */
   noted(id: string, notes: Note[]): void;
   /** Resolves once commands can be decided on this device; `soon`: not before the screen is drawn. Rejects where it can't be fetched now. */
-  fetchDeciding(when: 'now' | 'soon'): Promise<void>;
+  fetchDeciding(when: 'now' | 'soon'): Promise<unknown>;
   /** Signed out here, or no longer in the house. */
   ended(why: 'signed-out' | 'not-a-member'): void;
   schedule(task: () => void, afterMs: number): () => void;

@@ -1,5 +1,5 @@
 import { onArriving, type Trigger } from '../model/alarm.ts';
-import { titleOf, type ReadLine } from './read-line.ts';
+import { titleOf, type ReadLine } from './pieces.ts';
 import { countOf, type PastedLine } from './read-lines.ts';
 import { spanName, type SpanValue } from './span.ts';
 

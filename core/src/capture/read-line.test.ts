@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { CaptureContext } from './context.ts';
-import { piecesOf, readLine, titleOf } from './read-line.ts';
+import { piecesOf, titleOf } from './pieces.ts';
+import { readLine } from './read-line.ts';
 import { spanName, type Span } from './span.ts';
 import { EVERYDAY } from './everyday.ts';
 import { TABLE } from './table.ts';

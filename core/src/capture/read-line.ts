@@ -2,19 +2,13 @@ import { findAlarm, findEffort, findImportance } from './amounts.ts';
 import { plus } from './calendar-words.ts';
 import type { CaptureContext } from './context.ts';
 import { findDays, hourOf, type FoundDay } from './dates.ts';
-import { foldBlanks, trimmedOf } from './folding.ts';
+import { foldBlanks } from './folding.ts';
 import { TypedLine } from './line.ts';
 import { findEveryone, findLists, findPeople, findPlaces, findTags } from './names.ts';
 import { findRule } from './recurrence.ts';
+import { REMIND_TO, titleOf, type ReadLine } from './pieces.ts';
 import { spanName, type Question, type Span } from './span.ts';
 import { findTimes, type FoundTime } from './times.ts';
-
-export interface ReadLine {
-  /** What is left when the chosen stretches are taken out. */
-  title: string;
-  spans: Span[];
-  questions: Question[];
-}
 
 /**
  * Reads one typed line: words, not codes. What is not understood stays in the title; what is uncertain is offered, not chosen;
@@ -71,8 +65,6 @@ type DateKind = 'due' | 'plan' | 'start';
 const PREPOSITION =
   /(?<![\p{L}\p{N}])((?:due|deadline(?:\s+is)?:?)(?:\s+(?:by|on))?|no(?:t)?\s+(?:any\s+)?later\s+than|at\s+the\s+latest(?:\s+by)?|by(?:\s+the)?|until|till|on(?:\s+the)?|from|not\s+before|starting(?:\s+(?:on|from))?|any\s+time\s+after|after|before|at(?:\s+the)?)\s+$/iu;
 const QUOTED = /(?<![\p{L}\p{N}])(?:"[^"]+"|“[^“”]+”|«[^«»]+»)/gu;
-/** "Remind me to … tomorrow at 9": the moment is the reminder's. */
-const REMIND_TO = /^\s*(?:please\s+)?remind\s+(?:me|us)\s+(?:to|about|that)\s+/iu;
 /** Behind a moment: it is the deadline. */
 const LATEST = /^ ?,? ?(?:at\s+(?:the\s+)?latest|latest|deadline)(?![\p{L}\p{N}])/iu;
 /** What stands behind these is spoken of, not meant. */
@@ -186,41 +178,4 @@ function withWord(line: TypedLine, from: number, to: number, between: string | n
   const match = PREPOSITION.exec(line.rest.slice(0, from));
   if (!match) return { from, to, word: between };
   return { from: match.index, to, word: match[1]!.toLowerCase().replace(/\s+/g, ' ') };
-}
-
-/** The line in its stretches, as typed: joined they are the line again. */
-export function piecesOf(typed: string, spans: readonly Span[]): { text: string; span: Span | null }[] {
-  const pieces: { text: string; span: Span | null }[] = [];
-  let at = 0;
-  for (const one of spans) {
-    if (one.from > at) pieces.push({ text: typed.slice(at, one.from), span: null });
-    pieces.push({ text: typed.slice(one.from, one.to), span: one });
-    at = one.to;
-  }
-  if (at < typed.length) pieces.push({ text: typed.slice(at), span: null });
-  return pieces;
-}
-
-const isBetween = (character: string): boolean => /[\s,;:–-]/.test(character);
-
-/** The pieces that are not chosen, tidied: no double spaces, no commas left hanging, a capital where an "ask … to" was taken off. */
-export function titleOf(typed: string, spans: readonly Span[]): string {
-  const pieces = piecesOf(typed, spans)
-    .map(({ text, span }) => (span?.chosen ? ' ' : text))
-    .join('')
-    .replace(/[\s\0]+/g, ' ')
-    .replace(/ ([,;:.])(?=\s|$)/g, '$1')
-    .replace(/([,;])(?: ?[,;])+/g, '$1')
-    .replace(/\(\s?\)/g, '');
-  const isReminder = spans.some(({ kind, chosen }) => chosen && (kind === 'alarm' || kind === 'place-reminder'));
-  const trimmed = trimmedOf(pieces, isBetween).trim();
-  const left = isReminder ? trimmed.replace(REMIND_TO, '') : trimmed;
-  const first = spans[0];
-  const tookStart =
-    first !== undefined &&
-    first.chosen &&
-    typed.slice(0, first.from).trim() === '' &&
-    /^(?:person|everyone)$/.test(first.kind) &&
-    /^[^@:]*\s$|^\s*each\s+of\s/i.test(first.text);
-  return tookStart ? left.charAt(0).toUpperCase() + left.slice(1) : left;
 }

@@ -1,4 +1,5 @@
-import { batchesOf, draftOf, readLine, readLines, titleOf, type CaptureContext } from '@kotiva/core/capture';
+import { batchesOf, draftOf, readLines, titleOf, type CaptureContext } from '@kotiva/core/capture';
+import { readLine } from '@kotiva/core/capture/read-line';
 import { MOST_READ } from '@kotiva/core/capture/folding';
 
 const person = (name: string, mark = name) => ({ id: name, name, mark });

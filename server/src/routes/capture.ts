@@ -1,5 +1,6 @@
 import { isHere, wallClockOf, type Person } from '@kotiva/core';
-import { batchesOf, countOf, draftOf, readLine, readLines, settled, type CaptureContext, type Draft, type PastedLine } from '@kotiva/core/capture';
+import { batchesOf, countOf, draftOf, readLines, settled, type CaptureContext, type Draft, type PastedLine } from '@kotiva/core/capture';
+import { readLine } from '@kotiva/core/capture/read-line';
 import { Hono, type Context } from 'hono';
 import { v5, v7 } from 'uuid';
 import * as z from 'zod';

@@ -1,5 +1,5 @@
 import { isHere, tagKey } from '@kotiva/core';
-import { draftOf, piecesOf, readLine, settled, spanName, type Draft, type Span } from '@kotiva/core/capture';
+import { draftOf, piecesOf, settled, spanName, type Draft, type Span } from '@kotiva/core/capture';
 import { useGlobalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -18,7 +18,8 @@ import { UnknownPerson } from '@/features/invite';
 import { nameBeingTyped, offered, tagBeingTyped, tagInLine, unknownName, withChosen } from './names.ts';
 import { SpeakButton } from './speak-button.tsx';
 import { PasteSheet } from './paste-sheet.tsx';
-import { useReadingContext } from '@/store/reading.ts';
+import { lineReader, useReadingContext } from '@/store/reading.ts';
+import { useOnceRead } from './once-read.ts';
 import { NO_ANSWERS, useReading } from './use-reading.ts';
 
 /** A line with its notes. */
@@ -78,8 +79,10 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     setError(null);
     if (next === '') setAnswers(NO_ANSWERS);
   };
+  const reads = useOnceRead(read.isRead, () => add());
   const add = () => {
     if (!typed.trim()) return;
+    if (!reads.isSettled) return reads.wait();
     if (read.questions.length > 0) return setError(t('capture.answerFirst'));
     if (ways.isOpen) return setError(t('ways.first'));
     addDraft(draft, first, notes);
@@ -96,6 +99,8 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
   };
   /** Said and not typed: the list it names is meant; what has to be asked first keeps it in the line. */
   const addSaid = (words: string) => {
+    const readLine = lineReader.held();
+    if (!readLine) return change(words);
     const heard = readLine(words, reading);
     const taken = new Set(heard.spans.filter(({ kind, chosen }) => kind === 'list' && !chosen).map(spanName));
     const found = settled(words, heard, taken);

@@ -1,4 +1,4 @@
-import { batchesOf, countOf, draftOf, readLine, readLines, settled, type PastedLine } from '@kotiva/core/capture';
+import { batchesOf, countOf, draftOf, readLines, settled, type PastedLine } from '@kotiva/core/capture';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
@@ -10,7 +10,8 @@ import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import type { CaptureContext } from './context.tsx';
 import { withContext } from './with-context.ts';
-import { useReadingContext } from '@/store/reading.ts';
+import { useLater, type Later } from '@/later';
+import { lineReader, useReadingContext } from '@/store/reading.ts';
 
 /** So many go in one command. */
 const AT_ONCE = 500;
@@ -18,7 +19,19 @@ const SHOWN = 40;
 const NONE: ReadonlySet<string> = new Set();
 
 /** Several pasted lines: how many there are is said before they are made; long ones show how far they are and can be stopped. */
-export function PasteSheet({ text, here, onClose }: { text: string; here: CaptureContext; onClose: (done: boolean) => void }) {
+export function PasteSheet(props: Pasted) {
+  const readLine = useLater(lineReader);
+  return readLine ? <ReadSheet {...props} readLine={readLine} /> : null;
+}
+
+interface Pasted {
+  text: string;
+  here: CaptureContext;
+  onClose: (done: boolean) => void;
+}
+type ReadsLines = typeof lineReader extends Later<infer Reads> ? Reads : never;
+
+function ReadSheet({ text, here, onClose, readLine }: Pasted & { readLine: ReadsLines }) {
   const { rows, me } = useOpenHouse();
   const house = useLiveHouse();
   const dispatch = useDispatch();

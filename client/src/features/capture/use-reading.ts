@@ -1,5 +1,7 @@
-import { readLine, settled, type CaptureContext as ReadingContext, type ReadLine } from '@kotiva/core/capture';
+import { settled, type CaptureContext as ReadingContext, type ReadLine } from '@kotiva/core/capture';
 import { useEffect, useMemo } from 'react';
+import { useLater } from '@/later';
+import { lineReader } from '@/store/reading.ts';
 
 /** What the person at the line has said about the guesses so far. */
 export interface Answers {
@@ -16,26 +18,35 @@ const NOTHING: ReadLine = { title: '', spans: [], questions: [] };
 /** Milliseconds after the screen is there: then nobody waits for it. */
 const BEFORE_ANYONE_TYPES = 500;
 
-/** The line as it is understood while it is typed. Only its first line is read; what stands below are notes. */
-export function useReading(typed: string, context: ReadingContext, answers: Answers): ReadLine {
-  useReadyToRead(context);
+/**
+ * The line as it is understood while it is typed. Only its first line is read; what stands below are notes. `isRead`: false for as long as
+ * what reads it is still to come; until then its words are its title.
+ */
+export function useReading(typed: string, context: ReadingContext, answers: Answers): ReadLine & { isRead: boolean } {
+  const readLine = useReader(typed !== '', context);
   return useMemo(() => {
-    if (typed === '') return NOTHING;
+    if (typed === '') return { ...NOTHING, isRead: true };
     const first = typed.split('\n', 1)[0]!;
-    return settled(first, readLine(first, { ...context, declined: answers.declined, meant: answers.meant }), answers.taken);
-  }, [typed, context, answers]);
+    if (!readLine) return { ...NOTHING, title: first.trim(), isRead: false };
+    return { ...settled(first, readLine(first, { ...context, declined: answers.declined, meant: answers.meant }), answers.taken), isRead: true };
+  }, [typed, context, answers, readLine]);
 }
 
 let isReady = false;
 
 /** Reading for the first time makes its patterns, which takes a while: neither the first screen nor the first letter waits for that. */
-function useReadyToRead(context: ReadingContext): void {
+function useReader(wanted: boolean, context: ReadingContext) {
+  const readLine = useLater(lineReader, wanted);
   useEffect(() => {
     if (isReady) return;
     const timer = setTimeout(() => {
       isReady = true;
-      readLine('', context);
+      void lineReader.fetch().then(
+        (read) => void read('', context),
+        () => (isReady = false),
+      );
     }, BEFORE_ANYONE_TYPES);
     return () => clearTimeout(timer);
   }, [context]);
+  return readLine;
 }

@@ -1,8 +1,8 @@
 import { calendarDateOf, daysOffOf, weekdayOf } from '@kotiva/core';
-import { readLine } from '@kotiva/core/capture';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useReadingContext } from '@/store/reading.ts';
+import { useLater } from '@/later';
+import { lineReader, useReadingContext } from '@/store/reading.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Calendar, Choice, ConfirmRow, Field, Fold, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
@@ -51,10 +51,13 @@ export function DueChoice({ due, onChange }: { due: string | null; onChange: (du
 /** A day typed as people say it; what is not understood says so and stays. */
 function InWords({ onMoment }: { onMoment: (moment: string) => void }) {
   const context = useReadingContext();
+  useLater(lineReader);
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
   const read = () => {
     if (!typed.trim()) return;
+    const readLine = lineReader.held();
+    if (!readLine) return void lineReader.fetch().then(read, () => setError(t('common.notFetched')));
     const { spans, questions } = readLine(`on ${typed.replace(/^\s*(?:on|by|from)\s+/i, '')}`, context);
     const found = spans.find((span) => span.kind === 'plan');
     if (questions.length > 0 || found?.kind !== 'plan') return setError(t('due.notUnderstood'));

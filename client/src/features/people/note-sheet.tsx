@@ -1,11 +1,11 @@
 import type { MeetingNote, Person } from '@kotiva/core';
-import { draftOf, readLine } from '@kotiva/core/capture';
+import { draftOf } from '@kotiva/core/capture';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { everyoneIn, ItemRow, PeoplePicker } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
-import { useReadingContext } from '@/store/reading.ts';
+import { lineReader, useReadingContext } from '@/store/reading.ts';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Field, Fold, Heading, Sheet, Switch, Txt } from '@/ui';
 import { t } from '@/words';
@@ -107,6 +107,12 @@ function NoteDecisions({ note, about, onDecided }: { note: MeetingNote; about: P
   };
   const hand = (persons: string[]) => {
     if (needsWords()) return;
+    const readLine = lineReader.held();
+    if (!readLine)
+      return void lineReader.fetch().then(
+        () => hand(persons),
+        () => setError(t('common.notFetched')),
+      );
     // read as any line is: a day, a person, a list in it count
     const { persons: named, policy, ...draft } = draftOf(readLine(words, reading), everyoneIn(null, me, rows));
     const payload = { ...draft, persons: named.length > 0 ? named : persons, ...(named.length > 1 ? { policy } : {}), note: note.id };

@@ -1,0 +1,34 @@
+import { act, render, screen } from '@testing-library/react';
+import { Text } from 'react-native';
+import { drawnLater, later } from './index.ts';
+
+const turn = () => act(async () => undefined);
+
+test('it is fetched once, however many ask', async () => {
+  const load = jest.fn(() => Promise.resolve('here'));
+  const one = later(load);
+  expect(one.held()).toBeNull();
+  expect(await Promise.all([one.fetch(), one.fetch()])).toEqual(['here', 'here']);
+  expect(one.held()).toBe('here');
+  await one.fetch();
+  expect(load).toHaveBeenCalledTimes(1);
+});
+
+test('what could not be fetched is tried again when it is asked for again', async () => {
+  const load = jest.fn<Promise<string>, []>().mockRejectedValueOnce(new Error('no line')).mockResolvedValue('here');
+  const one = later(load);
+  await expect(one.fetch()).rejects.toThrow('no line');
+  expect(one.held()).toBeNull();
+  expect(await one.fetch()).toBe('here');
+});
+
+test('a component stands there once it is here, and at once where it is', async () => {
+  const Greeting = drawnLater(() => Promise.resolve(({ name }: { name: string }) => <Text>Good morning, {name}</Text>));
+  const first = render(<Greeting name="Aino" />);
+  expect(screen.queryByText('Good morning, Aino')).toBeNull();
+  await turn();
+  expect(screen.getByText('Good morning, Aino')).toBeTruthy();
+  first.unmount();
+  render(<Greeting name="Leila" />);
+  expect(screen.getByText('Good morning, Leila')).toBeTruthy();
+});
