@@ -1,4 +1,4 @@
-import { later } from '@/later/later.ts';
+import { later } from './later.ts';
 
 /**
  * How commands are decided on this device. With the schemas they are read by they draw nothing, so that the first screen doesn't wait

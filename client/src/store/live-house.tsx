@@ -10,6 +10,7 @@ import { t } from '@/words';
 import { sayNote, sayReason } from '@/words/problems.ts';
 import { ticked, serverTimeRead } from './clock.ts';
 import { deciding } from './deciding.ts';
+import { fetchRest } from './later.ts';
 import { houseSlice } from './house.ts';
 import { nowOf, toastShown, type Toast, type Store } from './store.ts';
 
@@ -63,6 +64,7 @@ export function LiveHouseProvider({ accountId, houseId, onLost, children }: Prop
 
   useEffect(() => {
     void engine.start();
+    void drawn(store).then(() => fetchRest(idle));
     const wake = () => engine.wake();
     const tick = setInterval(() => store.dispatch(ticked()), TICK_MS);
     window.addEventListener('online', wake);
@@ -94,6 +96,14 @@ async function drawn(store: Store): Promise<void> {
   // a frame that is asked for is painted when the next task runs; a tab that isn't shown draws none
   await new Promise<void>((resolve) => (document.hidden ? resolve() : requestAnimationFrame(() => setTimeout(resolve))));
 }
+
+/** When nothing else is to do, or so many milliseconds later at the latest. */
+const LONGEST_BUSY = 2_000;
+const idle = (): Promise<void> =>
+  new Promise((resolve) => {
+    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => resolve(), { timeout: LONGEST_BUSY });
+    else setTimeout(resolve, 200);
+  });
 
 export function useLiveHouse(): LiveHouse {
   const house = useContext(LiveHouseContext);

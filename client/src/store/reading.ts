@@ -1,7 +1,7 @@
 import { isHere, wallClockOf, type MemoryRows } from '@kotiva/core';
 import type { CaptureContext as ReadingContext } from '@kotiva/core/capture';
 import { useMemo } from 'react';
-import { later } from '@/later/later.ts';
+import { later } from './later.ts';
 import { useNow, useOpenHouse } from './store.ts';
 
 /** Reading what is typed brings patterns and dates with it: nobody waits for them before something is typed. */

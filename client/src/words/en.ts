@@ -9,6 +9,7 @@ export const en = {
   'common.done': 'Done',
   'common.of': '{done} of {of}',
   'common.minutesOf': '{done} of {of} min',
+  'common.tryAgain': 'Try again',
   'common.notFetched': 'This part of Kotiva could not be fetched. Try again once there is a connection.',
   'common.offlineFirst': 'No connection. This house has not been opened on this device yet; it opens as soon as there is one.',
   'common.onItsWay': 'On its way …',

@@ -19,7 +19,7 @@ import { nameBeingTyped, offered, tagBeingTyped, tagInLine, unknownName, withCho
 import { SpeakButton } from './speak-button.tsx';
 import { PasteSheet } from './paste-sheet.tsx';
 import { lineReader, useReadingContext } from '@/store/reading.ts';
-import { useOnceRead } from './once-read.ts';
+import { useAddOnceRead, useOnceRead } from './once-read.ts';
 import { NO_ANSWERS, useReading } from './use-reading.ts';
 
 /** A line with its notes. */
@@ -79,14 +79,9 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     setError(null);
     if (next === '') setAnswers(NO_ANSWERS);
   };
-  const reads = useOnceRead(read.isRead, () => add());
-  const add = () => {
-    if (!typed.trim()) return;
-    if (!reads.isSettled) return reads.wait();
-    if (read.questions.length > 0) return setError(t('capture.answerFirst'));
-    if (ways.isOpen) return setError(t('ways.first'));
-    addDraft(draft, first, notes);
-  };
+  const namesOf = ({ persons }: Pick<Draft, 'persons'>) => together(people.filter((person) => persons.includes(person.id)).map((person) => person.name));
+  const saidOf = ({ persons }: Draft, title: string) =>
+    persons.length > 0 ? t('said.addedFor', { title, names: namesOf({ persons }) }) : t('said.added', { title });
   const addDraft = (made: Draft, words: string, below: string) => {
     const title = made.title || words.trim();
     const reason = submit('item.add', { ...made, title, notes: below.trim() || undefined }, { words: saidOf(made, title), undo: true, ownRefusal: true });
@@ -97,6 +92,16 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     setAnswers(NO_ANSWERS);
     field.current?.focus();
   };
+  const reads = useOnceRead(read.isRead);
+  const add = () => {
+    if (!typed.trim()) return;
+    if (!reads.isSettled) return reads.wait();
+    reads.stop();
+    if (read.questions.length > 0) return setError(t('capture.answerFirst'));
+    if (ways.isOpen) return setError(t('ways.first'));
+    addDraft(draft, first, notes);
+  };
+  useAddOnceRead(reads, add);
   /** Said and not typed: the list it names is meant; what has to be asked first keeps it in the line. */
   const addSaid = (words: string) => {
     const readLine = lineReader.held();
@@ -112,10 +117,6 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     if (named && made.persons.some((id) => !canOpen(named, id, rows))) return setError(t('ways.first'));
     addDraft(made, words, '');
   };
-  const namesOf = ({ persons }: Pick<Draft, 'persons'>) => together(people.filter((person) => persons.includes(person.id)).map((person) => person.name));
-  const saidOf = ({ persons }: Draft, title: string) =>
-    persons.length > 0 ? t('said.addedFor', { title, names: namesOf({ persons }) }) : t('said.added', { title });
-
   const saysDay = read.spans.some(({ kind, chosen }) => chosen && (kind === 'due' || kind === 'plan' || kind === 'start' || kind === 'rule'));
   // a chip says it
   const saysItsDay = around.plan !== undefined && !saysDay && !around.person && !around.list;

@@ -1,28 +1,40 @@
 import { useEffect, useRef, useState } from 'react';
 import { lineReader } from '@/store/reading.ts';
 
+/** Whether a line can be added by now, and one that was entered before it could. */
+interface OnceRead {
+  isSettled: boolean;
+  isWaiting: boolean;
+  wait(): void;
+  stop(): void;
+}
+
 /**
- * Enter pressed before what reads the line is here: it counts all the same, and the line is added once it is read. Where that can't be
- * fetched (no connection, and never kept on this device) it is added as it stands; nothing is lost.
+ * Enter pressed before what reads the line is here counts all the same: the line is added once it is read. Where that can't be fetched
+ * (no connection, and never kept on this device) it is added as it stands; nothing is lost.
  */
-export function useOnceRead(isRead: boolean, add: () => void): { isSettled: boolean; wait(): void } {
-  const [waits, setWaits] = useState(false);
+export function useOnceRead(isRead: boolean): OnceRead {
+  const [isWaiting, setWaiting] = useState(false);
   const [isUnreadable, setUnreadable] = useState(false);
-  const isSettled = isRead || isUnreadable;
+  return {
+    isSettled: isRead || isUnreadable,
+    isWaiting,
+    wait() {
+      setWaiting(true);
+      lineReader.fetch().catch(() => setUnreadable(true));
+    },
+    stop: () => setWaiting(false),
+  };
+}
+
+/** Adds what waited, with what is in the line by then. */
+export function useAddOnceRead({ isSettled, isWaiting }: OnceRead, add: () => void): void {
   const adding = useRef(add);
   useEffect(() => {
     adding.current = add;
   });
+  const isDue = isSettled && isWaiting;
   useEffect(() => {
-    if (!waits || !isSettled) return;
-    setWaits(false);
-    adding.current();
-  }, [waits, isSettled]);
-  return {
-    isSettled,
-    wait() {
-      setWaits(true);
-      lineReader.fetch().catch(() => setUnreadable(true));
-    },
-  };
+    if (isDue) adding.current();
+  }, [isDue]);
 }

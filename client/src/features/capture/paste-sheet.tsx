@@ -10,7 +10,7 @@ import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import type { CaptureContext } from './context.tsx';
 import { withContext } from './with-context.ts';
-import { useLater, type Later } from '@/later';
+import { useLater, type Later } from '@/store/later.ts';
 import { lineReader, useReadingContext } from '@/store/reading.ts';
 
 /** So many go in one command. */
@@ -20,7 +20,7 @@ const NONE: ReadonlySet<string> = new Set();
 
 /** Several pasted lines: how many there are is said before they are made; long ones show how far they are and can be stopped. */
 export function PasteSheet(props: Pasted) {
-  const readLine = useLater(lineReader);
+  const { here: readLine } = useLater(lineReader);
   return readLine ? <ReadSheet {...props} readLine={readLine} /> : null;
 }
 

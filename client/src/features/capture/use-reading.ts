@@ -1,6 +1,6 @@
 import { settled, type CaptureContext as ReadingContext, type ReadLine } from '@kotiva/core/capture';
 import { useEffect, useMemo } from 'react';
-import { useLater } from '@/later';
+import { useLater } from '@/store/later.ts';
 import { lineReader } from '@/store/reading.ts';
 
 /** What the person at the line has said about the guesses so far. */
@@ -36,7 +36,7 @@ let isReady = false;
 
 /** Reading for the first time makes its patterns, which takes a while: neither the first screen nor the first letter waits for that. */
 function useReader(wanted: boolean, context: ReadingContext) {
-  const readLine = useLater(lineReader, wanted);
+  const { here: readLine } = useLater(lineReader, wanted);
   useEffect(() => {
     if (isReady) return;
     const timer = setTimeout(() => {

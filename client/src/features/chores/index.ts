@@ -1,2 +1,1 @@
-export { ChoresScreen } from './chores-screen.tsx';
-export { ChoreScreen } from './chore-screen.tsx';
+export { ChoreScreen, ChoresScreen } from './fetched.ts';

@@ -1,2 +1,1 @@
-export { FollowUpScreen } from './follow-up-screen.tsx';
-export { MyWaits } from './my-waits.tsx';
+export { FollowUpScreen, MyWaits } from './fetched.ts';

@@ -1,7 +1,7 @@
 import { calendarDateOf, daysOffOf, weekdayOf } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useLater } from '@/later';
+import { useLater } from '@/store/later.ts';
 import { lineReader, useReadingContext } from '@/store/reading.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Calendar, Choice, ConfirmRow, Field, Fold, MomentInput, Txt } from '@/ui';

@@ -2,7 +2,8 @@ import { createContext, useContext, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
-import { Decisions, type Decision } from './decisions.tsx';
+import type { Decision } from './decide.ts';
+import { Decisions } from './fetched.ts';
 
 /** Several rows chosen to be decided about together. `chosen` null: nothing is being chosen. */
 export interface Selection {

@@ -1,3 +1,2 @@
-export { ListScreen } from './list-screen.tsx';
-export { ListsScreen } from './lists-screen.tsx';
+export { ListScreen, ListsScreen } from './fetched.ts';
 export { NameSheet } from './name-sheet.tsx';

@@ -1,4 +1,2 @@
-export { GiveTo, SwapWith } from './turns.tsx';
+export { GiveTo, SwapWith, OccurrenceSheet, WhichOnes } from './fetched.ts';
 export { oneAhead, type One } from './one.ts';
-export { OccurrenceSheet } from './occurrence-sheet.tsx';
-export { WhichOnes } from './which-ones.tsx';

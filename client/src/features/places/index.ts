@@ -1,4 +1,3 @@
-export { PlaceScreen } from './place-screen.tsx';
-export { PlacesScreen } from './places-screen.tsx';
+export { PlaceScreen, PlacesScreen } from './fetched.ts';
 export { errandsWorker, useOpenOn } from './errands.ts';
 export { sayOpen } from './say-place.ts';

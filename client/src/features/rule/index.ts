@@ -1,5 +1,3 @@
-export { ChorePanel } from './chore-panel.tsx';
-export { ChoreLines } from './chore-lines.tsx';
-export { RuleEditor } from './rule-editor.tsx';
-export { sayAssigned } from './chore-lines.tsx';
+export { ChorePanel, ChoreLines, RuleEditor } from './fetched.ts';
+export { sayAssigned } from './say-assigned.ts';
 export { Lost, previewOf } from './ahead.tsx';

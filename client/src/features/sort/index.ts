@@ -1,2 +1,4 @@
-export { SortScreen } from './sort-screen.tsx';
+import { drawnLater } from '@/features/later';
+
 export { SortBar } from './sort-bar.tsx';
+export const SortScreen = drawnLater(() => import('./sort-screen.tsx').then((all) => all.SortScreen));

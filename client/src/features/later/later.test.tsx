@@ -1,6 +1,7 @@
-import { act, render, screen } from '@testing-library/react';
+import { act, fireEvent, render, screen } from '@testing-library/react';
 import { Text } from 'react-native';
-import { drawnLater, later } from './index.ts';
+import { later } from '@/store/later.ts';
+import { drawnLater } from './index.ts';
 
 const turn = () => act(async () => undefined);
 
@@ -31,4 +32,22 @@ test('a component stands there once it is here, and at once where it is', async 
   first.unmount();
   render(<Greeting name="Leila" />);
   expect(screen.getByText('Good morning, Leila')).toBeTruthy();
+});
+
+test('what can’t be fetched says so, and comes once it is tried again or there is a connection', async () => {
+  const load = jest
+    .fn()
+    .mockRejectedValueOnce(new Error('no line'))
+    .mockRejectedValueOnce(new Error('no line'))
+    .mockResolvedValue(() => <Text>Here</Text>);
+  const Panel = drawnLater(load);
+  render(<Panel />);
+  await turn();
+  expect(screen.getByRole('alert').textContent).toMatch(/could not be fetched/);
+  fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+  await turn();
+  expect(screen.getByRole('alert')).toBeTruthy();
+  fireEvent(window, new Event('online'));
+  await turn();
+  expect(screen.getByText('Here')).toBeTruthy();
 });

@@ -1,4 +1,4 @@
-import { useEffect, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 
 /** A part of the application that is fetched when it is needed, so that the first screen doesn't wait for it. */
 export interface Later<T> {
@@ -45,15 +45,30 @@ export function later<T>(load: () => Promise<T>): Later<T> {
   return one;
 }
 
-/** Everything that is still to come. What can't be fetched now is fetched when it is needed. */
-export const fetchAll = (): Promise<unknown> => Promise.allSettled([...all].map((one) => one.fetch()));
+/** Everything that is still to come, one after the other whenever nothing else is to do. What can't be fetched now is when it is needed. */
+export async function fetchRest(idle: () => Promise<void>): Promise<void> {
+  // what comes may bring more that comes later
+  for (const one of all) {
+    await idle();
+    await one.fetch().catch(() => undefined);
+  }
+}
 
-/** It, or null for as long as it isn't here; from `wanted` on it is fetched. */
-export function useLater<T>(one: Later<T>, wanted = true): T | null {
-  const held = useSyncExternalStore(one.heard, one.held);
-  const isMissing = wanted && held === null;
+/** It, or null for as long as it isn't here; from `wanted` on it is fetched. `failed`: it could not be, and may be tried `again`. */
+export function useLater<T>(one: Later<T>, wanted = true): { here: T | null; failed: boolean; again(): void } {
+  const here = useSyncExternalStore(one.heard, one.held);
+  const [tries, setTries] = useState(0);
+  const [failed, setFailed] = useState(false);
+  const isMissing = wanted && here === null;
   useEffect(() => {
-    if (isMissing) void one.fetch().catch(() => undefined);
-  }, [one, isMissing]);
-  return held;
+    if (!isMissing) return undefined;
+    let isGone = false;
+    one.fetch().catch(() => isGone || setFailed(true));
+    return () => void (isGone = true);
+  }, [one, isMissing, tries]);
+  const again = useCallback(() => {
+    setFailed(false);
+    setTries((before) => before + 1);
+  }, []);
+  return { here, failed: failed && isMissing, again };
 }

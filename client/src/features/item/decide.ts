@@ -1,0 +1,68 @@
+import { calendarDateOf } from '@kotiva/core';
+import { useNow, useOpenHouse } from '@/store/store.ts';
+import { t, together } from '@/words';
+import { sayMoment } from '@/words/dates.ts';
+import { useGiveAll } from './give-all.ts';
+import { nameOf } from './knot-of.ts';
+import { stepsBelow } from './say-removed.ts';
+
+export type Decision = 'today' | 'day' | 'later' | 'shelf' | 'list' | 'person' | 'copy' | 'start' | 'time' | 'remove';
+export const ALL_DECISIONS: readonly Decision[] = ['today', 'day', 'later', 'shelf', 'list', 'person', 'start', 'time', 'remove'];
+/** With copying: where things lie in lists. */
+export const IN_LISTS: readonly Decision[] = ['today', 'day', 'list', 'copy', 'person', 'later', 'shelf', 'start', 'time', 'remove'];
+
+type Immediate = 'today' | 'later' | 'shelf' | 'remove';
+export const needsMore = (decision: Decision): decision is Exclude<Decision, Immediate> =>
+  ['day', 'list', 'copy', 'person', 'start', 'time'].includes(decision);
+
+/** What each decision does. */
+export function useDecide(items: readonly string[], done: () => void) {
+  const { rows, house } = useOpenHouse();
+  const now = useNow();
+  const giveAll = useGiveAll();
+  const what = sayWhat();
+  const all = [...items];
+  const steps = items.reduce((sum, id) => {
+    const item = rows.get('item', id);
+    return typeof item === 'string' ? sum : sum + stepsBelow(item, rows);
+  }, 0);
+  const settle = (reason: unknown) => {
+    if (!reason) done();
+  };
+  function sayWhat(): string {
+    const only = items.length === 1 ? rows.get('item', items[0]!) : 'absent';
+    return typeof only === 'string' ? t('decide.several', { count: items.length }) : t('decide.one', { title: only.title });
+  }
+  const onDay = (plan: string) =>
+    settle(giveAll('part.plan', all, (some) => ({ items: some, plan }), t('decided.day', { what, when: sayMoment(plan, now, house.zone) })));
+  return {
+    today: () => onDay(calendarDateOf(now, house.zone)),
+    onDay,
+    later: () => settle(giveAll('part.later', all, (some) => ({ items: some }), t('decided.later', { what }))),
+    shelf: () => settle(giveAll('part.shelve', all, (some) => ({ items: some }), t('decided.shelf', { what }))),
+    remove: () =>
+      settle(
+        giveAll(
+          'item.remove',
+          all,
+          (some) => ({ items: some }),
+          steps > 0 ? t('decided.removedWithSteps', { what, count: steps }) : t('decided.removed', { what }),
+        ),
+      ),
+    intoList: (list: string, section: string | null, name: string) =>
+      settle(giveAll('item.move', all, (some) => ({ items: some, list, section }), t('decided.list', { what, list: name }))),
+    copyInto: (list: string, section: string | null, name: string) =>
+      settle(giveAll('item.copy', all, (some) => ({ items: some, list, section }), t('decided.copied', { what, list: name }))),
+    toPersons: (persons: string[], message: string) =>
+      settle(
+        giveAll(
+          'part.handOver',
+          all,
+          (some) => ({ items: some, persons, message, policy: persons.length > 1 ? ('each' as const) : undefined }),
+          t('decided.person', { what, names: together(persons.map((id) => nameOf(rows, id))) }),
+        ),
+      ),
+    notBefore: (start: string) =>
+      settle(giveAll('item.change', all, ([item]) => ({ item: item!, start }), t('decided.start', { what, when: sayMoment(start, now, house.zone) }), 1)),
+  };
+}

@@ -1,0 +1,286 @@
+import { finding, allows, byPosition, isDone, partId, progressOf, type Item } from '@kotiva/core';
+import { useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { Followers, FollowPanel } from '@/features/following';
+import { useDraft } from '@/store/drafts.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useNow, useOpenHouse } from '@/store/store.ts';
+import { Address, addressesIn, Band, Button, Field, Heading, Sheet, Txt, useWide } from '@/ui';
+import { t } from '@/words';
+import { sayMoment } from '@/words/dates.ts';
+import { sayReason } from '@/words/problems.ts';
+import { AnswerPanel } from './answer-panel.tsx';
+import { FromNowOn } from './from-now-on.tsx';
+import { HandOverPanel } from './hand-over-panel.tsx';
+import { ItemHead } from './item-head.tsx';
+import { givenParts } from './knot-of.ts';
+import { Notes } from './notes.tsx';
+import type { OpensAt } from './open-item.ts';
+import { Happened, SaidThread } from './said-thread.tsx';
+import { CopyPanel } from './where-panel.tsx';
+import { ChoreLines } from '@/features/rule';
+import { Sentence } from './sentence.tsx';
+import { Steps } from './steps.tsx';
+import { partToTie, useTie } from './use-check.ts';
+import { WaitLines } from './waiting-panel.tsx';
+import { WhoStands } from './who-stands.tsx';
+
+/** The sheet of one item: what it is, where it stands, and what is next. */
+export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClose: () => void }) {
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
+  const wide = useWide();
+  const [handing, setHanding] = useState(at === 'hand');
+  const [aside, setAside] = useState<'copy' | 'follow' | null>(null);
+  useSeen(item);
+  const canChange = allows({ permission: 'change', item: item.id }, me, finding(rows));
+  const given = givenParts(rows, item.id);
+  const parts = rows.by('part', 'itemId', item.id);
+  const own = given.find((part) => part.personId === me.id);
+  const givers = new Set(given.map((part) => part.giverId));
+  const { done, of } = progressOf(item, parts);
+  const nobody = given.length === 0 ? partToTie(item, parts, me, rows) : null;
+  const steps = rows
+    .by('item', 'parentId', item.id)
+    .filter((step) => !step.removedAt)
+    .sort(byPosition);
+
+  const what = (
+    <>
+      <ToldOf item={item} />
+      <Title item={item} canChange={canChange} />
+      {addressesIn(item.title).map((url) => (
+        <Address key={url} url={url} words={t('item.openAddress', { host: new URL(url).host })} />
+      ))}
+      <Sentence item={item} startsAt={at === 'hand' ? null : at} canChange={canChange} onHandOver={() => setHanding(true)} />
+      <ChoreLines item={item} />
+      <FromNote item={item} />
+      <WaitLines item={item} mayMark={canChange || own !== undefined} />
+      {aside === 'copy' ? <CopyPanel item={item} onClose={() => setAside(null)} /> : null}
+      {aside === 'follow' ? (
+        <View className="my-2 rounded-sheet bg-ground p-4">
+          <FollowPanel
+            of={{ item }}
+            mayAsk={canChange || given.some(({ giverId, originId }) => [giverId, originId].includes(me.id))}
+            onClose={() => setAside(null)}
+          />
+        </View>
+      ) : (
+        <Followers of={{ item }} />
+      )}
+      {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
+      {own && !own.passedTo && own.standing !== 'completed' && own.giverId !== me.id ? <AnswerPanel item={item} part={own} /> : null}
+      {nobody ? <NobodysPart item={item} /> : null}
+      <Steps item={item} steps={steps} canChange={canChange} />
+      <Notes item={item} canChange={canChange} />
+      <FromNowOn item={item} />
+    </>
+  );
+  const who = (
+    <>
+      {given.length > 0 ? (
+        <View className="mt-4">
+          <View className="flex-row items-center gap-3">
+            <View className="grow">
+              <Heading level={3}>{t('item.whoStands')}</Heading>
+            </View>
+            {item.policy === 'each' && of > 1 ? (
+              <>
+                <Band share={of ? done / of : 0} width={70} height={12} />
+                <Txt size={15} face="medium">
+                  {t('common.of', { done, of })}
+                </Txt>
+              </>
+            ) : null}
+          </View>
+          {given.map((part) => (
+            <WhoStands key={part.id} item={item} part={part} canChange={canChange} saysGiver={givers.size > 1} />
+          ))}
+        </View>
+      ) : null}
+      <View className="mt-5">
+        <SaidThread item={item} />
+      </View>
+      <Happened item={item} />
+    </>
+  );
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title={item.title}
+      closeLabel={t('common.close')}
+      leaves
+      head={<ItemHead item={item} canChange={canChange} onFollow={() => setAside('follow')} onCopy={() => setAside('copy')} onClose={onClose} />}
+      foot={handing && canChange ? undefined : <Foot item={item} canHandOver={canChange} onHandOver={() => setHanding(true)} />}
+    >
+      {handing && canChange ? (
+        <HandOverPanel item={item} onDone={() => setHanding(false)} />
+      ) : wide ? (
+        <View className="flex-row gap-8">
+          <View className="grow basis-0">{what}</View>
+          <View className="grow basis-0 border-l border-line pl-8">{who}</View>
+        </View>
+      ) : (
+        <>
+          {what}
+          {who}
+        </>
+      )}
+    </Sheet>
+  );
+
+  /** Opening turns unseen into seen; puts away what came back. */
+  function useSeen({ id }: Item) {
+    const part = rows.get('part', partId(id, me.id));
+    const unseen = typeof part !== 'string' && part.seenAt === null && part.takenBackAt === null;
+    const back =
+      isDone(item, rows.by('part', 'itemId', id)) &&
+      rows
+        .by('part', 'itemId', id)
+        .some((one) => one.standing === 'completed' && !one.putAwayAt && one.personId !== me.id && (one.giverId === me.id || one.originId === me.id));
+    useEffect(() => {
+      if (unseen) submit('part.see', { item: id }, { ownRefusal: true });
+      if (back) submit('part.putAway', { items: [id] }, { ownRefusal: true });
+    }, [id, unseen, back]);
+  }
+}
+
+/** What was told of it and is still unread, read with one tap. */
+function ToldOf({ item }: { item: Item }) {
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
+  const unread = rows.by('notice', 'personId', me.id).filter((notice) => notice.itemId === item.id && notice.readAt === null && !notice.withdrawnAt);
+  if (unread.length === 0) return null;
+  return (
+    <View className="items-start">
+      <Button kind="quiet" onPress={() => void submit('notice.read', { notices: unread.slice(0, 500).map(({ id }) => id) })}>
+        {t('notices.readOthers', { count: unread.length })}
+      </Button>
+    </View>
+  );
+}
+
+/** Tapped to reword; an empty or overlong title says so here and keeps what was typed. */
+function Title({ item, canChange }: { item: Item; canChange: boolean }) {
+  const submit = useSubmit();
+  const [typed, setTyped, done, { found }] = useDraft(`title/${item.id}`, item.title);
+  const [editing, setEditing] = useState(found && canChange);
+  const [error, setError] = useState<string | null>(null);
+  const save = () => {
+    const reason = typed === item.title ? null : submit('item.change', { item: item.id, title: typed }, { ownRefusal: true });
+    setError(reason ? sayReason(reason) : null);
+    if (reason) return;
+    done();
+    setEditing(false);
+  };
+  const begin = () => {
+    setTyped(item.title);
+    setEditing(true);
+  };
+  if (editing)
+    return (
+      <Field
+        label={t('item.title')}
+        hideLabel
+        value={typed}
+        onChangeText={setTyped}
+        error={error}
+        onBlur={save}
+        onSubmitEditing={save}
+        autoFocus
+        className="my-2"
+      />
+    );
+  return (
+    <View role="heading" aria-level={1} className="mb-2 mt-1">
+      <Txt size={26} face="title" onPress={canChange ? begin : undefined}>
+        {item.title}
+      </Txt>
+    </View>
+  );
+}
+
+function RemovedNote({ item, canChange }: { item: Item; canChange: boolean }) {
+  const submit = useSubmit();
+  return (
+    <View className="my-2 flex-row items-center gap-3 rounded-sheet bg-ground p-4">
+      <Txt className="grow shrink basis-0">{t('item.removedNote')}</Txt>
+      {canChange ? (
+        <Button onPress={() => submit('item.bringBack', { items: [item.id] }, { words: t('said.broughtBack', { title: item.title }) })}>
+          {t('item.bringBack')}
+        </Button>
+      ) : null}
+    </View>
+  );
+}
+
+/** The talk it came of, for who may read the note; its page has the note. */
+function FromNote({ item }: { item: Item }) {
+  const { rows, me, house } = useOpenHouse();
+  const now = useNow();
+  const router = useRouter();
+  const note = item.noteId ? rows.get('meetingNote', item.noteId) : 'absent';
+  if (typeof note === 'string' || note.removedAt !== null) return null;
+  const other = note.personIds.find((id) => id !== me.id) ?? note.makerId;
+  return (
+    <View className="mt-1 items-start">
+      <Button kind="quiet" onPress={() => router.push(`/people/${other}?note=${note.id}`)}>
+        {t('item.fromNote', { when: sayMoment(note.date, now, house.zone) })}
+      </Button>
+    </View>
+  );
+}
+
+function NobodysPart({ item }: { item: Item }) {
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
+  const tie = useTie();
+  const part = rows.get('part', partId(item.id, null));
+  if (typeof part === 'string') return null;
+  const done = part.standing === 'completed';
+  return (
+    <View className="mt-2 flex-row flex-wrap gap-2">
+      <Button kind={done ? 'plain' : 'main'} onPress={() => tie(item, part)}>
+        {t(done ? 'item.uncheck' : 'item.checkOff')}
+      </Button>
+      {done ? null : (
+        <Button onPress={() => submit('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>
+          {t('answer.take')}
+        </Button>
+      )}
+    </View>
+  );
+}
+
+function Foot({ item, canHandOver, onHandOver }: { item: Item; canHandOver: boolean; onHandOver: () => void }) {
+  const submit = useSubmit();
+  const [words, setWords, done] = useDraft(`remark/${item.id}`, '');
+  const say = () => {
+    if (words.trim() && !submit('comment.say', { item: item.id, text: words })) done();
+  };
+  return (
+    <View className="flex-row items-end gap-2">
+      <Field
+        label={t('item.saySomething')}
+        hideLabel
+        placeholder={t('item.saySomething')}
+        value={words}
+        onChangeText={setWords}
+        onSubmitEditing={say}
+        maxLength={20_000}
+        className="min-w-0 grow shrink basis-0"
+      />
+      {words.trim() ? (
+        <Button kind="main" onPress={say}>
+          {t('item.say')}
+        </Button>
+      ) : canHandOver ? (
+        <Button kind="main" onPress={onHandOver}>
+          {t('hand.over')}
+        </Button>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,8 @@
+/** What opens over a screen or below a row: fetched together once a screen is drawn, see `fetched.ts`. */
+export { Decisions } from './decisions.tsx';
+export { DuePanel } from './due-panel.tsx';
+export { OpenItem } from './open-item-sheet.tsx';
+export { PassOnPanel } from './pass-on-panel.tsx';
+export { PeoplePicker } from './people-picker.tsx';
+export { ToPerson } from './to-person.tsx';
+export { WaitingPanel } from './waiting-panel.tsx';

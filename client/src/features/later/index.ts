@@ -1,0 +1,1 @@
+export { drawnLater } from './drawn-later.tsx';

@@ -1,0 +1,3 @@
+/** Fetched once one of them is opened, or before when nothing else is to do. */
+export { ListScreen } from './list-screen.tsx';
+export { ListsScreen } from './lists-screen.tsx';

@@ -1,0 +1,3 @@
+/** Fetched once one of them is opened, or before when nothing else is to do. */
+export { PlaceScreen } from './place-screen.tsx';
+export { PlacesScreen } from './places-screen.tsx';

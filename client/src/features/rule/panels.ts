@@ -1,0 +1,4 @@
+/** Fetched once one of them is opened, or before when nothing else is to do. */
+export { ChorePanel } from './chore-panel.tsx';
+export { ChoreLines } from './chore-lines.tsx';
+export { RuleEditor } from './rule-editor.tsx';
