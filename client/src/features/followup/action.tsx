@@ -58,7 +58,7 @@ function NudgeAction({ followUp, label }: { followUp: FollowUp; label: string })
   const held = openParts(parts).filter(({ personId }) => personId !== me.id);
   const nudge = () => {
     if (wasAskedToday(followUp, now, house.zone)) return setAsking(true);
-    const persons = held.map(({ personId }) => personId!);
+    const persons = held.flatMap(({ personId }) => personId ?? []);
     submit('part.nudge', { item: item.id, persons }, { words: t('said.nudged', { names: together(persons.map((id) => nameOf(rows, id))) }) });
   };
   return (

@@ -118,9 +118,10 @@ function HandOver({ round, onDone }: { round: ErrandRound; onDone: () => void })
   const [error, setError] = useState<string | null>(null);
   const others = rows.all('person').filter((one) => isHere(one) && one.accountId !== null && one.id !== me.id);
   const hand = () => {
-    if (!person) return setError(t('round.chooseWho'));
-    const name = others.find(({ id }) => id === person)!.name;
-    const reason = submit('round.handOver', { round: round.id, person, message }, { words: t('said.roundHanded', { name }), undo: true, ownRefusal: true });
+    // whoever was chosen may have left meanwhile
+    const chosen = others.find(({ id }) => id === person);
+    if (!chosen) return setError(t('round.chooseWho'));
+    const reason = submit('round.handOver', { round: round.id, person: chosen.id, message }, { words: t('said.roundHanded', { name: chosen.name }), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
     sent();

@@ -47,6 +47,32 @@ test('with nothing to do at a place, it says how a round comes about', () => {
   expect(screen.getByText(/^Nothing open belongs to a place on the map/)).toBeTruthy();
 });
 
+test('what is done elsewhere meanwhile leaves the way, also one put in order by hand', async () => {
+  const { w, items } = house();
+  const { meanwhile } = await openToTheLast(w);
+  move('Shop', 'Down');
+  await waitFor(() => expect(order()).toEqual(['Dairy', 'Shop']));
+  meanwhile(() => {
+    for (const item of [items.milk, items.salt]) w.must('Petri', 'part.checkOff', { item, person: null });
+  });
+  // one stop alone has no order
+  await waitFor(() => expect(screen.queryAllByRole('button', { name: /^Move / })).toEqual([]));
+  expect(screen.getAllByText('Dairy').length).toBeGreaterThan(0);
+  meanwhile(() => w.must('Petri', 'part.checkOff', { item: items.butter, person: null }));
+  expect(screen.getByText(/^Nothing open belongs to a place on the map/)).toBeTruthy();
+});
+
+test('somebody who leaves the house while the round is being handed to them', async () => {
+  const { w } = house();
+  const { meanwhile } = await openToTheLast(w);
+  tap('Start the round');
+  tap('Hand the round over');
+  tap('Tapio', 'radio');
+  meanwhile(() => w.must('Aino', 'person.end', { person: w.person('Tapio'), parts: [] }));
+  tap('Hand it over');
+  expect(alerts()).toEqual(['Choose somebody.']);
+});
+
 test('the way is the shortest; another order says what it costs, and the shortest is one tap away', async () => {
   const { w } = house();
   await openToTheLast(w);
