@@ -121,7 +121,11 @@ function HandOver({ round, onDone }: { round: ErrandRound; onDone: () => void })
     // whoever was chosen may have left meanwhile
     const chosen = others.find(({ id }) => id === person);
     if (!chosen) return setError(t('round.chooseWho'));
-    const reason = submit('round.handOver', { round: round.id, person: chosen.id, message }, { words: t('said.roundHanded', { name: chosen.name }), undo: true, ownRefusal: true });
+    const reason = submit(
+      'round.handOver',
+      { round: round.id, person: chosen.id, message },
+      { words: t('said.roundHanded', { name: chosen.name }), undo: true, ownRefusal: true },
+    );
     setError(reason ? sayReason(reason) : null);
     if (reason) return;
     sent();
