@@ -2,6 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -101,6 +102,9 @@ const CLIENT = [
   'package-lock.json',
 ];
 
+/** Left to itself the bundler would keep to one of two cores. */
+const WORKERS = String(Math.max(2, availableParallelism()));
+
 export async function build() {
   await install();
   const client = { cwd: join(root, 'client') };
@@ -108,7 +112,12 @@ export async function build() {
   await Promise.all([
     once('server', SOURCES, ['server/out/main.mjs'], () => runLong('Building the server', process.execPath, ['server/bundle.mjs'])),
     once('client', CLIENT, ['client/dist/index.html', 'client/dist/sw.js'], async () => {
-      await runLong('Building the application, which takes a minute or two', 'npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], client);
+      await runLong(
+        'Building the application, which takes a minute or two',
+        'npx',
+        ['expo', 'export', '--platform', 'web', '--output-dir', 'dist', '--max-workers', WORKERS],
+        client,
+      );
       await runLong('Putting it together for offline', process.execPath, ['build-extra.mjs'], client);
     }),
   ]);
