@@ -81,6 +81,13 @@ const scrollThrough = (rows: string): string => `(async () => {
   return (frames * 1000) / (performance.now() - from);
 })()`;
 
+/** In the page, as text: when what is waited for first stood there. */
+const noteWhenReady = (ready: string): string => `new MutationObserver((_, watch) => {
+  if (!document.querySelector(${JSON.stringify(ready)})) return;
+  globalThis.readyAt = performance.now();
+  watch.disconnect();
+}).observe(document, { childList: true, subtree: true });`;
+
 async function coldStarts(browser: Browser, address: string, ready: string, cookie: { name: string; value: string; url: string } | null) {
   const times: number[] = [];
   let kilobytes = 0;
@@ -88,15 +95,26 @@ async function coldStarts(browser: Browser, address: string, ready: string, cook
     const context = await browser.newContext({ serviceWorkers: 'block', viewport: { width: 390, height: 844 } });
     if (cookie) await context.addCookies([cookie]);
     const page = await context.newPage();
-    const scripts: Promise<Buffer>[] = [];
+    const bodies = new Map<string, Promise<Buffer | null>>();
     page.on('response', (response) => {
-      if (response.url().endsWith('.js')) scripts.push(response.body());
+      // what is asked for as the page closes has no body any more, and is no part of it
+      if (response.url().endsWith('.js'))
+        bodies.set(
+          response.url(),
+          response.body().catch(() => null),
+        );
     });
+    await page.addInitScript(noteWhenReady(ready));
     const from = performance.now();
     await page.goto(address);
     await page.waitForSelector(ready);
     times.push(performance.now() - from);
-    kilobytes = (await Promise.all(scripts)).reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0) / 1000;
+    // what is asked for once the screen stands is no part of it
+    const asked = await page.evaluate<string[]>(
+      `performance.getEntriesByType('resource').filter(({ startTime }) => startTime < globalThis.readyAt).map(({ name }) => name)`,
+    );
+    const scripts = await Promise.all(asked.flatMap((url) => bodies.get(url) ?? []));
+    kilobytes = scripts.reduce((sum, body) => sum + (body ? gzipSync(body, { level: 9 }).length : 0), 0) / 1000;
     await context.close();
   }
   return { times, kilobytes };

@@ -81,20 +81,33 @@ export function LiveHouseProvider({ accountId, houseId, onLost, children }: Prop
   return <LiveHouseContext.Provider value={engine}>{children}</LiveHouseContext.Provider>;
 }
 
-/** Once the first rows are on the screen. */
+/** Once the first screen stands, with its rows: what comes later has to wait for it, not it for that. */
 async function drawn(store: Store): Promise<void> {
-  const isLoaded = () => store.getState().house.loaded;
-  if (!isLoaded()) {
-    await new Promise<void>((resolve) => {
-      const leave = store.subscribe(() => {
-        if (!isLoaded()) return;
-        leave();
-        resolve();
-      });
+  await once(
+    (changed) => store.subscribe(changed),
+    () => store.getState().house.loaded,
+  );
+  await once(
+    (changed) => {
+      const watch = new MutationObserver(changed);
+      watch.observe(document.body, { childList: true, subtree: true });
+      return () => watch.disconnect();
+    },
+    () => document.querySelector('[role=main] h1') !== null,
+  );
+  await idle();
+}
+
+/** As soon as it is so; heard of by what tells of changes. */
+function once(follow: (changed: () => void) => () => void, isSo: () => boolean): Promise<void> {
+  if (isSo()) return Promise.resolve();
+  return new Promise((resolve) => {
+    const leave = follow(() => {
+      if (!isSo()) return;
+      leave();
+      resolve();
     });
-  }
-  // a frame that is asked for is painted when the next task runs; a tab that isn't shown draws none
-  await new Promise<void>((resolve) => (document.hidden ? resolve() : requestAnimationFrame(() => setTimeout(resolve))));
+  });
 }
 
 /** When nothing else is to do, or so many milliseconds later at the latest. */

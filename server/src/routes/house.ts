@@ -9,7 +9,7 @@ import { regions } from '../jobs/holidays.ts';
 import { bodyOf, Problem } from '../problem.ts';
 import { breathe } from '../slices.ts';
 import type { CommandOutcome } from '../sync/apply.ts';
-import { PAGE_ROWS } from '../sync/changes.ts';
+import { FIRST_PAGE_ROWS, PAGE_ROWS } from '../sync/changes.ts';
 import { applyInSlices } from '../sync/long.ts';
 import { liveStream } from './live-stream.ts';
 import { signedIn } from './session.ts';
@@ -44,7 +44,8 @@ export function houseRoutes(services: Services): Hono<Env> {
   app.get('/houses/:house/changes', onlySignedIn, (c) => {
     const person = memberOf(c, services);
     const since = wholeNumber(c.req.query('since'), 0);
-    const limit = Math.min(wholeNumber(c.req.query('limit'), PAGE_ROWS), PAGE_ROWS);
+    const most = since === 0 ? FIRST_PAGE_ROWS : PAGE_ROWS;
+    const limit = Math.min(wholeNumber(c.req.query('limit'), most), most);
     const isFresh = c.req.query('fresh') === '1';
     const page = feed.page(ledger.rows(person.houseId), person, since, ledger.seq(person.houseId), Math.max(1, limit), isFresh);
     return c.json({ ...page, now: clock.now() });
