@@ -113,11 +113,21 @@ export class SqliteRows implements Reader {
 
   /** Writes what a command decided. Returns the record that undoing it needs. */
   apply(changes: readonly Change[], writer: Writer): RecordedCommand {
-    const recorded = changes.map((change) => this.write(change, writer));
-    return { id: writer.commandId, name: writer.name, actorId: writer.actorId, payload: writer.payload, changes: recorded };
+    return this.write(changes, writer).record;
   }
 
-  private write(change: Change, writer: Writer) {
+  /** The same, with the rows as they are now. */
+  write(changes: readonly Change[], writer: Writer): { record: RecordedCommand; rows: { noun: Noun; row: Row }[] } {
+    const rows: { noun: Noun; row: Row }[] = [];
+    const recorded = changes.map((change) => {
+      const [before, row] = this.writeRow(change, writer);
+      rows.push({ noun: change.noun, row });
+      return recordOf(change, before);
+    });
+    return { record: { id: writer.commandId, name: writer.name, actorId: writer.actorId, payload: writer.payload, changes: recorded }, rows };
+  }
+
+  private writeRow(change: Change, writer: Writer): [before: Row | undefined, now: Row] {
     const held = change.made ? 'absent' : this.get(change.noun, change.id);
     const before = typeof held === 'string' ? undefined : held;
     const row = applyChange(before, change, writer);
@@ -125,9 +135,9 @@ export class SqliteRows implements Reader {
       const fields = [...Object.keys(change.fields), 'seq', 'stamps'];
       const names = fields.map((field) => `"${field}" = ?`).join(', ');
       this.prepared(`UPDATE "${change.noun}" SET ${names} WHERE id = ?`).run(...toDriver(change.noun, row, fields), change.id);
-    } else this.prepared(INSERTS[change.noun]).run(...toDriver(change.noun, row, fieldsOf[change.noun]));
+    } else insertRow(this.raw, change.noun, row);
     if (CACHED.includes(change.noun)) this.cache.put(change.noun, row);
-    return recordOf(change, before);
+    return [before, row];
   }
 
   private read<N extends Noun>(noun: N, values: unknown[]): Row<N>[] {
@@ -137,6 +147,12 @@ export class SqliteRows implements Reader {
   private prepared(sql: string): Statement {
     return prepared(this.raw, sql) as unknown as Statement;
   }
+}
+
+/** Writes a row nobody decided on: what is filled for a test or a measurement. */
+export function insertRow(raw: Raw, noun: Noun, row: Row): void {
+  const statement = prepared(raw, INSERTS[noun]) as unknown as Statement;
+  statement.run(...toDriver(noun, row, fieldsOf[noun]));
 }
 
 export function fromDriver(noun: Noun, values: Values): Row {

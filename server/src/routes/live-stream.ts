@@ -1,6 +1,7 @@
 import type { HttpBindings } from '@hono/node-server';
 import type { Context } from 'hono';
 import { streamSSE } from 'hono/streaming';
+import type { ChangePage } from '../sync/changes.ts';
 import type { LiveEvent, Sink } from '../sync/live.ts';
 
 /** What a stream may hold that its device has not read. */
@@ -17,7 +18,7 @@ export function liveStream(c: Context, first: LiveEvent, open: (sink: Sink) => (
     let last: Promise<unknown> = Promise.resolve();
     await new Promise<void>((ended) => {
       const write = (event: LiveEvent): boolean => {
-        const data = JSON.stringify(event);
+        const data = written(event);
         // the last word may always be said
         if (waiting + data.length > MOST_WAITING && !LAST_WORDS.includes(event.event)) return false;
         waiting += data.length;
@@ -44,6 +45,18 @@ export function liveStream(c: Context, first: LiveEvent, open: (sink: Sink) => (
       });
     });
   });
+}
+
+/** A page that goes to many is written out once. */
+const pages = new WeakMap<ChangePage, string>();
+
+function written(event: LiveEvent): string {
+  if (event.event !== 'changes') return JSON.stringify(event);
+  const known = pages.get(event.page);
+  if (known !== undefined) return known;
+  const data = JSON.stringify(event);
+  pages.set(event.page, data);
+  return data;
 }
 
 /** What was not read goes with the connection. */

@@ -1,4 +1,4 @@
-import { isHere, MemoryRows, type Actor, type Change, type Command, type Note, type Reason, type RecordedCommand, type Slice } from '@kotiva/core';
+import { isHere, MemoryRows, type Actor, type Change, type Command, type Note, type Noun, type Reason, type Row, type Slice } from '@kotiva/core';
 import { decide, slicesOfCommand } from '@kotiva/core/commands';
 import { createHash } from 'node:crypto';
 import type { Clock } from '../clock.ts';
@@ -24,6 +24,21 @@ export interface How {
   ahead?: number;
 }
 
+/** Somebody sees a row since a commit, or doesn't any more; `RESET` in place of noun and id: everything is to be fetched anew. */
+export interface Sighted {
+  personId: string;
+  noun: Noun | typeof RESET;
+  rowId: string;
+}
+
+/** What one commit came to: which rows it wrote, and whose sight of which others it changed. */
+export interface Commit {
+  houseId: string;
+  seq: number;
+  written: readonly { noun: Noun; row: Row }[];
+  sighted: readonly Sighted[];
+}
+
 /** Writes what has to be kept with a command, in its transaction. */
 export type TransactionHook = (houseId: string, changes: readonly Change[], rows: SqliteRows, by: { account: Actor | null; now: string }) => void;
 
@@ -34,7 +49,7 @@ const NOTHING = new MemoryRows('absent');
 export class Ledger {
   private readonly houses;
   private readonly seqs = new Map<string, number>();
-  private readonly listeners = new Set<(houseId: string, seq: number) => void>();
+  private readonly listeners = new Set<(commit: Commit) => void>();
   private readonly besides: TransactionHook[] = [];
   private readonly statements;
 
@@ -87,7 +102,7 @@ export class Ledger {
   }
 
   /** Called after each commit. Returns how to stop listening. */
-  onCommit(listener: (houseId: string, seq: number) => void): () => void {
+  onCommit(listener: (commit: Commit) => void): () => void {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   }
@@ -109,25 +124,25 @@ export class Ledger {
 
   /** Decides and commits one command. A second time it gets its first outcome. */
   apply(command: NewCommand, account: Actor | null, how: How = {}): CommandOutcome {
-    let seq: number | null = null;
+    let commit: Commit | null = null;
     const outcome = this.takenInstead(command.id, () =>
       this.inTransaction(command.houseId, () => {
         const known = this.knownOutcome(command.id, account);
         if (known) return known;
         const decided = this.decideAndWrite(command, account, how);
-        seq = decided.outcome === 'accepted' ? decided.seq : null;
-        return decided;
+        commit = decided.commit;
+        return decided.outcome;
       }),
     );
-    if (seq !== null) this.tell(command.houseId, seq);
+    if (commit !== null) this.tell(commit);
     return outcome;
   }
 
   /** Whoever listens and fails holds up nobody else: what was committed is. */
-  private tell(houseId: string, seq: number): void {
+  private tell(commit: Commit): void {
     for (const listener of this.listeners) {
       try {
-        listener(houseId, seq);
+        listener(commit);
       } catch (error) {
         console.error(error);
       }
@@ -174,14 +189,18 @@ export class Ledger {
     return own ? (JSON.parse(own.outcome) as CommandOutcome) : { id, outcome: 'refused', reason: { code: 'malformed', field: 'id', params: { field: 'id' } } };
   }
 
-  private decideAndWrite(command: NewCommand, account: Actor | null, { now = this.clock.now(), slice, ahead }: How): CommandOutcome {
+  private decideAndWrite(
+    command: NewCommand,
+    account: Actor | null,
+    { now = this.clock.now(), slice, ahead }: How,
+  ): { outcome: CommandOutcome; commit: Commit | null } {
     const rows = this.rows(command.houseId);
     const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { now, account, readsHours, slice, ahead });
     if (decision.outcome === 'unknown') throw new Error(`the server did not hold what ${command.name} needs`);
     if (decision.outcome === 'refused') {
       const outcome: CommandOutcome = { id: command.id, outcome: 'refused', reason: decision.reason };
       if (account !== null && this.isMember(account, command.houseId)) this.keepRefusal(command, account, outcome, now);
-      return outcome;
+      return { outcome, commit: null };
     }
     const reach = visibilityScopeOf(decision.changes, rows);
     const concerned = () => this.readers(rows).filter(({ id }) => reach.people === null || reach.people.has(id));
@@ -189,24 +208,22 @@ export class Ledger {
     const watched = !tooFar && !isScopeEmpty(reach);
     const before = watched ? seenInScope(reach, rows, concerned()) : null;
     const seq = this.nextSeq(command.houseId);
-    const recorded: RecordedCommand = rows.apply(decision.changes, {
+    const { record, rows: written } = rows.write(decision.changes, {
       commandId: command.id,
       name: command.name,
       payload: command.payload,
       actorId: decision.actorId,
       seq,
     });
-    if (before) {
-      const after = seenInScope(reach, rows, concerned());
-      for (const { personId, noun, rowId } of differences(before, after)) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
-    }
+    const sighted: Sighted[] = before ? [...differences(before, seenInScope(reach, rows, concerned()))] : [];
     // who sees what is not compared row by row: their devices begin anew
     const anew = tooFar ? concerned().map(({ id }) => id) : otherRole(decision.changes);
-    for (const personId of anew) this.statements.sight.run(command.houseId, personId, seq, RESET, RESET);
+    for (const personId of anew) sighted.push({ personId, noun: RESET, rowId: RESET });
+    for (const { personId, noun, rowId } of sighted) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
     for (const write of this.besides) write(command.houseId, decision.changes, rows, { account, now });
     const outcome: CommandOutcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
-    this.keep(command, account, decision.actorId, seq, recorded.changes, outcome, now);
-    return outcome;
+    this.keep(command, account, decision.actorId, seq, record.changes, outcome, now);
+    return { outcome, commit: { houseId: command.houseId, seq, written, sighted } };
   }
 
   private nextSeq(houseId: string): number {

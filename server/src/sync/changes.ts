@@ -1,6 +1,7 @@
 import { NOUNS, type Noun, type Person, type Row } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
+import type { Commit } from './apply.ts';
 import { RESET } from './visibility-scope.ts';
 import { Visibility } from './visibility.ts';
 
@@ -52,16 +53,20 @@ export class ChangeFeed {
   page(rows: SqliteRows, person: Person, since: number, until: number, limit = PAGE_ROWS, isFresh = false): ChangePage {
     const reset = since > 0 && !isFresh && this.resets.get(person.houseId, person.id, since, RESET) !== undefined;
     const { keys, seq, more } = this.keysBetween(person, reset ? 0 : since, until, limit);
-    const sight = new Visibility(rows, person);
-    const put: ChangePage['put'] = [];
-    const evict: ChangePage['evict'] = [];
-    for (const { noun, id, sighted } of unique(keys).values()) {
-      const held = rows.get(noun, id);
-      const row = typeof held === 'string' ? undefined : held;
-      if (row && sight.sees(noun, row)) put.push({ noun, row: sight.shown(noun, row) });
-      else if (sighted) evict.push({ noun, id });
-    }
-    return { seq, more, ...(reset ? { reset } : {}), put, evict };
+    return { seq, more, ...(reset ? { reset } : {}), ...shown(keys, rows, person, (noun, id) => heldOf(rows, noun, id)) };
+  }
+
+  /** What a commit is to a person whose device has everything before it: what `page` gives for it, without asking the database. */
+  ofCommit(rows: SqliteRows, person: Person, { seq, written, sighted }: Commit): ChangePage {
+    const own = sighted.filter(({ personId }) => personId === person.id);
+    // everything begins anew, and is fetched
+    if (own.some(({ noun }) => noun === RESET)) return { seq: seq - 1, more: true, reset: true, put: [], evict: [] };
+    const keys = [
+      ...written.map(({ noun, row }) => ({ noun, id: row.id, seq, sighted: 0 })),
+      ...own.map(({ noun, rowId }) => ({ noun: noun as Noun, id: rowId, seq, sighted: 1 })),
+    ];
+    const now = new Map(written.map(({ noun, row }) => [`${noun}:${row.id}`, row]));
+    return { seq, more: false, ...shown(keys, rows, person, (noun, id) => now.get(`${noun}:${id}`) ?? heldOf(rows, noun, id)) };
   }
 
   private keysBetween(person: Person, since: number, until: number, limit: number): { keys: Key[]; seq: number; more: boolean } {
@@ -79,7 +84,25 @@ export class ChangeFeed {
   }
 }
 
-function unique(keys: Key[]): Map<string, Key> {
+const heldOf = (rows: SqliteRows, noun: Noun, id: string): Row | undefined => {
+  const held = rows.get(noun, id);
+  return typeof held === 'string' ? undefined : held;
+};
+
+/** Of some rows those this person sees, as they may read them; what came out of their sight goes. */
+function shown(keys: readonly Key[], rows: SqliteRows, person: Person, rowOf: (noun: Noun, id: string) => Row | undefined): Pick<ChangePage, 'put' | 'evict'> {
+  const sight = new Visibility(rows, person);
+  const put: ChangePage['put'] = [];
+  const evict: ChangePage['evict'] = [];
+  for (const { noun, id, sighted } of unique(keys).values()) {
+    const row = rowOf(noun, id);
+    if (row && sight.sees(noun, row)) put.push({ noun, row: sight.shown(noun, row) });
+    else if (sighted) evict.push({ noun, id });
+  }
+  return { put, evict };
+}
+
+function unique(keys: readonly Key[]): Map<string, Key> {
   const map = new Map<string, Key>();
   for (const key of keys) {
     const name = `${key.noun}:${key.id}`;

@@ -1,5 +1,6 @@
 import { isHere, type Person } from '@kotiva/core';
-import type { Ledger } from './apply.ts';
+import type { SqliteRows } from '../db/sqlite-rows.ts';
+import type { Commit, Ledger } from './apply.ts';
 import type { ChangeFeed, ChangePage } from './changes.ts';
 
 /**
@@ -32,7 +33,7 @@ interface Listener {
   sink: Sink;
 }
 
-/** Pages of one commit, by person and cursor. */
+/** Pages of one commit by person: several devices of one get the same. */
 type Pages = Map<string, ChangePage>;
 
 export interface Subscription {
@@ -52,10 +53,9 @@ export class LiveHub {
     private readonly ledger: Ledger,
     private readonly feed: ChangeFeed,
   ) {
-    ledger.onCommit((houseId, seq) => {
-      // several devices of one person stand at the same place: what they get is worked out once
+    ledger.onCommit((commit) => {
       const pages: Pages = new Map();
-      for (const listener of [...(this.houses.get(houseId) ?? [])]) this.follow(listener, seq, pages);
+      for (const listener of [...(this.houses.get(commit.houseId) ?? [])]) this.follow(listener, commit, pages);
     });
   }
 
@@ -93,14 +93,13 @@ export class LiveHub {
     return this.all().length;
   }
 
-  private follow(listener: Listener, until: number, pages: Pages): void {
+  private follow(listener: Listener, commit: Commit, pages: Pages): void {
     try {
       const rows = this.ledger.rows(listener.houseId);
       const person: Person | undefined = rows.by('person', 'accountId', listener.accountId).find(isHere);
       if (!person) return this.end(listener);
-      const place = `${person.id}:${listener.cursor}`;
-      const page = pages.get(place) ?? this.feed.page(rows, person, listener.cursor, until);
-      pages.set(place, page);
+      const page = pages.get(person.id) ?? sameAsAnother(this.pageFor(listener, commit, rows, person), pages);
+      pages.set(person.id, page);
       listener.cursor = page.seq;
       if (page.more || page.reset) this.end(listener, { event: 'behind' });
       else this.tell(listener, { event: 'changes', page });
@@ -109,6 +108,12 @@ export class LiveHub {
       console.error(error);
       this.end(listener, { event: 'behind' });
     }
+  }
+
+  /** A stream is always where its house is, so that the commit is all it lacks; were it not, what it lacks is looked up. */
+  private pageFor(listener: Listener, commit: Commit, rows: SqliteRows, person: Person): ChangePage {
+    if (listener.cursor === commit.seq - 1) return this.feed.ofCommit(rows, person, commit);
+    return this.feed.page(rows, person, listener.cursor, commit.seq);
   }
 
   /** Who does not read what is sent to them is cut off, and fetches it later. */
@@ -141,4 +146,18 @@ export class LiveHub {
   private all(): Listener[] {
     return [...this.houses.values()].flatMap((ofHouse) => [...ofHouse]);
   }
+}
+
+/** The page another person gets already, where it says the very same: it is written out once for all of them. */
+function sameAsAnother(page: ChangePage, pages: Pages): ChangePage {
+  const isSame = (other: ChangePage) =>
+    other.seq === page.seq &&
+    other.more === page.more &&
+    other.reset === page.reset &&
+    other.put.length === page.put.length &&
+    other.evict.length === page.evict.length &&
+    // rows as they are held are one and the same; what was left out of one makes it another
+    other.put.every(({ row }, nth) => row === page.put[nth]!.row) &&
+    other.evict.every(({ noun, id }, nth) => noun === page.evict[nth]!.noun && id === page.evict[nth]!.id);
+  return [...pages.values()].find(isSame) ?? page;
 }

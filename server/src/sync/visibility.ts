@@ -202,11 +202,25 @@ export class Visibility {
   }
 }
 
-/** A name and a mark, as they are worked with: how somebody is reached is not a helper's to read. */
-const withoutContact = (person: Person): Person => ({ ...(emptied<'person'>(person, ['email', 'phone']) as Person), contact: '' });
+/** How somebody is reached is not a helper's to read: a name and a mark, as they are worked with. */
+const CONTACT = ['email', 'phone'] as const;
+const withoutContact = (person: Person): Person => once(person, CONTACT, () => ({ ...withoutFields<'person'>(person, CONTACT), contact: '' }) as Row) as Person;
 
 /** Without these fields, and without who wrote them when. */
-function emptied<N extends Noun>(row: Row<N>, fields: readonly string[]): Row<N> {
+const emptied = <N extends Noun>(row: Row<N>, fields: readonly string[]): Row<N> => once(row, fields, () => withoutFields(row, fields)) as Row<N>;
+
+/** A row is never written over: what is left of it for those who may not read all of it is the same for each of them. */
+const left = new WeakMap<Row, Map<readonly string[], Row>>();
+
+function once(row: Row, fields: readonly string[], make: () => Row): Row {
+  const known = left.get(row) ?? new Map<readonly string[], Row>();
+  left.set(row, known);
+  const made = known.get(fields) ?? make();
+  known.set(fields, made);
+  return made;
+}
+
+function withoutFields<N extends Noun>(row: Row<N>, fields: readonly string[]): Row<N> {
   const copy: Record<string, unknown> = { ...row, stamps: { ...row.stamps } };
   for (const field of fields) {
     copy[field] = null;

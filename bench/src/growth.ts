@@ -1,0 +1,160 @@
+import type { CommandName, Payload } from '@kotiva/core';
+import { LivedIn, type Life } from '@kotiva/core/testing/lived-in';
+import { mkdtempSync, rmSync, statSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { v7 } from 'uuid';
+import { openStorage, type Storage } from '../../server/src/db/open.ts';
+import { insertRow } from '../../server/src/db/sqlite-rows.ts';
+import { Timers } from '../../server/src/jobs/timers.ts';
+import { Ledger } from '../../server/src/sync/apply.ts';
+import { ChangeFeed } from '../../server/src/sync/changes.ts';
+import { LiveHub } from '../../server/src/sync/live.ts';
+import { percentile, report } from './report.ts';
+import { ROOT } from './server.ts';
+
+const NOW = '2026-11-24T12:00:00.000Z';
+const COMMANDS = 100;
+const life = (items: number): Omit<Life, 'name'> => ({
+  done: Math.max(0, items - 500),
+  open: Math.min(500, items),
+  years: Math.max(1, items / 12_500),
+  chores: 20,
+});
+
+/** What grows with the years a house was lived in: its file should, and nothing else. Sizes in items of one house. */
+export async function growth(sizes: readonly number[] = [1_000, 10_000, 40_000]): Promise<void> {
+  let first: number | null = null;
+  for (const items of sizes) {
+    const server = new Server();
+    const house = server.fill({ name: 'grown', ...life(items) });
+    const before = heapMb();
+    const begins = performance.now();
+    const { acknowledged } = server.use(house, 'Leila');
+    const ready = performance.now() - begins;
+    const times = await acknowledged(COMMANDS);
+    const p50 = percentile(times, 0.5);
+    first ??= p50;
+    report(`growth_ack_p50_${items}`, p50, 'ms', first);
+    report(`growth_open_ms_${items}`, ready, 'ms', 1);
+    report(`growth_heap_${items}`, heapMb() - before, 'MB', 1);
+    const sync = server.firstSync(house, 'Leila');
+    report(`growth_first_sync_${items}`, sync.megabytes, 'MB', 3);
+    report(`growth_first_sync_ms_${items}`, sync.ms, 'ms', 2_000);
+    report(`growth_file_${items}`, server.fileMb(), 'MB', 1);
+    server.stop();
+  }
+}
+
+/** The same of one house among many, each of them small; how many are due is looked at after every command. */
+export async function crowd(counts: readonly number[] = [1, 100, 1_000]): Promise<void> {
+  let first: number | null = null;
+  for (const count of counts) {
+    const server = new Server();
+    const houses = Array.from({ length: count }, (_, nth) => server.fill({ name: `house ${nth}`, done: 100, open: 50, years: 1, chores: 5 }));
+    const before = heapMb();
+    const look = performance.now();
+    server.timers.run();
+    const looked = performance.now() - look;
+    const times: number[] = [];
+    for (let nth = 0; nth < COMMANDS; nth++) times.push(...(await server.use(houses[(nth * 7) % count]!, 'Leila').acknowledged(1)));
+    const p50 = percentile(times, 0.5);
+    first ??= p50;
+    report(`crowd_ack_p50_${count}`, p50, 'ms', first);
+    report(`crowd_first_look_ms_${count}`, looked, 'ms', 1);
+    report(`crowd_heap_${count}`, heapMb() - before, 'MB', 1);
+    server.stop();
+  }
+}
+
+/** The server's parts without its sockets, on a real file. */
+class Server {
+  private readonly folder = mkdtempSync(join(tmpdir(), 'kotiva-growth-'));
+  private readonly file = join(this.folder, 'kotiva.sqlite');
+  private readonly storage: Storage = openStorage(this.file, join(ROOT, 'server/drizzle'));
+  private readonly clock = { now: () => NOW };
+  private readonly ledger = new Ledger(this.storage.raw, this.clock);
+  private readonly feed = new ChangeFeed(this.storage.raw);
+  private readonly hub = new LiveHub(this.ledger, this.feed);
+  readonly timers = new Timers(this.storage.raw, this.ledger, this.clock);
+
+  fill(of: Life): LivedIn {
+    const house = new LivedIn(of);
+    const { raw } = this.storage;
+    raw.exec('BEGIN');
+    for (const [noun, row] of house.rows()) insertRow(raw, noun, row);
+    raw.prepare('INSERT INTO sequence (seq, "houseId") VALUES (?, ?)').run(house.lastSeq, house.houseId);
+    raw.exec('COMMIT');
+    return house;
+  }
+
+  /** A person at work, on two devices: what they add and check off is acknowledged once it is durable and was sent to both. */
+  use(house: LivedIn, name: string) {
+    const account = house.account(name);
+    const { houseId } = house;
+    const give = <N extends CommandName>(command: N, payload: Payload<N>): string => {
+      const id = v7();
+      const outcome = this.ledger.apply({ id, houseId, name: command, payload, at: NOW, seen: this.ledger.seq(houseId) }, account);
+      if (outcome.outcome === 'refused') throw new Error(`${command}: ${JSON.stringify(outcome.reason)}`);
+      return id;
+    };
+    const close = [1, 2].map((nth) =>
+      this.hub.open({ accountId: account.id, deviceId: `${nth}`, houseId, since: this.ledger.seq(houseId) }, { send: () => true, close: () => undefined }),
+    );
+    const add = () => give('item.add', { title: 'One more' });
+    give('item.add', { title: 'The first' });
+    const acknowledged = async (many: number): Promise<number[]> => {
+      const times: number[] = [];
+      for (let nth = 0; nth < many; nth++) {
+        const from = performance.now();
+        const id = add();
+        this.timers.run();
+        times.push(performance.now() - from);
+        const item = this.ledger
+          .rows(houseId)
+          .all('item')
+          .find(({ stamps }) => stamps['']?.c === id)!.id;
+        const tapped = performance.now();
+        give('part.checkOff', { item, person: null });
+        this.timers.run();
+        times.push(performance.now() - tapped);
+        await new Promise((resume) => setImmediate(resume));
+      }
+      for (const one of close) if (typeof one === 'function') one();
+      return times;
+    };
+    return { acknowledged };
+  }
+
+  /** Everything a new device of theirs is sent. */
+  firstSync(house: LivedIn, name: string): { megabytes: number; ms: number } {
+    const rows = this.ledger.rows(house.houseId);
+    const person = rows.by('person', 'accountId', house.account(name).id)[0]!;
+    const until = this.ledger.seq(house.houseId);
+    const from = performance.now();
+    let bytes = 0;
+    for (let since = 0, more = true; more;) {
+      const page = this.feed.page(rows, person, since, until, 5_000);
+      bytes += gzipSync(JSON.stringify(page)).length;
+      ({ seq: since, more } = page);
+    }
+    return { megabytes: bytes / 1e6, ms: performance.now() - from };
+  }
+
+  fileMb(): number {
+    this.storage.raw.exec('PRAGMA wal_checkpoint(TRUNCATE)');
+    return statSync(this.file).size / 1e6;
+  }
+
+  stop(): void {
+    this.storage.close();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+/** Of the heap, after what is garbage was collected (with `--expose-gc`). */
+function heapMb(): number {
+  (globalThis as { gc?: () => void }).gc?.();
+  return process.memoryUsage().heapUsed / 1e6;
+}
