@@ -1,4 +1,4 @@
-import type { CommandName, Payload } from '@kotiva/core';
+import { agendaOf, MemoryRows, YES, type CommandName, type Payload } from '@kotiva/core';
 import { LivedIn, type Life } from '@kotiva/core/testing/lived-in';
 import { mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -26,6 +26,7 @@ const life = (items: number): Omit<Life, 'name'> => ({
 /** What grows with the years a house was lived in: its file should, and nothing else. Sizes in items of one house. */
 export async function growth(sizes: readonly number[] = [1_000, 10_000, 40_000]): Promise<void> {
   let first: number | null = null;
+  let firstDevice: number | null = null;
   for (const items of sizes) {
     const server = new Server();
     const house = server.fill({ name: 'grown', ...life(items) });
@@ -33,10 +34,11 @@ export async function growth(sizes: readonly number[] = [1_000, 10_000, 40_000])
     const begins = performance.now();
     const { acknowledged } = server.use(house, 'Leila');
     const ready = performance.now() - begins;
-    const times = await acknowledged(COMMANDS);
+    const { times, looked } = await acknowledged(COMMANDS);
     const p50 = percentile(times, 0.5);
     first ??= p50;
     report(`growth_ack_p50_${items}`, p50, 'ms', first);
+    report(`growth_look_ms_${items}`, percentile(looked, 0.5), 'ms', p50);
     report(`growth_open_ms_${items}`, ready, 'ms', 1);
     report(`growth_heap_${items}`, heapMb() - before, 'MB', 1);
     const sync = server.firstSync(house, 'Leila');
@@ -44,7 +46,25 @@ export async function growth(sizes: readonly number[] = [1_000, 10_000, 40_000])
     report(`growth_first_sync_ms_${items}`, sync.ms, 'ms', 2_000);
     report(`growth_file_${items}`, server.fileMb(), 'MB', 1);
     server.stop();
+    const device = deviceMs(house);
+    firstDevice ??= device;
+    report(`growth_device_today_ms_${items}`, device, 'ms', firstDevice);
   }
+}
+
+/** On a device that holds all of it: somebody's Today after one thing was checked off. */
+function deviceMs(house: LivedIn): number {
+  const rows = MemoryRows.from('not-held', house.rows());
+  const [person] = rows.all('person').filter(({ name }) => name === 'Leila');
+  const view = { personId: person!.id, now: NOW, house: rows.all('house')[0]! };
+  const parts = rows.by('part', 'open', YES);
+  const times = Array.from({ length: 21 }, (_, nth) => {
+    const from = performance.now();
+    rows.put('part', { ...parts[nth]!, standing: 'completed', completedAt: NOW });
+    agendaOf(view, rows.over());
+    return performance.now() - from;
+  });
+  return percentile(times, 0.5);
 }
 
 /** The same of one house among many, each of them small; how many are due is looked at after every command. */
@@ -58,7 +78,7 @@ export async function crowd(counts: readonly number[] = [1, 100, 1_000]): Promis
     server.timers.run();
     const looked = performance.now() - look;
     const times: number[] = [];
-    for (let nth = 0; nth < COMMANDS; nth++) times.push(...(await server.use(houses[(nth * 7) % count]!, 'Leila').acknowledged(1)));
+    for (let nth = 0; nth < COMMANDS; nth++) times.push(...(await server.use(houses[(nth * 7) % count]!, 'Leila').acknowledged(1)).times);
     const p50 = percentile(times, 0.5);
     first ??= p50;
     report(`crowd_ack_p50_${count}`, p50, 'ms', first);
@@ -104,25 +124,28 @@ class Server {
     );
     const add = () => give('item.add', { title: 'One more' });
     give('item.add', { title: 'The first' });
-    const acknowledged = async (many: number): Promise<number[]> => {
+    /** Milliseconds until each is acknowledged, and what looking for what is due takes after a change. */
+    const acknowledged = async (many: number): Promise<{ times: number[]; looked: number[] }> => {
       const times: number[] = [];
+      const looked: number[] = [];
       for (let nth = 0; nth < many; nth++) {
         const from = performance.now();
         const id = add();
-        this.timers.run();
         times.push(performance.now() - from);
+        const looks = performance.now();
+        this.timers.run();
+        looked.push(performance.now() - looks);
         const item = this.ledger
           .rows(houseId)
           .all('item')
           .find(({ stamps }) => stamps['']?.c === id)!.id;
         const tapped = performance.now();
         give('part.checkOff', { item, person: null });
-        this.timers.run();
         times.push(performance.now() - tapped);
         await new Promise((resume) => setImmediate(resume));
       }
       for (const one of close) if (typeof one === 'function') one();
-      return times;
+      return { times, looked };
     };
     return { acknowledged };
   }

@@ -151,7 +151,7 @@ export class Editor {
 
   confirmed(): Map<string, Row> {
     const { confirmed } = this.store.getState();
-    return new Map(NOUNS.flatMap((noun: Noun) => Object.values(confirmed[noun]).map((row) => [`${noun}:${row.id}`, row] as const)));
+    return new Map(NOUNS.flatMap((noun: Noun) => confirmed.rows.all(noun).map((row) => [`${noun}:${row.id}`, row] as const)));
   }
 
   stop(): void {

@@ -1,7 +1,16 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { NOUNS, type Command, type Noun, type Reason, type RecordedCommand, type Row } from '@kotiva/core';
+import { MemoryRows, NOUNS, type Command, type Noun, type Reason, type RecordedCommand, type Row } from '@kotiva/core';
 
+/** Rows as a device keeps them. */
 export type RowsByNoun = { [N in Noun]: Record<string, Row<N>> };
+
+/**
+ * What the server has confirmed. The rows are one store for as long as the house is open, which takes what changed and nothing else;
+ * whenever it has, this is another object, so that whoever remembers what they made of it makes it anew.
+ */
+export interface Confirmed {
+  rows: MemoryRows;
+}
 
 /** A command given here: in the overlay until its acknowledged seq has been applied. */
 export interface Pending {
@@ -30,7 +39,7 @@ export type Connection = 'connecting' | 'live' | 'offline';
 export interface HouseState {
   houseId: string | null;
   accountId: string | null;
-  confirmed: RowsByNoun;
+  confirmed: Confirmed;
   cursor: number;
   pending: Pending[];
   refused: Refused[];
@@ -51,10 +60,28 @@ const RECENT = 40;
 
 export const noRows = (): RowsByNoun => Object.fromEntries(NOUNS.map((noun) => [noun, {}])) as unknown as RowsByNoun;
 
-const closed: HouseState = {
+const nothing = (): Confirmed => ({ rows: new MemoryRows('not-held') });
+
+function confirmedOf(kept: RowsByNoun): Confirmed {
+  const { rows } = nothing();
+  for (const noun of NOUNS) for (const row of Object.values(kept[noun])) rows.put(noun, row);
+  return { rows };
+}
+
+/** Takes what came into the store it goes into, which is no older than what is there. */
+function taken({ rows }: Confirmed, { put, evict }: Pick<ChangePage, 'put' | 'evict'>): Confirmed {
+  for (const { noun, row } of put) {
+    const held = rows.get(noun, row.id);
+    if (typeof held === 'string' || held.seq <= row.seq) rows.put(noun, Object.freeze(row));
+  }
+  for (const { noun, id } of evict) rows.evict(noun, id);
+  return { rows };
+}
+
+const closed = (): HouseState => ({
   houseId: null,
   accountId: null,
-  confirmed: noRows(),
+  confirmed: nothing(),
   cursor: 0,
   pending: [],
   refused: [],
@@ -64,25 +91,22 @@ const closed: HouseState = {
   isUnkept: false,
   decides: false,
   loaded: false,
-};
+});
+
+type Opened = Pick<HouseState, 'houseId' | 'accountId' | 'cursor' | 'pending' | 'refused' | 'loaded'> & { confirmed: RowsByNoun };
 
 export const houseSlice = createSlice({
   name: 'house',
   initialState: closed,
   reducers: {
     /** A house is opened from what the device kept of it. */
-    opened(state, { payload }: PayloadAction<Pick<HouseState, 'houseId' | 'accountId' | 'confirmed' | 'cursor' | 'pending' | 'refused' | 'loaded'>>) {
-      return { ...closed, ...payload, decides: state.decides };
+    opened(state, { payload: { confirmed, ...payload } }: PayloadAction<Opened>) {
+      return { ...closed(), ...payload, confirmed: confirmedOf(confirmed), decides: state.decides };
     },
-    closed: () => closed,
+    closed,
     pageApplied(state, { payload: { put, evict, seq, reset } }: PayloadAction<ChangePage>) {
-      if (reset) Object.assign(state, { confirmed: noRows(), cursor: 0 });
-      // frozen as a whole: what came is not walked through once more to freeze every part of it
-      for (const { noun, row } of put) {
-        const held = (state.confirmed[noun] as Record<string, Row>)[row.id];
-        if (held === undefined || held.seq <= row.seq) (state.confirmed[noun] as Record<string, Row>)[row.id] = Object.freeze(row);
-      }
-      for (const { noun, id } of evict) delete state.confirmed[noun][id];
+      if (reset) Object.assign(state, { confirmed: nothing(), cursor: 0 });
+      state.confirmed = taken(state.confirmed as Confirmed, { put, evict }) as typeof state.confirmed;
       state.cursor = Math.max(state.cursor, seq);
       state.pending = state.pending.filter(({ ackSeq }) => ackSeq === null || ackSeq > state.cursor);
       state.loaded = true;

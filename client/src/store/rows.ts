@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { MemoryRows, NOUNS, recordOf, type Command, type Decision, type Noun, type RecordedCommand, type Row } from '@kotiva/core';
+import { recordOf, type Command, type Decision, type MemoryRows, type RecordedCommand } from '@kotiva/core';
 import { deciding } from './deciding.ts';
-import type { HouseState, RowsByNoun } from './house.ts';
+import type { HouseState } from './house.ts';
 
 /** What a device shows: the confirmed rows with the pending commands replayed over them. */
 export const selectRows = createSelector(
@@ -13,26 +13,12 @@ export const selectRows = createSelector(
     (state: HouseState) => state.decides,
   ],
   (confirmed, pending, recent, accountId): MemoryRows => {
-    const rows = baseOf(confirmed).over();
+    const rows = confirmed.rows.over();
     for (const command of recent) rows.remember(command);
     for (const { command } of pending) replay(rows, command, accountId);
     return rows;
   },
 );
-
-const bases = new WeakMap<RowsByNoun, MemoryRows>();
-
-function baseOf(confirmed: RowsByNoun): MemoryRows {
-  const known = bases.get(confirmed);
-  if (known) return known;
-  const made = MemoryRows.from('not-held', allRows(confirmed));
-  bases.set(confirmed, made);
-  return made;
-}
-
-function* allRows(confirmed: RowsByNoun): Generator<readonly [Noun, Row]> {
-  for (const noun of NOUNS) for (const row of Object.values(confirmed[noun])) yield [noun, row];
-}
 
 /** Decides a command here and now: the moment of the tap stands for the server's clock. Unknown for as long as nothing is decided here yet. */
 export function decideHere(command: Command, rows: MemoryRows, accountId: string | null): Decision {

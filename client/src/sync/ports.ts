@@ -1,5 +1,5 @@
 import type { Command, Note, Reason } from '@kotiva/core';
-import type { HouseState, ChangePage } from '../store/house.ts';
+import type { ChangePage, RowsByNoun } from '../store/house.ts';
 
 export type CommandOutcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
 
@@ -41,7 +41,11 @@ export interface Transport {
   live(since: number, handlers: LiveHandlers): () => void;
 }
 
-export type Kept = Pick<HouseState, 'confirmed' | 'cursor'> & { commands: KeptCommand[] };
+export interface Kept {
+  confirmed: RowsByNoun;
+  cursor: number;
+  commands: KeptCommand[];
+}
 
 /** A command as the device keeps it, one record each: it waits to be sent, is acknowledged, or was refused. */
 export interface KeptCommand {

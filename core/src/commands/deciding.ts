@@ -1,5 +1,5 @@
 import { NIL, parse, v5 } from 'uuid';
-import { INDEXES, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
+import { INDEXES, lookupValue, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
 import type { House } from '../model/house.ts';
 import { isHere, type Person } from '../model/person.ts';
 import type { EntryKind } from '../model/entry-kinds.ts';
@@ -261,12 +261,12 @@ export class Deciding {
   private lookUp(noun: Noun, before: Row | undefined, row: Row): void {
     for (const field of INDEXES[noun] as readonly string[]) {
       const name = `${noun}.${field}`;
-      const [was, is] = [before, row].map((one) => (one as unknown as Record<string, unknown> | undefined)?.[field]);
+      const [was, is] = [before, row].map((one) => (one ? lookupValue(noun, field, one) : null));
       if (before && was === is) continue;
       const ids = this.lookups.get(name) ?? new Map<string, Set<string>>();
       this.lookups.set(name, ids);
-      if (typeof was === 'string') ids.get(was)?.delete(row.id);
-      if (typeof is === 'string') ids.set(is, (ids.get(is) ?? new Set<string>()).add(row.id));
+      if (was) ids.get(was)?.delete(row.id);
+      if (is) ids.set(is, (ids.get(is) ?? new Set<string>()).add(row.id));
     }
   }
 }

@@ -1,5 +1,6 @@
 import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
+import { YES } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
 import type { TimeAway } from '../model/time-away-schema.ts';
 import { isHere, type Person } from '../model/person.ts';
@@ -10,8 +11,7 @@ import { quietOf } from './quiet.ts';
 
 /** What nudging reads: a part of `Reader` that every side has. */
 export interface NudgeRows {
-  all(noun: 'part'): Part[];
-  by(noun: 'part', field: 'itemId', value: string): Part[];
+  by(noun: 'part', index: 'itemId' | 'open' | 'nudged', value: string): Part[];
   by(noun: 'timeAway', field: 'personId', value: string): TimeAway[];
   get(noun: 'item', id: string): Item | 'absent' | 'not-held';
   get(noun: 'person', id: string): Person | 'absent' | 'not-held';
@@ -51,10 +51,10 @@ export function* nudgeBatchesInSteps(house: Pick<House, 'zone' | 'dayParts' | 'p
   let worked = 0;
   const nudges = new Map<string, { partId: string; at: string }[]>();
   const last = new Map<string, string>();
-  for (const part of rows.all('part')) {
+  for (const { personId, nudgedAt } of rows.by('part', 'nudged', YES))
+    if (personId !== null && nudgedAt !== null && nudgedAt > (last.get(personId) ?? '')) last.set(personId, nudgedAt);
+  for (const part of rows.by('part', 'open', YES)) {
     if (part.personId === null) continue;
-    if (part.nudgedAt !== null && part.nudgedAt > (last.get(part.personId) ?? '')) last.set(part.personId, part.nudgedAt);
-    if (part.standing === 'completed') continue;
     const nudge = nudgeOf(part, house, rows);
     if (++worked % AT_ONCE === 0) yield;
     if (!nudge) continue;

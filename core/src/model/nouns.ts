@@ -9,6 +9,7 @@ import type { Item } from './item-schema.ts';
 import type { Bundle, List, Section, Share } from './list-schema.ts';
 import type { NoticeChoices } from './notice-choices-schema.ts';
 import type { Part } from './part-schema.ts';
+import { isInHand } from './part.ts';
 import type { Person } from './person-schema.ts';
 import type { Place } from './place-schema.ts';
 import type { Activity } from './activity-schema.ts';
@@ -60,7 +61,30 @@ export interface Nouns {
 export type Noun = keyof Nouns;
 export type Row<N extends Noun = Noun> = Nouns[N];
 
-/** The fields by which rows of a noun are looked up together. */
+/**
+ * What rows of a noun are looked up together by though no field says it: it follows from the row alone. Null: it is in no such lookup.
+ * So what is open is found without walking over everything that was ever done.
+ */
+const DERIVED = {
+  part: {
+    /** In somebody's hand. */
+    open: (part: Part) => (isInHand(part) ? YES : null),
+    /** The day it was checked off, in UTC. */
+    completedDay: ({ completedAt }: Part) => completedAt?.slice(0, 10) ?? null,
+    /** Somebody was nudged about it. */
+    nudged: ({ nudgedAt }: Part) => (nudgedAt === null ? null : YES),
+  },
+  item: {
+    /** It can be brought back. */
+    removed: ({ removedAt, purgedAt }: Item) => (removedAt !== null && purgedAt === null ? YES : null),
+  },
+} as const;
+/** The value of a lookup that only asks whether. */
+export const YES = 'yes';
+
+type DerivedOf<N extends Noun> = N extends keyof typeof DERIVED ? keyof (typeof DERIVED)[N] : never;
+
+/** By what rows of a noun are looked up together: fields, and what is derived. */
 export const INDEXES = {
   house: [],
   person: ['accountId'],
@@ -81,8 +105,8 @@ export const INDEXES = {
   noticeChoices: ['personId'],
   series: ['listId'],
   override: ['seriesId'],
-  item: ['listId', 'parentId', 'seriesId'],
-  part: ['itemId'],
+  item: ['listId', 'parentId', 'seriesId', 'removed'],
+  part: ['itemId', 'open', 'completedDay', 'nudged'],
   alarm: ['itemId'],
   wait: ['itemId'],
   matter: ['personId', 'itemId'],
@@ -93,6 +117,13 @@ export const INDEXES = {
   listWatch: ['listId'],
   notice: ['personId'],
   activity: ['itemId', 'listId'],
-} as const satisfies { [N in Noun]: readonly (keyof Nouns[N])[] };
+} as const satisfies { [N in Noun]: readonly (keyof Nouns[N] | DerivedOf<N>)[] };
 export const NOUNS = Object.keys(INDEXES) as Noun[];
 export type IndexOf<N extends Noun> = (typeof INDEXES)[N][number];
+
+/** Under which value a row stands in a lookup; null: in none. */
+export function lookupValue(noun: Noun, index: string, row: Row): string | null {
+  const derive = (DERIVED as Partial<Record<Noun, Record<string, (row: never) => string | null>>>)[noun]?.[index];
+  const value = derive ? derive(row as never) : (row as unknown as Record<string, unknown>)[index];
+  return typeof value === 'string' ? value : null;
+}

@@ -3,6 +3,7 @@ import type { DayParts } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { calendarDateOf } from '../time/clock.ts';
+import { itemsInPlay } from './in-play.ts';
 import type { PlanRows, PlanView } from './rows.ts';
 import { doneAt, isKeptAway, isToSort, nextDay, partFor, Today, whereaboutsOf, type Whereabouts } from './whereabouts.ts';
 
@@ -28,8 +29,7 @@ export interface AgendaEntry {
 export function agendaOf(view: PlanView, rows: PlanRows): AgendaEntry[] {
   const today = new Today(view);
   const found: Sortable[] = [];
-  for (const item of rows.all('item')) {
-    if (item.removedAt !== null) continue;
+  for (const item of itemsInPlay(today.date, rows)) {
     const entry = placeFor(item, rows.by('part', 'itemId', item.id), today, rows);
     if (entry) found.push(sortable(entry, today));
   }

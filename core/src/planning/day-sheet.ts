@@ -6,6 +6,7 @@ import type { Person } from '../model/person.ts';
 import { counts } from '../followup/standing.ts';
 import { weekdayOf } from '../time/clock.ts';
 import { DAY_PARTS, inOrder, placeFor, sortable, type DayPart, type AgendaEntry, type Sortable } from './agenda.ts';
+import { itemsInPlay } from './in-play.ts';
 import type { PlanRows, PlanView } from './rows.ts';
 import { Today } from './whereabouts.ts';
 
@@ -24,8 +25,8 @@ export interface DayBand {
 /** The day of several people side by side, as far as it can be seen from here. One walk over the items, however many people. */
 export function daySheet(people: readonly Person[], view: Omit<PlanView, 'personId'>, rows: PlanRows, capacities: readonly Capacity[] = []): DayBand[] {
   const days = new Map(people.map(({ id }) => [id, { today: new Today({ ...view, personId: id }), found: [] as Sortable[] }]));
-  for (const item of rows.all('item')) {
-    if (item.removedAt !== null) continue;
+  const { date } = new Today({ ...view, personId: '' });
+  for (const item of itemsInPlay(date, rows)) {
     const parts = rows.by('part', 'itemId', item.id);
     for (const personId of whose(item, parts, rows)) {
       const day = days.get(personId);

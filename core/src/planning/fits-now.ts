@@ -3,6 +3,7 @@ import { countingParts } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { Energy } from '../model/nature-schema.ts';
 import type { Part } from '../model/part.ts';
+import { openItems } from './in-play.ts';
 import type { PlanRows, PlanView } from './rows.ts';
 import { isKeptAway, remaining, Today, whereaboutsOf } from './whereabouts.ts';
 
@@ -38,8 +39,7 @@ const ENERGIES: readonly Energy[] = ['low', 'middle', 'high'];
 export function candidatesOf(view: PlanView, rows: PlanRows, mayCheck: (item: Item) => boolean): Candidate[] {
   const today = new Today(view);
   const found: Candidate[] = [];
-  for (const item of rows.all('item')) {
-    if (item.removedAt !== null) continue;
+  for (const item of openItems(rows)) {
     const parts = rows.by('part', 'itemId', item.id);
     const counting = countingParts(parts);
     const part = counting.find((one) => one.personId === view.personId) ?? counting.find((one) => one.personId === null);

@@ -1,4 +1,5 @@
 import type { Item } from '../model/item.ts';
+import { YES } from '../model/nouns.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
 import { earliestFirst } from '../time/earliest-first.ts';
 
@@ -11,8 +12,8 @@ export const purgedOn = ({ removedAt, purgedAt, missedAt }: Pick<Item, 'removedA
   removedAt === null || purgedAt !== null || missedAt !== null ? null : instantOf(epochOf(removedAt) + KEPT_DAYS * 86_400_000);
 
 /** The items to go, the next first. */
-export function purgesAhead(rows: { all(noun: 'item'): Item[] }): { itemId: string; at: string }[] {
-  const found = rows.all('item').flatMap((item) => {
+export function purgesAhead(rows: { by(noun: 'item', index: 'removed', value: string): Item[] }): { itemId: string; at: string }[] {
+  const found = rows.by('item', 'removed', YES).flatMap((item) => {
     const at = purgedOn(item);
     return at === null ? [] : [{ itemId: item.id, at }];
   });

@@ -1,19 +1,26 @@
-import { INDEXES, NOUNS, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
+import { INDEXES, lookupValue, NOUNS, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
 import { applyChange, recordOf, type Change, type Writer } from './change.ts';
 import type { Held, Reader, RecordedCommand } from './reader.ts';
 
-export type RowMap<N extends Noun = Noun> = Map<string, Row<N>>;
+type RowMap<N extends Noun = Noun> = Map<string, Row<N>>;
+type Lookup = Map<string, Set<string>>;
 
 /**
  * Rows in memory, indexed. With `missing: 'not-held'` it stands for a device, with `'absent'` for a whole house.
- * `over` copies cheaply: a pending command is decided on the copy while the confirmed rows stay as they are.
+ * `over` lays another over it, which costs nothing: a pending command is decided there while the confirmed rows stay as they are.
  */
 export class MemoryRows implements Reader {
-  private rows = new Map<Noun, RowMap>();
-  private indexes = new Map<Noun, Map<string, Map<string, Set<string>>>>();
-  private commands = new Map<string, RecordedCommand>();
+  /** Its own: of what lies beneath, those that are other ones now. */
+  private readonly rows = new Map<Noun, RowMap>();
+  /** Of what lies beneath, those that are gone. */
+  private readonly gone = new Map<Noun, Set<string>>();
+  private readonly lookups = new Map<string, Lookup>();
+  private readonly commands = new Map<string, RecordedCommand>();
 
-  constructor(private readonly missing: 'absent' | 'not-held') {
+  constructor(
+    private readonly missing: 'absent' | 'not-held',
+    private readonly beneath: MemoryRows | null = null,
+  ) {
     for (const noun of NOUNS) this.rows.set(noun, new Map());
   }
 
@@ -24,45 +31,53 @@ export class MemoryRows implements Reader {
   }
 
   get<N extends Noun>(noun: N, id: string): Held<N> {
-    return this.map(noun).get(id) ?? this.missing;
+    const own = this.own(noun).get(id);
+    if (own) return own;
+    return this.beneath === null || this.gone.get(noun)?.has(id) ? this.missing : this.beneath.get(noun, id);
   }
 
-  by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] {
-    const ids = this.index(noun, field).get(value);
-    if (!ids) return [];
-    const map = this.map(noun);
-    const found: Row<N>[] = [];
-    for (const id of ids) found.push(map.get(id)!);
+  by<N extends Noun>(noun: N, index: IndexOf<N>, value: string): Row<N>[] {
+    const found = this.beneath === null ? [] : this.stillBeneath(noun, this.beneath.by(noun, index, value));
+    const own = this.own(noun);
+    if (own.size === 0) return found;
+    for (const id of this.lookup(noun, String(index)).get(value) ?? []) found.push(own.get(id)!);
     return found;
   }
 
   all<N extends Noun>(noun: N): Row<N>[] {
-    return [...this.map(noun).values()];
+    const own = this.own(noun);
+    if (this.beneath === null) return [...own.values()];
+    const found = this.stillBeneath(noun, this.beneath.all(noun));
+    for (const row of own.values()) found.push(row);
+    return found;
   }
 
   command(id: string): RecordedCommand | 'absent' | 'not-held' {
-    return this.commands.get(id) ?? this.missing;
+    return this.commands.get(id) ?? this.beneath?.command(id) ?? this.missing;
   }
 
   put(noun: Noun, row: Row): void {
-    const map = this.map(noun);
-    const old = map.get(row.id);
-    if (old) this.unindex(noun, old);
-    map.set(row.id, row);
-    for (const field of INDEXES[noun] as readonly string[]) this.enter(this.index(noun, field as never), fieldOf(row, field), row.id);
+    const own = this.own(noun);
+    const old = own.get(row.id);
+    own.set(row.id, row);
+    this.gone.get(noun)?.delete(row.id);
+    for (const index of INDEXES[noun] as readonly string[])
+      this.move(this.lookup(noun, index), row.id, old ? lookupValue(noun, index, old) : null, lookupValue(noun, index, row));
   }
 
   evict(noun: Noun, id: string): void {
-    const old = this.map(noun).get(id);
-    if (!old) return;
-    this.unindex(noun, old);
-    this.map(noun).delete(id);
+    const old = this.own(noun).get(id);
+    if (old) for (const index of INDEXES[noun] as readonly string[]) this.move(this.lookup(noun, index), id, lookupValue(noun, index, old), null);
+    this.own(noun).delete(id);
+    if (this.beneath === null || typeof this.beneath.get(noun, id) === 'string') return;
+    const gone = this.gone.get(noun) ?? new Set();
+    this.gone.set(noun, gone.add(id));
   }
 
   /** Applies what a command decided and keeps the record that undoing it needs. */
   apply(changes: readonly Change[], writer: Writer): void {
-    const record = changes.map((change) => recordOf(change, this.map(change.noun).get(change.id)));
-    for (const change of changes) this.put(change.noun, applyChange(this.map(change.noun).get(change.id), change, writer));
+    const record = changes.map((change) => recordOf(change, this.held(change.noun, change.id)));
+    for (const change of changes) this.put(change.noun, applyChange(this.held(change.noun, change.id), change, writer));
     this.remember({ id: writer.commandId, name: writer.name, actorId: writer.actorId, payload: writer.payload, changes: record });
   }
 
@@ -70,46 +85,51 @@ export class MemoryRows implements Reader {
     this.commands.set(command.id, command);
   }
 
-  /** A copy to decide on: rows are shared, the maps are not. */
+  /** Another over this one, to decide on: what is written there is not written here. */
   over(): MemoryRows {
-    const copy = new MemoryRows(this.missing);
-    for (const noun of NOUNS) copy.rows.set(noun, new Map(this.map(noun)));
-    copy.commands = new Map(this.commands);
-    return copy;
+    return new MemoryRows(this.missing, this);
   }
 
-  map<N extends Noun>(noun: N): RowMap<N> {
+  private own<N extends Noun>(noun: N): RowMap<N> {
     return this.rows.get(noun) as unknown as RowMap<N>;
   }
 
-  private index<N extends Noun>(noun: N, field: IndexOf<N>): Map<string, Set<string>> {
-    const ofNoun = this.indexes.get(noun) ?? new Map<string, Map<string, Set<string>>>();
-    const known = ofNoun.get(String(field));
+  private held(noun: Noun, id: string): Row | undefined {
+    const held = this.get(noun, id);
+    return typeof held === 'string' ? undefined : held;
+  }
+
+  private stillBeneath<N extends Noun>(noun: N, found: Row<N>[]): Row<N>[] {
+    const own = this.own(noun);
+    const gone = this.gone.get(noun);
+    if (own.size === 0 && !gone?.size) return found;
+    return found.filter(({ id }) => !own.has(id) && !gone?.has(id));
+  }
+
+  /** Made when it is first asked for, and kept as rows come and go. */
+  private lookup(noun: Noun, index: string): Lookup {
+    const name = `${noun}.${index}`;
+    const known = this.lookups.get(name);
     if (known) return known;
-    const made = new Map<string, Set<string>>();
-    for (const row of this.map(noun).values()) this.enter(made, fieldOf(row, String(field)), row.id);
-    this.indexes.set(noun, ofNoun.set(String(field), made));
+    const made: Lookup = new Map();
+    for (const row of this.own(noun).values()) this.move(made, row.id, null, lookupValue(noun, index, row));
+    this.lookups.set(name, made);
     return made;
   }
 
-  private enter(index: Map<string, Set<string>>, value: unknown, id: string): void {
-    if (typeof value !== 'string') return;
-    const ids = index.get(value);
-    if (ids) ids.add(id);
-    else index.set(value, new Set([id]));
-  }
-
-  private unindex(noun: Noun, row: Row): void {
-    for (const field of INDEXES[noun] as readonly string[]) {
-      const value = fieldOf(row, field);
-      if (typeof value === 'string')
-        this.index(noun, field as never)
-          .get(value)
-          ?.delete(row.id);
+  private move(lookup: Lookup, id: string, from: string | null, to: string | null): void {
+    if (from === to) return void (to !== null && this.enter(lookup, id, to));
+    if (from !== null) {
+      const ids = lookup.get(from);
+      ids?.delete(id);
+      if (ids?.size === 0) lookup.delete(from);
     }
+    if (to !== null) this.enter(lookup, id, to);
   }
-}
 
-function fieldOf(row: Row, field: string): unknown {
-  return (row as unknown as Record<string, unknown>)[field];
+  private enter(lookup: Lookup, id: string, value: string): void {
+    const ids = lookup.get(value);
+    if (ids) ids.add(id);
+    else lookup.set(value, new Set([id]));
+  }
 }

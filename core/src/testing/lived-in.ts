@@ -19,6 +19,13 @@ export interface Life {
   chores: number;
 }
 
+/** Rows of what is there once, and of an item each with all that belongs to it. */
+interface Happened {
+  base: readonly RowOf[];
+  finished: readonly (readonly RowOf[])[];
+  unfinished: readonly (readonly RowOf[])[];
+}
+
 export type RowOf = readonly [noun: Noun, row: Row];
 
 const PEOPLE = ['Leila', 'Noor', 'Tapio', 'Petri', 'Oona'];
@@ -39,6 +46,7 @@ export class LivedIn {
   private readonly world = new World();
   /** New ids for old ones, of what is there once. */
   private readonly settled = new Map<string, string>();
+  private happened: Happened | null = null;
   private seq = 0;
 
   constructor(private readonly life: Life) {
@@ -56,18 +64,25 @@ export class LivedIn {
     return this.seq;
   }
 
-  /** In the order they were written. */
+  /** In the order they were written; the same whenever they are asked for. */
   *rows(): Generator<RowOf> {
-    const { done, open, years, chores } = this.life;
+    const { done, open, years } = this.life;
+    this.happened ??= this.happen();
+    const { base, finished, unfinished } = this.happened;
+    this.seq = 0;
+    yield* this.copies(base, '', 0);
+    for (let nth = 0; nth < done; nth++) yield* this.copies(finished[nth % finished.length]!, `done ${nth}`, -OPEN_MS - (1 - nth / done) * years * YEAR_MS);
+    for (let nth = 0; nth < open; nth++) yield* this.copies(unfinished[nth % unfinished.length]!, `open ${nth}`, -(1 - nth / open) * OPEN_MS);
+  }
+
+  /** What is there once, and what happens again and again. */
+  private happen(): Happened {
     const lists = this.settle();
-    for (let nth = 0; nth < chores; nth++) this.makeChore(nth, lists);
+    for (let nth = 0; nth < this.life.chores; nth++) this.makeChore(nth, lists);
     const base = this.everything();
     const finished = lists.flatMap((list) => [this.done(list), this.doneByAll(list), this.doneWithSteps(list)]);
     const unfinished = lists.flatMap((list) => [this.handedOver(list), this.own(list)]);
-    yield* this.copies(base, '', 0);
-    for (let nth = 0; nth < done; nth++)
-      yield* this.copies(this.cluster(finished[nth % finished.length]!), `done ${nth}`, -OPEN_MS - (1 - nth / done) * years * YEAR_MS);
-    for (let nth = 0; nth < open; nth++) yield* this.copies(this.cluster(unfinished[nth % unfinished.length]!), `open ${nth}`, -(1 - nth / open) * OPEN_MS);
+    return { base, finished: finished.map((item) => this.cluster(item)), unfinished: unfinished.map((item) => this.cluster(item)) };
   }
 
   private settle(): string[] {

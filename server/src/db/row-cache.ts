@@ -1,4 +1,4 @@
-import { INDEXES, NOUNS, type IndexOf, type Noun, type Row } from '@kotiva/core';
+import { INDEXES, lookupValue, NOUNS, type IndexOf, type Noun, type Row } from '@kotiva/core';
 
 type Ids = Map<string, Set<string>>;
 
@@ -84,7 +84,7 @@ export class RowCache {
 
   private lookUpAll(noun: Noun, field: string, name: string): void {
     const lookup: Ids = new Map();
-    for (const row of this.rows.get(noun)?.values() ?? []) enter(lookup, (row as unknown as Record<string, unknown>)[field], row.id);
+    for (const row of this.rows.get(noun)?.values() ?? []) enter(lookup, lookupValue(noun, field, row), row.id);
     this.lookups.set(name, lookup);
     this.wholeLookups.add(name);
   }
@@ -93,7 +93,7 @@ export class RowCache {
   private follow(noun: Noun, field: string, old: Row | undefined, row: Row): void {
     const lookup = this.lookups.get(lookupName(noun, field));
     if (!lookup) return;
-    const [before, now] = [old, row].map((one) => (one as unknown as Record<string, unknown> | undefined)?.[field]);
+    const [before, now] = [old, row].map((one) => (one ? lookupValue(noun, field, one) : null));
     if (typeof before === 'string' && before !== now) lookup.get(before)?.delete(row.id);
     if (this.wholeLookups.has(lookupName(noun, field))) enter(lookup, now, row.id);
     else if (typeof now === 'string') lookup.get(now)?.add(row.id);

@@ -1,5 +1,6 @@
 import {
   INDEXES,
+  lookupValue,
   NOUNS,
   recordOf,
   applyChange,
@@ -64,9 +65,16 @@ export class SqliteRows implements Reader {
     if (!(INDEXES[noun] as readonly string[]).includes(String(field))) throw new Error(`${noun} is not looked up by ${String(field)}`);
     const known = this.cache.by(noun, field, value);
     if (known) return known;
+    if (!(String(field) in columnsOf[noun])) return this.derivedBy(noun, field, value);
     const rows = this.read(noun, this.prepared(`SELECT * FROM "${noun}" WHERE "${String(field)}" = ? AND "houseId" = ?`).all(value, this.houseId));
     if (CACHED.includes(noun)) this.cache.keepLookup(noun, field, value, rows);
     return rows;
+  }
+
+  /** What no column says: all are read once, and what is derived of them is followed from then on. */
+  private derivedBy<N extends Noun>(noun: N, index: IndexOf<N>, value: string): Row<N>[] {
+    const all = this.all(noun);
+    return this.cache.by(noun, index, value) ?? all.filter((row) => lookupValue(noun, String(index), row) === value);
   }
 
   all<N extends Noun>(noun: N): Row<N>[] {

@@ -1,0 +1,28 @@
+import type { Item } from '../model/item.ts';
+import { YES } from '../model/nouns.ts';
+import { addDays } from '../time/clock.ts';
+import type { PlanRows } from './rows.ts';
+
+/** A day of some zone lies in the one before it, its own and the one after it of UTC. */
+const AROUND = [-1, 0, 1];
+
+/** Items somebody still has in hand: whatever else there is, is done or nobody's any more. */
+export const openItems = (rows: PlanRows): Item[] => itemsOf(openIds(rows), rows);
+
+/** The same, and what was done around a day: nothing else shows on that day. */
+export function itemsInPlay(date: string, rows: PlanRows): Item[] {
+  const ids = openIds(rows);
+  for (const days of AROUND) for (const { itemId } of rows.by('part', 'completedDay', addDays(date, days))) ids.add(itemId);
+  return itemsOf(ids, rows);
+}
+
+const openIds = (rows: PlanRows): Set<string> => new Set(rows.by('part', 'open', YES).map(({ itemId }) => itemId));
+
+function itemsOf(ids: ReadonlySet<string>, rows: PlanRows): Item[] {
+  const found: Item[] = [];
+  for (const id of ids) {
+    const item = rows.get('item', id);
+    if (typeof item !== 'string' && item.removedAt === null) found.push(item);
+  }
+  return found;
+}
