@@ -1,3 +1,4 @@
+import { crowd, growth } from './growth.ts';
 import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
 import { errandRoundMs, geofenceFixesPerSecond } from './places.ts';
@@ -31,6 +32,8 @@ try {
   await firstLoad(demo.base);
   await scrollFps(demo.base);
   await weave(demo.base);
+  await growth();
+  await crowd();
 } finally {
   demo.stop();
 }

@@ -23,7 +23,7 @@ export const NEIGHBOURS = { after: z.optional(z.nullable(Id)), before: z.optiona
 const siblingsIn = ({ listId, sectionId, parentId }: Container, makerId: string, d: Deciding): Item[] => {
   if (parentId) return d.by('item', 'parentId', parentId).filter((item) => !item.removedAt);
   if (listId) return d.by('item', 'listId', listId).filter((item) => !item.removedAt && item.parentId === null && item.sectionId === sectionId);
-  return d.all('item').filter((item) => item.listId === null && item.parentId === null && item.makerId === makerId && !item.removedAt);
+  return d.by('item', 'pile', makerId);
 };
 
 /** A key at the end of a place. Its neighbours are looked up once, however many a command puts there. */

@@ -75,6 +75,8 @@ const DERIVED = {
     nudged: ({ nudgedAt }: Part) => (nudgedAt === null ? null : YES),
   },
   item: {
+    /** Whose own pile it lies in. */
+    pile: ({ listId, parentId, removedAt, makerId }: Item) => (listId === null && parentId === null && removedAt === null ? makerId : null),
     /** It can be brought back. */
     removed: ({ removedAt, purgedAt }: Item) => (removedAt !== null && purgedAt === null ? YES : null),
   },
@@ -105,7 +107,7 @@ export const INDEXES = {
   noticeChoices: ['personId'],
   series: ['listId'],
   override: ['seriesId'],
-  item: ['listId', 'parentId', 'seriesId', 'removed'],
+  item: ['listId', 'parentId', 'seriesId', 'pile', 'removed'],
   part: ['itemId', 'open', 'completedDay', 'nudged'],
   alarm: ['itemId'],
   wait: ['itemId'],
