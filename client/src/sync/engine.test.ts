@@ -20,7 +20,11 @@ function keptCache() {
 }
 
 /** An engine on a line that answers as told; what waits for its time runs when asked. */
-function device(answer: (commands: readonly Command[]) => CommandOutcome[], cache = keptCache()) {
+function device(
+  answer: (commands: readonly Command[]) => CommandOutcome[],
+  cache = keptCache(),
+  changes: Transport['changes'] = () => Promise.reject(new TransportError('offline')),
+) {
   const store = configureStore({ reducer: houseSlice.reducer, middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }) });
   const sent: string[][] = [];
   const waits: number[] = [];
@@ -32,7 +36,7 @@ function device(answer: (commands: readonly Command[]) => CommandOutcome[], cach
       sent.push(commands.map(({ id }) => id.slice(-2)));
       return { outcomes: answer(commands), now: NOW };
     },
-    changes: () => Promise.reject(new TransportError('offline')),
+    changes,
     live: () => () => undefined,
   };
   const engine = new SyncEngine({
@@ -164,6 +168,33 @@ test('a row that came before a later one of the same is not put over it', async 
   expect(store.getState().confirmed.rows.get('item', 'a')).toMatchObject({ title: 'Two oars' });
 });
 
+test('a device that has nothing shows the first pages together; what left its sight between two of them is not there', async () => {
+  const titled = (id: string, seq: number) => ({ noun: 'item' as const, row: { id, seq, title: id } as never });
+  const pages = [
+    { seq: 5, more: true, put: [titled('a', 3), titled('b', 5)], evict: [{ noun: 'item' as const, id: 'c' }] },
+    { seq: 9, more: false, put: [titled('c', 9)], evict: [{ noun: 'item' as const, id: 'a' }] },
+  ];
+  const asked: number[] = [];
+  const { engine, store, settle } = device(accept, memoryCache(), async (since) => ({ ...pages[asked.push(since) - 1]!, now: NOW }));
+  const shown: string[][] = [];
+  store.subscribe(() => {
+    const { loaded, confirmed } = store.getState();
+    if (loaded)
+      shown.push(
+        confirmed.rows
+          .all('item')
+          .map(({ id }) => id)
+          .sort(),
+      );
+  });
+  await engine.start();
+  await settle();
+  expect(asked).toEqual([0, 5]);
+  expect(shown[0]).toEqual(['b', 'c']);
+  expect(store.getState()).toMatchObject({ cursor: 9, loaded: true });
+  engine.stop();
+});
+
 test('what can’t be kept is said, stays in memory, and is kept once there is room', async () => {
   const cache = keptCache();
   const commands = cache.commands.bind(cache);
@@ -231,6 +262,26 @@ describe('while deciding commands is still being fetched', () => {
     expect(second.store.getState().loaded).toBe(false);
     arrive();
     await started;
+    expect(selectRows(second.store.getState()).all('situation')).toHaveLength(1);
+  });
+
+  test('a network that says nothing keeps nobody from what is on the device: it opens, and shows the rest later', async () => {
+    const cache = keptCache();
+    const first = device(fail('offline'), cache);
+    await first.engine.start();
+    first.engine.submit('situation.make', { name: 'Rain', kind: 'event' });
+    await first.settle();
+    first.engine.stop();
+    const { arrive } = before();
+    const second = device(fail('offline'), cache);
+    const started = second.engine.start();
+    await second.settle();
+    await second.runTasks();
+    await started;
+    expect(second.store.getState().loaded).toBe(true);
+    expect(selectRows(second.store.getState()).all('situation')).toEqual([]);
+    arrive();
+    await second.settle();
     expect(selectRows(second.store.getState()).all('situation')).toHaveLength(1);
   });
 });

@@ -34,6 +34,10 @@ export interface EnginePorts {
 const FIRST_WAIT_MS = 500;
 const LONGEST_WAIT_MS = 30_000;
 const AT_ONCE = 50;
+/** So long a house is not shown for what is still to be fetched. */
+const LONGEST_HELD_MS = 3_000;
+/** As many rows as a house usually has. */
+const FIRST_ROWS = 4_000;
 
 export type Submission = { id: string; refused: null; notes: Note[] } | { id: null; refused: Reason };
 
@@ -62,7 +66,7 @@ export class SyncEngine {
   async start(): Promise<void> {
     const { store, cache, accountId, houseId } = this.ports;
     const kept = await cache.load().catch(() => null);
-    if (kept && kept.commands.length > 0) await this.decidesHere('now');
+    if (kept && kept.commands.length > 0) await this.withinReason(this.decidesHere('now'));
     if (this.stopped) return;
     const { confirmed, cursor, commands } = kept ?? { confirmed: noRows(), cursor: 0, commands: [] };
     this.kept.begin(commands);
@@ -71,6 +75,14 @@ export class SyncEngine {
     void this.follow();
     void this.flush();
     void this.decidesHere('soon');
+  }
+
+  /** A network that neither answers nor fails keeps nobody from what is on the device. */
+  private async withinReason(task: Promise<void>): Promise<void> {
+    let cancel = (): void => undefined;
+    const late = new Promise<void>((go) => (cancel = this.ports.schedule(go, LONGEST_HELD_MS)));
+    await Promise.race([task, late]);
+    cancel();
   }
 
   /** What waits shows in the rows from then on. Without a line it is tried again when there is one. */
@@ -212,20 +224,30 @@ export class SyncEngine {
     }
   }
 
-  /** Page by page; where everything begins anew it is shown once all of it is there. */
+  /**
+   * Page by page. Where everything begins anew it is shown once all of it is there; a device that has nothing yet shows the first rows
+   * once they are enough for a screen that doesn't build up before one's eyes.
+   */
   private async catchUp(): Promise<void> {
     const { store, transport } = this.ports;
-    const anew: ChangePage['put'] = [];
+    const collected = new Collected();
     let since = store.getState().cursor;
+    let collects = since === 0;
     for (let fresh = false, more = true; more && !this.stopped;) {
       const { put, evict, seq, reset, now, ...page } = await transport.changes(since, fresh);
       fresh ||= reset ?? false;
       more = page.more;
       since = seq;
       this.ports.serverTime(now);
-      if (!fresh) this.applyPage({ put, evict, seq });
-      else anew.push(...put);
-      if (fresh && !more) this.applyPage({ put: anew, evict: [], seq, reset: true });
+      if (!fresh && !collects) {
+        this.applyPage({ put, evict, seq });
+        continue;
+      }
+      collected.take({ put, evict });
+      const isEnough = !more || (!fresh && collected.size >= FIRST_ROWS);
+      if (!isEnough) continue;
+      this.applyPage({ ...collected.given(), seq, ...(fresh ? { reset: true } : {}) });
+      collects = false;
     }
   }
 
@@ -313,5 +335,26 @@ export class SyncEngine {
       if (isKept === isUnkept && !this.stopped) this.ports.store.dispatch(actions.keptBeyondTab(isKept));
     });
     return this.keeping;
+  }
+}
+
+/** Pages one after the other as one: of each row what was said last, whether it came or went. */
+class Collected {
+  private readonly rows = new Map<string, { put: ChangePage['put'][number] } | { evict: ChangePage['evict'][number] }>();
+
+  get size(): number {
+    return this.rows.size;
+  }
+
+  take({ put, evict }: Pick<ChangePage, 'put' | 'evict'>): void {
+    for (const one of put) this.rows.set(`${one.noun}:${one.row.id}`, { put: one });
+    for (const one of evict) this.rows.set(`${one.noun}:${one.id}`, { evict: one });
+  }
+
+  /** All of it; what is taken afterwards begins anew. */
+  given(): Pick<ChangePage, 'put' | 'evict'> {
+    const all = [...this.rows.values()];
+    this.rows.clear();
+    return { put: all.flatMap((one) => ('put' in one ? [one.put] : [])), evict: all.flatMap((one) => ('evict' in one ? [one.evict] : [])) };
   }
 }

@@ -16,8 +16,8 @@ export interface ChangePage {
 }
 
 export const PAGE_ROWS = 500;
-/** A device that begins gets so many at once: what a house usually has, so that its first screen doesn't build up before one's eyes. */
-export const FIRST_PAGE_ROWS = 5_000;
+/** A device that begins has more to fetch: fewer pages, each of them as long as nobody should have to wait for another. */
+export const FIRST_PAGE_ROWS = 1_000;
 
 const KEYS_SQL = `${NOUNS.map(
   (noun) => `SELECT '${noun}' AS noun, id, seq, 0 AS sighted FROM "${noun}" WHERE "houseId" = :house AND seq > :since AND seq <= :until`,

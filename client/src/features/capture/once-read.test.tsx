@@ -50,3 +50,15 @@ test('where that can’t be fetched it is added as it stands', async () => {
   expect(items(w)).toEqual([['Order candles by Friday', null]]);
   expect(line.value).toBe('');
 });
+
+test('nor is it kept waiting by a network that says nothing', async () => {
+  jest.useFakeTimers();
+  const w = new World();
+  const { line } = unread(w);
+  await act(async () => void jest.advanceTimersByTime(2_900));
+  expect(items(w)).toEqual([]);
+  await act(async () => void jest.advanceTimersByTime(200));
+  expect(items(w)).toEqual([['Order candles by Friday', null]]);
+  expect(line.value).toBe('');
+  jest.useRealTimers();
+});

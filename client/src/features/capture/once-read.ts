@@ -1,6 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { lineReader } from '@/store/reading.ts';
 
+/** A network that neither answers nor fails is waited for so long. */
+const LONGEST_MS = 3_000;
+
 /** Whether a line can be added by now, and one that was entered before it could. */
 interface OnceRead {
   isSettled: boolean;
@@ -21,7 +24,9 @@ export function useOnceRead(isRead: boolean): OnceRead {
     isWaiting,
     wait() {
       setWaiting(true);
-      lineReader.fetch().catch(() => setUnreadable(true));
+      const asItStands = () => setUnreadable(true);
+      setTimeout(asItStands, LONGEST_MS);
+      lineReader.fetch().catch(asItStands);
     },
     stop: () => setWaiting(false),
   };
