@@ -34,7 +34,6 @@ export async function propagation(base: string): Promise<void> {
   const item = (await aino.rows('item')).find((one) => one.stamps['']!.c === first)!;
   const part = { item: item.id, person: aino.personId };
   const seen = await arrivals(await petri.live(), (data) => (data.includes(part.item) ? 'row' : null));
-  await seen.next();
   const took: number[] = [];
   const echoed: number[] = [];
   const echo = await startEcho();
