@@ -168,31 +168,47 @@ test('a row that came before a later one of the same is not put over it', async 
   expect(store.getState().confirmed.rows.get('item', 'a')).toMatchObject({ title: 'Two oars' });
 });
 
-test('a device that has nothing shows the first pages together; what left its sight between two of them is not there', async () => {
+describe('a device that has nothing yet', () => {
+  type Page = Omit<Awaited<ReturnType<Transport['changes']>>, 'now'>;
   const titled = (id: string, seq: number) => ({ noun: 'item' as const, row: { id, seq, title: id } as never });
-  const pages = [
-    { seq: 5, more: true, put: [titled('a', 3), titled('b', 5)], evict: [{ noun: 'item' as const, id: 'c' }] },
-    { seq: 9, more: false, put: [titled('c', 9)], evict: [{ noun: 'item' as const, id: 'a' }] },
-  ];
-  const asked: number[] = [];
-  const { engine, store, settle } = device(accept, memoryCache(), async (since) => ({ ...pages[asked.push(since) - 1]!, now: NOW }));
-  const shown: string[][] = [];
-  store.subscribe(() => {
-    const { loaded, confirmed } = store.getState();
-    if (loaded)
-      shown.push(
-        confirmed.rows
-          .all('item')
-          .map(({ id }) => id)
-          .sort(),
-      );
+  const gone = (id: string) => ({ noun: 'item' as const, id });
+  /** Fetches these pages; null: the line breaks. What was on its screen, each time it changed, and from where each page was asked. */
+  async function fetching(...pages: (Page | null)[]) {
+    const asked: number[] = [];
+    const { engine, store, settle } = device(accept, memoryCache(), async (since) => {
+      const page = pages[asked.push(since) - 1];
+      if (!page) throw new TransportError('offline');
+      return { ...page, now: NOW };
+    });
+    const shown: string[] = [];
+    store.subscribe(() => {
+      const { loaded, confirmed } = store.getState();
+      const ids = confirmed.rows.all('item').map(({ id }) => id);
+      if (loaded && shown.at(-1) !== ids.sort().join()) shown.push(ids.join());
+    });
+    await engine.start();
+    await settle();
+    engine.stop();
+    return { asked, shown, cursor: store.getState().cursor };
+  }
+
+  test('shows the first pages together; what left its sight between two of them is not there', async () => {
+    const first = { seq: 5, more: true, put: [titled('a', 3), titled('b', 5)], evict: [gone('c')] };
+    const last = { seq: 9, more: false, put: [titled('c', 9)], evict: [gone('a')] };
+    expect(await fetching(first, last)).toEqual({ asked: [0, 5], shown: ['b,c'], cursor: 9 });
   });
-  await engine.start();
-  await settle();
-  expect(asked).toEqual([0, 5]);
-  expect(shown[0]).toEqual(['b', 'c']);
-  expect(store.getState()).toMatchObject({ cursor: 9, loaded: true });
-  engine.stop();
+
+  test('begins anew in the middle: what came before is forgotten', async () => {
+    const first = { seq: 5, more: true, put: [titled('a', 3)], evict: [] };
+    const anew = { seq: 4, more: true, reset: true, put: [titled('b', 4)], evict: [] };
+    const last = { seq: 9, more: false, put: [titled('c', 9)], evict: [] };
+    expect(await fetching(first, anew, last)).toEqual({ asked: [0, 5, 4], shown: ['b,c'], cursor: 9 });
+  });
+
+  test('keeps what came before the line broke, and goes on from there', async () => {
+    const first = { seq: 5, more: true, put: [titled('a', 3)], evict: [] };
+    expect(await fetching(first, null)).toEqual({ asked: [0, 5], shown: ['a'], cursor: 5 });
+  });
 });
 
 test('what can’t be kept is said, stays in memory, and is kept once there is room', async () => {
@@ -231,6 +247,21 @@ describe('while deciding commands is still being fetched', () => {
     return { arrive };
   }
 
+  /** One that was closed while something waited, and is opened again. */
+  async function reopened() {
+    const cache = keptCache();
+    const first = device(fail('offline'), cache);
+    await first.engine.start();
+    first.engine.submit('situation.make', { name: 'Rain', kind: 'event' });
+    await first.settle();
+    first.engine.stop();
+    const { arrive } = before();
+    const second = device(fail('offline'), cache);
+    const started = second.engine.start();
+    await second.settle();
+    return { second, started, arrive };
+  }
+
   test('a tap counts, and shows as soon as it is here', async () => {
     const { arrive } = before();
     const { engine, store, settle } = device(fail('offline'));
@@ -249,16 +280,7 @@ describe('while deciding commands is still being fetched', () => {
   });
 
   test('what waits from before is shown from the first on: the house opens once it is here', async () => {
-    const cache = keptCache();
-    const first = device(fail('offline'), cache);
-    await first.engine.start();
-    first.engine.submit('situation.make', { name: 'Rain', kind: 'event' });
-    await first.settle();
-    first.engine.stop();
-    const { arrive } = before();
-    const second = device(fail('offline'), cache);
-    const started = second.engine.start();
-    await second.settle();
+    const { second, started, arrive } = await reopened();
     expect(second.store.getState().loaded).toBe(false);
     arrive();
     await started;
@@ -266,16 +288,7 @@ describe('while deciding commands is still being fetched', () => {
   });
 
   test('a network that says nothing keeps nobody from what is on the device: it opens, and shows the rest later', async () => {
-    const cache = keptCache();
-    const first = device(fail('offline'), cache);
-    await first.engine.start();
-    first.engine.submit('situation.make', { name: 'Rain', kind: 'event' });
-    await first.settle();
-    first.engine.stop();
-    const { arrive } = before();
-    const second = device(fail('offline'), cache);
-    const started = second.engine.start();
-    await second.settle();
+    const { second, started, arrive } = await reopened();
     await second.runTasks();
     await started;
     expect(second.store.getState().loaded).toBe(true);

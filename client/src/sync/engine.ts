@@ -1,6 +1,7 @@
 import type { Command, CommandName, Note, Payload, Reason } from '@kotiva/core';
 import { houseSlice, noRows, type HouseState, type ChangePage } from '../store/house.ts';
 import { decideHere, recordHere, selectRows } from '../store/rows.ts';
+import { Collected } from './collected.ts';
 import { commandsOf, KeptCommands } from './kept-commands.ts';
 import { TransportError, type Cache, type CommandOutcome, type Transport } from './ports.ts';
 
@@ -226,28 +227,30 @@ export class SyncEngine {
 
   /**
    * Page by page. Where everything begins anew it is shown once all of it is there; a device that has nothing yet shows the first rows
-   * once they are enough for a screen that doesn't build up before one's eyes.
+   * once they are enough for a screen that doesn't build up before one's eyes, or as far as they came when the line broke.
    */
   private async catchUp(): Promise<void> {
     const { store, transport } = this.ports;
     const collected = new Collected();
     let since = store.getState().cursor;
     let collects = since === 0;
-    for (let fresh = false, more = true; more && !this.stopped;) {
-      const { put, evict, seq, reset, now, ...page } = await transport.changes(since, fresh);
-      fresh ||= reset ?? false;
-      more = page.more;
-      since = seq;
-      this.ports.serverTime(now);
-      if (!fresh && !collects) {
-        this.applyPage({ put, evict, seq });
-        continue;
+    let fresh = false;
+    try {
+      for (let more = true; more && !this.stopped;) {
+        const { put, evict, seq, reset, now, ...page } = await transport.changes(since, fresh);
+        if (reset) collected.forget();
+        fresh ||= reset ?? false;
+        more = page.more;
+        since = seq;
+        this.ports.serverTime(now);
+        collected.take({ put, evict });
+        collects &&= collected.size < FIRST_ROWS;
+        if (more && (fresh || collects)) continue;
+        this.applyPage({ ...collected.given(), seq, ...(fresh ? { reset: true } : {}) });
       }
-      collected.take({ put, evict });
-      const isEnough = !more || (!fresh && collected.size >= FIRST_ROWS);
-      if (!isEnough) continue;
-      this.applyPage({ ...collected.given(), seq, ...(fresh ? { reset: true } : {}) });
-      collects = false;
+    } catch (error) {
+      if (!fresh && collected.size > 0) this.applyPage({ ...collected.given(), seq: since });
+      throw error;
     }
   }
 
@@ -335,26 +338,5 @@ export class SyncEngine {
       if (isKept === isUnkept && !this.stopped) this.ports.store.dispatch(actions.keptBeyondTab(isKept));
     });
     return this.keeping;
-  }
-}
-
-/** Pages one after the other as one: of each row what was said last, whether it came or went. */
-class Collected {
-  private readonly rows = new Map<string, { put: ChangePage['put'][number] } | { evict: ChangePage['evict'][number] }>();
-
-  get size(): number {
-    return this.rows.size;
-  }
-
-  take({ put, evict }: Pick<ChangePage, 'put' | 'evict'>): void {
-    for (const one of put) this.rows.set(`${one.noun}:${one.row.id}`, { put: one });
-    for (const one of evict) this.rows.set(`${one.noun}:${one.id}`, { evict: one });
-  }
-
-  /** All of it; what is taken afterwards begins anew. */
-  given(): Pick<ChangePage, 'put' | 'evict'> {
-    const all = [...this.rows.values()];
-    this.rows.clear();
-    return { put: all.flatMap((one) => ('put' in one ? [one.put] : [])), evict: all.flatMap((one) => ('evict' in one ? [one.evict] : [])) };
   }
 }
