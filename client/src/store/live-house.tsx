@@ -10,6 +10,7 @@ import { t } from '@/words';
 import { sayNote, sayReason } from '@/words/problems.ts';
 import { ticked, serverTimeRead } from './clock.ts';
 import { deciding } from './deciding.ts';
+import { drawn, idle } from './drawn.ts';
 import { fetchRest } from './later.ts';
 import { houseSlice } from './house.ts';
 import { nowOf, toastShown, type Toast, type Store } from './store.ts';
@@ -80,43 +81,6 @@ export function LiveHouseProvider({ accountId, houseId, onLost, children }: Prop
 
   return <LiveHouseContext.Provider value={engine}>{children}</LiveHouseContext.Provider>;
 }
-
-/** Once the first screen stands, with its rows: what comes later has to wait for it, not it for that. */
-async function drawn(store: Store): Promise<void> {
-  await once(
-    (changed) => store.subscribe(changed),
-    () => store.getState().house.loaded,
-  );
-  await once(
-    (changed) => {
-      const watch = new MutationObserver(changed);
-      watch.observe(document.body, { childList: true, subtree: true });
-      return () => watch.disconnect();
-    },
-    () => document.querySelector('[role=main] h1') !== null,
-  );
-  await idle();
-}
-
-/** As soon as it is so; heard of by what tells of changes. */
-function once(follow: (changed: () => void) => () => void, isSo: () => boolean): Promise<void> {
-  if (isSo()) return Promise.resolve();
-  return new Promise((resolve) => {
-    const leave = follow(() => {
-      if (!isSo()) return;
-      leave();
-      resolve();
-    });
-  });
-}
-
-/** When nothing else is to do, or so many milliseconds later at the latest. */
-const LONGEST_BUSY = 2_000;
-const idle = (): Promise<void> =>
-  new Promise((resolve) => {
-    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => resolve(), { timeout: LONGEST_BUSY });
-    else setTimeout(resolve, 200);
-  });
 
 export function useLiveHouse(): LiveHouse {
   const house = useContext(LiveHouseContext);
