@@ -25,9 +25,13 @@ async function expectAccessible(page: Page, where: string): Promise<void> {
     .toEqual([]);
 }
 
+/** Parts that only a wide screen draws lie on these: elsewhere the colours by night are those of the phone. */
+const DRAWN_WIDE = ['sign in', 'today', 'item', 'lists', 'list', 'calendar', 'calendar: Week', 'load', 'more'];
+
 /** The same by day and by night: the colours of the page follow those of the device while it is open. */
 async function expectAccessibleInBoth(page: Page, where: string): Promise<void> {
   await expectAccessible(page, where);
+  if (page.viewportSize()!.width === WIDE.width && !DRAWN_WIDE.includes(where)) return;
   const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
   const light = await ground();
   await page.emulateMedia({ colorScheme: 'dark' });

@@ -1,8 +1,6 @@
 import { addDays, calendarDateOf, daysBetween, wallClockOf, weekdayOf } from '@kotiva/core';
+import { formatDate as format } from './formats.ts';
 import { locale, t } from './index.ts';
-
-const format = (date: string, options: Intl.DateTimeFormatOptions): string =>
-  new Intl.DateTimeFormat(locale(), { timeZone: 'UTC', ...options }).format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
 
 /** "Fri 4 Dec": day before month, whatever the locale puts between them. */
 export const dayMonth = (date: string): string =>

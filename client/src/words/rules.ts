@@ -1,4 +1,5 @@
 import { BadRule, parseRRule, WEEKDAYS, type RRule, type Series } from '@kotiva/core';
+import { formatDate } from './formats.ts';
 import { locale, t, together } from './index.ts';
 import { dayMonth } from './dates.ts';
 
@@ -94,10 +95,8 @@ function monthlyOn({ byDay, byMonthDay, bySetPos }: RRule, dtstart: string): str
 const weekdayOfDate = (date: string): number => new Date(`${date.slice(0, 10)}T00:00:00Z`).getUTCDay() || 7;
 
 /** ISO weekday, Monday 1. The first of January 2024 was one. */
-export const weekdayName = (weekday: number, width: 'long' | 'short'): string =>
-  new Intl.DateTimeFormat(locale(), { weekday: width, timeZone: 'UTC' }).format(new Date(Date.UTC(2024, 0, weekday)));
-const monthName = (month: number): string =>
-  new Intl.DateTimeFormat(locale(), { month: 'short', timeZone: 'UTC' }).format(new Date(Date.UTC(2024, month - 1, 1)));
+export const weekdayName = (weekday: number, width: 'long' | 'short'): string => formatDate(`2024-01-0${weekday}`, { weekday: width });
+const monthName = (month: number): string => formatDate(`2024-${String(month).padStart(2, '0')}-01`, { month: 'short' });
 
 export const weekdayChoices = () => WEEKDAYS.map((value, nth) => ({ value, words: weekdayName(nth + 1, 'short') }));
 
