@@ -531,6 +531,9 @@ export const nounTables = {
 /** The last sequence number of each house. */
 export const sequence = sqliteTable('sequence', { houseId: text().primaryKey(), seq: integer().notNull() });
 
+/** When something is due next in a house that stands at `seq`, as this `build` worked it out; null: never. What it is follows from the rows. */
+export const houseDue = sqliteTable('house_due', { houseId: text().primaryKey(), seq: integer().notNull(), at: text(), build: text().notNull() });
+
 /** Every command ever decided: answered a second time with its first outcome, and the ground of undo. */
 export const command = sqliteTable(
   'command',

@@ -78,10 +78,11 @@ describe('timers', () => {
   });
 
   test('of two houses one that can’t be read at all rests, the other goes on; it goes on by itself once it can', () => {
-    const { at, timers, setbacks, remind, rung } = house();
+    const { at, setbacks, remind, rung } = house();
     remind('Lamp', '13:00');
     const other = v5('another house', at.houseId);
     at.storage.raw.prepare('INSERT INTO sequence ("houseId", seq) VALUES (?, 1)').run(other);
+    const timers = new Timers(at.storage.raw, at.ledger, at.clock, setbacks);
     const rows = at.ledger.rows.bind(at.ledger);
     const unreadable = jest
       .spyOn(at.ledger, 'rows')

@@ -6,23 +6,26 @@ import { atOnce, inSlices } from '../slices.ts';
 import type { Ledger } from '../sync/apply.ts';
 import { Forgetting } from './forgetting.ts';
 import { PLANNERS, roundOf, type Due, type Planner } from './planners.ts';
+import { HouseDues, type HouseDue } from './house-dues.ts';
 import { dueKey, houseKey, plannerKey, Setbacks } from './setbacks.ts';
 
 /** What comes next in a house, for as long as nothing in it has changed and nothing that was set aside is tried again. */
-interface Known {
-  seq: number;
+interface Known extends HouseDue {
+  /** Null: nothing does, or only when is known. */
   next: Due | null;
   /** When something set aside is tried again; null: nothing is. */
   again: string | null;
 }
 
 /**
- * Does what is due by the clock of each house. Nothing is remembered here: what comes next follows from the rows, and each is one
+ * Does what is due by the clock of each house. Nothing has to be remembered: what comes next follows from the rows, and each is one
  * command whose id follows from what it is about and its moment. So it may be cut off anywhere and begun again: nothing happens
  * twice, nothing is missed. A house, a planner or a due that fails is set aside by itself; the rest goes on.
  */
 export class Timers {
   private readonly known = new Map<string, Known>();
+  private readonly dues: HouseDues;
+  private readonly houses: Set<string>;
   private readonly forgetting: Forgetting;
   private running: Promise<number> | null = null;
 
@@ -32,8 +35,13 @@ export class Timers {
     private readonly clock: Clock,
     readonly setbacks = new Setbacks(clock),
     private readonly planners: Readonly<Record<string, Planner>> = PLANNERS,
+    build = '',
   ) {
     this.forgetting = new Forgetting(raw);
+    this.dues = new HouseDues(raw, build);
+    for (const [houseId, due] of this.dues.all()) this.known.set(houseId, { ...due, next: null, again: null });
+    this.houses = new Set((raw.prepare('SELECT "houseId" FROM sequence').all() as { houseId: string }[]).map(({ houseId }) => houseId));
+    ledger.onCommit(({ houseId }) => this.houses.add(houseId));
   }
 
   /** Does everything whose time has come, earliest first; what is overdue happens once. Returns how many. */
@@ -58,11 +66,12 @@ export class Timers {
 
   private *lookAhead(): Generator<void, string | null> {
     let earliest: string | null = null;
-    for (const houseId of this.houses()) {
-      const next = yield* this.nextOf(houseId);
-      if (next && (earliest === null || next.at < earliest)) earliest = next.at;
+    for (const houseId of this.houses) {
+      const { at } = yield* this.lookedUp(houseId);
+      if (at !== null && (earliest === null || at < earliest)) earliest = at;
       yield;
     }
+    this.dues.save();
     return earliest;
   }
 
@@ -75,14 +84,15 @@ export class Timers {
     this.forgetting.run(this.clock.now());
     const due = new Map<string, Due>();
     const look = function* (this: Timers, houseId: string): Generator<void> {
-      const next = yield* this.nextOf(houseId);
+      const { next } = yield* this.lookedUp(houseId);
       if (next && next.at <= this.clock.now()) due.set(houseId, next);
       else due.delete(houseId);
     }.bind(this);
-    for (const houseId of this.houses()) {
+    for (const houseId of this.houses) {
       yield* look(houseId);
       yield;
     }
+    this.dues.save();
     let done = 0;
     for (let next = earliestOf(due); next !== null; next = earliestOf(due)) {
       if (this.give(next)) {
@@ -98,6 +108,7 @@ export class Timers {
         yield* look(next.houseId);
       }
     }
+    this.dues.save();
     return done;
   }
 
@@ -144,14 +155,23 @@ export class Timers {
     this.known.delete(houseId);
   }
 
-  private *nextOf(houseId: string): Generator<void, Due | null> {
+  private *lookedUp(houseId: string): Generator<void, Known> {
     const seq = this.ledger.seq(houseId);
     const known = this.known.get(houseId);
-    if (known?.seq === seq && (known.again === null || known.again > this.clock.now())) return known.next;
-    const made: Known = { seq, next: null, again: this.setbacks.until(houseKey(houseId)) };
+    if (known?.seq === seq && this.holds(known)) return known;
+    const made: Known = { seq, at: null, next: null, again: this.setbacks.until(houseKey(houseId)) };
     if (made.again === null) yield* this.plan(houseId, made);
+    made.at = made.next?.at ?? null;
     this.known.set(houseId, made);
-    return made.next;
+    this.dues.put(houseId, { seq, at: earlier(made.at, made.again) });
+    return made;
+  }
+
+  /** Where only the moment is known, what it is has to be worked out before it comes. */
+  private holds({ at, next, again }: Known): boolean {
+    const now = this.clock.now();
+    if (again !== null && again <= now) return false;
+    return next !== null || at === null || at > instantOf(epochOf(now) + AHEAD_MS);
   }
 
   private *plan(houseId: string, made: Known): Generator<void> {
@@ -210,15 +230,14 @@ export class Timers {
     return null;
   }
 
-  private houses(): string[] {
-    return (this.raw.prepare('SELECT "houseId" FROM sequence').all() as { houseId: string }[]).map(({ houseId }) => houseId);
-  }
-
   private housesOf(accountId: string): string[] {
     const found = this.raw.prepare('SELECT "houseId" FROM person WHERE "accountId" = ? AND "endedAt" IS NULL').all(accountId);
     return (found as { houseId: string }[]).map(({ houseId }) => houseId);
   }
 }
+
+/** So long before something is due its house is looked into, where nobody has been in it since the start. */
+const AHEAD_MS = 10 * 60_000;
 
 /** What the planners read all of. */
 const PLANNED: readonly Noun[] = ['person', 'item', 'part', 'series', 'override', 'alarm', 'wait', 'visit', 'noticeChoices', 'timeAway'];
