@@ -17,7 +17,7 @@ try {
   await propagation(demo.base);
   await fanout(demo.base);
   await timerDrift(demo.base);
-  commandsPerSecond();
+  await commandsPerSecond();
   unbrokenMs();
   captureParse();
   today10k();

@@ -16,6 +16,8 @@ import type { Storage } from './db/open.ts';
 import { Health, healthOf } from './health.ts';
 import { Busy, Lanes } from './lanes.ts';
 import { answerProblem, Problem } from './problem.ts';
+import { PLANNERS } from './jobs/planners.ts';
+import { Setbacks } from './jobs/setbacks.ts';
 import { Timers } from './jobs/timers.ts';
 import { HeldMails } from './mail-in/held-mail.ts';
 import { MailIn } from './mail-in/mail-in.ts';
@@ -37,6 +39,7 @@ import { linkRoutes, outsidePages } from './routes/outside.ts';
 import { remoteOf } from './routes/asker.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { Ledger } from './sync/apply.ts';
+import { CommandGroups } from './sync/groups.ts';
 import { ChangeFeed } from './sync/changes.ts';
 import { LiveHub } from './sync/live.ts';
 
@@ -64,6 +67,8 @@ export interface AppOptions {
   map?: string;
   /** Stand-ins for what is outside: mounted beside the routes, with `simulatedPush` devices subscribe at one of them. */
   standIns?: (app: Hono<Env>, services: Services) => void;
+  /** Which build this is: what another one kept of what it worked out is not believed. */
+  build?: string;
   /** The exported client; without it only the API answers. */
   clientFolder?: string;
 }
@@ -111,9 +116,10 @@ export function createApp(options: AppOptions) {
     accounts,
     tokens,
     ledger,
+    groups: new CommandGroups(ledger),
     feed,
     hub,
-    timers: new Timers(storage.raw, ledger, clock),
+    timers: new Timers(storage.raw, ledger, clock, new Setbacks(clock), PLANNERS, options.build),
     outbox: new Outbox(storage.raw, ledger, clock, ways),
     ways,
     vapid,

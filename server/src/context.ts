@@ -13,6 +13,7 @@ import type { VapidKeys } from './notify/web-push.ts';
 import type { OutsideDesk } from './outside/desk.ts';
 import type { OutsideLinks } from './outside/links.ts';
 import type { Ledger } from './sync/apply.ts';
+import type { CommandGroups } from './sync/groups.ts';
 import type { ChangeFeed } from './sync/changes.ts';
 import type { LiveHub } from './sync/live.ts';
 import type { Geocoder } from './places/geocoder.ts';
@@ -42,6 +43,8 @@ export interface Services {
   accounts: Accounts;
   tokens: CaptureTokens;
   ledger: Ledger;
+  /** Where commands of devices are given. */
+  groups: CommandGroups;
   feed: ChangeFeed;
   hub: LiveHub;
   timers: Timers;

@@ -1,7 +1,7 @@
 import { serve } from '@hono/node-server';
 import { existsSync, readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
-import { dirname, join, resolve } from 'node:path';
+import { basename, dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp, type AppOptions } from './app.ts';
 import type { Services, SignUp } from './context.ts';
@@ -25,6 +25,8 @@ const CHECKED_EVERY_MS = 5_000;
 const MOST_CONNECTIONS = 5_000;
 /** So long what is under way may take to end, once the server is to stop. */
 const ENDING_MS = 8_000;
+/** A built file is called by what is in it; what days and hours are comes with the runtime. */
+const BUILD = `${basename(fileURLToPath(import.meta.url))} ${process.versions.tz ?? ''}`;
 export const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 
 export interface ServeOptions {
@@ -71,12 +73,14 @@ export async function startServer(options: ServeOptions): Promise<void> {
     ...options,
     storage,
     version,
+    build: BUILD,
     publicUrl,
     mailIn: smtpInPort !== undefined,
     mailTrust: options.mailTrust || undefined,
     clientFolder: existsSync(clientFolder) ? clientFolder : undefined,
   });
-  keepWarm();
+  // with a clock of its own nobody is served who would wait
+  if (!options.simulate) keepWarm();
   const server = serve({
     fetch: app.fetch,
     port,

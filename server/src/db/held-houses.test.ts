@@ -30,7 +30,7 @@ const rowsOf = (held: HeldHouses) => HOUSES.map((houseId) => held.of(houseId, ()
 test('rows of the houses asked for longest ago are forgotten, and read again when they are asked for', () => {
   const held = houses(1_000);
   held.of('one', () => true);
-  held.trim('three');
+  held.trim(new Set(['three']));
   expect(rowsOf(held)).toEqual([1_000, 0, 1_000]);
   expect(held.of('two', () => true).all('tag')).toHaveLength(1_000);
 });
@@ -86,7 +86,7 @@ describe('what is remembered', () => {
           // read piece by piece, other things in between
           else if (one.kind === 'load') {
             if (pieces.at(-1)?.next().done !== false) pieces.push(rows.loading('section'));
-          } else if (one.kind === 'trim') held.trim('one');
+          } else if (one.kind === 'trim') held.trim(new Set(['one']));
           else rows.forget();
         }
       }),

@@ -44,14 +44,16 @@ export class HeldHouses {
     this.houses.get(houseId)?.forget();
   }
 
-  /** Before something is begun with in a house: makes room. */
-  trim(houseId: string): void {
-    const own = this.houses.get(houseId);
-    if (own && own.held > this.most.own) own.forget();
-    let others = this.rows - (own?.held ?? 0);
-    for (const house of this.houses.values()) {
+  /** Before something is begun with in some houses: makes room. */
+  trim(inUse: ReadonlySet<string>): void {
+    let others = 0;
+    for (const [houseId, house] of this.houses) {
+      if (!inUse.has(houseId)) others += house.held;
+      else if (house.held > this.most.own) house.forget();
+    }
+    for (const [houseId, house] of this.houses) {
       if (others <= this.most.others) return;
-      if (house === own) continue;
+      if (inUse.has(houseId)) continue;
       others -= house.held;
       house.forget();
     }

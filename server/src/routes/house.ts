@@ -17,7 +17,7 @@ import { signedIn } from './session.ts';
 const MOST_COMMANDS = 200;
 
 export function houseRoutes(services: Services): Hono<Env> {
-  const { ledger, feed, hub, clock, timers } = services;
+  const { ledger, groups, feed, hub, clock, timers } = services;
   const app = new Hono<Env>();
   const onlySignedIn = signedIn(services);
 
@@ -38,7 +38,7 @@ export function houseRoutes(services: Services): Hono<Env> {
     if (!parsed.success) return malformed(raw, parsed.error.issues[0]?.path.map(String).join('.') ?? '');
     if (timers.rests(parsed.data.houseId))
       throw new Problem(503, 'house-rests', 'This house can’t take changes just now. What you did is kept on your device.');
-    return applyOrSay(() => applyInSlices(ledger, parsed.data, account), parsed.data.id);
+    return applyOrSay(() => applyInSlices(ledger, groups, parsed.data, account), parsed.data.id);
   }
 
   app.get('/houses/:house/changes', onlySignedIn, (c) => {

@@ -2,7 +2,7 @@ import { isHere, MemoryRows, type Actor, type Change, type Command, type Note, t
 import { decide, slicesOfCommand } from '@kotiva/core/commands';
 import { createHash } from 'node:crypto';
 import type { Clock } from '../clock.ts';
-import { isNotUnique } from '../db/faults.ts';
+import { isNotUnique, isOfStorage } from '../db/faults.ts';
 import { HeldHouses } from '../db/held-houses.ts';
 import type { Raw } from '../db/open.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
@@ -24,6 +24,13 @@ export interface How {
   ahead?: number;
 }
 
+/** One of what came in together. */
+export interface Given {
+  command: NewCommand;
+  account: Actor | null;
+  how?: How;
+}
+
 /** Somebody sees a row since a commit, or doesn't any more; `RESET` in place of noun and id: everything is to be fetched anew. */
 export interface Sighted {
   personId: string;
@@ -31,13 +38,18 @@ export interface Sighted {
   rowId: string;
 }
 
-/** What one commit came to: which rows it wrote, and whose sight of which others it changed. */
+/** What one commit came to in a house: which rows it wrote, the last time as they are now, and whose sight of which others it changed. */
 export interface Commit {
   houseId: string;
+  /** Where the house stood before, and where it stands: one further for each of its commands. */
+  since: number;
   seq: number;
-  written: readonly { noun: Noun; row: Row }[];
-  sighted: readonly Sighted[];
+  written: { noun: Noun; row: Row }[];
+  sighted: Sighted[];
 }
+
+/** By house. */
+type Commits = Map<string, Commit>;
 
 /** Writes what has to be kept with a command, in its transaction. */
 export type TransactionHook = (houseId: string, changes: readonly Change[], rows: SqliteRows, by: { account: Actor | null; now: string }) => void;
@@ -124,18 +136,34 @@ export class Ledger {
 
   /** Decides and commits one command. A second time it gets its first outcome. */
   apply(command: NewCommand, account: Actor | null, how: How = {}): CommandOutcome {
-    let commit: Commit | null = null;
-    const outcome = this.takenInstead(command.id, () =>
-      this.inTransaction(command.houseId, () => {
-        const known = this.knownOutcome(command.id, account);
-        if (known) return known;
-        const decided = this.decideAndWrite(command, account, how);
-        commit = decided.commit;
-        return decided.outcome;
-      }),
-    );
-    if (commit !== null) this.tell(commit);
-    return outcome;
+    try {
+      const [outcome] = this.applyGroup([{ command, account, how }]);
+      if (outcome instanceof Error) throw outcome;
+      return outcome!;
+    } catch (error) {
+      if (!isNotUnique(error)) throw error;
+      // what another house has already, such as the token of an invitation
+      return { id: command.id, outcome: 'refused', reason: { code: 'taken', params: {} } };
+    }
+  }
+
+  /**
+   * Decides what came in together in its order, each on what those before it wrote, and commits it at once: one write to the disk for all
+   * of it. Gives for each its outcome, or the fault it was decided with. It ends when `enough` says so after one of them: the rest is still
+   * to be given. Throws what a write or the commit fails with: then nothing of it has happened.
+   */
+  applyGroup(given: readonly Given[], enough: () => boolean = () => false): (CommandOutcome | Error)[] {
+    const commits: Commits = new Map();
+    const outcomes: (CommandOutcome | Error)[] = [];
+    this.inTransaction(new Set(given.map(({ command }) => command.houseId)), () => {
+      for (const { command, account, how = {} } of given) {
+        outcomes.push(this.knownOutcome(command.id, account) ?? this.decideAndWrite(command, account, how, commits));
+        if (enough()) break;
+      }
+      for (const commit of commits.values()) this.keepSeq(commit);
+    });
+    for (const commit of commits.values()) this.tell(commit);
+    return outcomes;
   }
 
   /** Whoever listens and fails holds up nobody else: what was committed is. */
@@ -149,28 +177,19 @@ export class Ledger {
     }
   }
 
-  /** What another house has already, such as the token of an invitation, is refused with its reason; the transaction was rolled back. */
-  private takenInstead(id: string, apply: () => CommandOutcome): CommandOutcome {
-    try {
-      return apply();
-    } catch (error) {
-      if (!isNotUnique(error)) throw error;
-      return { id, outcome: 'refused', reason: { code: 'taken', params: {} } };
-    }
-  }
-
-  private inTransaction(houseId: string, task: () => CommandOutcome): CommandOutcome {
+  private inTransaction(houses: ReadonlySet<string>, task: () => void): void {
     const { begin, commit, rollback } = this.statements;
-    this.houses.trim(houseId);
+    this.houses.trim(houses);
     begin.run();
     try {
-      const outcome = task();
+      task();
       commit.run();
-      return outcome;
     } catch (error) {
       if (this.raw.inTransaction) rollback.run();
-      this.houses.forget(houseId);
-      this.seqs.delete(houseId);
+      for (const houseId of houses) {
+        this.houses.forget(houseId);
+        this.seqs.delete(houseId);
+      }
       throw error;
     }
   }
@@ -189,18 +208,15 @@ export class Ledger {
     return own ? (JSON.parse(own.outcome) as CommandOutcome) : { id, outcome: 'refused', reason: { code: 'malformed', field: 'id', params: { field: 'id' } } };
   }
 
-  private decideAndWrite(
-    command: NewCommand,
-    account: Actor | null,
-    { now = this.clock.now(), slice, ahead }: How,
-  ): { outcome: CommandOutcome; commit: Commit | null } {
+  private decideAndWrite(command: NewCommand, account: Actor | null, how: How, commits: Commits): CommandOutcome | Error {
+    const { now = this.clock.now() } = how;
     const rows = this.rows(command.houseId);
-    const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { now, account, readsHours, slice, ahead });
-    if (decision.outcome === 'unknown') throw new Error(`the server did not hold what ${command.name} needs`);
+    const decision = this.decided(command, account, { ...how, now }, rows);
+    if (decision instanceof Error) return decision;
     if (decision.outcome === 'refused') {
       const outcome: CommandOutcome = { id: command.id, outcome: 'refused', reason: decision.reason };
       if (account !== null && this.isMember(account, command.houseId)) this.keepRefusal(command, account, outcome, now);
-      return { outcome, commit: null };
+      return outcome;
     }
     const reach = visibilityScopeOf(decision.changes, rows);
     const concerned = () => this.readers(rows).filter(({ id }) => reach.people === null || reach.people.has(id));
@@ -223,15 +239,29 @@ export class Ledger {
     for (const write of this.besides) write(command.houseId, decision.changes, rows, { account, now });
     const outcome: CommandOutcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
     this.keep(command, account, decision.actorId, seq, record.changes, outcome, now);
-    return { outcome, commit: { houseId: command.houseId, seq, written, sighted } };
+    addTo(commits, { houseId: command.houseId, since: seq - 1, seq, written, sighted });
+    return outcome;
+  }
+
+  /** A fault while deciding is this command's alone: nothing was written yet. */
+  private decided(command: NewCommand, account: Actor | null, { now = this.clock.now(), slice, ahead }: How, rows: SqliteRows) {
+    try {
+      const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { now, account, readsHours, slice, ahead });
+      return decision.outcome === 'unknown' ? new Error(`the server did not hold what ${command.name} needs`) : decision;
+    } catch (error) {
+      if (isOfStorage(error)) throw error;
+      return error instanceof Error ? error : new Error(String(error));
+    }
   }
 
   private nextSeq(houseId: string): number {
     const seq = this.seq(houseId) + 1;
-    if (seq === 1) this.statements.first.run(seq, houseId);
-    else this.statements.step.run(seq, houseId);
     this.seqs.set(houseId, seq);
     return seq;
+  }
+
+  private keepSeq({ houseId, since, seq }: Commit): void {
+    (since === 0 ? this.statements.first : this.statements.step).run(seq, houseId);
   }
 
   /** Of a member's command that was refused only what a second answer needs is kept, and not for ever; of anybody else's nothing. */
@@ -280,3 +310,11 @@ export class Ledger {
 /** Whose role changed: they read the same rows in another way. */
 const otherRole = (changes: readonly Change[]): string[] =>
   changes.flatMap(({ noun, id, made, fields }) => (noun === 'person' && !made && 'role' in fields ? [id] : []));
+
+function addTo(commits: Commits, commit: Commit): void {
+  const earlier = commits.get(commit.houseId);
+  if (!earlier) return void commits.set(commit.houseId, commit);
+  earlier.seq = commit.seq;
+  earlier.written.push(...commit.written);
+  earlier.sighted.push(...commit.sighted);
+}

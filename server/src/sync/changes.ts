@@ -57,14 +57,15 @@ export class ChangeFeed {
   }
 
   /** What a commit is to a person whose device has everything before it: what `page` gives for it, without asking the database. */
-  ofCommit(rows: SqliteRows, person: Person, { seq, written, sighted }: Commit): ChangePage {
+  ofCommit(rows: SqliteRows, person: Person, { since, seq, written, sighted }: Commit): ChangePage {
     const own = sighted.filter(({ personId }) => personId === person.id);
     // everything begins anew, and is fetched
-    if (own.some(({ noun }) => noun === RESET)) return { seq: seq - 1, more: true, reset: true, put: [], evict: [] };
+    if (own.some(({ noun }) => noun === RESET)) return { seq: since, more: true, reset: true, put: [], evict: [] };
     const keys = [
       ...written.map(({ noun, row }) => ({ noun, id: row.id, seq, sighted: 0 })),
       ...own.map(({ noun, rowId }) => ({ noun: noun as Noun, id: rowId, seq, sighted: 1 })),
     ];
+    // of a row written twice the last
     const now = new Map(written.map(({ noun, row }) => [`${noun}:${row.id}`, row]));
     return { seq, more: false, ...shown(keys, rows, person, (noun, id) => now.get(`${noun}:${id}`) ?? heldOf(rows, noun, id)) };
   }
