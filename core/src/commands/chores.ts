@@ -3,7 +3,7 @@ import type { Item } from '../model/item.ts';
 import { natureOf } from '../model/nature-schema.ts';
 import { ChoreStart, Id, Moment } from '../model/row-schema.ts';
 import type { Series } from '../model/series.ts';
-import { isOver, itemsOf, madeOf, nextAppearance, nextToMake, occurrencesAfter } from '../recurrence/chores.ts';
+import { isOver, itemsOf, lastMadeOf, madeOf, nextAppearance, nextToMake, occurrencesAfter } from '../recurrence/chores.ts';
 import type { Occurrence } from '../recurrence/occurrences.ts';
 import { addDays, calendarDateOf, isMoment } from '../time/clock.ts';
 import { rearmAlarms } from './alarms.ts';
@@ -138,7 +138,7 @@ export const bringForward = commandKind({
   ...ofSeries,
   decide({ series: seriesId }, d) {
     const series = d.need('series', seriesId);
-    const next = nextToMake(series, madeOf(seriesId, d).at(-1)?.recurrenceId ?? null, d.house, d);
+    const next = nextToMake(series, lastMadeOf(seriesId, d)?.recurrenceId ?? null, d.house, d);
     if (!next || series.rrule === null) refuse('not-to-come', { title: series.title });
     appear(series, next, d);
   },

@@ -1,6 +1,7 @@
 import { isDone } from './standing.ts';
 import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
+import { YES } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
 import type { Wait } from '../model/wait-schema.ts';
 import { instantAt } from '../time/clock.ts';
@@ -8,7 +9,7 @@ import { earliestFirst } from '../time/earliest-first.ts';
 
 /** What waiting reads: a part of `Reader` that every side has. */
 export interface WaitRows {
-  all(noun: 'wait'): Wait[];
+  by(noun: 'wait', field: 'open', value: string): Wait[];
   by(noun: 'part', field: 'itemId', value: string): Part[];
   get(noun: 'item', id: string): Item | 'absent' | 'not-held';
 }
@@ -28,8 +29,8 @@ export interface AskAgain {
 
 /** When what was waited for is to be asked about again, the next first: in the morning of the day chosen, once. */
 export function asksAhead(house: Pick<House, 'zone' | 'dayParts'>, rows: WaitRows): AskAgain[] {
-  const found = rows.all('wait').flatMap((wait) => {
-    if (wait.endedAt !== null || wait.askOn === null || wait.toldOn === wait.askOn || !isOpen(wait, rows)) return [];
+  const found = rows.by('wait', 'open', YES).flatMap((wait) => {
+    if (wait.askOn === null || wait.toldOn === wait.askOn || !isOpen(wait, rows)) return [];
     return [{ waitId: wait.id, at: instantAt(`${wait.askOn}T${house.dayParts.morning}`, house.zone) }];
   });
   return earliestFirst(found, ({ waitId }) => waitId);
@@ -38,8 +39,8 @@ export function asksAhead(house: Pick<House, 'zone' | 'dayParts'>, rows: WaitRow
 /** Everything somebody marked as waiting that is still open, the longest first. */
 export function waitsOf(makerId: string, rows: WaitRows): Wait[] {
   return rows
-    .all('wait')
-    .filter((wait) => wait.makerId === makerId && wait.endedAt === null && isOpen(wait, rows))
+    .by('wait', 'open', YES)
+    .filter((wait) => wait.makerId === makerId && isOpen(wait, rows))
     .sort((a, b) => (a.since < b.since ? -1 : a.since > b.since ? 1 : a.id < b.id ? -1 : 1));
 }
 

@@ -73,12 +73,20 @@ const DERIVED = {
     completedDay: ({ completedAt }: Part) => completedAt?.slice(0, 10) ?? null,
     /** Somebody was nudged about it. */
     nudged: ({ nudgedAt }: Part) => (nudgedAt === null ? null : YES),
+    /** The month somebody means to do it in. */
+    planMonth: ({ plan }: Part) => plan?.slice(0, 7) ?? null,
   },
   item: {
+    /** The month it is due in. */
+    dueMonth: ({ due }: Item) => due?.slice(0, 7) ?? null,
     /** Whose own pile it lies in. */
     pile: ({ listId, parentId, removedAt, makerId }: Item) => (listId === null && parentId === null && removedAt === null ? makerId : null),
     /** It can be brought back. */
     removed: ({ removedAt, purgedAt }: Item) => (removedAt !== null && purgedAt === null ? YES : null),
+  },
+  wait: {
+    /** It has not ended. */
+    open: ({ endedAt }: Wait) => (endedAt === null ? YES : null),
   },
 } as const;
 /** The value of a lookup that only asks whether. */
@@ -107,10 +115,10 @@ export const INDEXES = {
   noticeChoices: ['personId'],
   series: ['listId'],
   override: ['seriesId'],
-  item: ['listId', 'parentId', 'seriesId', 'pile', 'removed'],
-  part: ['itemId', 'open', 'completedDay', 'nudged'],
+  item: ['listId', 'parentId', 'seriesId', 'pile', 'removed', 'dueMonth'],
+  part: ['itemId', 'open', 'completedDay', 'nudged', 'planMonth'],
   alarm: ['itemId'],
-  wait: ['itemId'],
+  wait: ['itemId', 'open'],
   matter: ['personId', 'itemId'],
   talk: ['personId'],
   meetingNote: [],

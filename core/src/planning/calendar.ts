@@ -7,6 +7,7 @@ import type { ChoreHouse } from '../recurrence/chores.ts';
 import { choresAhead, type Ahead } from '../recurrence/whose-turn.ts';
 import type { Reader } from '../reader/reader.ts';
 import { dayPartOf, type DayPart } from './agenda.ts';
+import { itemsBetween } from './in-play.ts';
 import { minutesFor, whose } from './day-sheet.ts';
 import { bookedFrom } from './load.ts';
 import { isKeptAway, Today } from './whereabouts.ts';
@@ -50,7 +51,7 @@ export function calendarOf(view: CalendarView, rows: Rows): Map<string, Calendar
   };
   const today = new Today({ personId: view.meId, now: view.now, house: view.house });
   const stoodFor = new Set(bookedFrom(today.date, rows).flatMap(({ slot, items }) => (slot.personId === view.meId ? items.map(({ id }) => id) : [])));
-  for (const item of rows.all('item')) if (item.removedAt === null) for (const entry of entriesOf(item, view, today, stoodFor, rows)) add(entry);
+  for (const item of itemsBetween(view.from, view.to, rows)) for (const entry of entriesOf(item, view, today, stoodFor, rows)) add(entry);
   for (const slot of rows.by('slot', 'personId', view.meId)) for (const entry of booked(slot, view, rows)) add(entry);
   if (view.to >= today.date) for (const ahead of choresAhead(view.to, rows, view.house)) if (isWithin(ahead.occurrence.at, view)) add(entryOf(ahead));
   for (const entries of days.values()) entries.sort(compare);

@@ -16,6 +16,18 @@ export function itemsInPlay(date: string, rows: PlanRows): Item[] {
   return itemsOf(ids, rows);
 }
 
+/** Items due, or that somebody means to do, in the months from one day to another, and no others of those days. */
+export function itemsBetween(from: string, to: string, rows: PlanRows): Item[] {
+  const ids = new Set<string>();
+  for (let month = from.slice(0, 7); month <= to.slice(0, 7); month = monthAfter(month)) {
+    for (const { id } of rows.by('item', 'dueMonth', month)) ids.add(id);
+    for (const { itemId } of rows.by('part', 'planMonth', month)) ids.add(itemId);
+  }
+  return itemsOf(ids, rows);
+}
+
+const monthAfter = (month: string): string => addDays(`${month}-28`, 4).slice(0, 7);
+
 const openIds = (rows: PlanRows): Set<string> => new Set(rows.by('part', 'open', YES).map(({ itemId }) => itemId));
 
 function itemsOf(ids: ReadonlySet<string>, rows: PlanRows): Item[] {

@@ -7,6 +7,7 @@ import { choresAhead } from '../recurrence/whose-turn.ts';
 import type { Reader } from '../reader/reader.ts';
 import { addDays, calendarDateOf, daysBetween, weekdayOf } from '../time/clock.ts';
 import { minutesFor } from './day-sheet.ts';
+import { openItems } from './in-play.ts';
 
 /** Four weeks. */
 export const LOAD_DAYS = 28;
@@ -35,7 +36,7 @@ export function loadAhead(personIds: readonly string[], now: string, house: Chor
   const booked = bookedFrom(today, rows);
   for (const { slot } of booked) add(slot.personId, slot.start.slice(0, 10), slot.minutes);
   const isBooked = new Set(booked.flatMap(({ slot, items }) => items.map(({ id }) => `${slot.personId} ${id}`)));
-  for (const item of rows.all('item')) if (item.removedAt === null) addItem(item, isBooked, rows, add);
+  for (const item of openItems(rows)) addItem(item, isBooked, rows, add);
   for (const { series, occurrence, assigned } of choresAhead(last, rows, house))
     for (const id of assigned.personIds) add(id, occurrence.at.slice(0, 10), minutesFor(series));
   return loads;

@@ -7,8 +7,8 @@ import type { Wait } from '../model/wait-schema.ts';
 /** What planning reads: a part of `Reader` that a device has. */
 export interface PlanRows {
   all(noun: 'item'): Item[];
-  by(noun: 'part', field: 'itemId' | 'open' | 'completedDay', value: string): Part[];
-  by(noun: 'item', field: 'parentId' | 'listId', value: string): Item[];
+  by(noun: 'part', field: 'itemId' | 'open' | 'completedDay' | 'planMonth', value: string): Part[];
+  by(noun: 'item', field: 'parentId' | 'listId' | 'dueMonth', value: string): Item[];
   by(noun: 'wait', field: 'itemId', value: string): Wait[];
   by(noun: 'share', field: 'listId', value: string): Share[];
   get(noun: 'list', id: string): List | 'absent' | 'not-held';

@@ -61,13 +61,12 @@ export class MemoryRows implements Reader {
     const old = own.get(row.id);
     own.set(row.id, row);
     this.gone.get(noun)?.delete(row.id);
-    for (const index of INDEXES[noun] as readonly string[])
-      this.move(this.lookup(noun, index), row.id, old ? lookupValue(noun, index, old) : null, lookupValue(noun, index, row));
+    this.follow(noun, row.id, old, row);
   }
 
   evict(noun: Noun, id: string): void {
     const old = this.own(noun).get(id);
-    if (old) for (const index of INDEXES[noun] as readonly string[]) this.move(this.lookup(noun, index), id, lookupValue(noun, index, old), null);
+    if (old) this.follow(noun, id, old, undefined);
     this.own(noun).delete(id);
     if (this.beneath === null || typeof this.beneath.get(noun, id) === 'string') return;
     const gone = this.gone.get(noun) ?? new Set();
@@ -115,6 +114,14 @@ export class MemoryRows implements Reader {
     for (const row of this.own(noun).values()) this.move(made, row.id, null, lookupValue(noun, index, row));
     this.lookups.set(name, made);
     return made;
+  }
+
+  /** In the lookups that were asked for: any other is made when it is. */
+  private follow(noun: Noun, id: string, old: Row | undefined, row: Row | undefined): void {
+    for (const index of INDEXES[noun] as readonly string[]) {
+      const lookup = this.lookups.get(`${noun}.${index}`);
+      if (lookup) this.move(lookup, id, old ? lookupValue(noun, index, old) : null, row ? lookupValue(noun, index, row) : null);
+    }
   }
 
   private move(lookup: Lookup, id: string, from: string | null, to: string | null): void {

@@ -159,6 +159,14 @@ export function isWithdrawn(item: Item, rows: ChoreRows): boolean {
 /** The items that stand for an occurrence, be it done, missed or left out. */
 export const madeOf = (seriesId: string, rows: ChoreRows): Item[] => itemsOf(seriesId, rows).filter((item) => !isWithdrawn(item, rows));
 
+/** The last of them, of those that meet something: found without putting all of them in order. */
+export function lastMadeOf(seriesId: string, rows: ChoreRows, meets: (item: Item) => boolean = () => true): Item | undefined {
+  let last: Item | undefined;
+  for (const item of rows.by('item', 'seriesId', seriesId))
+    if ((last === undefined || item.recurrenceId! > last.recurrenceId!) && meets(item) && !isWithdrawn(item, rows)) last = item;
+  return last;
+}
+
 /** Nothing is to be waited for any more: done, missed or left out. */
 export const isOver = (item: Item, rows: ChoreRows): boolean => item.removedAt !== null || isDone(item, rows.by('part', 'itemId', item.id));
 
@@ -173,7 +181,7 @@ export interface Appearance {
  * at its own hour. Null: none is to come by itself.
  */
 export function nextAppearance(series: Series, now: string, house: ChoreHouse, rows: ChoreRows): Appearance | null {
-  const last = madeOf(series.id, rows).at(-1);
+  const last = lastMadeOf(series.id, rows);
   if (isSetAside(series)) return null;
   const occurrence = last ? nextToMake(series, laterOf(last.recurrenceId!, series, now, house), house, rows) : firstToMake(series, now, house, rows);
   if (occurrence === null) return null;
@@ -187,7 +195,7 @@ export function nextAppearance(series: Series, now: string, house: ChoreHouse, r
 function hasMoreBefore(series: Series, house: ChoreHouse, rows: ChoreRows): boolean {
   const before = series.followsId === null ? 'absent' : rows.get('series', series.followsId);
   if (typeof before === 'string') return false;
-  const last = madeOf(before.id, rows).at(-1);
+  const last = lastMadeOf(before.id, rows);
   return (last !== undefined && !isOver(last, rows)) || nextToMake(before, last?.recurrenceId ?? null, house, rows) !== null;
 }
 

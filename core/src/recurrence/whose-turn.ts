@@ -4,7 +4,8 @@ import type { Item, Turn } from '../model/item.ts';
 import type { Noun } from '../model/nouns.ts';
 import type { Override, Series } from '../model/series.ts';
 import { daysOf } from '../time/clock.ts';
-import { madeOf, occurrencesAfter, type ChoreHouse, type ChoreRows } from './chores.ts';
+import { lastMadeOf, occurrencesAfter, type ChoreHouse, type ChoreRows } from './chores.ts';
+import { comingOf } from './coming.ts';
 import type { Exception } from './exceptions.ts';
 import { CarriedMinutes, fairTurn } from './fair.ts';
 import type { Occurrence } from './occurrences.ts';
@@ -22,8 +23,7 @@ export const holderOf = (item: Item, rows: ChoreRows): string | null => counting
 
 /** The queue as the last occurrence left it. `before`: of those earlier than this one. */
 export function queueOf(series: Series, rows: ChoreRows, before?: string): string[] {
-  const earlier = madeOf(series.id, rows).filter((item) => item.turn !== null && (before === undefined || item.recurrenceId! < before));
-  const last = earlier.at(-1);
+  const last = lastMadeOf(series.id, rows, (item) => item.turn !== null && (before === undefined || item.recurrenceId! < before));
   return among(last ? queueAfter(last.turn!, holderOf(last, rows)) : series.personIds, series.personIds);
 }
 
@@ -83,7 +83,7 @@ export function choresAhead(until: string, rows: ChoreRows, house: ChoreHouse, o
 
 /** The next ones of a chore, so many at most, with whose turn each would be as far as its own queue says. */
 function nextTurns(series: Series, many: number, rows: ChoreRows, house: ChoreHouse): Ahead[] {
-  const last = madeOf(series.id, rows).at(-1)?.recurrenceId ?? null;
+  const last = lastMadeOf(series.id, rows)?.recurrenceId ?? null;
   if (series.rrule === null && last !== null) return [];
   const coming: Occurrence[] = [];
   for (const occurrence of occurrencesAfter(series, last, house, rows)) if (coming.push(occurrence) === many) break;
@@ -114,15 +114,4 @@ function withTurns(found: readonly Pick<Ahead, 'series' | 'occurrence'>[], rows:
       for (const personId of assigned.personIds) carried.add({ personId, day: daysOf(occurrence.at), minutes: series.effort ?? GUESSED_MINUTES });
     return { series, occurrence, assigned };
   });
-}
-
-function comingOf(series: Series, until: string, rows: ChoreRows, house: ChoreHouse): Occurrence[] {
-  const last = madeOf(series.id, rows).at(-1);
-  if (series.rrule === null && last) return [];
-  const coming: Occurrence[] = [];
-  for (const occurrence of occurrencesAfter(series, last?.recurrenceId ?? null, house, rows)) {
-    if (occurrence.recurrenceId.slice(0, 10) > until) break;
-    if (occurrence.at.slice(0, 10) <= until) coming.push(occurrence);
-  }
-  return coming;
 }

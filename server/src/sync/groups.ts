@@ -50,6 +50,7 @@ export class CommandGroups {
   }
 
   private settle(group: readonly Waiting[]): void {
+    if (group.length === 1) return this.alone(this.line.shift()!);
     const from = performance.now();
     const outcomes = this.ledger.applyGroup(group, () => performance.now() - from > this.mostMs);
     this.line.splice(0, outcomes.length);
@@ -61,13 +62,17 @@ export class CommandGroups {
 
   /** One of them could not be written, and nothing of the group was: the others shall not fail with it. */
   private async oneByOne(group: readonly Waiting[]): Promise<void> {
-    for (const { command, account, how, resolve, reject } of group) {
-      try {
-        resolve(this.ledger.apply(command, account, how));
-      } catch (fault) {
-        reject(fault);
-      }
+    for (const one of group) {
+      this.alone(one);
       await breathe();
+    }
+  }
+
+  private alone({ command, account, how, resolve, reject }: Waiting): void {
+    try {
+      resolve(this.ledger.apply(command, account, how));
+    } catch (fault) {
+      reject(fault);
     }
   }
 }
