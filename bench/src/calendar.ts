@@ -1,4 +1,4 @@
-import { calendarOf } from '@kotiva/core';
+import { calendarOf, MemoryRows, NOUNS } from '@kotiva/core';
 import { World } from '../../core/src/testing/world.ts';
 import { percentile, report } from './report.ts';
 import { mixed } from './recurrence.ts';
@@ -25,10 +25,19 @@ export function calendarMonth(): void {
       effort: 15,
     });
   const house = w.rows.all('house')[0]!;
-  const times = Array.from({ length: ROUNDS }, () => {
+  const month = (rows: MemoryRows): number => {
     const from = performance.now();
-    calendarOf({ meId: persons[0]!, from: '2026-12-01', to: '2026-12-31', personId: null, now: w.now, house }, w.rows);
+    calendarOf({ meId: persons[0]!, from: '2026-12-01', to: '2026-12-31', personId: null, now: w.now, house }, rows);
     return performance.now() - from;
+  };
+  // of rows that are other ones nothing is remembered
+  const anew = () => MemoryRows.from('absent', NOUNS.flatMap((noun) => w.rows.all(noun).map((row) => [noun, { ...row }] as const))); // prettier-ignore
+  report('calendar_month_ms', percentile(Array.from({ length: ROUNDS }, () => month(anew())), 0.5), 'ms', FRAME_MS); // prettier-ignore
+  month(w.rows);
+  const changed = Array.from({ length: ROUNDS }, (_, nth) => {
+    const series = w.rows.all('series')[nth * 30]!;
+    w.must('Aino', 'chore.change', { series: series.id, title: `Changed ${nth}` });
+    return month(w.rows);
   });
-  report('calendar_month_ms', percentile(times, 0.5), 'ms', FRAME_MS);
+  report('calendar_month_after_change_ms', percentile(changed, 0.5), 'ms', FRAME_MS);
 }

@@ -17,6 +17,8 @@ export interface Carried {
 export class CarriedMinutes {
   private readonly days = new Map<string, Map<number, number>>();
   private readonly lasts = new Map<string, number>();
+  /** Of each person the sum that was asked for last: turns are given day by day, many on each. */
+  private readonly sums = new Map<string, { day: number; minutes: number }>();
 
   constructor(carried: Iterable<Carried> = []) {
     for (const one of carried) this.add(one);
@@ -26,6 +28,18 @@ export class CarriedMinutes {
     const days = this.days.get(personId) ?? new Map<number, number>();
     this.days.set(personId, days.set(day, (days.get(day) ?? 0) + minutes));
     this.lasts.set(personId, Math.max(day, this.lastOf(personId)));
+    const sum = this.sums.get(personId);
+    if (sum && day <= sum.day && day > sum.day - FAIR_DAYS) sum.minutes += minutes;
+  }
+
+  /** In the four weeks up to a day, the day itself included. */
+  upTo(personId: string, day: number): number {
+    const known = this.sums.get(personId);
+    if (known?.day === day) return known.minutes;
+    let minutes = 0;
+    for (let on = day - FAIR_DAYS + 1; on <= day; on++) minutes += this.on(personId, on);
+    this.sums.set(personId, { day, minutes });
+    return minutes;
   }
 
   on = (personId: string, day: number): number => this.days.get(personId)?.get(day) ?? 0;
@@ -67,12 +81,12 @@ export function fairTurn(day: number, people: readonly Able[], carried: CarriedM
   const present = tallies.filter(({ person }) => isPresentOn(person, day));
   present.sort((a, b) => a.load - b.load || a.last - b.last || (a.person.name < b.person.name ? -1 : 1));
   const first = present[0]?.person;
-  return first ? { personId: first.id, minutes: carriedIn4Weeks(first.id, day, carried) } : null;
+  return first ? { personId: first.id, minutes: carried.upTo(first.id, day) } : null;
 }
 
 /** Minutes ÷ capacity of the 28 days. */
 function loadOf(person: Able, all: readonly Able[], day: number, carried: CarriedMinutes): number {
-  let load = carriedIn4Weeks(person.id, day, carried) / (person.weekly * WEEKS);
+  let load = carried.upTo(person.id, day) / (person.weekly * WEEKS);
   for (const { from, to } of apart(person.absences))
     for (let on = Math.max(from, day - FAIR_DAYS + 1); on <= Math.min(to, day); on++) load += meanOfOthers(person, all, on, carried);
   return load;
@@ -93,10 +107,4 @@ function apart(absences: readonly Days[]): Days[] {
 function meanOfOthers(person: Able, all: readonly Able[], on: number, carried: CarriedMinutes): number {
   const others = all.filter((other) => other.id !== person.id && isPresentOn(other, on));
   return others.length === 0 ? 0 : others.reduce((total, other) => total + carried.on(other.id, on) / (other.weekly * WEEKS), 0) / others.length;
-}
-
-function carriedIn4Weeks(personId: string, day: number, carried: CarriedMinutes): number {
-  let total = 0;
-  for (let on = day - FAIR_DAYS + 1; on <= day; on++) total += carried.on(personId, on);
-  return total;
 }

@@ -105,11 +105,12 @@ export function nextTurnsIf(series: Series, exceptions: readonly Exception[], ma
 function withTurns(found: readonly Pick<Ahead, 'series' | 'occurrence'>[], rows: ChoreRows, house: ChoreHouse): Ahead[] {
   const carried = found.some(({ series }) => series.turn === 'fair') ? carriedSoFar(rows) : new CarriedMinutes();
   const presence = new Presence(rows, house);
-  const queues = new Map<string, string[]>();
+  const chores = new Map<string, { queue: string[]; overrides: readonly Override[] }>();
   return found.map(({ series, occurrence }) => {
-    const queue = queues.get(series.id) ?? queueOf(series, rows);
-    const assigned = assign(series, occurrence, queue, () => carried, presence, rows.by('override', 'seriesId', series.id));
-    queues.set(series.id, queueAfter(assigned.turn, assigned.personIds[0] ?? null));
+    const chore = chores.get(series.id) ?? { queue: queueOf(series, rows), overrides: rows.by('override', 'seriesId', series.id) };
+    const assigned = assign(series, occurrence, chore.queue, () => carried, presence, chore.overrides);
+    chore.queue = queueAfter(assigned.turn, assigned.personIds[0] ?? null);
+    chores.set(series.id, chore);
     if (series.turn === 'fair')
       for (const personId of assigned.personIds) carried.add({ personId, day: daysOf(occurrence.at), minutes: series.effort ?? GUESSED_MINUTES });
     return { series, occurrence, assigned };
