@@ -15,7 +15,6 @@ export async function fanout(base: string): Promise<void> {
   const aino = await DemoPerson.signIn(base, 'Aino');
   const part = await aino.itemForMe('Bench: watch me, all of you');
   const open = await Promise.all(Array.from({ length: DEVICES }, async () => arrivals(await aino.live(), (data) => (data.includes(part.item) ? 'row' : null))));
-  await Promise.all(open.map((device) => device.next()));
   const echo = await startEcho();
   const echoes = await Promise.all(Array.from({ length: DEVICES }, async () => arrivals(await fetch(`${echo.base}/live`), (data) => data)));
   const took: number[] = [];

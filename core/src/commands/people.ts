@@ -6,6 +6,7 @@ import { Address, Colour, ContactWords, Mark, Pattern, Phone, Role } from '../mo
 import { Id, Name } from '../model/row-schema.ts';
 import type { Part } from '../model/part.ts';
 import { openParts } from '../followup/standing.ts';
+import { YES } from '../model/nouns.ts';
 import { calendarDateOf, epochOf, instantOf } from '../time/clock.ts';
 import { choresOnlyOf } from '../recurrence/going-on.ts';
 import { linksKnownTo } from '../access/known-links.ts';
@@ -95,7 +96,7 @@ export const endPerson = commandKind({
     if (undecided.length > 0) refuse('open-parts', { name: person.name, count: undecided.length });
     for (const itemId of open) settlePart(itemId, person, decided.get(itemId) ?? 'later', d);
     endToday(choresOnlyOf(personId, calendarDateOf(d.now, d.house.zone), d), d);
-    passFollowUp(d.all('part'), person, d);
+    passFollowUp(d.by('part', 'open', YES), person, d);
     leaveLists(person, heirOf(person, d), d);
     withdrawLinksOf(person, keepLinks, d);
     d.set('person', personId, { endedAt: d.now });
@@ -113,15 +114,10 @@ function withdrawLinksOf(person: Person, kept: readonly string[], d: Deciding): 
 }
 
 /** Items a person still has in hand. */
-function openPartsOf(personId: string, d: Pick<Deciding, 'all'>): string[] {
-  const removed = new Set(
-    d
-      .all('item')
-      .filter((item) => item.removedAt)
-      .map((item) => item.id),
-  );
-  return openParts(d.all('part'))
-    .filter((part) => part.personId === personId && !removed.has(part.itemId))
+function openPartsOf(personId: string, d: Deciding): string[] {
+  const isRemoved = (itemId: string) => (d.find('item', itemId)?.removedAt ?? null) !== null;
+  return openParts(d.by('part', 'open', YES))
+    .filter((part) => part.personId === personId && !isRemoved(part.itemId))
     .map((part) => part.itemId);
 }
 

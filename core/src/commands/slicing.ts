@@ -1,5 +1,6 @@
 import { v5 } from 'uuid';
 import { openParts } from '../followup/standing.ts';
+import { YES } from '../model/nouns.ts';
 import type { Reader, RecordedCommand } from '../reader/reader.ts';
 import { withBelow } from '../reader/tree.ts';
 import type { Deciding } from './deciding.ts';
@@ -77,7 +78,7 @@ function chunks<T, P>(all: readonly T[], payloadOf: (some: T[]) => P, atOnce = S
 }
 
 /** What somebody handed to others, and is not done. */
-const openPartsFrom = (personId: string, reader: Reader): string[] => openParts(reader.all('part')).filter(({ originId }) => originId === personId).map(({ id }) => id); // prettier-ignore
+const openPartsFrom = (personId: string, reader: Reader): string[] => openParts(reader.by('part', 'open', YES)).filter(({ originId }) => originId === personId).map(({ id }) => id); // prettier-ignore
 
 /** What lies below some items and goes, or comes, with them. */
 function alongWith(items: readonly string[], reader: Reader, goes: (removedAt: string | null, top: string | null) => boolean): string[] {

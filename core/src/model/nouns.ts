@@ -116,7 +116,7 @@ export const INDEXES = {
   series: ['listId'],
   override: ['seriesId'],
   item: ['listId', 'parentId', 'seriesId', 'pile', 'removed', 'dueMonth'],
-  part: ['itemId', 'open', 'completedDay', 'nudged', 'planMonth'],
+  part: ['itemId', 'personId', 'giverId', 'originId', 'open', 'completedDay', 'nudged', 'planMonth'],
   alarm: ['itemId'],
   wait: ['itemId', 'open'],
   matter: ['personId', 'itemId'],

@@ -28,18 +28,25 @@ export function momentOf(alarm: Alarm, house: Pick<House, 'zone' | 'dayParts'>, 
   const item = rows.get('item', alarm.itemId);
   if (typeof item === 'string') return null;
   if (isPlaceAlarm(alarm)) return fallbackMoment(alarm, item.due, house.zone);
-  return alarmMoment(alarm.trigger, anchorDates(item, partOf(item.id, alarm.personId, rows)), house);
+  const { trigger } = alarm;
+  const hangsOnPlan = trigger.kind === 'relative' && trigger.to === 'plan';
+  return alarmMoment(trigger, anchorDates(item, hangsOnPlan ? partOf(item.id, alarm.personId, rows) : null), house);
 }
 
 /** When a reminder rings next, or null: it has rung, its date is not set or past when it was set, or there is nothing left to do. */
 export function nextRing(alarm: Alarm, house: Pick<House, 'zone' | 'dayParts'>, rows: RingRows): Ring | null {
-  if (alarm.removedAt !== null || !ringsFor(alarm).some((id) => isStillToDo(alarm, id, rows))) return null;
+  if (alarm.removedAt !== null || hasRungForGood(alarm)) return null;
   const own = momentOf(alarm, house, rows);
   const moments = [own !== null && own > alarm.armedAt ? own : null, alarm.snoozedUntil].filter(
     (at): at is string => at !== null && (alarm.rungFor === null || at > alarm.rungFor),
   );
-  return moments.length === 0 ? null : { alarmId: alarm.id, at: moments.reduce((a, b) => (a < b ? a : b)) };
+  // most that ever were have rung, so that who it rings for need not be looked up
+  if (moments.length === 0 || !ringsFor(alarm).some((id) => isStillToDo(alarm, id, rows))) return null;
+  return { alarmId: alarm.id, at: moments.reduce((a, b) => (a < b ? a : b)) };
 }
+
+/** Its moment doesn't move, and it wasn't put off. */
+const hasRungForGood = ({ trigger, rungFor, snoozedUntil }: Alarm): boolean => trigger.kind === 'absolute' && rungFor !== null && snoozedUntil === null;
 
 /** The next ring of each reminder of a house that will ring, earliest first. */
 export function ringsAhead(house: Pick<House, 'zone' | 'dayParts'>, rows: RingRows): Ring[] {

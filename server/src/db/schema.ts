@@ -1,5 +1,6 @@
 import { isNotNull, sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { CAN_BE_BROUGHT_BACK, IN_HAND, NOT_ENDED, NUDGED, OWN_PILE } from './conditions.ts';
 
 const flag = () => integer({ mode: 'boolean' }).notNull();
 const json = () => text({ mode: 'json' }).notNull();
@@ -291,6 +292,8 @@ export const item = sqliteTable(
     index('item_list_ix').on(t.listId),
     index('item_parent_ix').on(t.parentId),
     index('item_series_ix').on(t.seriesId),
+    index('item_pile_ix').on(t.houseId, t.makerId).where(sql.raw(OWN_PILE)),
+    index('item_removed_ix').on(t.houseId).where(sql.raw(CAN_BE_BROUGHT_BACK)),
   ],
 );
 
@@ -331,7 +334,15 @@ export const part = sqliteTable(
     askAgain: text(),
     ownOrder: text(),
   },
-  (t) => [index('part_seq_ix').on(t.houseId, t.seq), index('part_item_ix').on(t.itemId)],
+  (t) => [
+    index('part_seq_ix').on(t.houseId, t.seq),
+    index('part_item_ix').on(t.itemId),
+    // what is open is found without walking over everything that was ever done
+    index('part_person_ix').on(t.personId),
+    index('part_open_ix').on(t.houseId).where(sql.raw(IN_HAND)),
+    index('part_nudged_ix').on(t.houseId).where(sql.raw(NUDGED)),
+    index('part_completed_ix').on(t.houseId, t.completedAt).where(isNotNull(t.completedAt)),
+  ],
 );
 
 export const alarm = sqliteTable(
@@ -368,7 +379,7 @@ export const wait = sqliteTable(
     since: text().notNull(),
     endedAt: text(),
   },
-  (t) => [index('wait_seq_ix').on(t.houseId, t.seq), index('wait_item_ix').on(t.itemId)],
+  (t) => [index('wait_seq_ix').on(t.houseId, t.seq), index('wait_item_ix').on(t.itemId), index('wait_open_ix').on(t.houseId).where(sql.raw(NOT_ENDED))],
 );
 
 export const timeAway = sqliteTable(

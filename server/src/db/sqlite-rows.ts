@@ -1,6 +1,4 @@
 import {
-  INDEXES,
-  lookupValue,
   NOUNS,
   recordOf,
   applyChange,
@@ -14,6 +12,7 @@ import {
   type Writer,
 } from '@kotiva/core';
 import { getTableColumns, type Column } from 'drizzle-orm';
+import { conditionOf } from './lookups.ts';
 import type { Raw } from './open.ts';
 import { CACHED, RowCache } from './row-cache.ts';
 import { prepared } from './statements.ts';
@@ -62,19 +61,14 @@ export class SqliteRows implements Reader {
   }
 
   by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] {
-    if (!(INDEXES[noun] as readonly string[]).includes(String(field))) throw new Error(`${noun} is not looked up by ${String(field)}`);
+    const condition = conditionOf(noun, String(field), value);
+    if (!condition) return [];
     const known = this.cache.by(noun, field, value);
     if (known) return known;
-    if (!(String(field) in columnsOf[noun])) return this.derivedBy(noun, field, value);
-    const rows = this.read(noun, this.prepared(`SELECT * FROM "${noun}" WHERE "${String(field)}" = ? AND "houseId" = ?`).all(value, this.houseId));
+    const { where, values } = condition;
+    const rows = this.read(noun, this.prepared(`SELECT * FROM "${noun}" WHERE ${where} AND "houseId" = ?`).all(...values, this.houseId));
     if (CACHED.includes(noun)) this.cache.keepLookup(noun, field, value, rows);
     return rows;
-  }
-
-  /** What no column says: all are read once, and what is derived of them is followed from then on. */
-  private derivedBy<N extends Noun>(noun: N, index: IndexOf<N>, value: string): Row<N>[] {
-    const all = this.all(noun);
-    return this.cache.by(noun, index, value) ?? all.filter((row) => lookupValue(noun, String(index), row) === value);
   }
 
   all<N extends Noun>(noun: N): Row<N>[] {

@@ -240,7 +240,7 @@ export class Timers {
 const AHEAD_MS = 10 * 60_000;
 
 /** What the planners read all of. */
-const PLANNED: readonly Noun[] = ['person', 'item', 'part', 'series', 'override', 'alarm', 'wait', 'visit', 'noticeChoices', 'timeAway'];
+const PLANNED: readonly Noun[] = ['person', 'series', 'alarm', 'visit', 'noticeChoices', 'timeAway'];
 
 const earlier = (a: string | null, b: string | null): string | null => (a === null || (b !== null && b < a) ? b : a);
 

@@ -75,8 +75,8 @@ export class OutsideDesk {
 
 function partsOf(person: Person, rows: Reader): OutsidePart[] {
   const found: OutsidePart[] = [];
-  for (const part of rows.all('part')) {
-    if (part.personId !== person.id || !counts(part)) continue;
+  for (const part of rows.by('part', 'personId', person.id)) {
+    if (!counts(part)) continue;
     const item = rows.get('item', part.itemId);
     if (typeof item === 'string' || item.removedAt !== null) continue;
     found.push(outsidePart(item, part, person, rows));

@@ -93,8 +93,9 @@ function reachOfStandIn(reach: VisibilityScope, id: string, fields: Partial<Row<
   const rows = [fields, ...(typeof held === 'string' ? [] : [held])];
   const personId = rows.find((row) => row.personId)?.personId;
   if (!rows.some(({ standInId }) => standInId)) return;
-  for (const part of reader.all('part'))
-    if (part.takenBackAt === null && (part.giverId === personId || part.originId === personId)) reach.items.add(part.itemId);
+  if (!personId) return;
+  for (const index of ['giverId', 'originId'] as const)
+    for (const part of reader.by('part', index, personId)) if (part.takenBackAt === null) reach.items.add(part.itemId);
 }
 
 const listOf = (id: string, fields: Partial<Row<'share'>>, reader: Reader): string => {
