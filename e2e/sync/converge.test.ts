@@ -94,16 +94,19 @@ function expectSame(server: RealServer, editor: Editor, seed: number): void {
 
 /** One in so many goes over sockets, the others to the same handlers in this process. */
 const OVER_SOCKETS = 5;
+/** And one to a server that forgets nearly everything it has read before each command. */
+const FORGETFUL_MB = 0.05;
 
 describe('editors with bad lines', () => {
-  const [quick, real] = [RealServer.quick(), new RealServer()];
-  beforeAll(() => Promise.all([quick.start(), real.start()]));
-  afterAll(() => Promise.all([quick.stop(), real.stop()]));
+  const [quick, real, forgetful] = [RealServer.quick(), new RealServer(), RealServer.quick({ cacheMb: FORGETFUL_MB })];
+  const serverOf = (seed: number) => (seed % OVER_SOCKETS === 0 ? real : seed % OVER_SOCKETS === 1 ? forgetful : quick);
+  beforeAll(() => Promise.all([quick.start(), real.start(), forgetful.start()]));
+  afterAll(() => Promise.all([quick.stop(), real.stop(), forgetful.stop()]));
   const BLOCK = 50;
   for (let first = FIRST; first < FIRST + SEEDS; first += BLOCK) {
     const last = Math.min(first + BLOCK, FIRST + SEEDS) - 1;
     test(`seeds ${first} to ${last} end where the server says`, async () => {
-      for (let seed = first; seed <= last; seed++) await run(seed % OVER_SOCKETS === 0 ? real : quick, seed);
+      for (let seed = first; seed <= last; seed++) await run(serverOf(seed), seed);
     }, 120_000);
   }
 });

@@ -67,6 +67,8 @@ export interface AppOptions {
   map?: string;
   /** Stand-ins for what is outside: mounted beside the routes, with `simulatedPush` devices subscribe at one of them. */
   standIns?: (app: Hono<Env>, services: Services) => void;
+  /** Memory for rows that were read or written, in megabytes; what doesn't fit is read again. */
+  cacheMb?: number;
   /** Which build this is: what another one kept of what it worked out is not believed. */
   build?: string;
   /** The exported client; without it only the API answers. */
@@ -80,7 +82,7 @@ export function createApp(options: AppOptions) {
   const { storage, version, simulate = false, demo = false, publicUrl = 'http://127.0.0.1', clientFolder, smtpUrl, standIns } = options;
   const simulated = simulate ? new SimulatedClock(storage.db) : null;
   const clock: Clock = simulated ?? realClock;
-  const ledger = new Ledger(storage.raw, clock);
+  const ledger = new Ledger(storage.raw, clock, options.cacheMb);
   const feed = new ChangeFeed(storage.raw);
   const hub = new LiveHub(ledger, feed);
   const accounts = new Accounts(storage.db);

@@ -29,6 +29,12 @@ function proxiesIn(text: string): string[] {
   }
 }
 
+/** From 1 megabyte on: with little everything works, and reads more often. */
+function megabytesIn(text: string): number {
+  const megabytes = Number(text);
+  return Number.isInteger(megabytes) && megabytes >= 1 && megabytes <= 1_000_000 ? megabytes : stop(`KOTIVA_CACHE_MB is a whole number of megabytes from 1, not '${text}'.`); // prettier-ignore
+}
+
 const geocoderUrl = process.env.KOTIVA_GEOCODER_URL;
 const mapFile = process.env.KOTIVA_MAP;
 if (geocoderUrl && !URL.canParse(geocoderUrl)) stop(`'${geocoderUrl}' is not an address. Give KOTIVA_GEOCODER_URL as https://…`);
@@ -55,6 +61,7 @@ await startServer({
   mailTrust: process.env.KOTIVA_MAIL_TRUST,
   signUp,
   trustedProxies: proxiesIn(process.env.KOTIVA_TRUSTED_PROXIES ?? ''),
+  cacheMb: process.env.KOTIVA_CACHE_MB ? megabytesIn(process.env.KOTIVA_CACHE_MB) : undefined,
   metricsPort: metricsPort ? portOf(metricsPort) : undefined,
   geocoder: geocoderUrl ? new HttpGeocoder(geocoderUrl) : undefined,
   map: mapFile ? mapText(mapFile) : undefined,

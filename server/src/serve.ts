@@ -49,6 +49,7 @@ export interface ServeOptions {
   /** Where figures are read; without it none are given. */
   metricsPort?: number;
   standIns?: AppOptions['standIns'];
+  cacheMb?: number;
   /** Runs once the folder is this server's alone, before its database is opened. */
   prepare?: () => void;
   /** Runs before the first request is answered. */

@@ -56,12 +56,17 @@ describe('what is remembered', () => {
   const PLACES = ['list one', 'list two'];
   const row = (id: string, list: string) => ({ id, houseId: 'one', listId: list, name: id, position: 'a0', removedAt: null });
   type Step =
-    { kind: 'write'; nth: number; list: string } | { kind: 'get'; nth: number } | { kind: 'by'; list: string } | { kind: 'all' | 'load' | 'trim' | 'forget' };
+    | { kind: 'write'; nth: number; list: string }
+    | { kind: 'get'; nth: number }
+    | { kind: 'many'; nths: number[] }
+    | { kind: 'by'; list: string }
+    | { kind: 'all' | 'load' | 'lookUp' | 'trim' | 'forget' };
   const step: fc.Arbitrary<Step> = fc.oneof(
     fc.record({ kind: fc.constant('write' as const), nth: fc.nat(30), list: fc.constantFrom(...PLACES) }),
     fc.record({ kind: fc.constant('get' as const), nth: fc.nat(30) }),
+    fc.record({ kind: fc.constant('many' as const), nths: fc.array(fc.nat(30), { maxLength: 9 }) }),
     fc.record({ kind: fc.constant('by' as const), list: fc.constantFrom(...PLACES) }),
-    fc.record({ kind: fc.constantFrom('all' as const, 'load' as const, 'trim' as const, 'forget' as const) }),
+    fc.record({ kind: fc.constantFrom('all' as const, 'load' as const, 'lookUp' as const, 'trim' as const, 'forget' as const) }),
   );
   const sorted = (rows: readonly { id: string }[]) => [...rows].sort((a, b) => (a.id < b.id ? -1 : 1));
 
@@ -81,6 +86,10 @@ describe('what is remembered', () => {
             const made = rows.get('section', id) === 'absent';
             rows.apply([{ noun: 'section', id, made, fields: made ? row(id, one.list) : { listId: one.list } } as never], { commandId: 'c', name: 'x', actorId: null, payload: null, seq: ++seq }); // prettier-ignore
           } else if (one.kind === 'get') expect(rows.get('section', `section ${one.nth}`)).toEqual(fresh.get('section', `section ${one.nth}`));
+          else if (one.kind === 'many') {
+            const ids = one.nths.map((nth) => `section ${nth}`);
+            expect(rows.many('section', ids)).toEqual(ids.map((id) => fresh.get('section', id)).filter((row) => row !== 'absent'));
+          } else if (one.kind === 'lookUp') rows.lookUp('section', 'listId', [...PLACES, 'no list']);
           else if (one.kind === 'by') expect(sorted(rows.by('section', 'listId', one.list))).toEqual(sorted(fresh.by('section', 'listId', one.list)));
           else if (one.kind === 'all') expect(sorted(rows.all('section'))).toEqual(sorted(fresh.all('section')));
           // read piece by piece, other things in between

@@ -7,7 +7,15 @@ export interface MostHeld {
   others: number;
 }
 
-const USUAL: MostHeld = { own: 200_000, others: 100_000 };
+/** A row with what it is looked up by takes about a kilobyte. */
+const ROWS_A_MB = 1_000;
+export const USUAL_CACHE_MB = 300;
+
+/** Two thirds for the house that is in use, which may be the largest; the others come and go. */
+export function mostHeldIn(megabytes: number): MostHeld {
+  const rows = megabytes * ROWS_A_MB;
+  return { own: Math.ceil((rows * 2) / 3), others: Math.floor(rows / 3) };
+}
 
 /** The rows of each house, remembered as far as there is room: those of the house asked for longest ago are forgotten first. */
 export class HeldHouses {
@@ -16,7 +24,7 @@ export class HeldHouses {
 
   constructor(
     private readonly raw: Raw,
-    private readonly most = USUAL,
+    private readonly most = mostHeldIn(USUAL_CACHE_MB),
   ) {}
 
   get size(): number {

@@ -1,5 +1,7 @@
 import { join } from 'node:path';
 import { CONTRACT_HOUSE, readerContract } from '@kotiva/core/testing/reader.contract';
+import fc from 'fast-check';
+import { LedgerHouse } from '../testing/ledger-house.ts';
 import { openStorage } from './open.ts';
 import { SqliteRows } from './sqlite-rows.ts';
 
@@ -38,4 +40,25 @@ test('rows of another house are not there', () => {
   expect(other.by('person', 'accountId', 'a')).toEqual([]);
   expect(other.all('person')).toEqual([]);
   storage.close();
+});
+
+test('whatever was written is read as it is', () => {
+  const house = new LedgerHouse('Aino');
+  const item = house.item('Aino', 'Oars');
+  const { raw } = house.storage;
+  const text = fc.oneof(
+    fc.string({ unit: 'grapheme' }),
+    fc.string({ unit: 'binary-ascii' }),
+    fc.constantFrom('"', '\\', '\u0001\u001f', '\u2028', '\u{1F332}', 'null', '[1]'),
+  );
+  fc.assert(
+    fc.property(text, text, fc.double({ min: 0, max: 100, noNaN: true }), (title, notes, percent) => {
+      raw.prepare('UPDATE item SET title = ?, notes = ?, "tagIds" = ? WHERE id = ?').run(title, notes, JSON.stringify([notes]), item);
+      raw.prepare('UPDATE part SET percent = ?, message = ? WHERE "itemId" = ?').run(percent, notes, item);
+      const rows = new SqliteRows(raw, house.houseId);
+      expect(rows.get('item', item)).toMatchObject({ title, notes, tagIds: [notes] });
+      expect(rows.by('part', 'itemId', item)[0]).toMatchObject({ percent, message: notes });
+    }),
+    { numRuns: 300 },
+  );
 });

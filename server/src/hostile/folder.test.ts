@@ -157,6 +157,7 @@ describe('what can’t be used ends the start with one sentence', () => {
   test('settings that are none', async () => {
     await refused(join(folder, 'sign-up'), /KOTIVA_SIGN_UP/, { KOTIVA_SIGN_UP: 'perhaps' });
     await refused(join(folder, 'proxies'), /KOTIVA_TRUSTED_PROXIES/, { KOTIVA_TRUSTED_PROXIES: 'the one in front' });
+    await refused(join(folder, 'cache'), /KOTIVA_CACHE_MB/, { KOTIVA_CACHE_MB: 'much' });
     await refused(join(folder, 'simulate'), /127\.0\.0\.1 only/, {}, ['--simulate', '--host', '0.0.0.0']);
   });
 });

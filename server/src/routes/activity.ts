@@ -2,7 +2,7 @@ import { ACTIVITY_GROUPS, activityGroupOf, type Activity } from '@kotiva/core';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
-import { fromDriver } from '../db/sqlite-rows.ts';
+import { AS_JSON, fromDriver } from '../db/sqlite-rows.ts';
 import { Problem } from '../problem.ts';
 import { Visibility } from '../sync/visibility.ts';
 import { memberOf } from './house.ts';
@@ -73,8 +73,10 @@ export function activityRoutes(services: Services): Hono<Env> {
       const [seq, id] = before.split(':') as [string, string];
       add('(seq < ? OR (seq = ? AND id < ?))', Number(seq), Number(seq), id);
     }
-    const found = storage.raw.prepare(`SELECT * FROM activity WHERE ${where.join(' AND ')} ORDER BY seq DESC, id DESC LIMIT ${PAGE}`).all(...values);
-    return found.map((row) => fromDriver('activity', row as Record<string, unknown>) as Activity);
+    const found = storage.raw
+      .prepare(`SELECT ${AS_JSON.activity} FROM activity WHERE ${where.join(' AND ')} ORDER BY seq DESC, id DESC LIMIT ${PAGE}`)
+      .all(...values);
+    return found.map((row) => fromDriver('activity', row as { row: string }) as Activity);
   }
 
   return app;

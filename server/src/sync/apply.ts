@@ -3,7 +3,7 @@ import { decide, slicesOfCommand } from '@kotiva/core/commands';
 import { createHash } from 'node:crypto';
 import type { Clock } from '../clock.ts';
 import { isNotUnique, isOfStorage } from '../db/faults.ts';
-import { HeldHouses } from '../db/held-houses.ts';
+import { HeldHouses, mostHeldIn, USUAL_CACHE_MB } from '../db/held-houses.ts';
 import type { Raw } from '../db/open.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { readsHours } from '../places/opening-hours.ts';
@@ -68,8 +68,9 @@ export class Ledger {
   constructor(
     private readonly raw: Raw,
     private readonly clock: Clock,
+    cacheMb = USUAL_CACHE_MB,
   ) {
-    this.houses = new HeldHouses(raw);
+    this.houses = new HeldHouses(raw, mostHeldIn(cacheMb));
     this.statements = {
       begin: raw.prepare('BEGIN IMMEDIATE'),
       commit: raw.prepare('COMMIT'),

@@ -53,7 +53,8 @@ export class ChangeFeed {
   page(rows: SqliteRows, person: Person, since: number, until: number, limit = PAGE_ROWS, isFresh = false): ChangePage {
     const reset = since > 0 && !isFresh && this.resets.get(person.houseId, person.id, since, RESET) !== undefined;
     const { keys, seq, more } = this.keysBetween(person, reset ? 0 : since, until, limit);
-    return { seq, more, ...(reset ? { reset } : {}), ...shown(keys, rows, person, (noun, id) => heldOf(rows, noun, id)) };
+    const found = rowsOf(keys, rows);
+    return { seq, more, ...(reset ? { reset } : {}), ...shown(keys, rows, person, (noun, id) => found.get(`${noun}:${id}`)) };
   }
 
   /** What a commit is to a person whose device has everything before it: what `page` gives for it, without asking the database. */
@@ -83,6 +84,25 @@ export class ChangeFeed {
     if (whole.length > 0) return { keys: whole, seq: cut - 1, more: true };
     return { keys: read(cut, Number.MAX_SAFE_INTEGER), seq: cut, more: true };
   }
+}
+
+/** The rows of a page, and what says who sees them, asked for a noun at a time. */
+function rowsOf(keys: readonly Key[], rows: SqliteRows): Map<string, Row> {
+  const byNoun = new Map<Noun, string[]>();
+  for (const { noun, id } of unique(keys).values()) {
+    const ids = byNoun.get(noun);
+    if (ids) ids.push(id);
+    else byNoun.set(noun, [id]);
+  }
+  const found = new Map<string, Row>();
+  for (const [noun, ids] of byNoun) for (const row of rows.many(noun, ids)) found.set(`${noun}:${row.id}`, row);
+  const itemIds = new Set<string>();
+  for (const row of found.values()) if ('itemId' in row && row.itemId !== null) itemIds.add(row.itemId);
+  for (const id of byNoun.get('item') ?? []) itemIds.add(id);
+  const items = [...itemIds];
+  rows.many('item', items);
+  rows.lookUp('part', 'itemId', items);
+  return found;
 }
 
 const heldOf = (rows: SqliteRows, noun: Noun, id: string): Row | undefined => {
