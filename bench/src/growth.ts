@@ -41,6 +41,7 @@ export async function growth(sizes: readonly number[] = [1_000, 10_000, 40_000])
     report(`growth_look_ms_${items}`, percentile(looked, 0.5), 'ms', p50);
     report(`growth_open_ms_${items}`, ready, 'ms', 1);
     report(`growth_heap_${items}`, heapMb() - before, 'MB', 1);
+    report(`growth_rows_held_${items}`, server.rowsHeld, 'rows', 1);
     const sync = server.firstSync(house, 'Leila');
     report(`growth_first_sync_${items}`, sync.megabytes, 'MB', 3);
     report(`growth_first_sync_ms_${items}`, sync.ms, 'ms', 2_000);
@@ -162,6 +163,10 @@ class Server {
       ({ seq: since, more } = page);
     }
     return { megabytes: bytes / 1e6, ms: performance.now() - from };
+  }
+
+  get rowsHeld(): number {
+    return this.ledger.held.rows;
   }
 
   fileMb(): number {

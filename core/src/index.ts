@@ -50,7 +50,6 @@ export type { Actor, Context, Note } from './commands/deciding.ts';
 export { REASON_CODES, type Reason, type ReasonCode } from './commands/reasons.ts';
 export { FRESH as FRESH_PART, partId } from './commands/parts.ts';
 export * from './access/known-links.ts';
-export * from './access/tags-in-sight.ts';
 export { isUndoable } from './commands/undoable.ts';
 export { byPosition } from './model/position.ts';
 export * from './followup/standing.ts';

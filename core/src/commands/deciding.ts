@@ -1,5 +1,5 @@
 import { NIL, parse, v5 } from 'uuid';
-import { INDEXES, lookupValue, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
+import { INDEXES, lookupValues, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
 import type { House } from '../model/house.ts';
 import { isHere, type Person } from '../model/person.ts';
 import type { EntryKind } from '../model/entry-kinds.ts';
@@ -261,12 +261,11 @@ export class Deciding {
   private lookUp(noun: Noun, before: Row | undefined, row: Row): void {
     for (const field of INDEXES[noun] as readonly string[]) {
       const name = `${noun}.${field}`;
-      const [was, is] = [before, row].map((one) => (one ? lookupValue(noun, field, one) : null));
-      if (before && was === is) continue;
+      const [was, is] = [before, row].map((one) => (one ? lookupValues(noun, field, one) : [])) as [readonly string[], readonly string[]];
       const ids = this.lookups.get(name) ?? new Map<string, Set<string>>();
       this.lookups.set(name, ids);
-      if (was) ids.get(was)?.delete(row.id);
-      if (is) ids.set(is, (ids.get(is) ?? new Set<string>()).add(row.id));
+      for (const value of was) if (!is.includes(value)) ids.get(value)?.delete(row.id);
+      for (const value of is) ids.set(value, (ids.get(value) ?? new Set<string>()).add(row.id));
     }
   }
 }

@@ -102,7 +102,7 @@ function inSection(sectionId: string, reader: Reader): string[] {
 
 const choresIn = (listId: string, reader: Reader): string[] => reader.all('series').flatMap(({ id, listId: its, endsBefore }) => (its === listId && endsBefore === null ? [id] : [])); // prettier-ignore
 
-const tagged = (tagId: string, reader: Reader): string[] => reader.all('item').filter(({ tagIds }) => tagIds.includes(tagId)).map(({ id }) => id); // prettier-ignore
+const tagged = (tagId: string, reader: Reader): string[] => reader.by('item', 'tag', tagId).map(({ id }) => id);
 
 /** What was done ahead of the command being decided. */
 export const slicesAhead = (d: Deciding): RecordedCommand[] =>

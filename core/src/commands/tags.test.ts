@@ -1,5 +1,6 @@
+import { finding } from '../reader/finding.ts';
 import { World } from '../testing/world.ts';
-import { tagsInSight } from '../access/tags-in-sight.ts';
+import { relationsToItem } from '../access/relations.ts';
 
 function house() {
   const w = new World();
@@ -18,11 +19,9 @@ const live = (w: World) => w.rows.all('tag').filter((tag) => !tag.removedAt);
 const named = (w: World, name: string) => live(w).find((tag) => tag.name === name)!.id;
 const sight = (w: World, who: string) => {
   const person = w.rows.all('person').find((one) => one.name === who)!;
-  const find = (noun: never, id: string) => {
-    const held = w.rows.get(noun, id);
-    return typeof held === 'string' ? undefined : held;
-  };
-  return [...tagsInSight(person, { all: w.rows.all.bind(w.rows), find: find as never, by: w.rows.by.bind(w.rows) })].map((id) => tagOf(w, id).name).sort();
+  const rows = finding(w.rows);
+  const isSeen = (id: string) => w.rows.by('item', 'tag', id).some((item) => relationsToItem(item, person, rows).length > 0);
+  return w.rows.all('tag').flatMap(({ id, name }) => (isSeen(id) ? [name] : [])).sort(); // prettier-ignore
 };
 
 test('" Shop", "SHOP" and "shop" are one tag, made where it is first used', () => {

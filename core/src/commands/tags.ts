@@ -26,8 +26,7 @@ const knownTag = (name: string, d: Deciding): Tag | undefined =>
     ?.find((tag) => isKnown(tag, d));
 
 const isKnown = (tag: Tag, d: Deciding): boolean =>
-  tag.makerId === d.actor.id ||
-  d.once(`sees ${tag.id}`, () => d.all('item').some((item) => item.tagIds.includes(tag.id) && relationsToItem(item, d.actor, d).length > 0));
+  tag.makerId === d.actor.id || d.once(`sees ${tag.id}`, () => d.by('item', 'tag', tag.id).some((item) => relationsToItem(item, d.actor, d).length > 0));
 
 /** The tags of these names: those the actor knows, and new ones for words never used. Each once, in the order given. */
 export function tagsNamed(names: readonly string[], d: Deciding): string[] {
@@ -103,7 +102,7 @@ export const removeTag = commandKind({
 
 /** The items that carry a tag; of a slice, those it is about. */
 function carrying(tagId: string, slice: readonly string[] | undefined, d: Deciding): Item[] {
-  const among = d.context.slice && slice ? slice.map((id) => d.need('item', id)) : d.all('item');
+  const among = d.context.slice && slice ? slice.map((id) => d.need('item', id)) : d.by('item', 'tag', tagId);
   return among.filter(({ tagIds }) => tagIds.includes(tagId));
 }
 

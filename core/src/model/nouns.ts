@@ -62,7 +62,8 @@ export type Noun = keyof Nouns;
 export type Row<N extends Noun = Noun> = Nouns[N];
 
 /**
- * What rows of a noun are looked up together by though no field says it: it follows from the row alone. Null: it is in no such lookup.
+ * What rows of a noun are looked up together by though no field says it: it follows from the row alone. Null: it is in no such lookup;
+ * several: under each of them.
  * So what is open is found without walking over everything that was ever done.
  */
 const DERIVED = {
@@ -77,6 +78,8 @@ const DERIVED = {
     planMonth: ({ plan }: Part) => plan?.slice(0, 7) ?? null,
   },
   item: {
+    /** The tags it carries: it stands under each of them. */
+    tag: ({ tagIds }: Item) => tagIds,
     /** The month it is due in. */
     dueMonth: ({ due }: Item) => due?.slice(0, 7) ?? null,
     /** Whose own pile it lies in. */
@@ -115,7 +118,7 @@ export const INDEXES = {
   noticeChoices: ['personId'],
   series: ['listId'],
   override: ['seriesId'],
-  item: ['listId', 'parentId', 'seriesId', 'pile', 'removed', 'dueMonth'],
+  item: ['listId', 'parentId', 'seriesId', 'pile', 'removed', 'dueMonth', 'tag'],
   part: ['itemId', 'personId', 'giverId', 'originId', 'open', 'completedDay', 'nudged', 'planMonth'],
   alarm: ['itemId'],
   wait: ['itemId', 'open'],
@@ -131,9 +134,13 @@ export const INDEXES = {
 export const NOUNS = Object.keys(INDEXES) as Noun[];
 export type IndexOf<N extends Noun> = (typeof INDEXES)[N][number];
 
-/** Under which value a row stands in a lookup; null: in none. */
-export function lookupValue(noun: Noun, index: string, row: Row): string | null {
-  const derive = (DERIVED as Partial<Record<Noun, Record<string, (row: never) => string | null>>>)[noun]?.[index];
+const NONE: readonly string[] = [];
+type Derive = (row: never) => string | null | readonly string[];
+
+/** Under which values a row stands in a lookup: mostly one or none. */
+export function lookupValues(noun: Noun, index: string, row: Row): readonly string[] {
+  const derive = (DERIVED as Partial<Record<Noun, Record<string, Derive>>>)[noun]?.[index];
   const value = derive ? derive(row as never) : (row as unknown as Record<string, unknown>)[index];
-  return typeof value === 'string' ? value : null;
+  if (typeof value === 'string') return [value];
+  return Array.isArray(value) ? value : NONE;
 }

@@ -1,4 +1,4 @@
-import { INDEXES, lookupValue, NOUNS, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
+import { INDEXES, lookupValues, NOUNS, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
 import { applyChange, recordOf, type Change, type Writer } from './change.ts';
 import type { Held, Reader, RecordedCommand } from './reader.ts';
 
@@ -111,7 +111,7 @@ export class MemoryRows implements Reader {
     const known = this.lookups.get(name);
     if (known) return known;
     const made: Lookup = new Map();
-    for (const row of this.own(noun).values()) this.move(made, row.id, null, lookupValue(noun, index, row));
+    for (const row of this.own(noun).values()) this.move(made, row.id, [], lookupValues(noun, index, row));
     this.lookups.set(name, made);
     return made;
   }
@@ -120,18 +120,18 @@ export class MemoryRows implements Reader {
   private follow(noun: Noun, id: string, old: Row | undefined, row: Row | undefined): void {
     for (const index of INDEXES[noun] as readonly string[]) {
       const lookup = this.lookups.get(`${noun}.${index}`);
-      if (lookup) this.move(lookup, id, old ? lookupValue(noun, index, old) : null, row ? lookupValue(noun, index, row) : null);
+      if (lookup) this.move(lookup, id, old ? lookupValues(noun, index, old) : [], row ? lookupValues(noun, index, row) : []);
     }
   }
 
-  private move(lookup: Lookup, id: string, from: string | null, to: string | null): void {
-    if (from === to) return void (to !== null && this.enter(lookup, id, to));
-    if (from !== null) {
-      const ids = lookup.get(from);
+  private move(lookup: Lookup, id: string, from: readonly string[], to: readonly string[]): void {
+    for (const value of from) {
+      if (to.includes(value)) continue;
+      const ids = lookup.get(value);
       ids?.delete(id);
-      if (ids?.size === 0) lookup.delete(from);
+      if (ids?.size === 0) lookup.delete(value);
     }
-    if (to !== null) this.enter(lookup, id, to);
+    for (const value of to) this.enter(lookup, id, value);
   }
 
   private enter(lookup: Lookup, id: string, value: string): void {

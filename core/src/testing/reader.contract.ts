@@ -119,6 +119,20 @@ export function readerContract(name: string, open: () => { rows: WritableRows; c
       expect(rows.all('item')).toHaveLength(3);
     });
 
+    test('a row stands under each of several values, and goes from under those it no longer has', () => {
+      const [one, other] = ['one', 'other'].map(id) as [string, string];
+      put((d) => {
+        d.insert('item', one, anItem('one'));
+        d.insert('item', other, { ...anItem('other'), tagIds: [id('shore')] });
+      });
+      const under = (tag: string) => rows.by('item', 'tag', id(tag)).map((item) => item.title).sort(); // prettier-ignore
+      expect([under('wood'), under('shore'), under('none')]).toEqual([['one'], ['one', 'other'], []]);
+      put((d) => d.set('item', one, { tagIds: [id('none'), id('wood')] }), writer(2));
+      expect([under('wood'), under('shore'), under('none')]).toEqual([['one'], ['other'], ['one']]);
+      put((d) => d.set('item', one, { tagIds: [] }), writer(3));
+      expect([under('wood'), under('shore'), under('none')]).toEqual([[], ['other'], []]);
+    });
+
     test('emptied fields are null again, also those of structured values', () => {
       put((d) => {
         d.insert('item', id('a'), anItem('A'));

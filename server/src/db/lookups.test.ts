@@ -1,4 +1,4 @@
-import { INDEXES, lookupValue, NOUNS, YES, type Noun, type Row } from '@kotiva/core';
+import { INDEXES, lookupValues, NOUNS, YES, type Noun, type Row } from '@kotiva/core';
 import fc from 'fast-check';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { conditionOf } from './lookups.ts';
@@ -23,7 +23,15 @@ const FIELDS = {
     giverId: id,
     originId: id,
   }),
-  item: fc.record({ listId: id, parentId: id, removedAt: instant, purgedAt: instant, makerId: fc.constantFrom('x', 'y'), due: date }),
+  item: fc.record({
+    tagIds: fc.subarray(['x', 'y', 'xy']),
+    listId: id,
+    parentId: id,
+    removedAt: instant,
+    purgedAt: instant,
+    makerId: fc.constantFrom('x', 'y'),
+    due: date,
+  }),
   wait: fc.record({ endedAt: instant }),
 };
 
@@ -43,7 +51,7 @@ test.each(['part', 'item', 'wait'] as const)('what is asked of SQLite of a %s is
         const all = new SqliteRows(raw, house.houseId).all(noun) as Row[];
         for (const index of INDEXES[noun])
           for (const value of VALUES) {
-            const meant = all.filter((row) => lookupValue(noun, index, row) === value);
+            const meant = all.filter((row) => lookupValues(noun, index, row).includes(value));
             expect([index, value, idsOf(of.by(noun, index as never, value))]).toEqual([index, value, idsOf(meant)]);
           }
       };

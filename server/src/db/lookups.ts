@@ -1,5 +1,5 @@
 import { INDEXES, YES, type Noun } from '@kotiva/core';
-import { CAN_BE_BROUGHT_BACK, IN_HAND, NOT_ENDED, NUDGED, OWN_PILE } from './conditions.ts';
+import { CAN_BE_BROUGHT_BACK, IN_HAND, NOT_ENDED, NUDGED, OWN_PILE, TAGGED } from './conditions.ts';
 
 /** What SQLite is asked for the rows of a lookup: a condition, and what goes into its slots. */
 export interface Condition {
@@ -25,6 +25,8 @@ const DERIVED: Partial<Record<Noun, Record<string, Asked>>> = {
   item: {
     pile: (value) => ({ where: `${OWN_PILE} AND "makerId" = ?`, values: [value] }),
     removed: whether(CAN_BE_BROUGHT_BACK),
+    // an id stands in the list as it stands in JSON
+    tag: (value) => ({ where: `${TAGGED} AND instr("tagIds", ?) > 0`, values: [JSON.stringify(value)] }),
     dueMonth: begins('due', 7),
   },
   wait: { open: whether(NOT_ENDED) },

@@ -1,4 +1,4 @@
-import { INDEXES, lookupValue, NOUNS, type IndexOf, type Noun, type Row } from '@kotiva/core';
+import { INDEXES, lookupValues, NOUNS, type IndexOf, type Noun, type Row } from '@kotiva/core';
 
 type Ids = Map<string, Set<string>>;
 
@@ -84,7 +84,7 @@ export class RowCache {
 
   private lookUpAll(noun: Noun, field: string, name: string): void {
     const lookup: Ids = new Map();
-    for (const row of this.rows.get(noun)?.values() ?? []) enter(lookup, lookupValue(noun, field, row), row.id);
+    for (const row of this.rows.get(noun)?.values() ?? []) for (const value of lookupValues(noun, field, row)) enter(lookup, value, row.id);
     this.lookups.set(name, lookup);
     this.wholeLookups.add(name);
   }
@@ -93,15 +93,17 @@ export class RowCache {
   private follow(noun: Noun, field: string, old: Row | undefined, row: Row): void {
     const lookup = this.lookups.get(lookupName(noun, field));
     if (!lookup) return;
-    const [before, now] = [old, row].map((one) => (one ? lookupValue(noun, field, one) : null));
-    if (typeof before === 'string' && before !== now) lookup.get(before)?.delete(row.id);
-    if (this.wholeLookups.has(lookupName(noun, field))) enter(lookup, now, row.id);
-    else if (typeof now === 'string') lookup.get(now)?.add(row.id);
+    const now = lookupValues(noun, field, row);
+    for (const value of old ? lookupValues(noun, field, old) : []) if (!now.includes(value)) lookup.get(value)?.delete(row.id);
+    const isWhole = this.wholeLookups.has(lookupName(noun, field));
+    for (const value of now) {
+      if (isWhole) enter(lookup, value, row.id);
+      else lookup.get(value)?.add(row.id);
+    }
   }
 }
 
-function enter(lookup: Ids, value: unknown, id: string): void {
-  if (typeof value !== 'string') return;
+function enter(lookup: Ids, value: string, id: string): void {
   const ids = lookup.get(value);
   if (ids) ids.add(id);
   else lookup.set(value, new Set([id]));

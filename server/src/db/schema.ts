@@ -1,6 +1,6 @@
 import { isNotNull, sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { CAN_BE_BROUGHT_BACK, IN_HAND, NOT_ENDED, NUDGED, OWN_PILE } from './conditions.ts';
+import { CAN_BE_BROUGHT_BACK, IN_HAND, NOT_ENDED, NUDGED, OWN_PILE, TAGGED } from './conditions.ts';
 
 const flag = () => integer({ mode: 'boolean' }).notNull();
 const json = () => text({ mode: 'json' }).notNull();
@@ -294,6 +294,7 @@ export const item = sqliteTable(
     index('item_series_ix').on(t.seriesId),
     index('item_pile_ix').on(t.houseId, t.makerId).where(sql.raw(OWN_PILE)),
     index('item_removed_ix').on(t.houseId).where(sql.raw(CAN_BE_BROUGHT_BACK)),
+    index('item_tagged_ix').on(t.houseId).where(sql.raw(TAGGED)),
   ],
 );
 

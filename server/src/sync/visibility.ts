@@ -10,7 +10,6 @@ import {
   PRIVATE_ALARM_FIELDS,
   PRIVATE_PART_FIELDS,
   seesPlace,
-  tagsInSight,
   type Comment,
   type AccessRelation,
   type Item,
@@ -24,9 +23,6 @@ import {
 
 const OWN_BUT_PLAN = PRIVATE_PART_FIELDS.filter((field) => field !== 'plan');
 
-/** Above so many, all tags are worked out together. */
-const FEW_TAGS = 20;
-
 /**
  * Who sees what: for changes, the live stream and everything else that leaves the server.
  * One `Sight` answers for one person at one moment; it remembers what it worked out.
@@ -34,9 +30,7 @@ const FEW_TAGS = 20;
 export class Visibility {
   private readonly lists = new Map<string, boolean>();
   private readonly items = new Map<string, readonly AccessRelation[]>();
-  private tags: ReadonlySet<string> | null = null;
-  /** Tags asked about one by one: most often the first item that carries one is seen. */
-  private readonly fewTags = new Map<string, boolean>();
+  private readonly tags = new Map<string, boolean>();
   private readonly rows: Finding;
 
   constructor(
@@ -146,16 +140,12 @@ export class Visibility {
     return personIds.includes(this.person.id) || (listId === null ? makerId === this.person.id : this.seesList(listId));
   }
 
+  /** Carried by something they see: most often by the first that carries it. */
   private seesTag(tagId: string): boolean {
-    if (this.tags) return this.tags.has(tagId);
-    const known = this.fewTags.get(tagId);
+    const known = this.tags.get(tagId);
     if (known !== undefined) return known;
-    if (this.fewTags.size >= FEW_TAGS) {
-      this.tags = tagsInSight(this.person, { ...this.rows, all: (noun) => this.reader.all(noun) });
-      return this.tags.has(tagId);
-    }
-    const seen = this.reader.all('item').some((item) => item.tagIds.includes(tagId) && this.relations(item.id, item).length > 0);
-    this.fewTags.set(tagId, seen);
+    const seen = this.reader.by('item', 'tag', tagId).some((item) => this.relations(item.id, item).length > 0);
+    this.tags.set(tagId, seen);
     return seen;
   }
 

@@ -1,0 +1,1 @@
+CREATE INDEX `item_tagged_ix` ON `item` (`houseId`) WHERE "tagIds" <> '[]';
