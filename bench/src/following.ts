@@ -31,17 +31,18 @@ export async function fanout(base: string): Promise<void> {
 
 /** How long after its moment a reminder is on an open device, beside the second by which the server looks. */
 export async function timerDrift(base: string): Promise<void> {
-  const aino = await DemoPerson.signIn(base, 'Aino');
-  const { item } = await aino.itemForMe('Bench: remind me');
-  await aino.send('alarm.set', { item, trigger: { kind: 'relative', to: 'due', offset: '-P1D' } });
-  const alarm = (await aino.rows('alarm')).find((one) => one.itemId === item)!.id;
-  const rings = await arrivals(await aino.live(), (data) => (data.includes('"reminder"') && data.includes(alarm) ? 'ring' : null));
+  // of one account only so many streams are open, and the fan-out holds them
+  const petri = await DemoPerson.signIn(base, 'Petri');
+  const { item } = await petri.itemForMe('Bench: remind me');
+  await petri.send('alarm.set', { item, trigger: { kind: 'relative', to: 'due', offset: '-P1D' } });
+  const alarm = (await petri.rows('alarm')).find((one) => one.itemId === item)!.id;
+  const rings = await arrivals(await petri.live(), (data) => (data.includes('"reminder"') && data.includes(alarm) ? 'ring' : null));
   const drifts: number[] = [];
   for (let round = 0; round < 8; round++) {
     const { now } = (await (await fetch(`${base}/api/simulate/clock`)).json()) as { now: string };
     const ahead = Date.parse(now) - Date.now();
     const until = Date.now() + 1_200 + round * 130;
-    await aino.send('alarm.snooze', { alarm, until: new Date(until + ahead).toISOString() });
+    await petri.send('alarm.snooze', { alarm, until: new Date(until + ahead).toISOString() });
     await rings.next();
     drifts.push(Date.now() - until);
   }
