@@ -210,9 +210,9 @@ export class Ledger {
   }
 
   private decideAndWrite(command: NewCommand, account: Actor | null, how: How, commits: Commits): CommandOutcome | Error {
-    const { now = this.clock.now() } = how;
+    const { now = this.clock.now(), ...slicing } = how;
     const rows = this.rows(command.houseId);
-    const decision = this.decided(command, account, { ...how, now }, rows);
+    const decision = this.decided(command, { ...slicing, now, account }, rows);
     if (decision instanceof Error) return decision;
     if (decision.outcome === 'refused') {
       const outcome: CommandOutcome = { id: command.id, outcome: 'refused', reason: decision.reason };
@@ -245,9 +245,9 @@ export class Ledger {
   }
 
   /** A fault while deciding is this command's alone: nothing was written yet. */
-  private decided(command: NewCommand, account: Actor | null, { now = this.clock.now(), slice, ahead }: How, rows: SqliteRows) {
+  private decided(command: NewCommand, how: Omit<How, 'now'> & { now: string; account: Actor | null }, rows: SqliteRows) {
     try {
-      const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { now, account, readsHours, slice, ahead });
+      const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { ...how, readsHours });
       return decision.outcome === 'unknown' ? new Error(`the server did not hold what ${command.name} needs`) : decision;
     } catch (error) {
       if (isOfStorage(error)) throw error;

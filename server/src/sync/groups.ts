@@ -1,6 +1,6 @@
 import { isOfStorage } from '../db/faults.ts';
 import { breathe } from '../slices.ts';
-import type { Actor, CommandOutcome, Given, How, Ledger, NewCommand } from './apply.ts';
+import type { Actor, CommandOutcome, Given, Ledger, NewCommand } from './apply.ts';
 
 /** A group ends there, so that nobody waits long for those before them. */
 const MOST_COMMANDS = 64;
@@ -25,9 +25,9 @@ export class CommandGroups {
   ) {}
 
   /** Decides and commits a command with whatever else came in. Rejects with what it, a write or the commit failed with. */
-  submit(command: NewCommand, account: Actor | null, how?: How): Promise<CommandOutcome> {
+  submit(command: NewCommand, account: Actor | null): Promise<CommandOutcome> {
     return new Promise((resolve, reject) => {
-      this.line.push({ command, account, ...(how ? { how } : {}), resolve, reject });
+      this.line.push({ command, account, resolve, reject });
       if (!this.isRunning) void this.run();
     });
   }
@@ -68,9 +68,9 @@ export class CommandGroups {
     }
   }
 
-  private alone({ command, account, how, resolve, reject }: Waiting): void {
+  private alone({ command, account, resolve, reject }: Waiting): void {
     try {
-      resolve(this.ledger.apply(command, account, how));
+      resolve(this.ledger.apply(command, account));
     } catch (fault) {
       reject(fault);
     }
