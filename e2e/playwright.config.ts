@@ -21,7 +21,10 @@ const NOT_OURS = [
 
 /** One server a test file, each with its own data: see `house.ts`. */
 export default defineConfig({
-  testDir: './journeys',
+  projects: [
+    { name: 'journeys', testDir: './journeys' },
+    { name: 'wander', testDir: './wander', fullyParallel: true },
+  ],
   fullyParallel: false,
   workers: 2,
   retries: 0,

@@ -9,12 +9,14 @@ const only = process.argv.includes('--part') ? process.argv[process.argv.indexOf
 /** In the order they run in; each can be run by itself. */
 const PARTS = {
   static: () => sideBySide('lint', 'typecheck'),
-  unit: () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '5000' : '200', KILL_SEEDS: deep ? '200' : '3' } }),
+  unit: () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '20000' : '400', KILL_SEEDS: deep ? '200' : '3' } }),
   fuzz: () => run('npx', ['jest', '--ci', '-i', 'hostile/fuzz'], { env: { FUZZ: '100000', FUZZ_STRICT: '1' } }),
   build,
   browser: () => run('npm', ['run', '-s', 'browser'], { env: deep ? { BROWSER_SEEDS: '50' } : {} }),
+  wander: () => run('npm', ['run', '-s', 'wander'], { env: { WANDER_SEEDS: process.env.WANDER_SEEDS ?? '500' } }),
 };
-const usual = Object.keys(PARTS).filter((part) => deep || part !== 'fuzz');
+const LONG = ['fuzz', 'wander'];
+const usual = Object.keys(PARTS).filter((part) => deep || !LONG.includes(part));
 if (only !== null && !(only in PARTS)) stop(`There is no part '${only}'. There are: ${Object.keys(PARTS).join(', ')}.`);
 
 const started = Date.now();

@@ -104,7 +104,13 @@ export function unbrokenMs(): void {
   let [since, more, longest] = [0, true, 0];
   while (more) {
     const from = performance.now();
-    ({ seq: since, more } = feed.page(ledger.rows(houseId), reader, since, ledger.seq(houseId), undefined, true));
+    ({ seq: since, more } = feed.page(ledger.rows(houseId), reader, {
+      since,
+      until: ledger.seq(houseId),
+      from: ledger.from(houseId),
+      now: ledger.now(),
+      begins: true,
+    }));
     longest = Math.max(longest, performance.now() - from);
   }
   report('unbroken_page_ms', longest, 'ms', SMALL_MS);

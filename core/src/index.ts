@@ -63,6 +63,7 @@ export * from './followup/waiting.ts';
 export * from './followup/talks.ts';
 export * from './followup/lateness.ts';
 export * from './followup/narrowing.ts';
+export * from './followup/window.ts';
 export * from './reminders/alarm-moment.ts';
 export * from './reminders/ringing.ts';
 export * from './reminders/ring-id.ts';

@@ -120,6 +120,8 @@ interface DeviceOptions {
   installed?: boolean;
   /** The browser lets it show notifications. */
   notifications?: boolean;
+  /** Its time zone; else that of the demo house. */
+  zone?: string;
   /** Where it is, and that it may say so. */
   at?: { latitude: number; longitude: number; accuracy?: number };
 }
@@ -161,13 +163,13 @@ async function openDevice(
   browser: Browser,
   contexts: BrowserContext[],
   size: typeof WIDE,
-  { dark = false, installed = false, notifications = false, at }: DeviceOptions = {},
+  { dark = false, installed = false, notifications = false, zone = 'Europe/Helsinki', at }: DeviceOptions = {},
 ): Promise<Page> {
   const context = await browser.newContext({
     viewport: size,
     hasTouch: size === PHONE,
     colorScheme: dark ? 'dark' : 'light',
-    timezoneId: 'Europe/Helsinki',
+    timezoneId: zone,
     reducedMotion: 'reduce',
     serviceWorkers: installed ? 'allow' : 'block',
     permissions: ['clipboard-read', 'clipboard-write', ...(notifications ? ['notifications'] : []), ...(at ? ['geolocation'] : [])],

@@ -1,73 +1,135 @@
-import { expect } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { enterDemo, test, WIDE } from './house.ts';
 
-test('a day by keyboard alone: add, find, go through rows, check off, undo, hand over, plan, order, sort', async ({ demo, devices }) => {
+/** What has the focus, as it is called and said. */
+const focused = (page: Page): Promise<string> =>
+  page.evaluate(() => {
+    const element = document.activeElement;
+    if (!element || element === document.body) return 'nothing';
+    return (element.getAttribute('aria-label') ?? (element as HTMLElement).innerText ?? '').replace(/\s+/g, ' ').trim();
+  });
+
+const hasFocus = (page: Page, name: RegExp | string) => expect.poll(() => focused(page)).toMatch(name);
+
+/** By its name, from wherever one is. */
+async function go(page: Page, name: string): Promise<void> {
+  await page.keyboard.press('Control+k');
+  await hasFocus(page, 'Type a command, a list or a name');
+  await page.keyboard.type(name);
+  await page.keyboard.press('Enter');
+}
+
+test('a day by keys alone: add, date, person, tick, untick, next list, find, hand over, back', async ({ demo, devices }) => {
   const page = await devices.open(WIDE);
   await enterDemo(page, demo, 'Aino');
   const { keyboard } = page;
-  const focused = () => page.evaluate(() => document.activeElement?.textContent ?? '');
-  await page.locator('body').press('n');
+  const sheet = page.getByRole('dialog');
+
+  // the first Tab leads past the bars
+  await keyboard.press('Tab');
+  await hasFocus(page, 'Skip to content');
+  await keyboard.press('Enter');
+  expect(await page.evaluate(() => document.activeElement?.getAttribute('role'))).toBe('main');
+
+  // add, with its person and its day
+  await keyboard.press('n');
+  await hasFocus(page, 'What needs doing?');
   await keyboard.type('Ask Leila to dust the lamps by Friday');
   await keyboard.press('Enter');
   await expect(page.getByText('Added “Dust the lamps” and handed it to Leila.', { exact: false })).toBeVisible();
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await hasFocus(page, 'What needs doing?');
+  await keyboard.press('Escape');
 
-  // to a list, through its rows
-  await keyboard.press('2');
-  await expect(page.getByRole('heading', { level: 1, name: 'Lists' })).toBeVisible();
-  await page.getByRole('button', { name: /^Boathouse/ }).focus();
-  await keyboard.press('Enter');
+  // a list, its rows, tick and untick
+  await go(page, 'boat');
   await expect(page.getByRole('heading', { level: 1, name: 'Boathouse' })).toBeVisible();
-  await keyboard.press('j');
-  const first = await focused();
-  await keyboard.press('j');
-  expect(await focused()).not.toBe(first);
-  await keyboard.press('k');
-  expect(await focused()).toBe(first);
-
-  // Drain the rain barrel is nobody's: it is checked off and taken back
-  await page.getByRole('button', { name: /^Drain the rain barrel/ }).focus();
+  for (let steps = 0; steps < 40 && !(await focused(page)).startsWith('Drain the rain barrel'); steps++) await keyboard.press('j');
+  await hasFocus(page, /^Drain the rain barrel/);
   await keyboard.press('Space');
   await expect(page.getByText('Checked off “Drain the rain barrel”.', { exact: false })).toBeVisible();
-  await expect(page.getByRole('dialog')).toBeHidden();
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  expect(await focused(page)).not.toBe('nothing');
   await keyboard.press('z');
   await expect(page.getByRole('checkbox', { name: 'Check off “Drain the rain barrel”' })).toBeVisible();
+  expect(await focused(page)).not.toBe('nothing');
 
-  // down past the next one
-  await page.getByRole('button', { name: /^Drain the rain barrel/ }).focus();
-  await keyboard.press('Alt+ArrowDown');
-  await expect(page.getByText('Moved.', { exact: true })).toBeVisible();
+  // somebody else's is not tied, nor opened, by the space bar
+  for (let steps = 0; steps < 40 && !(await focused(page)).startsWith('Sweep the jetty'); steps++) await keyboard.press('k');
+  for (let steps = 0; steps < 40 && !(await focused(page)).startsWith('Sweep the jetty'); steps++) await keyboard.press('j');
+  await keyboard.press('Space');
+  await expect(page.getByText('Nothing here is yours to check off.', { exact: false })).toBeVisible();
+  await expect(sheet).toHaveCount(0);
 
-  // a plan and a handover from the row
-  await page.getByRole('button', { name: /^Drain the rain barrel/ }).focus();
+  // a day, in words: the field is there at once
+  for (let steps = 0; steps < 40 && !(await focused(page)).startsWith('Drain the rain barrel'); steps++) await keyboard.press('j');
+  for (let steps = 0; steps < 40 && !(await focused(page)).startsWith('Drain the rain barrel'); steps++) await keyboard.press('k');
   await keyboard.press('l');
-  const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('In words').fill('tomorrow');
-  await keyboard.press('Enter');
-  await sheet.getByRole('button', { name: 'Plan it' }).focus();
+  await hasFocus(page, 'In words');
+  await keyboard.type('tomorrow');
   await keyboard.press('Enter');
   await expect(page.getByText(/^Planned for tomorrow/)).toBeVisible();
-  await keyboard.press('Escape');
-  await expect(sheet).toBeHidden();
-  await page.getByRole('button', { name: /^Patch the inflatable/ }).focus();
+
+  // hand over from its sheet, and back to its row
   await keyboard.press('h');
-  await sheet.getByRole('checkbox', { name: /Tapio/ }).focus();
-  await keyboard.press('Space');
-  await sheet.getByRole('button', { name: 'Hand over', exact: true }).focus();
+  await hasFocus(page, 'Name or mark');
+  await keyboard.type('tap');
   await keyboard.press('Enter');
-  await expect(page.getByText('to Tapio', { exact: false }).first()).toBeVisible();
+  await expect(sheet.getByRole('checkbox', { name: /Tapio/ })).toBeChecked();
+  for (let steps = 0; steps < 40 && (await focused(page)) !== 'Hand over'; steps++) await keyboard.press('Tab');
+  await keyboard.press('Enter');
+  await expect(sheet.getByText('to Tapio', { exact: false }).first()).toBeVisible();
+  await keyboard.press('Escape');
+  await expect(sheet).toHaveCount(0);
+  await hasFocus(page, /^Drain the rain barrel/);
+
+  // find, and back to what was found
+  await keyboard.press('/');
+  await hasFocus(page, 'Words in a title');
+  await keyboard.type('rain barrel');
+  await keyboard.press('Escape');
+  await keyboard.press('j');
+  await hasFocus(page, /^Drain the rain barrel/);
+  await keyboard.press('Enter');
+  await expect(sheet).toBeVisible();
+  await page.goBack();
+  await expect(sheet).toHaveCount(0);
+  await hasFocus(page, /^Drain the rain barrel/);
+
+  // the next list
+  await go(page, 'kitchen');
+  await expect(page.getByRole('heading', { level: 1, name: 'Kitchen' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1, name: 'Find' })).toBeVisible();
+  expect(page.url()).toContain('words=rain');
   await keyboard.press('Escape');
 
-  // the keys are told, and can be switched off
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  // a button of the page, by its words
+  await keyboard.press('2');
+  await expect(page.getByRole('heading', { level: 1, name: 'Lists' })).toBeVisible();
+  await go(page, 'new list');
+  await expect(sheet).toBeVisible();
+  await keyboard.press('Escape');
+  await expect(sheet).toHaveCount(0);
+});
+
+test('rows move by keys; the keys of a place are told there, and can be switched off', async ({ demo, devices }) => {
+  const page = await devices.open(WIDE);
+  await enterDemo(page, demo, 'Aino');
+  const { keyboard } = page;
+  const sheet = page.getByRole('dialog');
   await keyboard.press('?');
   await expect(sheet.getByRole('heading', { name: 'Keys' })).toBeVisible();
+  await expect(sheet.getByText('Alt + arrows')).toHaveCount(0);
+  await keyboard.press('Escape');
+  await go(page, 'boat');
+  await expect(page.getByRole('heading', { level: 1, name: 'Boathouse' })).toBeVisible();
+  for (let steps = 0; steps < 40 && !(await focused(page)).startsWith('Drain the rain barrel'); steps++) await keyboard.press('j');
+  await keyboard.press('Alt+ArrowDown');
+  await expect(page.getByText('Moved.', { exact: true })).toBeVisible();
+  await keyboard.press('?');
+  await expect(sheet.getByText('Alt + arrows')).toBeVisible();
   await keyboard.press('Escape');
   await keyboard.press('5');
-  await page.getByRole('checkbox', { name: /^Single keys do things/ }).focus();
-  await keyboard.press('Space');
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-  await keyboard.press('1');
+  await go(page, 'single keys');
+  await page.keyboard.press('1');
   await expect(page.getByRole('heading', { level: 1, name: 'More' })).toBeVisible();
 });

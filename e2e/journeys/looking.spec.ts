@@ -179,6 +179,7 @@ for (const size of [PHONE, WIDE]) {
     await page.getByRole('dialog').getByRole('button', { name: 'Plan a day' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'From the calendar' }).click();
     await expectAccessibleInBoth(page, 'planning');
+    await page.getByRole('dialog').getByRole('button', { name: 'Cancel', exact: true }).first().click();
     await page.getByRole('dialog').getByRole('button', { name: 'Hand over', exact: true }).click();
     await expectAccessibleInBoth(page, 'handing over');
     await page.keyboard.press('Escape');

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { NOUNS, isHere } from '@kotiva/core';
+import { beyondWindow, CLUSTERED, isHere, MemoryRows, NOUNS, withBelow, type Noun, type Row } from '@kotiva/core';
 import { visible } from '../../server/src/sync/visibility.ts';
 import { doSomething } from './doings.ts';
 import { Editor } from './editor.ts';
@@ -64,6 +64,7 @@ async function run(server: RealServer, seed: number): Promise<void> {
       await server.restart();
     }
     if (random.chance(0.5)) await editor.settleSending();
+    if (random.chance(0.06)) await letRest(server, random, editors);
     // closed and opened again between any two steps
     if (random.chance(0.15)) await random.pick(editors)!.reload();
   }
@@ -79,17 +80,46 @@ async function run(server: RealServer, seed: number): Promise<void> {
   for (const editor of editors) await editor.forget();
 }
 
-/** Row for row: what the device holds is what the server says this person sees. */
+/** Nothing happens for a hundred days, and then one after the other comes back. */
+async function letRest(server: RealServer, random: Random, editors: readonly Editor[]): Promise<void> {
+  server.age(editors[0]!.store.getState().houseId!, 100);
+  for (const editor of editors) {
+    if (random.chance(0.3)) continue;
+    while (await editor.pull());
+    await editor.runTasks();
+  }
+}
+
+/** Row for row: what the device holds is what the server says this person sees, and no less than they have to do with. */
 function expectSame(server: RealServer, editor: Editor, seed: number): void {
-  const { houseId } = editor.store.getState();
-  const rows = server.services.ledger.rows(houseId!);
+  const { ledger } = server.services;
+  const houseId = editor.store.getState().houseId!;
+  const rows = ledger.rows(houseId);
   const person = rows.all('person').find((one) => one.name === editor.name && isHere(one));
   if (!person) throw new Error(`seed ${seed}: ${editor.name} is gone`);
-  const seen = new Map([...visible(rows, person, NOUNS)].map(([noun, row]) => [`${noun}:${row.id}`, row]));
+  const seen = MemoryRows.from('absent', visible(rows, person, NOUNS));
   const held = editor.confirmed();
-  expect({ seed, who: editor.name, held: [...held.keys()].sort() }).toEqual({ seed, who: editor.name, held: [...seen.keys()].sort() });
-  for (const [key, row] of seen) expect({ seed, who: editor.name, row: held.get(key) }).toEqual({ seed, who: editor.name, row });
+  const all = new Map<string, Row>(NOUNS.flatMap((noun) => seen.all(noun).map((row) => [`${noun}:${row.id}`, row] as const)));
+  for (const [key, row] of held) expect({ seed, who: editor.name, key, row }).toEqual({ seed, who: editor.name, key, row: all.get(key) });
+  const beyond = new Set<string>(beyondWindow(seen, ledger.from(houseId), TODAY).map(({ noun, id }) => `${noun}:${id}`));
+  const lacking = [...all.keys()].filter((key) => !beyond.has(key) && !held.has(key));
+  expect({ seed, who: editor.name, lacking }).toEqual({ seed, who: editor.name, lacking: [] });
+  expect({ seed, who: editor.name, torn: torn(seen, held) }).toEqual({ seed, who: editor.name, torn: [] });
   expect(editor.store.getState().pending).toEqual([]);
+}
+const TODAY = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
+
+/** What is lacking of clusters a device holds something of; what happened to them long ago needn't be there. */
+function torn(seen: MemoryRows, held: ReadonlyMap<string, Row>): string[] {
+  const lacking = (noun: Noun, id: string) => (held.has(`${noun}:${id}`) ? [] : [`${noun}:${id}`]);
+  return seen
+    .all('item')
+    .filter(({ id }) => held.has(`item:${id}`))
+    .flatMap(({ id }) => [...withBelow(id, seen)])
+    .flatMap((id) => [
+      ...lacking('item', id),
+      ...CLUSTERED.filter((noun) => noun !== 'activity').flatMap((noun) => seen.by(noun, 'itemId', id).flatMap((row) => lacking(noun, row.id))),
+    ]);
 }
 
 /** One in so many goes over sockets, the others to the same handlers in this process. */

@@ -2,7 +2,7 @@ import { configureStore, type EnhancedStore } from '@reduxjs/toolkit';
 import { decide } from '@kotiva/core/commands';
 import { isHere, NOUNS, type CommandName, type Command, type MemoryRows, type Noun, type Payload, type Person, type Row } from '@kotiva/core';
 import { deciding } from '@/store/deciding.ts';
-import { houseSlice, type HouseState } from '@/store/house.ts';
+import { houseSlice, type ChangePage, type HouseState } from '@/store/house.ts';
 import { selectRows } from '@/store/rows.ts';
 import { SyncEngine, type Submission } from '@/sync/engine.ts';
 import { idbCache } from '@/sync/idb-cache.ts';
@@ -85,7 +85,7 @@ export class Editor {
   private async settleKept(): Promise<void> {
     await (this.engine as unknown as { keeping: Promise<void> }).keeping;
     // a page that is still being written is waited for by the next
-    await this.cache.page({ seq: 0, put: [], evict: [] }, 0).catch(() => undefined);
+    await this.cache.page({ seq: 0, from: 0, put: [], evict: [] }, 0).catch(() => undefined);
   }
 
   async forget(): Promise<void> {
@@ -170,6 +170,11 @@ export class Editor {
         if (this.cut) throw new TransportError('offline');
         return (await this.fetchPage(since, fresh)) ?? Promise.reject(new TransportError('not-a-member'));
       },
+      beyond: async (query) => {
+        const response = await this.server.fetch(`/api/houses/${this.houseId}/beyond?${query}`, { headers: { cookie: this.who.cookie } });
+        if (!response.ok) throw new TransportError('offline');
+        return (await response.json()) as ChangePage;
+      },
       live: (_since, handlers) => {
         this.handlers = handlers;
         return () => (this.handlers = null);
@@ -207,6 +212,7 @@ export class Editor {
     return (await response.json()) as {
       seq: number;
       more: boolean;
+      from: number;
       reset?: boolean;
       put: { noun: Noun; row: Row }[];
       evict: { noun: Noun; id: string }[];

@@ -28,6 +28,7 @@ import { vapidKeys, WebPush } from './notify/web-push.ts';
 import { OutsideDesk } from './outside/desk.ts';
 import { OutsideLinks } from './outside/links.ts';
 import { activityRoutes } from './routes/activity.ts';
+import { beyondRoutes } from './routes/beyond.ts';
 import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
 import { houseRoutes } from './routes/house.ts';
@@ -189,6 +190,7 @@ export function createApp(options: AppOptions) {
   app.route('/api', invitationRoutes(services));
   app.route('/api', captureRoutes(services));
   app.route('/api', activityRoutes(services));
+  app.route('/api', beyondRoutes(services));
   app.route('/api', noticeRoutes(services));
   app.route('/api', linkRoutes(services));
   app.route('/api', heldMailRoutes(services));

@@ -1,5 +1,5 @@
 import { Slot } from 'expo-router';
-import { EndedScreen, FirstHouseScreen, SignInScreen, useSession } from '@/features/account';
+import { AwayScreen, EndedScreen, FirstHouseScreen, SignInScreen, useSession } from '@/features/account';
 import { Shell } from '@/features/shell';
 import { LiveHouseProvider } from '@/store/live-house.tsx';
 
@@ -7,6 +7,7 @@ import { LiveHouseProvider } from '@/store/live-house.tsx';
 export default function HouseLayout() {
   const { standing, lost } = useSession();
   if (standing.state === 'asking') return null;
+  if (standing.state === 'away') return <AwayScreen />;
   if (standing.state === 'out') return <SignInScreen signedOut={standing.why === 'signed-out'} />;
   const { me, houseId } = standing;
   if (standing.ended !== undefined) return <EndedScreen house={standing.ended} />;

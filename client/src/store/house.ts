@@ -27,6 +27,8 @@ export interface Refused {
 
 export interface ChangePage {
   seq: number;
+  /** What nobody has to do with and was last written no later than this the device need not hold: see `beyondWindow`. */
+  from: number;
   /** What was held before goes: this is all there is. */
   reset?: boolean;
   put: { noun: Noun; row: Row }[];
@@ -41,6 +43,8 @@ export interface HouseState {
   accountId: string | null;
   confirmed: Confirmed;
   cursor: number;
+  /** Where what this device holds begins; 0: it holds everything, as far as is known. */
+  from: number;
   pending: Pending[];
   refused: Refused[];
   /** Own recent commands with what they replaced, so that undoing one shows at once. */
@@ -83,6 +87,7 @@ const closed = (): HouseState => ({
   accountId: null,
   confirmed: nothing(),
   cursor: 0,
+  from: 0,
   pending: [],
   refused: [],
   recent: [],
@@ -104,12 +109,21 @@ export const houseSlice = createSlice({
       return { ...closed(), ...payload, confirmed: confirmedOf(confirmed), decides: state.decides };
     },
     closed,
-    pageApplied(state, { payload: { put, evict, seq, reset } }: PayloadAction<ChangePage>) {
+    pageApplied(state, { payload: { put, evict, seq, from, reset } }: PayloadAction<ChangePage>) {
       if (reset) Object.assign(state, { confirmed: nothing(), cursor: 0 });
       state.confirmed = taken(state.confirmed as Confirmed, { put, evict }) as typeof state.confirmed;
       state.cursor = Math.max(state.cursor, seq);
+      state.from = Math.max(state.from, from);
       state.pending = state.pending.filter(({ ackSeq }) => ackSeq === null || ackSeq > state.cursor);
       state.loaded = true;
+    },
+    /** Rows the device need not hold came because somebody looks at them. */
+    reached(state, { payload: put }: PayloadAction<ChangePage['put']>) {
+      state.confirmed = taken(state.confirmed as Confirmed, { put, evict: [] }) as typeof state.confirmed;
+    },
+    /** Rows the device need not hold any more went. */
+    letGo(state, { payload: evict }: PayloadAction<ChangePage['evict']>) {
+      state.confirmed = taken(state.confirmed as Confirmed, { put: [], evict }) as typeof state.confirmed;
     },
     given(state, { payload: { command, recorded } }: PayloadAction<{ command: Command; recorded: RecordedCommand | null }>) {
       state.pending.push({ command, ackSeq: null });

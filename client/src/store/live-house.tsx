@@ -19,6 +19,8 @@ interface LiveHouse {
   submit<N extends CommandName>(name: N, payload: Payload<N>): Submission;
   outcome(id: string): Promise<CommandOutcome>;
   putAwayRefusal(id: string): void;
+  /** Fetches what somebody looks at beyond what the device holds. Rejects where there is no line. */
+  reach: (query: string) => Promise<void>;
 }
 
 export const LiveHouseContext = createContext<LiveHouse | null>(null);

@@ -1,6 +1,7 @@
 import { combineReducers, configureStore, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { instantOf, isHere, type CommandName, type House, type MemoryRows, type Person, type PlanView } from '@kotiva/core';
 import { useSelector } from 'react-redux';
+import { beyondSlice } from './beyond.ts';
 import { clockSlice } from './clock.ts';
 import { houseSlice, type HouseState } from './house.ts';
 import { lookingSlice } from './looking.ts';
@@ -49,6 +50,7 @@ const reducer = combineReducers({
   soNow: soNowSlice.reducer,
   looking: lookingSlice.reducer,
   wanted: wantedSlice.reducer,
+  beyond: beyondSlice.reducer,
 });
 export type State = ReturnType<typeof reducer>;
 

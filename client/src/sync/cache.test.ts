@@ -11,6 +11,7 @@ import type { Cache, Kept, KeptCommand } from './ports.ts';
 const row = (id: string, title: string) => ({ id, title }) as unknown as Row<'item'>;
 const page = (seq: number, put: Row<'item'>[], evict: string[] = []): ChangePage => ({
   seq,
+  from: 0,
   put: put.map((one) => ({ noun: 'item', row: one })),
   evict: evict.map((id) => ({ noun: 'item', id })),
 });

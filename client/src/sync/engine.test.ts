@@ -15,7 +15,7 @@ const NOW = '2026-11-24T10:00:00.000Z';
 function keptCache() {
   const cache = memoryCache();
   const me = { id: HOUSE, houseId: HOUSE, accountId: HOUSE, name: 'Aino', role: 'manager', endedAt: null, seq: 1, stamps: {} };
-  void cache.page({ seq: 1, put: [{ noun: 'person', row: me as never }], evict: [] }, 0);
+  void cache.page({ seq: 1, from: 0, put: [{ noun: 'person', row: me as never }], evict: [] }, 0);
   return cache;
 }
 
@@ -24,6 +24,7 @@ function device(
   answer: (commands: readonly Command[]) => CommandOutcome[],
   cache = keptCache(),
   changes: Transport['changes'] = () => Promise.reject(new TransportError('offline')),
+  beyond: Transport['beyond'] = () => Promise.reject(new TransportError('offline')),
 ) {
   const store = configureStore({ reducer: houseSlice.reducer, middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }) });
   const sent: string[][] = [];
@@ -37,6 +38,7 @@ function device(
       return { outcomes: answer(commands), now: NOW };
     },
     changes,
+    beyond,
     live: () => () => undefined,
   };
   const engine = new SyncEngine({
@@ -153,7 +155,7 @@ test('acknowledged, and come back with the changes: after a reload it is not don
   await between.engine.start();
   expect(between.store.getState().pending).toMatchObject([{ ackSeq: 5 }]);
   between.engine.stop();
-  await cache.page({ seq: 5, put: [], evict: [] }, 1);
+  await cache.page({ seq: 5, from: 0, put: [], evict: [] }, 1);
   const second = device(fail('offline'), cache);
   await second.engine.start();
   expect(second.store.getState()).toMatchObject({ cursor: 5, pending: [] });
@@ -163,8 +165,8 @@ test('a row that came before a later one of the same is not put over it', async 
   const { engine, store } = device(accept);
   await engine.start();
   const titled = (seq: number, title: string) => ({ noun: 'item' as const, row: { id: 'a', seq, title } as never });
-  store.dispatch(houseSlice.actions.pageApplied({ seq: 8, put: [titled(8, 'Two oars')], evict: [] }));
-  store.dispatch(houseSlice.actions.pageApplied({ seq: 9, put: [titled(7, 'Oars')], evict: [] }));
+  store.dispatch(houseSlice.actions.pageApplied({ seq: 8, from: 0, put: [titled(8, 'Two oars')], evict: [] }));
+  store.dispatch(houseSlice.actions.pageApplied({ seq: 9, from: 0, put: [titled(7, 'Oars')], evict: [] }));
   expect(store.getState().confirmed.rows.get('item', 'a')).toMatchObject({ title: 'Two oars' });
 });
 
@@ -193,20 +195,20 @@ describe('a device that has nothing yet', () => {
   }
 
   test('shows the first pages together; what left its sight between two of them is not there', async () => {
-    const first = { seq: 5, more: true, put: [titled('a', 3), titled('b', 5)], evict: [gone('c')] };
-    const last = { seq: 9, more: false, put: [titled('c', 9)], evict: [gone('a')] };
+    const first = { seq: 5, from: 0, more: true, put: [titled('a', 3), titled('b', 5)], evict: [gone('c')] };
+    const last = { seq: 9, from: 0, more: false, put: [titled('c', 9)], evict: [gone('a')] };
     expect(await fetching(first, last)).toEqual({ asked: [0, 5], shown: ['b,c'], cursor: 9 });
   });
 
   test('begins anew in the middle: what came before is forgotten', async () => {
-    const first = { seq: 5, more: true, put: [titled('a', 3)], evict: [] };
-    const anew = { seq: 4, more: true, reset: true, put: [titled('b', 4)], evict: [] };
-    const last = { seq: 9, more: false, put: [titled('c', 9)], evict: [] };
+    const first = { seq: 5, from: 0, more: true, put: [titled('a', 3)], evict: [] };
+    const anew = { seq: 4, from: 0, more: true, reset: true, put: [titled('b', 4)], evict: [] };
+    const last = { seq: 9, from: 0, more: false, put: [titled('c', 9)], evict: [] };
     expect(await fetching(first, anew, last)).toEqual({ asked: [0, 5, 4], shown: ['b,c'], cursor: 9 });
   });
 
   test('keeps what came before the line broke, and goes on from there', async () => {
-    const first = { seq: 5, more: true, put: [titled('a', 3)], evict: [] };
+    const first = { seq: 5, from: 0, more: true, put: [titled('a', 3)], evict: [] };
     expect(await fetching(first, null)).toEqual({ asked: [0, 5], shown: ['a'], cursor: 5 });
   });
 });

@@ -2,6 +2,7 @@ import type { Command, CommandName, Note, Payload, Reason } from '@kotiva/core';
 import { houseSlice, noRows, type HouseState, type ChangePage } from '../store/house.ts';
 import { decideHere, recordHere, selectRows } from '../store/rows.ts';
 import { Collected } from './collected.ts';
+import { HeldRows } from './held-rows.ts';
 import { commandsOf, KeptCommands } from './kept-commands.ts';
 import { TransportError, type Cache, type CommandOutcome, type Transport } from './ports.ts';
 
@@ -42,6 +43,13 @@ const FIRST_ROWS = 4_000;
 
 export type Submission = { id: string; refused: null; notes: Note[] } | { id: null; refused: Reason };
 
+interface Beginning {
+  collected: Collected;
+  since: number;
+  /** What was held before goes once all of it has come. */
+  isAnew: boolean;
+}
+
 /**
  * Keeps one house of one account in step with the server: commands are decided here at once, queued until acknowledged,
  * sent in order and as often as it takes; changes come down the live stream.
@@ -51,6 +59,8 @@ export class SyncEngine {
   private closeLive: (() => void) | null = null;
   private cancelRetry: (() => void) | null = null;
   private cancelReopen: (() => void) | null = null;
+  /** What has come so far to a device that begins; null: it has what it is to hold. */
+  private beginning: Beginning | null = null;
   /** How many commands go in one request: fewer after one was too large. */
   private most = AT_ONCE;
   private sendWait = FIRST_WAIT_MS;
@@ -62,7 +72,11 @@ export class SyncEngine {
   private keeping: Promise<void> = Promise.resolve();
   private readonly settling = new Map<string, (outcome: CommandOutcome) => void>();
 
-  constructor(private readonly ports: EnginePorts) {}
+  private readonly held: HeldRows;
+
+  constructor(private readonly ports: EnginePorts) {
+    this.held = new HeldRows(ports);
+  }
 
   async start(): Promise<void> {
     const { store, cache, accountId, houseId } = this.ports;
@@ -101,6 +115,7 @@ export class SyncEngine {
     this.closeLive?.();
     this.cancelRetry?.();
     this.cancelReopen?.();
+    this.held.stop();
   }
 
   /** Gives a command: decided here (if that can be done yet), shown at once, sent as soon as there is a line. What is refused here is not sent. */
@@ -138,6 +153,9 @@ export class SyncEngine {
       void this.follow();
     }
   }
+
+  /** Fetches what somebody looks at beyond what the device holds. Throws where there is no line. */
+  readonly reach = (query: string): Promise<void> => this.held.reach(query);
 
   putAwayRefusal(id: string): void {
     this.ports.store.dispatch(actions.refusalPutAway(id));
@@ -227,31 +245,45 @@ export class SyncEngine {
 
   /**
    * Page by page. Where everything begins anew it is shown once all of it is there; a device that has nothing yet shows the first rows
-   * once they are enough for a screen that doesn't build up before one's eyes, or as far as they came when the line broke.
+   * once they are enough for a screen that doesn't build up before one's eyes, or as far as they came when the line broke. What came before
+   * the line broke is not asked for again.
    */
   private async catchUp(): Promise<void> {
     const { store, transport } = this.ports;
-    const collected = new Collected();
-    let since = store.getState().cursor;
+    const { cursor } = store.getState();
+    let beginning = this.goesOn(cursor);
+    const { collected } = beginning ?? { collected: new Collected() };
+    let since = beginning?.since ?? cursor;
     let collects = since === 0;
-    let fresh = false;
     try {
       for (let more = true; more && !this.stopped;) {
-        const { put, evict, seq, reset, now, ...page } = await transport.changes(since, fresh);
-        if (reset) collected.forget();
-        fresh ||= reset ?? false;
+        const { put, evict, seq, reset, now, from, ...page } = await transport.changes(since, beginning !== null);
+        if (reset) {
+          collected.forget();
+          beginning = this.beginning = { collected, since: 0, isAnew: true };
+        }
         more = page.more;
         since = seq;
+        if (beginning) beginning.since = seq;
         this.ports.serverTime(now);
         collected.take({ put, evict });
         collects &&= collected.size < FIRST_ROWS;
-        if (more && (fresh || collects)) continue;
-        this.applyPage({ ...collected.given(), seq, ...(fresh ? { reset: true } : {}) });
+        if (more && (beginning?.isAnew || collects)) continue;
+        // of what came in part it can't be said yet whether it is to be held
+        this.applyPage({ ...collected.given(), seq, from: more ? 0 : from, ...(beginning?.isAnew ? { reset: true } : {}) });
       }
+      this.beginning = null;
     } catch (error) {
-      if (!fresh && collected.size > 0) this.applyPage({ ...collected.given(), seq: since });
+      if (!beginning?.isAnew && collected.size > 0) this.applyPage({ ...collected.given(), seq: since, from: 0 });
       throw error;
     }
+  }
+
+  /** A device that has nothing yet, or had not had all of it when the line broke. */
+  private goesOn(cursor: number): Beginning | null {
+    if (this.beginning && !this.beginning.isAnew && this.beginning.since !== cursor) this.beginning = null;
+    if (cursor === 0) this.beginning ??= { collected: new Collected(), since: 0, isAnew: false };
+    return this.beginning;
   }
 
   private applyPage(page: ChangePage): void {
@@ -260,6 +292,7 @@ export class SyncEngine {
     this.ports.store.dispatch(actions.pageApplied(page));
     void this.ports.cache.page(page, since).catch(() => undefined);
     void this.keepCommands();
+    this.held.windowBegins(page.from);
   }
 
   private openLive(): void {

@@ -26,6 +26,9 @@ export function httpTransport(houseId: string, base = ''): Transport {
     async changes(since, fresh) {
       return readChanges(await request(`/api/houses/${houseId}/changes?since=${since}${fresh ? '&fresh=1' : ''}`));
     },
+    async beyond(query) {
+      return readPage(await request(`/api/houses/${houseId}/beyond?${query}`));
+    },
     live: (since, handlers) => openStream(`${base}/api/houses/${houseId}/live?since=${since}`, handlers),
   };
 }

@@ -41,6 +41,13 @@ export function idbCache(accountId: string, houseId: string): Cache {
       });
       return written;
     },
+    letGo(gone, cursor) {
+      written = written.then(async () => {
+        const db = await database;
+        return db ? dropRows(db, gone, cursor) : spare.letGo(gone, cursor);
+      });
+      return written;
+    },
     async commands(put, drop) {
       const db = await database;
       if (db) return writeCommands(db, put, drop);
@@ -101,6 +108,15 @@ async function writePage(db: IDBPDatabase<Shape>, { put, evict, seq, reset }: Ch
   for (const { noun, id } of evict) rows.delete(`${noun}:${id}`);
   void tx.objectStore('cursor').put(seq, 'cursor');
   for (const { id, ackSeq } of await tx.objectStore('commands').getAll()) if (isPassed(ackSeq, seq)) void tx.objectStore('commands').delete(id);
+  await tx.done;
+}
+
+async function dropRows(db: IDBPDatabase<Shape>, gone: ChangePage['evict'], cursor: number): Promise<void> {
+  const tx = db.transaction(['rows', 'cursor'], 'readwrite');
+  if ((await tx.objectStore('cursor').get('cursor')) === cursor) {
+    const rows = unwrap(tx.objectStore('rows'));
+    for (const { noun, id } of gone) rows.delete(`${noun}:${id}`);
+  }
   await tx.done;
 }
 

@@ -20,6 +20,9 @@ export function memoryCache(): Cache {
       rows = { confirmed, cursor: seq };
       for (const [id, { ackSeq }] of commands) if (isPassed(ackSeq, seq)) commands.delete(id);
     },
+    async letGo(gone, cursor) {
+      if (rows?.cursor === cursor) for (const { noun, id } of gone) delete rows.confirmed[noun][id];
+    },
     async commands(put, drop) {
       for (const record of put) commands.set(record.command.id, structuredClone(record));
       for (const id of drop) commands.delete(id);

@@ -34,9 +34,11 @@ export interface Transport {
   send(commands: readonly Command[]): Promise<{ outcomes: CommandOutcome[]; now: string }>;
   /**
    * A page of changes: also tells whether this device is still let in. A page with `reset` begins everything anew: those after it are
-   * asked for as `fresh`.
+   * asked for as `fresh`, as are those of a device that has nothing yet.
    */
   changes(since: number, fresh: boolean): Promise<ChangePage & { more: boolean; now: string }>;
+  /** What somebody looks at beyond what the device holds, by the query of its address: whole clusters, as of `seq`. */
+  beyond(query: string): Promise<Pick<ChangePage, 'seq' | 'put'>>;
   /** Opens the live stream at a cursor, which is where the house is; returns how to close it. */
   live(since: number, handlers: LiveHandlers): () => void;
 }
@@ -64,6 +66,8 @@ export interface Cache {
   load(): Promise<Kept | null>;
   /** Keeps a page of what came after `since`; one that would leave a gap is not kept. */
   page(page: ChangePage, since: number): Promise<void>;
+  /** Lets go of rows that needn't be held, unless what is kept has gone on since `cursor`: one of them may have come back. */
+  letGo(rows: ChangePage['evict'], cursor: number): Promise<void>;
   /** Keeps some commands as they now stand, and others no longer. Rejects where they are not kept beyond this tab. */
   commands(put: readonly KeptCommand[], drop: readonly string[]): Promise<void>;
   forget(): Promise<void>;

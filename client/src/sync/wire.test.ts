@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import { readChanges, readClock, readOutcomes, readPage } from './wire.ts';
 
-const PAGE = { seq: 7, more: false, put: [{ noun: 'item', row: { id: 'i', seq: 7, title: 'Oil' } }], evict: [{ noun: 'tag', id: 't' }] };
+const PAGE = { seq: 7, from: 2, more: false, put: [{ noun: 'item', row: { id: 'i', seq: 7, title: 'Oil' } }], evict: [{ noun: 'tag', id: 't' }] };
 
 test('a page as it is sent, with and without beginning anew', () => {
   expect(readPage(PAGE)).toEqual(PAGE);
@@ -23,6 +23,7 @@ test.each([
   ['text', 'page'],
   ['no seq', { ...PAGE, seq: undefined }],
   ['a seq in words', { ...PAGE, seq: '7' }],
+  ['no beginning of the window', { ...PAGE, from: undefined }],
   ['nothing put', { ...PAGE, put: null }],
   ['a row without an id', { ...PAGE, put: [{ noun: 'item', row: { seq: 1 } }] }],
   ['a row that is none', { ...PAGE, put: [{ noun: 'item', row: null }] }],

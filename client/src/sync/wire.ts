@@ -28,10 +28,11 @@ export function readChanges(answer: unknown): ChangePage & { more: boolean; now:
 }
 
 export function readPage(sent: unknown): ChangePage & { more: boolean } {
-  const { seq, more, reset, put, evict } = fields(sent, 'page');
+  const { seq, more, from, reset, put, evict } = fields(sent, 'page');
   const page = {
     seq: number(seq, 'seq'),
     more: flag(more, 'more'),
+    from: number(from, 'from'),
     put: list(put, 'put').map(readPut),
     evict: list(evict, 'evict').map(readEvict),
     ...(reset === undefined ? {} : { reset: flag(reset, 'reset') }),

@@ -1,11 +1,11 @@
 import { render } from '@testing-library/react';
-import { NOUNS, type CommandName, type Row } from '@kotiva/core';
+import { CLUSTERED, NOUNS, type CommandName, type Row } from '@kotiva/core';
 import { idOf, type World } from '@kotiva/core/testing/world';
 import { act } from 'react';
 import { Provider } from 'react-redux';
 import { CaptureProvider } from '@/features/capture';
 import { serverTimeRead } from '@/store/clock.ts';
-import { houseSlice, noRows, type Refused } from '@/store/house.ts';
+import { houseSlice, noRows, type ChangePage, type Refused } from '@/store/house.ts';
 import { LiveHouseContext } from '@/store/live-house.tsx';
 import { makeStore } from '@/store/store.ts';
 
@@ -19,6 +19,7 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
     store.dispatch(houseSlice.actions.opened({ houseId: world.houseId, accountId, confirmed, cursor: world.seq, pending: [], refused: [], loaded: true }));
   };
   const given: CommandName[] = [];
+  const beyond = new Map<string, ChangePage['put']>();
   const live = {
     submit(name: CommandName, payload: never) {
       const decision = world.try(who, name, payload);
@@ -29,6 +30,11 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
       return { id: decision.id, refused: null, notes: decision.notes };
     },
     outcome: () => Promise.reject(new Error('nothing is sent here')),
+    reach: async (query: string) => {
+      const put = beyond.get(query);
+      if (!put) throw new Error(`nothing comes of ${query}`);
+      store.dispatch(houseSlice.actions.reached(put));
+    },
     putAwayRefusal: (id: string) => void store.dispatch(houseSlice.actions.refusalPutAway(id)),
   };
   show();
@@ -43,6 +49,16 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
   return {
     ...drawn,
     given,
+    /** This device lets go of a thing that is done, with all that names it; it comes where one of these queries is asked. */
+    letGo: (itemId: string, queries: readonly string[]) =>
+      act(() => {
+        const gone = (['item', ...CLUSTERED] as const).flatMap((noun) =>
+          (noun === 'item' ? [world.row(itemId)] : world.rows.by(noun, 'itemId', itemId)).map((row: Row) => ({ noun, row })),
+        );
+        for (const query of queries) beyond.set(query, gone);
+        store.dispatch(houseSlice.actions.pageApplied({ seq: world.seq, from: world.seq, put: [], evict: [] }));
+        store.dispatch(houseSlice.actions.letGo(gone.map(({ noun, row }) => ({ noun, id: row.id }))));
+      }),
     /** What others do meanwhile. */
     meanwhile: (doing: () => void) => act(() => (doing(), show())),
     /** One of one's own commands is refused by the server. */

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Button } from './button.tsx';
+import { Foot } from './foot.tsx';
 
 interface ConfirmRowProps {
   /** What the main button does: a verb. */
@@ -12,17 +13,19 @@ interface ConfirmRowProps {
   children?: React.ReactNode;
 }
 
-/** At the foot of a panel: do it, or let it be. */
+/** Of a panel: do it, or let it be. In a sheet it stands at its foot. */
 export function ConfirmRow({ verb, onConfirm, disabled, cancel, onCancel, children }: ConfirmRowProps) {
   return (
-    <View className="flex-row flex-wrap gap-2">
-      <Button kind="main" disabled={disabled} onPress={onConfirm}>
-        {verb}
-      </Button>
-      {children}
-      <Button kind="quiet" onPress={onCancel}>
-        {cancel}
-      </Button>
-    </View>
+    <Foot>
+      <View className="flex-row flex-wrap gap-2">
+        <Button kind="main" disabled={disabled} onPress={onConfirm}>
+          {verb}
+        </Button>
+        {children}
+        <Button kind="quiet" onPress={onCancel}>
+          {cancel}
+        </Button>
+      </View>
+    </Foot>
   );
 }

@@ -15,6 +15,7 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import { sayDragging, type DragWords } from './drag-words.ts';
+import { useDropPoint } from './drop-point.ts';
 import { Txt } from './text.tsx';
 
 interface DragBetweenProps<T> {
@@ -37,20 +38,26 @@ export function DragBetween<T>({ words, nameOf, titleOf, onDrop, children }: Dra
     useSensor(TouchSensor, { activationConstraint: { delay: 200, tolerance: 8 } }),
     useSensor(KeyboardSensor, { coordinateGetter: toTheNext, scrollBehavior: 'auto' }),
   );
+  const point = useDropPoint(under);
   const stop = () => {
+    point.stop();
     setDragged(null);
     setOver(null);
   };
-  const end = ({ active, over: target }: DragEndEvent) => {
+  const end = (event: DragEndEvent) => {
+    const target = point.end(event).over;
     stop();
-    if (target) onDrop(active.data.current as T, String(target.id));
+    if (target !== null) onDrop(event.active.data.current as T, target);
   };
   return (
     <DndContext
       sensors={sensors}
       accessibility={sayDragging(words, nameOf)}
-      collisionDetection={under}
-      onDragStart={({ active }) => setDragged(active.data.current as T)}
+      collisionDetection={point.detect}
+      onDragStart={({ active }) => {
+        point.start();
+        setDragged(active.data.current as T);
+      }}
       onDragOver={({ over: target }) => setOver(target ? String(target.id) : null)}
       onDragCancel={stop}
       onDragEnd={end}

@@ -9,10 +9,12 @@ interface FieldProps extends TextInputProps {
   hint?: string;
   hideLabel?: boolean;
   className?: string;
+  /** One line that grows with what is typed; Enter sends it, with Shift it begins another line. */
+  grows?: boolean;
 }
 
 /** Something to type. What is wrong is said beside it, and what was typed stays. */
-export function Field({ label, error, hint, hideLabel = false, className = '', multiline, ...input }: FieldProps) {
+export function Field({ label, error, hint, hideLabel = false, className = '', multiline, grows = false, ...input }: FieldProps) {
   const id = useId();
   const [height, setHeight] = useState(0);
   return (
@@ -26,12 +28,15 @@ export function Field({ label, error, hint, hideLabel = false, className = '', m
         aria-label={label}
         aria-invalid={error ? true : undefined}
         aria-describedby={error || hint ? `${id}-say` : undefined}
-        multiline={multiline}
+        multiline={multiline || grows}
+        numberOfLines={grows ? 1 : undefined}
+        onKeyPress={grows ? sendAtEnter(input.onSubmitEditing) : undefined}
         onContentSizeChange={multiline ? (event) => setHeight(event.nativeEvent.contentSize.height) : undefined}
         style={multiline ? { minHeight: Math.max(88, height) } : undefined}
         placeholderTextColor="rgb(var(--muted))"
-        className={`min-h-12 rounded-control bg-sunk px-3 py-3 font-sans text-17 text-ink outline-pine ${error ? 'border border-lingonberry' : ''}`}
+        className={`min-h-12 rounded-control bg-sunk px-3 py-3 font-sans text-17 text-ink outline-pine ${grows ? 'grows' : ''} ${error ? 'border border-lingonberry' : ''}`}
         {...input}
+        {...(input.autoFocus ? ({ dataSet: { autofocus: '' } } as object) : {})}
       />
       {error || hint ? (
         <Txt nativeID={`${id}-say`} role={error ? 'alert' : undefined} size={15} tone={error ? 'late' : 'muted'}>
@@ -41,3 +46,12 @@ export function Field({ label, error, hint, hideLabel = false, className = '', m
     </View>
   );
 }
+
+const sendAtEnter =
+  (send: TextInputProps['onSubmitEditing']): TextInputProps['onKeyPress'] =>
+  (event) => {
+    const pressed = event.nativeEvent as unknown as KeyboardEvent;
+    if (pressed.key !== 'Enter' || pressed.shiftKey || pressed.isComposing) return;
+    event.preventDefault();
+    send?.(event as never);
+  };

@@ -33,8 +33,8 @@ interface MarkedFieldProps {
 }
 
 const SHAPE = {
-  font: '17px AtkinsonHyperlegibleNext_400Regular, sans-serif',
-  lineHeight: '24px',
+  font: '1.0625rem AtkinsonHyperlegibleNext_400Regular, sans-serif',
+  lineHeight: '1.5rem',
   padding: '10px 12px',
   margin: 0,
   border: 0,

@@ -1,6 +1,8 @@
 import * as Dropdown from '@rn-primitives/dropdown-menu';
 import { Pressable, View } from 'react-native';
 import { Icon } from './icon.tsx';
+import { useLayerStep } from './history-steps.ts';
+import { closeMenu, useLayerElement } from './layers.ts';
 import { Txt } from './text.tsx';
 
 export interface MenuEntry {
@@ -14,17 +16,20 @@ export interface MenuEntry {
 const afterClosing = (act: () => void): void => void setTimeout(act, 0);
 
 /** Further words of a row or a sheet, behind one button. */
-export function Menu({ label, entries }: { label: string; entries: readonly MenuEntry[] }) {
+export function Menu({ label, entries, words }: { label: string; entries: readonly MenuEntry[]; /** Beside its sign. */ words?: string }) {
+  const layer = useLayerElement();
   if (entries.length === 0) return null;
   return (
     <Dropdown.Root>
       <Dropdown.Trigger asChild>
-        <Pressable role="button" aria-label={label} className="h-11 w-11 items-center justify-center rounded-control">
+        <Pressable role="button" aria-label={label} className={`h-11 flex-row items-center justify-center gap-2 rounded-control ${words ? 'px-2' : 'w-11'}`}>
           <Icon name="menu" size={22} />
+          {words ? <Txt face="bold">{words}</Txt> : null}
         </Pressable>
       </Dropdown.Trigger>
-      <Dropdown.Portal>
+      <Dropdown.Portal container={layer}>
         <Dropdown.Content align="end" sideOffset={4} className="z-50 min-w-[200px]">
+          <MenuStep />
           <View className="rounded-sheet border border-line bg-surface py-1">
             {entries.map(({ key, words, onPress, late }) => (
               <Dropdown.Item key={key} onPress={() => afterClosing(onPress)} className="min-h-11 cursor-pointer justify-center px-4 outline-none focus:bg-sunk">
@@ -36,4 +41,10 @@ export function Menu({ label, entries }: { label: string; entries: readonly Menu
       </Dropdown.Portal>
     </Dropdown.Root>
   );
+}
+
+/** Back closes an open menu, and nothing else. */
+function MenuStep(): null {
+  useLayerStep(closeMenu);
+  return null;
 }

@@ -38,8 +38,8 @@ export function MomentInput({ label, kind, value, onChange }: MomentInputProps) 
         onChange: (event: React.ChangeEvent<HTMLInputElement>) => onChange(event.target.value),
         onBlur: readShortYear,
         style: {
-          font: '17px AtkinsonHyperlegibleNext_400Regular',
-          minHeight: 46,
+          font: '1.0625rem AtkinsonHyperlegibleNext_400Regular',
+          minHeight: '2.875rem',
           padding: '0 12px',
           borderRadius: 6,
           border: 0,

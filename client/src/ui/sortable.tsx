@@ -4,6 +4,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';
 import { sayDragging, type DragWords } from './drag-words.ts';
+import { useDropPoint } from './drop-point.ts';
 import { Icon } from './icon.tsx';
 import { Dragging } from './long-rows.tsx';
 
@@ -33,17 +34,25 @@ export function Sortable({ ids, onDrop, words, nameOf, children }: SortableProps
     useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 8 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const drop = ({ active, over, delta }: DragEndEvent) => {
+  const point = useDropPoint(closestCenter);
+  const drop = (event: DragEndEvent) => {
+    const { over, delta } = point.end(event);
     setDragging(false);
-    if (over) onDrop({ id: String(active.id), over: String(over.id), aside: delta.x });
+    if (over !== null) onDrop({ id: String(event.active.id), over, aside: delta.x });
   };
   return (
     <DndContext
       sensors={sensors}
       accessibility={sayDragging(words, nameOf)}
-      collisionDetection={closestCenter}
-      onDragStart={() => setDragging(true)}
-      onDragCancel={() => setDragging(false)}
+      collisionDetection={point.detect}
+      onDragStart={() => {
+        point.start();
+        setDragging(true);
+      }}
+      onDragCancel={() => {
+        point.stop();
+        setDragging(false);
+      }}
       onDragEnd={drop}
     >
       <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>

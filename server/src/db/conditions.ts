@@ -5,3 +5,4 @@ export const OWN_PILE = '"listId" IS NULL AND "parentId" IS NULL AND "removedAt"
 export const CAN_BE_BROUGHT_BACK = '"removedAt" IS NOT NULL AND "purgedAt" IS NULL';
 export const TAGGED = `"tagIds" <> '[]'`;
 export const NOT_ENDED = '"endedAt" IS NULL';
+export const UNREAD = '"readAt" IS NULL AND "withdrawnAt" IS NULL';

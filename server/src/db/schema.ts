@@ -1,6 +1,6 @@
 import { isNotNull, sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { CAN_BE_BROUGHT_BACK, IN_HAND, NOT_ENDED, NUDGED, OWN_PILE, TAGGED } from './conditions.ts';
+import { CAN_BE_BROUGHT_BACK, IN_HAND, NOT_ENDED, NUDGED, OWN_PILE, TAGGED, UNREAD } from './conditions.ts';
 
 const flag = () => integer({ mode: 'boolean' }).notNull();
 const json = () => text({ mode: 'json' }).notNull();
@@ -289,9 +289,9 @@ export const item = sqliteTable(
   },
   (t) => [
     index('item_seq_ix').on(t.houseId, t.seq),
-    index('item_list_ix').on(t.listId),
+    index('item_list_ix').on(t.listId, t.seq),
     index('item_parent_ix').on(t.parentId),
-    index('item_series_ix').on(t.seriesId),
+    index('item_series_ix').on(t.seriesId, t.seq),
     index('item_pile_ix').on(t.houseId, t.makerId).where(sql.raw(OWN_PILE)),
     index('item_removed_ix').on(t.houseId).where(sql.raw(CAN_BE_BROUGHT_BACK)),
     index('item_tagged_ix').on(t.houseId).where(sql.raw(TAGGED)),
@@ -483,7 +483,11 @@ export const notice = sqliteTable(
     readAt: text(),
     withdrawnAt: text(),
   },
-  (t) => [index('notice_seq_ix').on(t.houseId, t.seq), index('notice_person_ix').on(t.personId)],
+  (t) => [
+    index('notice_seq_ix').on(t.houseId, t.seq),
+    index('notice_person_ix').on(t.personId),
+    index('notice_unread_ix').on(t.personId, t.seq).where(sql.raw(UNREAD)),
+  ],
 );
 
 export const activity = sqliteTable(
@@ -542,6 +546,14 @@ export const nounTables = {
 
 /** The last sequence number of each house. */
 export const sequence = sqliteTable('sequence', { houseId: text().primaryKey(), seq: integer().notNull() });
+
+/** The first sequence number of each day (UTC) on which something happened in a house: where what devices hold begins. */
+export const houseDay = sqliteTable('house_day', { houseId: text().notNull(), day: text().notNull(), seq: integer().notNull() }, (t) => [
+  primaryKey({ columns: [t.houseId, t.day] }),
+]);
+
+/** The items somebody has still to do with: it follows from the rows, and is kept because SQL has to find what devices hold. */
+export const living = sqliteTable('living', { houseId: text().notNull(), itemId: text().notNull() }, (t) => [primaryKey({ columns: [t.houseId, t.itemId] })]);
 
 /** When something is due next in a house that stands at `seq`, as this `build` worked it out; null: never. What it is follows from the rows. */
 export const houseDue = sqliteTable('house_due', { houseId: text().primaryKey(), seq: integer().notNull(), at: text(), build: text().notNull() });

@@ -17,3 +17,10 @@ export function prepared(raw: Raw, sql: string): Statement {
   if (statements.size > MOST) statements.delete(statements.keys().next().value!);
   return statement;
 }
+
+/** A statement with values by name, which the driver takes by their place only. */
+export function namedStatement<T>(raw: Raw, sql: string): (values: Readonly<Record<string, unknown>>) => T[] {
+  const statement = raw.prepare(sql.replace(/:[a-z]+/gi, '?'));
+  const order = [...sql.matchAll(/:([a-z]+)/gi)].map(([, name]) => name!);
+  return (values) => statement.all(...order.map((name) => values[name])) as T[];
+}

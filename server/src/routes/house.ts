@@ -43,11 +43,13 @@ export function houseRoutes(services: Services): Hono<Env> {
 
   app.get('/houses/:house/changes', onlySignedIn, (c) => {
     const person = memberOf(c, services);
+    const { houseId } = person;
     const since = wholeNumber(c.req.query('since'), 0);
-    const most = since === 0 ? FIRST_PAGE_ROWS : PAGE_ROWS;
-    const limit = Math.min(wholeNumber(c.req.query('limit'), most), most);
-    const isFresh = c.req.query('fresh') === '1';
-    const page = feed.page(ledger.rows(person.houseId), person, since, ledger.seq(person.houseId), Math.max(1, limit), isFresh);
+    const begins = since === 0 || c.req.query('fresh') === '1';
+    const most = begins ? FIRST_PAGE_ROWS : PAGE_ROWS;
+    const limit = Math.max(1, Math.min(wholeNumber(c.req.query('limit'), most), most));
+    const rows = ledger.rows(houseId);
+    const page = feed.page(rows, person, { since, until: ledger.seq(houseId), from: ledger.from(houseId), now: clock.now(), begins, limit });
     return c.json({ ...page, now: clock.now() });
   });
 

@@ -7,7 +7,8 @@ import { HeldHouses, mostHeldIn, USUAL_CACHE_MB } from '../db/held-houses.ts';
 import type { Raw } from '../db/open.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { readsHours } from '../places/opening-hours.ts';
-import { differences, isScopeLarge, isScopeEmpty, visibilityScopeOf, RESET, seenInScope } from './visibility-scope.ts';
+import { differences, isScopeLarge, isScopeEmpty, visibilityScopeOf, RESET, seenInScope, sightsOf } from './visibility-scope.ts';
+import { Window } from './window.ts';
 
 /** What becomes of a command: its place in the house's sequence, or the reason it does not apply. */
 export type CommandOutcome = { id: string; outcome: 'accepted'; seq: number; notes: Note[] } | { id: string; outcome: 'refused'; reason: Reason };
@@ -44,6 +45,8 @@ export interface Commit {
   /** Where the house stood before, and where it stands: one further for each of its commands. */
   since: number;
   seq: number;
+  /** Where what devices hold of it begins: see `Window`. */
+  from: number;
   written: { noun: Noun; row: Row }[];
   sighted: Sighted[];
 }
@@ -64,6 +67,7 @@ export class Ledger {
   private readonly listeners = new Set<(commit: Commit) => void>();
   private readonly besides: TransactionHook[] = [];
   private readonly statements;
+  readonly window: Window;
 
   constructor(
     private readonly raw: Raw,
@@ -71,6 +75,7 @@ export class Ledger {
     cacheMb = USUAL_CACHE_MB,
   ) {
     this.houses = new HeldHouses(raw, mostHeldIn(cacheMb));
+    this.window = new Window(raw);
     this.statements = {
       begin: raw.prepare('BEGIN IMMEDIATE'),
       commit: raw.prepare('COMMIT'),
@@ -98,6 +103,11 @@ export class Ledger {
     const seq = (this.statements.last.get(houseId) as { seq: number } | undefined)?.seq ?? 0;
     if (seq > 0) this.seqs.set(houseId, seq);
     return seq;
+  }
+
+  /** Where what devices hold of a house begins. */
+  from(houseId: string): number {
+    return this.window.from(houseId, this.seq(houseId), this.clock.now());
   }
 
   exists(houseId: string): boolean {
@@ -190,6 +200,7 @@ export class Ledger {
       for (const houseId of houses) {
         this.houses.forget(houseId);
         this.seqs.delete(houseId);
+        this.window.forget(houseId);
       }
       throw error;
     }
@@ -224,6 +235,8 @@ export class Ledger {
     const tooFar = isScopeLarge(reach, rows, concerned().length);
     const watched = !tooFar && !isScopeEmpty(reach);
     const before = watched ? seenInScope(reach, rows, concerned()) : null;
+    const from = this.from(command.houseId);
+    const beyond = this.window.notHeldByAll(command.houseId, from, decision.changes, rows);
     const seq = this.nextSeq(command.houseId);
     const { record, rows: written } = rows.write(decision.changes, {
       commandId: command.id,
@@ -233,14 +246,16 @@ export class Ledger {
       seq,
     });
     const sighted: Sighted[] = before ? [...differences(before, seenInScope(reach, rows, concerned()))] : [];
+    if (beyond.length > 0) sighted.push(...sightsOf(beyond, rows, this.readers(rows)));
     // who sees what is not compared row by row: their devices begin anew
     const anew = tooFar ? concerned().map(({ id }) => id) : otherRole(decision.changes);
     for (const personId of anew) sighted.push({ personId, noun: RESET, rowId: RESET });
     for (const { personId, noun, rowId } of sighted) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
+    this.window.follow(command.houseId, seq, now, decision.changes, rows);
     for (const write of this.besides) write(command.houseId, decision.changes, rows, { account, now });
     const outcome: CommandOutcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
     this.keep(command, account, decision.actorId, seq, record.changes, outcome, now);
-    addTo(commits, { houseId: command.houseId, since: seq - 1, seq, written, sighted });
+    addTo(commits, { houseId: command.houseId, since: seq - 1, seq, from, written, sighted });
     return outcome;
   }
 
@@ -316,6 +331,7 @@ function addTo(commits: Commits, commit: Commit): void {
   const earlier = commits.get(commit.houseId);
   if (!earlier) return void commits.set(commit.houseId, commit);
   earlier.seq = commit.seq;
+  earlier.from = commit.from;
   earlier.written.push(...commit.written);
   earlier.sighted.push(...commit.sighted);
 }

@@ -1,7 +1,9 @@
-import { NOUNS, type Noun, type Person, type Row } from '@kotiva/core';
+import { CLUSTERED, NOUNS, type Noun, type Person, type Row } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
+import { namedStatement } from '../db/statements.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
 import type { Commit } from './apply.ts';
+import { Beginnings } from './beginning.ts';
 import { RESET } from './visibility-scope.ts';
 import { Visibility } from './visibility.ts';
 
@@ -9,6 +11,8 @@ import { Visibility } from './visibility.ts';
 export interface ChangePage {
   seq: number;
   more: boolean;
+  /** Items none of whose rows was written since this, and with which nobody has to do any more, a device need not hold. */
+  from: number;
   /** What the device held before goes: everything begins anew with this page. */
   reset?: true;
   put: { noun: Noun; row: Row }[];
@@ -16,6 +20,19 @@ export interface ChangePage {
 }
 
 export const PAGE_ROWS = 500;
+/** Which page is asked for. */
+export interface Asked {
+  since: number;
+  /** Where the house stands. */
+  until: number;
+  /** The window's beginning; see `Window`. 0: there is none. */
+  from: number;
+  now: string;
+  /** The device has nothing of what came before, and is given what it is to hold. */
+  begins?: boolean;
+  limit?: number;
+}
+
 /** A device that begins has more to fetch: fewer pages, each of them as long as nobody should have to wait for another. */
 export const FIRST_PAGE_ROWS = 1_000;
 
@@ -24,10 +41,6 @@ const KEYS_SQL = `${NOUNS.map(
 ).join(
   ' UNION ALL ',
 )} UNION ALL SELECT noun, "rowId" AS id, seq, 1 AS sighted FROM sight WHERE "houseId" = :house AND "personId" = :person AND seq > :since AND seq <= :until AND noun <> '${RESET}' ORDER BY seq LIMIT :limit`;
-
-/** Positional copies of the same parameters, in the order they stand in the statement. */
-const KEYS_POSITIONAL = KEYS_SQL.replace(/:\w+/g, '?');
-const KEYS_ORDER = KEYS_SQL.match(/:\w+/g)!.map((name) => name.slice(1));
 
 interface Key {
   noun: Noun;
@@ -41,49 +54,84 @@ export class ChangeFeed {
   private readonly keys;
   private readonly resets;
 
+  private readonly beginnings;
+
   constructor(raw: Raw) {
-    this.keys = raw.prepare(KEYS_POSITIONAL);
+    this.beginnings = new Beginnings(raw);
+    this.keys = namedStatement<Key>(raw, KEYS_SQL);
     this.resets = raw.prepare('SELECT seq FROM sight WHERE "houseId" = ? AND "personId" = ? AND seq > ? AND noun = ? LIMIT 1');
   }
 
   /**
    * Changes after `since` up to `until`, at most about `limit` rows but never part of a commit. Where the person was told to begin anew
-   * after `since`, from the beginning; `isFresh`: the device is doing so already.
+   * after `since`, or the device was away for longer than the window is, from the beginning.
    */
-  page(rows: SqliteRows, person: Person, since: number, until: number, limit = PAGE_ROWS, isFresh = false): ChangePage {
-    const reset = since > 0 && !isFresh && this.resets.get(person.houseId, person.id, since, RESET) !== undefined;
-    const { keys, seq, more } = this.keysBetween(person, reset ? 0 : since, until, limit);
+  page(rows: SqliteRows, person: Person, asked: Asked): ChangePage {
+    const { since, from, begins = false } = asked;
+    const reset = since > 0 && !begins && (since < from || this.resets.get(person.houseId, person.id, since, RESET) !== undefined);
+    const { keys, seq, more } =
+      begins || reset || since === 0 ? this.keysOfBeginning(person, reset ? { ...asked, since: 0 } : asked) : this.keysBetween(person, asked);
     const found = rowsOf(keys, rows);
-    return { seq, more, ...(reset ? { reset } : {}), ...shown(keys, rows, person, (noun, id) => found.get(`${noun}:${id}`)) };
+    return { seq, more, from, ...(reset ? { reset } : {}), ...shown(keys, rows, person, (noun, id) => found.get(`${noun}:${id}`)) };
   }
 
   /** What a commit is to a person whose device has everything before it: what `page` gives for it, without asking the database. */
-  ofCommit(rows: SqliteRows, person: Person, { since, seq, written, sighted }: Commit): ChangePage {
+  ofCommit(rows: SqliteRows, person: Person, { since, seq, from, written, sighted }: Commit): ChangePage {
     const own = sighted.filter(({ personId }) => personId === person.id);
     // everything begins anew, and is fetched
-    if (own.some(({ noun }) => noun === RESET)) return { seq: since, more: true, reset: true, put: [], evict: [] };
+    if (own.some(({ noun }) => noun === RESET)) return { seq: since, more: true, from, reset: true, put: [], evict: [] };
     const keys = [
       ...written.map(({ noun, row }) => ({ noun, id: row.id, seq, sighted: 0 })),
       ...own.map(({ noun, rowId }) => ({ noun: noun as Noun, id: rowId, seq, sighted: 1 })),
     ];
     // of a row written twice the last
     const now = new Map(written.map(({ noun, row }) => [`${noun}:${row.id}`, row]));
-    return { seq, more: false, ...shown(keys, rows, person, (noun, id) => now.get(`${noun}:${id}`) ?? heldOf(rows, noun, id)) };
+    return { seq, more: false, from, ...shown(keys, rows, person, (noun, id) => now.get(`${noun}:${id}`) ?? heldOf(rows, noun, id)) };
   }
 
-  private keysBetween(person: Person, since: number, until: number, limit: number): { keys: Key[]; seq: number; more: boolean } {
-    const read = (to: number, most: number) => {
-      const values: Record<string, unknown> = { house: person.houseId, person: person.id, since, until: to, limit: most };
-      return this.keys.all(...KEYS_ORDER.map((name) => values[name])) as Key[];
-    };
+  /** Of what the house holds now, not of all it ever held; what was written since the first page was asked for comes after. */
+  private keysOfBeginning(person: Person, asked: Asked): Keys {
+    const { since, until, from, now, limit = PAGE_ROWS } = asked;
+    if (from === 0) return this.keysBetween(person, asked);
+    const beginning = this.beginnings.of(person.houseId, from, until, now);
+    if (since >= beginning.until) return this.keysBetween(person, asked);
+    const own = beginning.keysOf(person.id);
+    const at = firstAfter(own, since);
+    const keys = own.slice(at, at + limit + 1);
+    if (keys.length <= limit) return { keys, seq: beginning.until, more: beginning.until < until };
+    return cutAtCommit(keys, limit, (cut) => own.slice(at, firstAfter(own, cut)));
+  }
+
+  private keysBetween(person: Person, { since, until, limit = PAGE_ROWS }: Asked): Keys {
+    const read = (to: number, most: number) => this.keys({ house: person.houseId, person: person.id, since, until: to, limit: most });
     const found = read(until, limit + 1);
     if (found.length <= limit) return { keys: found, seq: until, more: false };
-    // end the page at a commit: the one before the row that did not fit, or the first commit whole
-    const cut = found[limit]!.seq;
-    const whole = found.filter(({ seq }) => seq < cut);
-    if (whole.length > 0) return { keys: whole, seq: cut - 1, more: true };
-    return { keys: read(cut, Number.MAX_SAFE_INTEGER), seq: cut, more: true };
+    return cutAtCommit(found, limit, (cut) => read(cut, Number.MAX_SAFE_INTEGER));
   }
+}
+
+interface Keys {
+  keys: Key[];
+  seq: number;
+  more: boolean;
+}
+
+/** Ends a page at a commit: the one before the row that did not fit, or the first commit whole. */
+function cutAtCommit(found: Key[], limit: number, upTo: (seq: number) => Key[]): Keys {
+  const cut = found[limit]!.seq;
+  const whole = found.filter(({ seq }) => seq < cut);
+  return whole.length > 0 ? { keys: whole, seq: cut - 1, more: true } : { keys: upTo(cut), seq: cut, more: true };
+}
+
+/** Where the first after a number stands among what is in order. */
+function firstAfter(keys: readonly { seq: number }[], seq: number): number {
+  let [low, high] = [0, keys.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (keys[middle]!.seq <= seq) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 /** The rows of a page, and what says who sees them, asked for a noun at a time. */
@@ -95,13 +143,18 @@ function rowsOf(keys: readonly Key[], rows: SqliteRows): Map<string, Row> {
     else byNoun.set(noun, [id]);
   }
   const found = new Map<string, Row>();
-  for (const [noun, ids] of byNoun) for (const row of rows.many(noun, ids)) found.set(`${noun}:${row.id}`, row);
-  const itemIds = new Set<string>();
-  for (const row of found.values()) if ('itemId' in row && row.itemId !== null) itemIds.add(row.itemId);
-  for (const id of byNoun.get('item') ?? []) itemIds.add(id);
+  const read = (noun: Noun) => {
+    for (const row of rows.many(noun, byNoun.get(noun) ?? [])) found.set(`${noun}:${row.id}`, row);
+  };
+  for (const noun of byNoun.keys()) if (noun !== 'part') read(noun);
+  const itemIds = new Set<string>(byNoun.get('item'));
+  for (const noun of CLUSTERED)
+    for (const id of byNoun.get(noun) ?? []) itemIds.add((found.get(`${noun}:${id}`) as { itemId?: string | null } | undefined)?.itemId ?? '');
   const items = [...itemIds];
   rows.many('item', items);
+  // those of the page are among them, most of them
   rows.lookUp('part', 'itemId', items);
+  read('part');
   return found;
 }
 

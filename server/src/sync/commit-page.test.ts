@@ -16,7 +16,7 @@ function watched(...people: string[]) {
   function compare(commit: Commit, person: Person): void {
     const rows = house.ledger.rows(house.houseId);
     const fromCommit = feed.ofCommit(rows, person, commit);
-    const fromDatabase = feed.page(rows, person, commit.since, commit.seq);
+    const fromDatabase = feed.page(rows, person, { since: commit.since, until: commit.seq, from: commit.from, now: house.clock.now() });
     seen.pages += 1;
     seen.evicted += fromCommit.evict.length;
     if (fromCommit.reset) seen.resets += 1;

@@ -113,7 +113,7 @@ export class LiveHub {
   /** A stream is always where its house is, so that the commit is all it lacks; were it not, what it lacks is looked up. */
   private pageFor(listener: Listener, commit: Commit, rows: SqliteRows, person: Person): ChangePage {
     if (listener.cursor === commit.since) return this.feed.ofCommit(rows, person, commit);
-    return this.feed.page(rows, person, listener.cursor, commit.seq);
+    return this.feed.page(rows, person, { since: listener.cursor, until: commit.seq, from: commit.from, now: this.ledger.now() });
   }
 
   /** Who does not read what is sent to them is cut off, and fetches it later. */

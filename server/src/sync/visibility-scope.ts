@@ -1,4 +1,4 @@
-import { NOUNS, withBelow, type Change, type Item, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
+import { above, finding, NOUNS, withBelow, type Change, type Item, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
 import { Visibility } from './visibility.ts';
 
 /**
@@ -123,6 +123,37 @@ export function isScopeLarge(reach: VisibilityScope, reader: Reader, people: num
   const rows = rowsInReach(reach, reader);
   while (many <= MOST_COMPARED && !rows.next().done) many += people;
   return many > MOST_COMPARED;
+}
+
+/** Rows of a cluster are looked at for so many readers at most; beyond, their devices begin anew. */
+const MOST_SIGHTED = 20_000;
+
+/** All of the clusters some items belong to, for whoever sees them: their devices may hold nothing of it. */
+export function sightsOf(
+  itemIds: readonly string[],
+  reader: Reader,
+  people: readonly Person[],
+): { personId: string; noun: Noun | typeof RESET; rowId: string }[] {
+  const rows = [...rowsOfClusters(itemIds, reader)];
+  if (rows.length * people.length > MOST_SIGHTED) return people.map(({ id }) => ({ personId: id, noun: RESET, rowId: RESET }));
+  return people.flatMap((person) => {
+    const sight = new Visibility(reader, person);
+    return rows.flatMap(([noun, row]) => (sight.sees(noun, row) ? [{ personId: person.id, noun, rowId: row.id }] : []));
+  });
+}
+
+/** The rows of the clusters some items belong to: what stands above and below them, and what names one of these. */
+export function* rowsOfClusters(itemIds: readonly string[], reader: Reader): Generator<readonly [Noun, Row]> {
+  const items = new Set<string>();
+  for (const itemId of itemIds) withBelow(topOf(itemId, reader), reader, items);
+  for (const itemId of items) yield* rowsOfItem(itemId, reader);
+}
+
+function topOf(itemId: string, reader: Reader): string {
+  const item = reader.get('item', itemId);
+  let top = itemId;
+  if (typeof item !== 'string') for (const { id } of above(item, finding(reader))) top = id;
+  return top;
 }
 
 type Key = `${Noun}:${string}`;

@@ -1,3 +1,4 @@
+export { AwayScreen } from './away-screen.tsx';
 export { SessionProvider, useDeviceId, useMe, useSession } from './session.tsx';
 export { SignInScreen } from './sign-in-screen.tsx';
 export { JoinScreen } from './join-screen.tsx';

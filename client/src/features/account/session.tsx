@@ -4,10 +4,13 @@ import { forgetAll, sealAll } from '@/sync/idb-cache.ts';
 import { ask, type Me } from '@/store/api.ts';
 import { forgetClock } from '@/store/clock.ts';
 import { forgetDrafts } from '@/store/drafts.ts';
+import { forgetFresh } from '@/store/fresh-since.ts';
 import { forgetVisits, lookingSwitched } from '@/store/looking.ts';
 
 type Standing =
   | { state: 'asking' }
+  /** The server can’t be asked, and this device knows nobody. */
+  | { state: 'away' }
   | { state: 'out'; why: 'fresh' | 'signed-out' }
   | {
       state: 'in';
@@ -54,7 +57,10 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
       forgetVisits();
       forgetClock();
       setStanding({ state: 'out', why });
-      if (forget !== null) forgetDrafts(forget);
+      if (forget !== null) {
+        forgetDrafts(forget);
+        forgetFresh(forget);
+      }
       await (forget === null ? sealAll() : forgetAll(forget)).catch(() => undefined);
     },
     [dispatch],
@@ -66,7 +72,7 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
     if (answer.problem.status === 401) return leave('fresh');
     const kept = localStorage.getItem(KEPT);
     if (kept) enter(JSON.parse(kept) as Me);
-    else setStanding({ state: 'out', why: 'fresh' });
+    else setStanding(isAway(answer.problem.status) ? { state: 'away' } : { state: 'out', why: 'fresh' });
   }, [enter, leave]);
 
   useEffect(() => {
@@ -120,11 +126,16 @@ export function useDeviceId(): string | null {
   return session?.standing.state === 'in' ? session.standing.me.deviceId : null;
 }
 
+/** Nothing answered, or nothing of ours. */
+const isAway = (status: number | undefined): boolean => !status || status >= 500;
+
 function keptStanding(): Standing {
-  const kept = localStorage.getItem(KEPT);
-  if (!kept) return { state: 'asking' };
-  const me = JSON.parse(kept) as Me;
-  return { state: 'in', me, houseId: chosenHouse(me) };
+  try {
+    const me = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Me | null;
+    return me ? { state: 'in', me, houseId: chosenHouse(me) } : { state: 'asking' };
+  } catch {
+    return { state: 'asking' };
+  }
 }
 
 function chosenHouse({ houses }: Me): string | null {

@@ -20,7 +20,8 @@ interface ActivityPage {
 /** What happened in the house, or in one list, newest first and by page; narrowed to a person or to one kind of thing. */
 export function ActivityScreen() {
   const { rows } = useOpenHouse();
-  const { list: listId, item: itemId, person: startsWith } = useGlobalSearchParams<{ list?: string; item?: string; person?: string }>();
+  // `item` in an address opens that item's sheet
+  const { list: listId, about: itemId, person: startsWith } = useGlobalSearchParams<{ list?: string; about?: string; person?: string }>();
   const [person, setPerson] = useState(startsWith ?? '');
   const [group, setGroup] = useState<ActivityGroup | 'all'>('all');
   const query = [

@@ -2,7 +2,7 @@ import { DETAILS, SORTINGS, type Detail, type Grouping, type Sorting } from '@ko
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useArrangement, type Arranging } from '@/store/arrangement.ts';
-import { Button, Choice, Heading, Labelled, Sheet } from '@/ui';
+import { Button, Choice, Foot, Heading, Labelled, Sheet } from '@/ui';
 import { t } from '@/words';
 
 interface ArrangeProps {
@@ -71,9 +71,11 @@ function ArrangeSheet(props: ArrangeProps & { onClose: () => void }) {
           />
         </Labelled>
         {props.children?.(props.onClose)}
-        <Button kind="main" onPress={props.onClose}>
-          {t('common.done')}
-        </Button>
+        <Foot>
+          <Button kind="main" onPress={props.onClose}>
+            {t('common.done')}
+          </Button>
+        </Foot>
       </View>
     </Sheet>
   );

@@ -2,12 +2,14 @@ import { addDays, calendarDateOf, weekdayOf } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
+import { BeyondLine } from '@/features/beyond';
 import { useCaptureHere } from '@/features/capture';
 import { Screen } from '@/features/shell';
 import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Heading, IconButton, Menu, useWide } from '@/ui';
+import { Button, Choice, Heading, IconButton, Menu, useNarrow, useWide } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, dayMonth, monthAfter } from '@/words/dates.ts';
+import { useChosenDay, VIEWS, type CalendarViewName } from './chosen-day.ts';
 import { DayHours } from './day-hours.tsx';
 import { DayList, DaysList } from './day-list.tsx';
 import { marksOf } from './day-marks.ts';
@@ -16,9 +18,6 @@ import { MonthGrid } from './month-grid.tsx';
 import { useDays } from './use-days.ts';
 import { useMove } from './use-move.tsx';
 import { WeekGrid } from './week-grid.tsx';
-
-const VIEWS = ['month', 'week', 'day', 'list'] as const;
-type CalendarViewName = (typeof VIEWS)[number];
 
 /** So many days the list goes on for. */
 const LISTED = 60;
@@ -48,14 +47,12 @@ export function CalendarScreen() {
   const narrowed = useNarrowed();
   const today = calendarDateOf(useNow(), house.zone);
   const wide = useWide();
-  const [view, setView] = useState<CalendarViewName>('month');
-  const [chosen, setChosen] = useState(today);
+  const { view, chosen, setView, choose } = useChosenDay(today);
   const [hour, setHour] = useState<string | null>(null);
   const { move, question } = useMove();
   const dates = datesOf(view, chosen);
-  const days = useDays(dates[0]!, dates.at(-1)!);
+  const { days, reached } = useDays(dates[0]!, dates.at(-1)!);
   const marks = useCallback((date: string) => marksOf(date, narrowed, rows, house), [narrowed, rows, house]);
-  const choose = useCallback((date: string) => setChosen(date), []);
   const at = view === 'day' && hour ? hour : null;
   useCaptureHere({ plan: at ? `${chosen}T${at}` : chosen, words: t('capture.onDay', { day: at ? `${dayMonth(chosen)} ${at}` : dayMonth(chosen) }) });
   const common = { days, marksOf: marks, today };
@@ -66,7 +63,8 @@ export function CalendarScreen() {
       <View className="px-4 pt-3">
         <Choice label={t('calendar.view')} value={view} options={VIEWS.map((value) => ({ value, words: t(`calendar.view.${value}`) }))} onChange={setView} />
       </View>
-      <Turning view={view} dates={dates} onTurn={(by) => setChosen(turned(view, chosen, by, today))} />
+      <Turning view={view} dates={dates} onTurn={(by) => choose(turned(view, chosen, by, today))} />
+      <BeyondLine reached={reached} />
       <CalendarDrag onMove={move}>
         {view === 'month' ? (
           <Beside wide={wide} list={list}>
@@ -128,6 +126,7 @@ function Ways({ isManager }: { isManager: boolean }) {
 
 function Turning({ view, dates, onTurn }: { view: CalendarViewName; dates: readonly string[]; onTurn: (by: number) => void }) {
   const words = calendarWords();
+  const narrow = useNarrow();
   const span =
     view === 'month'
       ? words.month(dates[0]!)
@@ -137,8 +136,8 @@ function Turning({ view, dates, onTurn }: { view: CalendarViewName; dates: reado
   return (
     <View className="flex-row items-center px-2">
       <IconButton icon="left" label={t(`calendar.before.${view}`)} onPress={() => onTurn(-1)} />
-      <View className="grow" aria-live="polite">
-        <Heading level={2}>{span}</Heading>
+      <View className="min-w-0 grow shrink basis-0" aria-live="polite">
+        <Heading level={narrow ? 3 : 2}>{span}</Heading>
       </View>
       <IconButton icon="right" label={t(`calendar.after.${view}`)} onPress={() => onTurn(1)} />
     </View>

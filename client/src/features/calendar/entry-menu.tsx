@@ -7,7 +7,7 @@ import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Heading, Menu, Sheet, type MenuEntry } from '@/ui';
 import { t } from '@/words';
-import { oneOf } from './entry.ts';
+import { keyOf, oneOf } from './entry.ts';
 import type { Move } from './use-move.tsx';
 
 type Panel = 'move' | 'give' | 'swap' | 'book';
@@ -31,6 +31,7 @@ export function EntryMenu({ entry, onMove }: { entry: CalendarEntry; onMove: Mov
         <Sheet open onClose={close} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
           {open === 'move' ? (
             <DuePanel
+              of={`move/${keyOf(entry)}`}
               due={entry.time === null ? entry.date : `${entry.date}T${entry.time}`}
               onSave={(to) => {
                 close();

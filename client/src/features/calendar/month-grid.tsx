@@ -1,7 +1,7 @@
 import { isEntryDone, minutesOn, titleOfEntry, type CalendarEntry } from '@kotiva/core';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
-import { Band, Icon, personInk, Txt, useWide, WeekdayHeads } from '@/ui';
+import { Band, Icon, personInk, Txt, useNarrow, useWide, WeekdayHeads } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, sayExactly, weeksOf } from '@/words/dates.ts';
 import { sayMarks, type DayMarks } from './day-marks.ts';
@@ -61,13 +61,21 @@ interface DayProps {
 
 const Day = memo(function Day({ date, entries, marks, isChosen, isToday, onChoose }: DayProps) {
   const wide = useWide();
+  const narrow = useNarrow();
   const open = entries.filter((entry) => !isEntryDone(entry)).length;
   const minutes = minutesOn(entries);
   const said = [t('calendar.dayWith', { day: sayExactly(date), count: open }), ...sayMarks(marks)].join(', ');
   return (
     <DropMoment moment={date} className={marks.off ? 'bg-sunk' : ''}>
       <View className={`h-16 border-2 lg:h-28 ${isChosen ? 'border-ink' : 'border-transparent'}`}>
-        <Pressable role="button" aria-pressed={isChosen} aria-label={said} onPress={() => onChoose(date)} className="absolute inset-0" />
+        <Pressable
+          role="button"
+          aria-pressed={isChosen}
+          aria-label={said}
+          onPress={() => onChoose(date)}
+          className="absolute inset-0"
+          {...({ dataSet: { area: '' } } as object)}
+        />
         <View aria-hidden className="pointer-events-none flex-row items-baseline justify-between gap-1 px-1 pt-1">
           <Txt size={15} face={isToday ? 'bold' : 'read'} tone={isToday ? 'pine' : 'ink'}>
             {Number(date.slice(8))}
@@ -77,7 +85,7 @@ const Day = memo(function Day({ date, entries, marks, isChosen, isToday, onChoos
               {marks.holiday}
             </Txt>
           ) : null}
-          {entries.length > 0 ? (
+          {entries.length > 0 && !narrow ? (
             <Txt size={13} tone="muted">
               {open > 0 ? open : '✓'}
             </Txt>

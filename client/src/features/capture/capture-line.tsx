@@ -46,7 +46,7 @@ const TONES: Record<Span['kind'], Token> = {
 };
 
 /** One field, always there: words in, chips while typing. Enter adds and keeps the field ready; what stands below the first line are notes. */
-export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
+export function CaptureLine({ inBar = false, startsReady = false }: { inBar?: boolean; /** Somebody asked for it just now. */ startsReady?: boolean }) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const { context: around } = useCapture();
@@ -64,7 +64,7 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     if (key === 'n') field.current?.focus();
     return key === 'n';
   });
-  useReadyToType(field);
+  useReadyToType(field, startsReady);
   const read = useReading(typed, reading, answers);
   const people = rows.all('person').filter(isHere);
   const first = typed.split('\n', 1)[0]!;
@@ -176,9 +176,9 @@ export function CaptureLine({ inBar = false }: { inBar?: boolean }) {
     </Txt>
   ) : null;
   return (
-    <View className={inBar ? 'relative w-[330px]' : 'border-t border-line bg-surface px-3.5 pb-2 pt-2.5'}>
+    <View className={inBar ? 'relative w-[330px] min-w-[200px] shrink' : 'border-t border-line bg-surface px-3.5 pb-2 pt-2.5'}>
       {inBar ? (
-        <View className="absolute left-0 right-0 top-0 z-30">
+        <View className="absolute left-0 right-0 top-0 z-30" {...({ dataSet: { over: '' } } as object)}>
           {line}
           {busy ? (
             <View className="gap-2 rounded-sheet border border-line bg-surface p-3 shadow-lg">
@@ -279,9 +279,9 @@ const isAlone = (name: string, people: readonly { name: string }[]): boolean =>
   people.filter((one) => one.name.split(/\s+/)[0] === name.split(/\s+/)[0]).length === 1;
 
 /** Opened from a shortcut of the device: ready to type. */
-function useReadyToType(field: React.RefObject<MarkedFieldHandle | null>): void {
+function useReadyToType(field: React.RefObject<MarkedFieldHandle | null>, startsReady: boolean): void {
   const { add } = useGlobalSearchParams<{ add?: string }>();
   useEffect(() => {
-    if (add) field.current?.focus();
-  }, [add, field]);
+    if (add || startsReady) field.current?.focus();
+  }, [add, startsReady, field]);
 }

@@ -5,7 +5,7 @@ import { useDispatch } from 'react-redux';
 import { everyoneIn, useWays } from '@/features/item';
 import { useLiveHouse } from '@/store/live-house.tsx';
 import { toastShown, useOpenHouse } from '@/store/store.ts';
-import { Band, Button, Heading, Sheet, Txt } from '@/ui';
+import { Band, Button, Foot, Heading, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import type { CaptureContext } from './context.tsx';
@@ -93,12 +93,14 @@ function ReadSheet({ text, here, onClose, readLine }: Pasted & { readLine: Reads
           </Txt>
         ) : null}
         {made === null ? (
-          <View className="flex-row gap-2">
-            <Button kind="main" onPress={() => void addAll()}>
-              {t('paste.add', { count })}
-            </Button>
-            <Button onPress={() => onClose(false)}>{t('common.cancel')}</Button>
-          </View>
+          <Foot>
+            <View className="flex-row gap-2">
+              <Button kind="main" onPress={() => void addAll()}>
+                {t('paste.add', { count })}
+              </Button>
+              <Button onPress={() => onClose(false)}>{t('common.cancel')}</Button>
+            </View>
+          </Foot>
         ) : (
           <View className="gap-2" role="status">
             <Band share={made / count} width={240} height={12} label={t('common.of', { done: made, of: count })} />

@@ -16,11 +16,13 @@ import {
 } from '@kotiva/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { BeyondLine } from '@/features/beyond';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
 import { OccurrenceSheet } from '@/features/occurrence';
 import { Screen } from '@/features/shell';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
+import { useBeyond } from '@/store/use-beyond.ts';
 import { Band, Choice, Empty, Fold, GroupHead, Menu, Row, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { dayMonth, sayInstant, sayMoment } from '@/words/dates.ts';
@@ -39,6 +41,7 @@ const SHOWN = 20;
 export function ChoreScreen({ seriesId }: { seriesId: string }) {
   const { rows } = useOpenHouse();
   const series = rows.get('series', seriesId);
+  const reached = useBeyond({ series: seriesId });
   if (typeof series === 'string') {
     return (
       <Screen title={t('chores.title')}>
@@ -62,6 +65,7 @@ export function ChoreScreen({ seriesId }: { seriesId: string }) {
           {t('chores.setAside')}
         </Txt>
       ) : null}
+      <BeyondLine reached={reached} />
       <KeptBand series={series} />
       <Numbers series={series} />
       {open.length > 0 ? <GroupHead title={t('chores.open')} count={open.length} /> : null}

@@ -1,27 +1,49 @@
 import { findItems, findPlaces, isDone } from '@kotiva/core';
-import { useRouter } from 'expo-router';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useGlobalSearchParams, useRouter } from 'expo-router';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { BeyondLine } from '@/features/beyond';
 import { ItemRow } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useOpenHouse } from '@/store/store.ts';
+import { useBeyond } from '@/store/use-beyond.ts';
 import { Empty, Field, Row, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 
 const KEPT = 'kotiva/find-done';
 const MOST = 100;
+/** The server is asked for what is done once so many letters stand still for so long. */
+const LEAST_ASKED = 2;
+const SETTLES_MS = 400;
 
-/** Words over titles, notes and steps of what this device holds, at once while typing. */
+/** What was typed, once the hand rests. */
+function useSettled(typed: string): string {
+  const [settled, setSettled] = useState(typed);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(typed), SETTLES_MS);
+    return () => clearTimeout(timer);
+  }, [typed]);
+  return settled;
+}
+
+/** Words over titles, notes and steps: of what this device holds at once while typing, of what is done long ago a moment later. */
 export function FindScreen() {
   const { rows } = useOpenHouse();
   const router = useRouter();
-  const [typed, setTyped] = useState('');
+  const kept = useGlobalSearchParams<{ words?: string }>().words;
+  const [typed, setTyped] = useState(kept ?? '');
   const [withDone, setWithDone] = useState(() => localStorage.getItem(KEPT) === 'yes');
   const words = useDeferredValue(typed);
+  const settled = useSettled(typed.trim());
+  // part of the address: one comes back to what one looked for
+  useEffect(() => {
+    if ((kept ?? '') !== settled) router.setParams({ words: settled || undefined });
+  }, [kept, settled, router]);
   const found = useMemo(() => {
     const all = findItems(words, rows.all('item'));
     return withDone ? all : all.filter((item) => !isDone(item, rows.by('part', 'itemId', item.id)));
   }, [words, rows, withDone]);
+  const reached = useBeyond(withDone && settled.length >= LEAST_ASKED ? { words: settled } : null);
   const places = findPlaces(words, rows.all('place'));
   const remember = (on: boolean) => {
     localStorage.setItem(KEPT, on ? 'yes' : 'no');
@@ -34,10 +56,13 @@ export function FindScreen() {
   return (
     <Screen title={t('find.title')} sub={words.trim() ? t('find.count', { count: found.length }) : undefined}>
       <View className="gap-1 px-4 pt-3">
-        <Field label={t('find.words')} hideLabel placeholder={t('find.words')} value={typed} onChangeText={setTyped} autoFocus />
+        <Field label={t('find.words')} hideLabel placeholder={t('find.words')} value={typed} onChangeText={setTyped} autoFocus enterKeyHint="search" />
         <Switch words={t('find.done')} on={withDone} onChange={remember} />
       </View>
-      {words.trim() && found.length + places.length === 0 ? <Empty words={t(withDone ? 'find.nothing' : 'find.nothingOpen', { words: words.trim() })} /> : null}
+      {words.trim() && settled === words.trim() ? <BeyondLine reached={reached} /> : null}
+      {words.trim() && reached === 'here' && found.length + places.length === 0 ? (
+        <Empty words={t(withDone ? 'find.nothing' : 'find.nothingOpen', { words: words.trim() })} />
+      ) : null}
       {!words.trim() ? <Empty words={t('find.hint')} /> : null}
       {places.map((place) => (
         <Row

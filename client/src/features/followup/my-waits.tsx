@@ -86,7 +86,7 @@ function WaitRow({ wait }: { wait: Wait }) {
       />
       {choosing ? (
         <ActionSheet title={t('wait.day')} onClose={() => setChoosing(false)}>
-          <DuePanel due={wait.askOn} onSave={askOn} onClose={() => setChoosing(false)} none={t('wait.noDay')} />
+          <DuePanel of={`wait/${wait.id}`} due={wait.askOn} onSave={askOn} onClose={() => setChoosing(false)} none={t('wait.noDay')} />
         </ActionSheet>
       ) : null}
     </>

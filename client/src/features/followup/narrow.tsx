@@ -2,7 +2,7 @@ import { EVERYTHING, FOLLOW_UP_GROUPS, FOLLOW_UP_SORTS, type FollowUp, type Foll
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Heading, Labelled, Sheet } from '@/ui';
+import { Button, Choice, Foot, Heading, Labelled, Sheet } from '@/ui';
 import { t } from '@/words';
 
 export type Narrowing = Omit<FollowUpNarrowing, 'personId'>;
@@ -73,21 +73,23 @@ function NarrowSheet({ narrowing, followUps, onChange, listName, onClose }: Narr
             onChange={(sort) => onChange({ ...narrowing, sort })}
           />
         </Labelled>
-        <View className="flex-row gap-2">
-          <Button kind="main" onPress={onClose}>
-            {t('narrow.show')}
-          </Button>
-          {isAll(narrowing) ? null : (
-            <Button
-              onPress={() => {
-                onChange(ALL);
-                onClose();
-              }}
-            >
-              {t('narrow.reset')}
+        <Foot>
+          <View className="flex-row gap-2">
+            <Button kind="main" onPress={onClose}>
+              {t('narrow.show')}
             </Button>
-          )}
-        </View>
+            {isAll(narrowing) ? null : (
+              <Button
+                onPress={() => {
+                  onChange(ALL);
+                  onClose();
+                }}
+              >
+                {t('narrow.reset')}
+              </Button>
+            )}
+          </View>
+        </Foot>
       </View>
     </Sheet>
   );

@@ -57,7 +57,7 @@ export function FollowUpMenu({ followUp }: { followUp: FollowUp }) {
       <Menu label={t('row.more', { title })} entries={entries} />
       {open?.what === 'extend' ? (
         <ActionSheet title={t('follow.extendTitle', { title })} onClose={close}>
-          <DuePanel due={item.due} onSave={extend} onClose={close} />
+          <DuePanel of={`due/${item.id}`} due={item.due} onSave={extend} onClose={close} />
         </ActionSheet>
       ) : null}
       {open?.what === 'pass' ? (

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Field, Heading, Sheet, Txt } from '@/ui';
+import { Button, Choice, Field, Foot, Heading, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -95,9 +95,11 @@ export function InviteSheet({ name, onClose }: { name?: string; onClose: () => v
             {error}
           </Txt>
         ) : null}
-        <Button kind="main" onPress={make}>
-          {t('invite.makeLink')}
-        </Button>
+        <Foot>
+          <Button kind="main" onPress={make}>
+            {t('invite.makeLink')}
+          </Button>
+        </Foot>
       </View>
     </Sheet>
   );

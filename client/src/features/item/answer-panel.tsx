@@ -3,32 +3,32 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
-import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, ConfirmRow, Field, PersonMark, Txt } from '@/ui';
+import { useNow, useOpenHouse } from '@/store/store.ts';
+import { Button, Choice, ConfirmRow, Field, Txt } from '@/ui';
 import { t } from '@/words';
+import { sayInstant } from '@/words/dates.ts';
 import { nameOf, personOf } from './knot-of.ts';
 
 type Asking = 'decline' | 'ask' | 'percent' | null;
 
 /** What the one who was handed something can say to it: take it, can't, ask back, how far it is. */
 export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
-  const { rows } = useOpenHouse();
+  const { rows, house } = useOpenHouse();
+  const now = useNow();
   const submit = useSubmit();
   const [asking, setAsking] = useState<Asking>(null);
   const giver = personOf(rows, part.giverId);
   const fresh = part.standing === 'needs-action' || part.standing === 'tentative';
   return (
-    <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
+    <View className="mb-2 gap-2">
       {giver && giver.id !== part.personId ? (
-        <View className="flex-row items-center gap-3">
-          <PersonMark looks={giver} />
-          <View className="shrink">
-            <Txt size={15} tone="muted">
-              {t('answer.from', { name: giver.name })}
-            </Txt>
-            {part.message ? <Txt>{part.message}</Txt> : null}
-          </View>
-        </View>
+        <Txt size={15} tone="muted">
+          {t(part.message ? 'answer.fromSaying' : 'answer.from', {
+            name: giver.name,
+            when: part.givenAt === null ? '' : sayInstant(part.givenAt, now, house.zone),
+            message: part.message,
+          })}
+        </Txt>
       ) : null}
       {asking === null ? (
         <View className="flex-row flex-wrap gap-2">

@@ -44,8 +44,12 @@ export function Decisions({ items, only = ALL_DECISIONS, onDone, open, onOpen }:
           </Button>
         ))}
       </View>
-      {shown === 'day' ? <DuePanel due={null} verb={t('plan.set')} onSave={(day) => day && decide.onDay(day)} onClose={() => setShown(null)} /> : null}
-      {shown === 'start' ? <DuePanel due={null} onSave={(day) => day && decide.notBefore(day)} onClose={() => setShown(null)} /> : null}
+      {shown === 'day' ? (
+        <DuePanel of={`plan/${items[0] ?? ''}`} due={null} verb={t('plan.set')} onSave={(day) => day && decide.onDay(day)} onClose={() => setShown(null)} />
+      ) : null}
+      {shown === 'start' ? (
+        <DuePanel of={`start/${items[0] ?? ''}`} due={null} onSave={(day) => day && decide.notBefore(day)} onClose={() => setShown(null)} />
+      ) : null}
       {shown === 'time' ? (
         <View className="my-2 rounded-sheet bg-ground p-4">
           <SlotForm

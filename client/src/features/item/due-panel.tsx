@@ -1,15 +1,26 @@
-import { calendarDateOf, daysOffOf, weekdayOf } from '@kotiva/core';
-import { useState } from 'react';
+import { calendarDateOf, daysOffOf } from '@kotiva/core';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
 import { useLater } from '@/store/later.ts';
 import { lineReader, useReadingContext } from '@/store/reading.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Calendar, Choice, ConfirmRow, Field, Fold, MomentInput, Txt } from '@/ui';
+import { Button, Calendar, Choice, ConfirmRow, Field, Fold, MomentInput } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, monthAfter, sayExactly, usualMoments, weeksOf } from '@/words/dates.ts';
 
+interface DueChoiceProps {
+  due: string | null;
+  onChange: (due: string | null) => void;
+  /** Enter on words that name a day. */
+  onEnter?: (due: string) => void;
+  /** What is typed as a day, kept by whoever asks. */
+  words: string;
+  onWords: (words: string) => void;
+}
+
 /** Chooses a day: a usual one with its exact date, in words, or from the calendar; with an hour or without. */
-export function DueChoice({ due, onChange }: { due: string | null; onChange: (due: string | null) => void }) {
+export function DueChoice({ due, onChange, onEnter, words, onWords }: DueChoiceProps) {
   const { house } = useOpenHouse();
   const now = useNow();
   const today = calendarDateOf(now, house.zone);
@@ -18,7 +29,7 @@ export function DueChoice({ due, onChange }: { due: string | null; onChange: (du
   const set = (day: string | null, hour: string) => onChange(day ? (hour ? `${day}T${hour}` : day) : null);
   // a date that falls on a day off is seen before it is set
   const holiday = date === null ? undefined : daysOffOf(house).get(date);
-  const isOff = date !== null && (holiday !== undefined || weekdayOf(date) > 5);
+  const says = due === null ? NOTHING_YET : holiday ? t('due.dayOff', { when: sayExactly(due), name: holiday }) : t('due.exactly', { when: sayExactly(due) });
   const usual = usualMoments(now, house.zone);
   return (
     <View className="gap-3">
@@ -28,7 +39,7 @@ export function DueChoice({ due, onChange }: { due: string | null; onChange: (du
         options={usual.map(({ moment, words }) => ({ value: moment, words }))}
         onChange={(day) => set(day, time)}
       />
-      <InWords onMoment={onChange} />
+      <InWords typed={words} onTyped={onWords} says={says} onMoment={onChange} onEnter={onEnter} />
       <View className="-mx-4">
         <Fold words={t('due.calendar')}>
           <View className="px-4 pb-2">
@@ -39,30 +50,41 @@ export function DueChoice({ due, onChange }: { due: string | null; onChange: (du
       <View className="max-w-[220px]">
         <MomentInput label={t('due.hour')} kind="time" value={time} onChange={(hour) => set(date ?? today, hour)} />
       </View>
-      {due ? (
-        <Txt size={15} tone={isOff ? 'waits' : 'muted'}>
-          {holiday ? t('due.dayOff', { when: sayExactly(due), name: holiday }) : t('due.exactly', { when: sayExactly(due) })}
-        </Txt>
-      ) : null}
     </View>
   );
 }
 
-/** A day typed as people say it; what is not understood says so and stays. */
-function InWords({ onMoment }: { onMoment: (moment: string) => void }) {
+interface InWordsProps extends Pick<DueChoiceProps, 'onEnter'> {
+  typed: string;
+  onTyped: (typed: string) => void;
+  says: string;
+  onMoment: (moment: string) => void;
+}
+
+/** A day typed as people say it: below it which day is chosen, as it is typed; what is not understood says so and stays. */
+function InWords({ typed, onTyped, says, onMoment, onEnter }: InWordsProps) {
   const context = useReadingContext();
   useLater(lineReader);
-  const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
-  const read = () => {
+  // begun before, it means what it means today
+  const isBegun = useRef(typed !== '');
+  useEffect(() => {
+    const moment = isBegun.current ? momentIn(typed, context) : null;
+    if (moment === null) return;
+    isBegun.current = false;
+    onMoment(moment);
+  });
+  /** What was typed, once it is a day; else says what is wrong. */
+  const settle = (then: (moment: string) => void) => {
     if (!typed.trim()) return;
-    const readLine = lineReader.held();
-    if (!readLine) return void lineReader.fetch().then(read, () => setError(t('common.notFetched')));
-    const { spans, questions } = readLine(`on ${typed.replace(/^\s*(?:on|by|from)\s+/i, '')}`, context);
-    const found = spans.find((span) => span.kind === 'plan');
-    if (questions.length > 0 || found?.kind !== 'plan') return setError(t('due.notUnderstood'));
-    setError(null);
-    onMoment(found.value);
+    if (!lineReader.held())
+      return void lineReader.fetch().then(
+        () => settle(then),
+        () => setError(t('common.notFetched')),
+      );
+    const moment = momentIn(typed, context);
+    if (moment === null) return setError(t('due.notUnderstood'));
+    then(moment);
   };
   return (
     <Field
@@ -70,18 +92,34 @@ function InWords({ onMoment }: { onMoment: (moment: string) => void }) {
       placeholder={t('due.wordsHint')}
       value={typed}
       error={error}
+      // its line is kept free: nothing below moves when a day is read, or is not
+      hint={says}
       onChangeText={(next) => {
-        setTyped(next);
+        isBegun.current = false;
+        onTyped(next);
         setError(null);
+        const moment = momentIn(next, context);
+        if (moment !== null) onMoment(moment);
       }}
-      onBlur={read}
-      onSubmitEditing={read}
+      onBlur={() => settle(onMoment)}
+      onSubmitEditing={() => settle(onEnter ?? onMoment)}
     />
   );
+}
+const NOTHING_YET = '\u00a0';
+
+/** The moment some words name; null: none, or it can't be read here yet. */
+function momentIn(typed: string, context: ReturnType<typeof useReadingContext>): string | null {
+  const readLine = lineReader.held();
+  if (!readLine || !typed.trim()) return null;
+  const { spans, questions } = readLine(`on ${typed.replace(/^\s*(?:on|by|from)\s+/i, '')}`, context);
+  const found = spans.find((span) => span.kind === 'plan');
+  return questions.length === 0 && found?.kind === 'plan' ? found.value : null;
 }
 
 /** The same on the item's sheet, with its own buttons. */
 export function DuePanel({
+  of,
   due,
   onSave,
   onClose,
@@ -89,6 +127,8 @@ export function DuePanel({
   none = t('due.none'),
   children,
 }: {
+  /** What it is the day of: by it what was typed and not saved is found again. */
+  of: string;
   due: string | null;
   onSave: (due: string | null) => void;
   onClose: () => void;
@@ -98,12 +138,21 @@ export function DuePanel({
   children?: React.ReactNode;
 }) {
   const [chosen, setChosen] = useState(due);
+  const [words, setWords, done] = useDraft(`day/${of}`, '');
+  const save = (day: string | null) => {
+    done();
+    onSave(day);
+  };
+  const cancel = () => {
+    done();
+    onClose();
+  };
   return (
     <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
-      <DueChoice due={chosen} onChange={setChosen} />
+      <DueChoice due={chosen} onChange={setChosen} onEnter={save} words={words} onWords={setWords} />
       {children}
-      <ConfirmRow verb={verb} onConfirm={() => onSave(chosen)} cancel={t('common.cancel')} onCancel={onClose}>
-        {due && none ? <Button onPress={() => onSave(null)}>{none}</Button> : null}
+      <ConfirmRow verb={verb} onConfirm={() => save(chosen)} cancel={t('common.cancel')} onCancel={cancel}>
+        {due && none ? <Button onPress={() => save(null)}>{none}</Button> : null}
       </ConfirmRow>
     </View>
   );

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, ErrorLine, Field, Heading, Switch, Txt } from '@/ui';
+import { Button, Choice, ConfirmRow, ErrorLine, Field, Heading, Switch, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { DueChoice } from './due-panel.tsx';
@@ -18,6 +18,8 @@ interface Handing {
   chosen: string[];
   policy: Policy;
   due: string | null;
+  /** The day as it is typed. */
+  words: string;
   message: string;
   confirm: boolean;
 }
@@ -28,9 +30,9 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
   const submit = useSubmit();
   const given = givenParts(rows, item.id);
   const holders = given.filter((part) => !part.passedTo).map((part) => part.personId!);
-  const begin: Handing = { chosen: [], policy: given.length > 0 ? item.policy : 'each', due: item.due, message: '', confirm: item.confirm };
+  const begin: Handing = { chosen: [], policy: given.length > 0 ? item.policy : 'each', due: item.due, words: '', message: '', confirm: item.confirm };
   const [handing, setHanding, done] = useDraft(`hand-over/${item.id}`, begin);
-  const change = (some: Partial<Handing>) => setHanding({ ...handing, ...some });
+  const change = (some: Partial<Handing>) => setHanding((now) => ({ ...now, ...some }));
   const { policy, due, message, confirm } = handing;
   // who it was to go to may have left, or been given it meanwhile
   const chosen = handing.chosen.filter((id) => personOf(rows, id)?.endedAt === null && !holders.includes(id));
@@ -121,17 +123,10 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
         <Txt size={15} face="medium" tone="muted">
           {t('due.by')}
         </Txt>
-        <DueChoice due={due} onChange={(next) => change({ due: next })} />
+        <DueChoice due={due} onChange={(next) => change({ due: next })} words={handing.words} onWords={(words) => change({ words })} />
       </View>
       <Switch words={t('hand.confirm')} on={confirm} onChange={(next) => change({ confirm: next })} />
-      <View className="sticky bottom-0 -mx-5 -mb-5 flex-row gap-2 border-t border-line bg-surface px-5 py-3">
-        <View className="grow">
-          <Button kind="main" onPress={handOver}>
-            {t('hand.over')}
-          </Button>
-        </View>
-        <Button onPress={finish}>{t('common.cancel')}</Button>
-      </View>
+      <ConfirmRow verb={t('hand.over')} onConfirm={handOver} cancel={t('common.cancel')} onCancel={finish} />
     </View>
   );
 }

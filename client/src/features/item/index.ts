@@ -16,7 +16,7 @@ export { useOpenItem, useOpenedItem, type OpensAt } from './open-item.ts';
 export { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
 export { sayItemsNextNudge, sayNextNudge } from './next-nudge.ts';
 export { sayStanding } from './standing-words.ts';
-export { relations, partToTie, useMyKnot, useTie } from './use-check.ts';
+export { relations, partToTie, useMyKnot, useShelve, useTie } from './use-check.ts';
 export { choreOf } from './chore-of.ts';
 export { sayRemoved, stepsBelow } from './say-removed.ts';
 export { sayAnswer } from './say-answer.ts';

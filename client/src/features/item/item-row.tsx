@@ -1,5 +1,6 @@
 import { countingParts, isDone, isLate, openParts, openWaits, progressOf, type Detail, type Item } from '@kotiva/core';
 import { useNow, useOpenHouse } from '@/store/store.ts';
+import { useUnsent } from '@/store/unsent.ts';
 import { ChosenMark, Knot, KnotMark, Row, Thread, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayDue, sayInstant } from '@/words/dates.ts';
@@ -55,7 +56,10 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
 
   const series = choreOf(item, rows);
 
+  const unsent = useUnsent([item, ...parts]);
+
   const lines = [
+    unsent ? t('row.unsent') : null,
     sub,
     done && completed?.completedAt
       ? t('row.doneBy', { name: nameOf(rows, completed.completedBy), when: sayInstant(completed.completedAt, now, house.zone) })
@@ -90,7 +94,13 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
     <Row
       rowId={item.id}
       title={item.title}
-      sub={detail === 'bare' ? undefined : [...lines, detail === 'full' ? firstLine(item.notes) : null].filter(Boolean).join(' · ') || undefined}
+      sub={
+        detail === 'bare'
+          ? unsent
+            ? t('row.unsent')
+            : undefined
+          : [...lines, detail === 'full' ? firstLine(item.notes) : null].filter(Boolean).join(' · ') || undefined
+      }
       right={right ?? (!done && item.due ? sayDue(item.due, late, now, house.zone) : undefined)}
       rightTone={rightTone ?? (late ? 'late' : 'ink')}
       tags={detail === 'bare' ? undefined : tags}

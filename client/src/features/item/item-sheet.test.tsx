@@ -41,8 +41,9 @@ test('the item is a sentence; a day in words becomes its deadline, one that is n
   expect(alerts()).toEqual(['This is not understood as a day. Choose one below, or write it like 4 Dec.']);
   expect(screen.getByLabelText<HTMLInputElement>('In words').value).toBe('the day after the flood');
   type('In words', 'next Monday 17:00');
+  // what it is read as shows while one types, and Enter is what the button does
+  expect(screen.getAllByText(/30 Nov.* 17:00/).length).toBeGreaterThan(0);
   enter('In words');
-  tap('Set');
   expect(w.row(jackets).due).toBe('2026-11-30T17:00');
   expect(said()).toContain('17:00');
 });
@@ -133,7 +134,7 @@ test('opening it is seeing it, for oneself alone; taking it is one tap', () => {
   expect(w.part(jackets, 'Tapio').seenAt).toBeNull();
   // what only asked to be looked at is read
   expect(w.rows.by('notice', 'personId', w.person('Leila')).map(({ kind, readAt }) => [kind, readAt !== null])).toEqual([['handed', true]]);
-  expect(screen.getAllByText('For the insurance')).toHaveLength(2);
+  expect(screen.getByText(/^From Aino, .*: “For the insurance”$/)).toBeTruthy();
   tap('Take it');
   expect(w.part(jackets, 'Leila').standing).toBe('accepted');
 });
@@ -325,7 +326,6 @@ test('the giver sees the day that came with it, and sets another', async () => {
   await screen.findByLabelText('In words');
   type('In words', 'Monday');
   enter('In words');
-  tap('Plan it');
   expect(w.part(rake, 'Tapio').plan).toBe('2026-11-30');
 });
 
@@ -344,4 +344,20 @@ test('removing says how many steps go along, at any depth', async () => {
   const { said } = open(w, 'Aino', jackets);
   choose('More on this item', 'Remove');
   await waitFor(() => expect(said()).toBe('Removed “Count the jackets” with its 2 steps.'));
+});
+
+test('one’s own part is tied beside the title; the hand-over button steps aside while something is being set', () => {
+  const { w, jackets, handed } = house();
+  handed();
+  const { unmount } = open(w, 'Leila', jackets);
+  expect(screen.queryByRole('button', { name: 'Hand over' })).toBeNull();
+  tap('Check off “Count the jackets”', 'checkbox');
+  expect(w.part(jackets, 'Leila').standing).toBe('completed');
+  unmount();
+  open(w, 'Aino', jackets);
+  expect(screen.getByRole('button', { name: 'Hand over' })).toBeTruthy();
+  tap(/Change the deadline/);
+  expect(screen.queryByRole('button', { name: 'Hand over' })).toBeNull();
+  tap('Cancel');
+  expect(screen.getByRole('button', { name: 'Hand over' })).toBeTruthy();
 });

@@ -6,7 +6,7 @@ import { Followers, FollowPanel } from '@/features/following';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Address, addressesIn, Band, Button, Field, Heading, Sheet, Txt, useWide } from '@/ui';
+import { Address, addressesIn, Band, Button, Field, FocusFirst, Heading, Knot, Sheet, Txt, useKeysOfSheet, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -14,7 +14,7 @@ import { AnswerPanel } from './answer-panel.tsx';
 import { FromNowOn } from './from-now-on.tsx';
 import { HandOverPanel } from './hand-over-panel.tsx';
 import { ItemHead } from './item-head.tsx';
-import { givenParts } from './knot-of.ts';
+import { givenParts, knotOf, personOf } from './knot-of.ts';
 import { Notes } from './notes.tsx';
 import type { OpensAt } from './open-item.ts';
 import { Happened, SaidThread } from './said-thread.tsx';
@@ -22,7 +22,7 @@ import { CopyPanel } from './where-panel.tsx';
 import { ChoreLines } from '@/features/rule';
 import { Sentence } from './sentence.tsx';
 import { Steps } from './steps.tsx';
-import { partToTie, useTie } from './use-check.ts';
+import { partToTie, useMyKnot, useShelve } from './use-check.ts';
 import { WaitLines } from './waiting-panel.tsx';
 import { WhoStands } from './who-stands.tsx';
 
@@ -33,6 +33,9 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
   const wide = useWide();
   const [handing, setHanding] = useState(at === 'hand');
   const [aside, setAside] = useState<'copy' | 'follow' | null>(null);
+  const [isSetting, setSetting] = useState(false);
+  // by a key, as often as it is pressed
+  const [asked, setAsked] = useState<{ panel: 'due' | 'plan'; nth: number } | null>(null);
   useSeen(item);
   const canChange = allows({ permission: 'change', item: item.id }, me, finding(rows));
   const given = givenParts(rows, item.id);
@@ -49,11 +52,29 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
   const what = (
     <>
       <ToldOf item={item} />
-      <Title item={item} canChange={canChange} />
+      <View className="flex-row items-start gap-1">
+        {item.removedAt ? null : <OwnKnot item={item} />}
+        <View className="min-w-0 grow shrink basis-0">
+          <Title item={item} canChange={canChange} />
+        </View>
+      </View>
+      {!item.removedAt && own && !own.passedTo && own.standing !== 'completed' && own.giverId !== me.id ? <AnswerPanel item={item} part={own} /> : null}
+      {nobody && !item.removedAt ? <NobodysPart item={item} /> : null}
       {addressesIn(item.title).map((url) => (
         <Address key={url} url={url} words={t('item.openAddress', { host: new URL(url).host })} />
       ))}
-      <Sentence item={item} startsAt={at === 'hand' ? null : at} canChange={canChange} onHandOver={() => setHanding(true)} />
+      <Sentence
+        item={item}
+        key={asked?.nth}
+        startsAt={asked?.panel ?? (at === 'hand' ? null : at)}
+        canChange={canChange}
+        onHandOver={() => setHanding(true)}
+        onSetting={setSetting}
+      />
+    </>
+  );
+  const about = (
+    <>
       <ChoreLines item={item} />
       <FromNote item={item} />
       <WaitLines item={item} mayMark={canChange || own !== undefined} />
@@ -70,35 +91,34 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
         <Followers of={{ item }} />
       )}
       {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
-      {own && !own.passedTo && own.standing !== 'completed' && own.giverId !== me.id ? <AnswerPanel item={item} part={own} /> : null}
-      {nobody ? <NobodysPart item={item} /> : null}
       <Steps item={item} steps={steps} canChange={canChange} />
       <Notes item={item} canChange={canChange} />
       <FromNowOn item={item} />
     </>
   );
-  const who = (
-    <>
-      {given.length > 0 ? (
-        <View className="mt-4">
-          <View className="flex-row items-center gap-3">
-            <View className="grow">
-              <Heading level={3}>{t('item.whoStands')}</Heading>
-            </View>
-            {item.policy === 'each' && of > 1 ? (
-              <>
-                <Band share={of ? done / of : 0} width={70} height={12} />
-                <Txt size={15} face="medium">
-                  {t('common.of', { done, of })}
-                </Txt>
-              </>
-            ) : null}
+  const progress =
+    given.length > 0 ? (
+      <View className="mt-4">
+        <View className="flex-row items-center gap-3">
+          <View className="grow">
+            <Heading level={3}>{t('item.whoStands')}</Heading>
           </View>
-          {given.map((part) => (
-            <WhoStands key={part.id} item={item} part={part} canChange={canChange} saysGiver={givers.size > 1} />
-          ))}
+          {item.policy === 'each' && of > 1 ? (
+            <>
+              <Band share={of ? done / of : 0} width={70} height={12} />
+              <Txt size={15} face="medium">
+                {t('common.of', { done, of })}
+              </Txt>
+            </>
+          ) : null}
         </View>
-      ) : null}
+        {given.map((part) => (
+          <WhoStands key={part.id} item={item} part={part} canChange={canChange} saysGiver={givers.size > 1} alone={given.length === 1} />
+        ))}
+      </View>
+    ) : null;
+  const talk = (
+    <>
       <View className="mt-5">
         <SaidThread item={item} />
       </View>
@@ -108,24 +128,49 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
   return (
     <Sheet
       open
+      hasAddress
       onClose={onClose}
       title={item.title}
       closeLabel={t('common.close')}
       leaves
       head={<ItemHead item={item} canChange={canChange} onFollow={() => setAside('follow')} onCopy={() => setAside('copy')} onClose={onClose} />}
-      foot={handing && canChange ? undefined : <Foot item={item} canHandOver={canChange} onHandOver={() => setHanding(true)} />}
+      foot={
+        handing && canChange ? undefined : (
+          <Foot
+            item={item}
+            canHandOver={canChange && !isSetting && (!own || own.giverId === null || own.giverId === me.id)}
+            onHandOver={() => setHanding(true)}
+          />
+        )
+      }
     >
+      <SheetKeys
+        item={item}
+        canChange={canChange}
+        onHand={() => setHanding(true)}
+        onPanel={(panel) => setAsked((before) => ({ panel, nth: (before?.nth ?? 0) + 1 }))}
+      />
       {handing && canChange ? (
-        <HandOverPanel item={item} onDone={() => setHanding(false)} />
+        <FocusFirst>
+          <HandOverPanel item={item} onDone={() => setHanding(false)} />
+        </FocusFirst>
       ) : wide ? (
         <View className="flex-row gap-8">
-          <View className="grow basis-0">{what}</View>
-          <View className="grow basis-0 border-l border-line pl-8">{who}</View>
+          <View className="grow basis-0">
+            {what}
+            {about}
+          </View>
+          <View className="grow basis-0 border-l border-line pl-8">
+            {progress}
+            {talk}
+          </View>
         </View>
       ) : (
         <>
           {what}
-          {who}
+          {progress}
+          {about}
+          {talk}
         </>
       )}
     </Sheet>
@@ -147,6 +192,33 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
   }
 }
 
+/** The keys of a row, for the item that is open. */
+function SheetKeys({
+  item,
+  canChange,
+  onHand,
+  onPanel,
+}: {
+  item: Item;
+  canChange: boolean;
+  onHand: () => void;
+  onPanel: (panel: 'due' | 'plan') => void;
+}): null {
+  const { mine, tie } = useMyKnot(item);
+  const shelve = useShelve();
+  useKeysOfSheet((key) => {
+    if (item.removedAt) return false;
+    // on a control it presses that
+    if (key === ' ') return mine !== null && document.activeElement?.tagName === 'DIALOG' && (tie(), true);
+    if (key === 'l') return (onPanel('plan'), true);
+    if (key === 's') return (shelve(item), true);
+    if (!canChange) return false;
+    if (key === 'd') return (onPanel('due'), true);
+    return key === 'h' && (onHand(), true);
+  });
+  return null;
+}
+
 /** What was told of it and is still unread, read with one tap. */
 function ToldOf({ item }: { item: Item }) {
   const { rows, me } = useOpenHouse();
@@ -158,6 +230,24 @@ function ToldOf({ item }: { item: Item }) {
       <Button kind="quiet" onPress={() => void submit('notice.read', { notices: unread.slice(0, 500).map(({ id }) => id) })}>
         {t('notices.readOthers', { count: unread.length })}
       </Button>
+    </View>
+  );
+}
+
+/** Where one’s own part stands, or nobody’s, tied by a tap as on a row. */
+function OwnKnot({ item }: { item: Item }) {
+  const { rows } = useOpenHouse();
+  const { mine, tie } = useMyKnot(item);
+  if (!mine) return null;
+  const person = personOf(rows, mine.personId);
+  return (
+    <View className="-ml-2">
+      <Knot
+        state={knotOf(item, mine)}
+        colour={person?.colour ?? null}
+        onTie={tie}
+        label={t(mine.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })}
+      />
     </View>
   );
 }
@@ -233,23 +323,15 @@ function FromNote({ item }: { item: Item }) {
   );
 }
 
+/** Nobody has it yet: whoever may can take it. */
 function NobodysPart({ item }: { item: Item }) {
   const { rows } = useOpenHouse();
   const submit = useSubmit();
-  const tie = useTie();
   const part = rows.get('part', partId(item.id, null));
-  if (typeof part === 'string') return null;
-  const done = part.standing === 'completed';
+  if (typeof part === 'string' || part.standing === 'completed') return null;
   return (
-    <View className="mt-2 flex-row flex-wrap gap-2">
-      <Button kind={done ? 'plain' : 'main'} onPress={() => tie(item, part)}>
-        {t(done ? 'item.uncheck' : 'item.checkOff')}
-      </Button>
-      {done ? null : (
-        <Button onPress={() => submit('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>
-          {t('answer.take')}
-        </Button>
-      )}
+    <View className="mb-2 items-start">
+      <Button onPress={() => submit('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>{t('answer.take')}</Button>
     </View>
   );
 }
@@ -261,7 +343,7 @@ function Foot({ item, canHandOver, onHandOver }: { item: Item; canHandOver: bool
     if (words.trim() && !submit('comment.say', { item: item.id, text: words })) done();
   };
   return (
-    <View className="flex-row items-end gap-2">
+    <View className="flex-row flex-wrap items-end gap-2">
       <Field
         label={t('item.saySomething')}
         hideLabel
@@ -269,8 +351,9 @@ function Foot({ item, canHandOver, onHandOver }: { item: Item; canHandOver: bool
         value={words}
         onChangeText={setWords}
         onSubmitEditing={say}
+        grows
         maxLength={20_000}
-        className="min-w-0 grow shrink basis-0"
+        className="min-w-[8rem] grow shrink basis-0"
       />
       {words.trim() ? (
         <Button kind="main" onPress={say}>

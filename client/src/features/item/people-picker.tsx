@@ -29,9 +29,17 @@ export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: 
   const isTwice = ({ name }: Person) => people.filter((other) => other.name.toLowerCase() === name.toLowerCase()).length > 1;
   const sayWho = (person: Person) => (isTwice(person) ? t('person.withMark', { name: person.name, mark: person.mark }) : person.name);
   const found = people.filter((person) => matches(person, typed));
+  /** Enter takes the first that is found, and the next name can be typed. */
+  const chooseFirst = () => {
+    if (!typed.trim() || !found[0]) return;
+    onToggle(found[0].id);
+    setTyped('');
+  };
   return (
     <View className="gap-2" role="group" aria-label={label}>
-      {people.length >= FIELD_FROM ? <Field label={t('person.find')} hideLabel placeholder={t('person.find')} value={typed} onChangeText={setTyped} /> : null}
+      {people.length >= FIELD_FROM ? (
+        <Field label={t('person.find')} hideLabel placeholder={t('person.find')} value={typed} onChangeText={setTyped} onSubmitEditing={chooseFirst} />
+      ) : null}
       {typed && found.length === 0 ? <UnknownPerson name={typed.trim()} onAdded={onToggle} /> : null}
       <View className="flex-row flex-wrap gap-2">
         {found.map((person) => {

@@ -5,7 +5,7 @@ import { useDispatch } from 'react-redux';
 import { placesOf, useLooking } from '@/store/here.ts';
 import { lookingSwitched } from '@/store/looking.ts';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, ErrorLine, LabelledChoice, LabelledToggles, MomentInput, Txt } from '@/ui';
+import { Button, ErrorLine, Foot, LabelledChoice, LabelledToggles, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayWeekday } from '@/words/dates.ts';
 
@@ -116,11 +116,13 @@ export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger
         <MomentInput label={t('alarm.untilHour')} kind="time" value={until} onChange={setUntil} />
       </View>
       <ErrorLine says={error} />
-      <View className="items-start">
-        <Button kind="main" onPress={set}>
-          {t('alarm.setThere')}
-        </Button>
-      </View>
+      <Foot>
+        <View className="items-start">
+          <Button kind="main" onPress={set}>
+            {t('alarm.setThere')}
+          </Button>
+        </View>
+      </Foot>
     </View>
   );
 }

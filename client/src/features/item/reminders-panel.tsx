@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, ErrorLine, Field, Fold, MomentInput, Switch, Txt } from '@/ui';
+import { Button, Choice, ErrorLine, Field, Fold, Foot, MomentInput, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -198,20 +198,22 @@ function OwnOffset({ to, onSet, sayMoment, isPast }: OwnProps & { to: Anchor; sa
         options={(['due', 'plan', 'start'] as const).map((value) => ({ value, words: t(`alarm.anchor.${value}`) }))}
         onChange={setAnchor}
       />
-      <View className="flex-row flex-wrap items-center gap-3">
-        <Button kind="main" onPress={() => (valid ? void onSet(trigger) : setError(t('alarm.notANumber')))}>
-          {t(past ? 'alarm.setAnyway' : 'alarm.set')}
-        </Button>
-        {past ? (
-          <Txt role="alert" size={15} tone="waits" className="min-w-0 shrink">
-            {t('alarm.pastAlready')}
-          </Txt>
-        ) : when ? (
-          <Txt size={15} tone="muted">
-            {t('alarm.rings', { when })}
-          </Txt>
-        ) : null}
-      </View>
+      <Foot>
+        <View className="flex-row flex-wrap items-center gap-3">
+          <Button kind="main" onPress={() => (valid ? void onSet(trigger) : setError(t('alarm.notANumber')))}>
+            {t(past ? 'alarm.setAnyway' : 'alarm.set')}
+          </Button>
+          {past ? (
+            <Txt role="alert" size={15} tone="waits" className="min-w-0 shrink">
+              {t('alarm.pastAlready')}
+            </Txt>
+          ) : when ? (
+            <Txt size={15} tone="muted">
+              {t('alarm.rings', { when })}
+            </Txt>
+          ) : null}
+        </View>
+      </Foot>
     </View>
   );
 }

@@ -89,7 +89,7 @@ export function Happened({ item }: { item: Item }) {
             </Txt>
           ))}
           <View className="-ml-2 items-start">
-            <Button kind="quiet" onPress={() => router.push(`/activity?item=${item.id}`)}>
+            <Button kind="quiet" onPress={() => router.push(`/activity?about=${item.id}`)}>
               {t('activity.ofItem')}
             </Button>
           </View>

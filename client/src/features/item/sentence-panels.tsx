@@ -7,7 +7,7 @@ import { SlotForm, slotsFor } from '@/features/slot';
 import { useSubmit, type Feedback } from '@/store/live-house.tsx';
 import { useDraft } from '@/store/drafts.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Field, Toggles, Txt } from '@/ui';
+import { Button, Choice, ConfirmRow, Field, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -101,7 +101,7 @@ function Deadline({ item, onClose }: PanelProps) {
     const words = due ? t('said.due', { when: sayMoment(due, now, house.zone) }) : t('said.noDue');
     if (!submit('item.setDue', { item: item.id, due }, { words, undo: true })) onClose();
   };
-  return <DuePanel due={item.due} onClose={onClose} onSave={save} />;
+  return <DuePanel of={`due/${item.id}`} due={item.due} onClose={onClose} onSave={save} />;
 }
 
 /** The day one means to take the next step, with a line for the history if wanted: one action. */
@@ -117,7 +117,7 @@ function Plan({ item, part, onClose }: PanelProps & { part: Part | null }) {
     onClose();
   };
   return (
-    <DuePanel due={part?.plan ?? null} onClose={onClose} onSave={save} verb={t('plan.set')} none={t('plan.none')}>
+    <DuePanel of={`plan/${item.id}`} due={part?.plan ?? null} onClose={onClose} onSave={save} verb={t('plan.set')} none={t('plan.none')}>
       <Field label={t('plan.entry')} placeholder={t('plan.entryHint')} value={entry} onChangeText={setEntry} maxLength={20_000} />
     </DuePanel>
   );
@@ -125,7 +125,9 @@ function Plan({ item, part, onClose }: PanelProps & { part: Part | null }) {
 
 function NotBefore(props: PanelProps) {
   const change = useChange(props);
-  return <DuePanel due={props.item.start} onClose={props.onClose} onSave={(start) => void change({ start })} none={t('start.none')} />;
+  return (
+    <DuePanel of={`start/${props.item.id}`} due={props.item.start} onClose={props.onClose} onSave={(start) => void change({ start })} none={t('start.none')} />
+  );
 }
 
 function Who({ item, onClose }: PanelProps) {
@@ -174,12 +176,9 @@ function Minutes(props: PanelProps) {
         onChange={(value) => void change({ effort: Number(value) })}
       />
       <Field label={t('effort.other')} value={typed} inputMode="numeric" onChangeText={setTyped} error={error} onSubmitEditing={save} />
-      <View className="flex-row gap-2">
-        <Button kind="main" onPress={save}>
-          {t('due.set')}
-        </Button>
+      <ConfirmRow verb={t('due.set')} onConfirm={save} cancel={t('common.cancel')} onCancel={props.onClose}>
         {props.item.effort === null ? null : <Button onPress={() => void change({ effort: null })}>{t('effort.none')}</Button>}
-      </View>
+      </ConfirmRow>
     </Box>
   );
 }
@@ -263,9 +262,7 @@ function Tags(props: PanelProps) {
         <Toggles label={t('sentence.panel.tags')} options={known.map((tag) => ({ value: tag.name, words: `#${tag.name}` }))} on={on} onChange={setOn} />
       ) : null}
       <Field label={t('tags.new')} placeholder={t('tags.newHint')} value={typed} onChangeText={setTyped} error={error} onSubmitEditing={save} />
-      <Button kind="main" onPress={save}>
-        {t('common.save')}
-      </Button>
+      <ConfirmRow verb={t('common.save')} onConfirm={save} cancel={t('common.cancel')} onCancel={props.onClose} />
     </Box>
   );
 }
@@ -322,12 +319,9 @@ function Situations(props: PanelProps) {
         <Toggles label={t('sentence.panel.situations')} options={known.map(({ id, name }) => ({ value: id, words: name }))} on={on} onChange={setOn} />
       ) : null}
       <Field label={t('situations.new')} value={typed} onChangeText={setTyped} error={error} onSubmitEditing={make} />
-      <View className="flex-row gap-2">
-        <Button kind="main" onPress={() => void change({ situations: [...on] })}>
-          {t('common.save')}
-        </Button>
+      <ConfirmRow verb={t('common.save')} onConfirm={() => void change({ situations: [...on] })} cancel={t('common.cancel')} onCancel={props.onClose}>
         {typed.trim() ? <Button onPress={make}>{t('situations.make')}</Button> : null}
-      </View>
+      </ConfirmRow>
     </Box>
   );
 }

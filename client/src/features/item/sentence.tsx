@@ -1,9 +1,9 @@
 import { doneSince, endOf, isLate, partId, type Item, type Part } from '@kotiva/core';
-import { Fragment, useState } from 'react';
+import { Fragment, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { slotsFor } from '@/features/slot';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Tappable, Txt } from '@/ui';
+import { Button, FocusFirst, Tappable, Txt } from '@/ui';
 import { either, t, together } from '@/words';
 import { sayDone, sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
 import { sayRule } from '@/words/rules.ts';
@@ -27,12 +27,16 @@ interface SentenceProps {
   startsAt?: Panel | null;
   canChange: boolean;
   onHandOver: () => void;
+  /** A panel is open, or no longer. */
+  onSetting: (isSetting: boolean) => void;
 }
 
 /** The item as a sentence; every part of it is tapped to change it, what is missing is added. */
-export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProps) {
+export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: SentenceProps) {
   const { rows, me } = useOpenHouse();
   const [open, setOpen] = useState<Panel | 'add' | null>(startsAt === 'plan' || canChange ? (startsAt ?? null) : null);
+  const isSetting = open !== null && open !== 'add';
+  useEffect(() => onSetting(isSetting), [isSetting, onSetting]);
   const mine = ownOrNobodys();
   const phrases = usePhrases(item, mine);
   const toggle = (which: Panel | 'add') => setOpen(open === which ? null : which);
@@ -87,7 +91,11 @@ export function Sentence({ item, startsAt, canChange, onHandOver }: SentenceProp
           ))}
         </View>
       ) : null}
-      {open && open !== 'add' ? <SentencePanel panel={open} item={item} part={mine} canChange={canChange} onClose={() => setOpen(null)} /> : null}
+      {open && open !== 'add' ? (
+        <FocusFirst key={open}>
+          <SentencePanel panel={open} item={item} part={mine} canChange={canChange} onClose={() => setOpen(null)} />
+        </FocusFirst>
+      ) : null}
     </View>
   );
 }

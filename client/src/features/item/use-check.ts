@@ -83,3 +83,9 @@ function wholeToOffer(step: Item, me: Person, rows: MemoryRows): { item: Item; p
   const part = partToTie(parent, parts, me, rows);
   return part && part.standing !== 'completed' ? { item: parent, part } : null;
 }
+
+/** Puts it on one's own shelf. */
+export function useShelve(): (item: Item) => void {
+  const submit = useSubmit();
+  return (item) => void submit('part.shelve', { items: [item.id] }, { words: t('said.shelved', { title: item.title }), undo: true });
+}

@@ -5,7 +5,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { useDraft } from '@/store/drafts.ts';
 import { useOpenHouse, type State } from '@/store/store.ts';
 import { answerSettled } from '@/store/wanted.ts';
-import { Button, Field, Heading, Sheet } from '@/ui';
+import { Button, Field, Foot, Heading, Sheet } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { useTie } from './use-check.ts';
@@ -56,14 +56,16 @@ function Asking({ item, part, wanted }: { item: Item; part: Part; wanted: Wanted
           }}
           onSubmitEditing={() => typed.trim() && send(typed)}
         />
-        <View className="flex-row flex-wrap gap-2">
-          <Button kind="main" disabled={!typed.trim()} onPress={() => send(typed)}>
-            {t('wanted.done')}
-          </Button>
-          <Button kind="quiet" onPress={() => send('')}>
-            {t('wanted.without')}
-          </Button>
-        </View>
+        <Foot>
+          <View className="flex-row flex-wrap gap-2">
+            <Button kind="main" disabled={!typed.trim()} onPress={() => send(typed)}>
+              {t('wanted.done')}
+            </Button>
+            <Button kind="quiet" onPress={() => send('')}>
+              {t('wanted.without')}
+            </Button>
+          </View>
+        </Foot>
       </View>
     </Sheet>
   );

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, ConfirmRow, Knot, KnotMark, Menu, type MenuEntry, PersonMark, Txt } from '@/ui';
+import { Button, ConfirmRow, FocusFirst, KnotMark, Menu, type MenuEntry, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayInstant, sayMoment } from '@/words/dates.ts';
 import { WordsAnswer } from './answer-panel.tsx';
@@ -20,10 +20,12 @@ interface WhoStandsProps {
   canChange: boolean;
   /** Where several gave it: who gave this part. */
   saysGiver: boolean;
+  /** Nobody else has a part of it. */
+  alone: boolean;
 }
 
 /** One person's part: where it stands, their knot, and what its giver can do about it. */
-export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) {
+export function WhoStands({ item, part, canChange, saysGiver, alone }: WhoStandsProps) {
   const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const submit = useSubmit();
@@ -37,6 +39,9 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
   const mayTie = (canChange && (isGiver || me.role === 'manager')) || standsIn;
   const waits = waitsForTie(item, part);
   const reason = reasonOf(part);
+  const mayNudge = (canChange || standsIn) && !own && part.standing !== 'completed' && !part.passedTo && !part.excusedAt;
+  // what somebody declined offers it below already
+  const isToPass = alone && isGiver && !own && canChange && part.standing !== 'completed' && part.standing !== 'declined' && !part.passedTo;
   const entries = menuEntries();
 
   function reasonOf({ id, standing }: Part): string | null {
@@ -78,16 +83,10 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
     const found: MenuEntry[] = [];
     const openPart = part.standing !== 'completed';
     const mayPass = openPart && (own ? me.role === 'manager' || me.role === 'member' || canChange : canChange);
-    if (mayPass) found.push({ key: 'pass', words: t('part.passOn'), onPress: () => setOpen('pass') });
+    if (mayPass && !isToPass) found.push({ key: 'pass', words: t('part.passOn'), onPress: () => setOpen('pass') });
     if (!own && openPart && (isGiver || canChange)) found.push({ key: 'day', words: t('part.setDay', { name: person!.name }), onPress: () => setOpen('day') });
     if (!own && mayTie)
       found.push({ key: 'tie', words: t(openPart ? 'part.tieFor' : 'part.untieFor', { name: person!.name }), onPress: () => tie(item, part) });
-    if ((canChange || standsIn) && !own && openPart && !part.excusedAt)
-      found.push({
-        key: 'nudge',
-        words: t('nudge.now'),
-        onPress: () => (askedToday() ? setOpen('again') : nudge()),
-      });
     if (canChange && !own && openPart) {
       const words = t(part.excusedAt ? 'said.unexcused' : 'said.excused', { name: person!.name });
       found.push({
@@ -122,20 +121,22 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
             </Txt>
           ) : null}
         </View>
+        {mayNudge && !isToPass ? (
+          <Button kind="quiet" label={t('nudge.person', { name: person.name })} onPress={() => (askedToday() ? setOpen('again') : nudge())}>
+            {t('nudge.nudge')}
+          </Button>
+        ) : null}
         {entries.length > 0 ? <Menu label={t('part.more', { name: person.name })} entries={entries} /> : null}
-        {own && !part.passedTo ? (
-          <Knot
-            state={knotOf(item, part)}
-            colour={person.colour}
-            onTie={() => tie(item, part)}
-            label={t(part.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })}
-          />
-        ) : (
-          <View className="h-11 w-11 items-center justify-center">
-            <KnotMark state={knotOf(item, part)} colour={person.colour} />
-          </View>
-        )}
+        <View className="h-11 w-11 items-center justify-center">
+          <KnotMark state={knotOf(item, part)} colour={person.colour} />
+        </View>
       </View>
+      {isToPass && open === null ? (
+        <View className="flex-row flex-wrap gap-2 pb-3">
+          {mayNudge ? <Button onPress={() => (askedToday() ? setOpen('again') : nudge())}>{t('nudge.nudge')}</Button> : null}
+          <Button onPress={() => setOpen('pass')}>{t('part.passOn')}</Button>
+        </View>
+      ) : null}
       {waits && mayTie && open === null ? (
         <View className="flex-row gap-2 pb-3">
           <Button
@@ -176,10 +177,14 @@ export function WhoStands({ item, part, canChange, saysGiver }: WhoStandsProps) 
       ) : null}
       {open === 'day' ? (
         <View className="pb-3">
-          <DuePanel due={part.plan} onSave={setDay} onClose={() => setOpen(null)} verb={t('plan.set')} none={t('plan.none')} />
+          <DuePanel of={`plan/${part.id}`} due={part.plan} onSave={setDay} onClose={() => setOpen(null)} verb={t('plan.set')} none={t('plan.none')} />
         </View>
       ) : null}
-      {open === 'pass' ? <PassOnPanel item={item} from={person.id} onDone={() => setOpen(null)} /> : null}
+      {open === 'pass' ? (
+        <FocusFirst>
+          <PassOnPanel item={item} from={person.id} onDone={() => setOpen(null)} />
+        </FocusFirst>
+      ) : null}
     </View>
   );
 }

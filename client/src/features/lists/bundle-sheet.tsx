@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Field, Heading, Sheet } from '@/ui';
+import { Button, Field, Foot, Heading, Sheet } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { ColourAndIcon } from './colour-and-icon.tsx';
@@ -40,9 +40,11 @@ export function BundleSheet({ bundle, onClose }: { bundle?: Bundle; onClose: () 
         <Field label={t('bundle.name')} value={name} onChangeText={(next) => set({ name: next })} error={error} autoFocus={!bundle} />
         <Field label={t('list.purpose')} value={purpose} onChangeText={(next) => set({ purpose: next })} maxLength={300} />
         <ColourAndIcon colour={colour} icon={icon} onColour={(next) => set({ colour: next })} onIcon={(next) => set({ icon: next })} />
-        <Button kind="main" onPress={save}>
-          {t(bundle ? 'common.save' : 'bundle.makeIt')}
-        </Button>
+        <Foot>
+          <Button kind="main" onPress={save}>
+            {t(bundle ? 'common.save' : 'bundle.makeIt')}
+          </Button>
+        </Foot>
       </View>
     </Sheet>
   );

@@ -13,6 +13,7 @@ import { Band, Button, Empty, Fold, Icon, LongRows, Txt, useWide } from '@/ui';
 import { sayMeasure, t } from '@/words';
 import { ArrangedItems } from './arranged-items.tsx';
 import { ListMenu } from './list-menu.tsx';
+import { Older } from './older.tsx';
 import { SectionedItems } from './sectioned-items.tsx';
 
 /** One list: its sections, what is open in them, what is done folded away. */
@@ -100,6 +101,7 @@ function OpenList({ list }: { list: List }) {
             <LongRows rows={done} keyOf={(item) => item.id}>
               {(item) => <ItemRow item={item} />}
             </LongRows>
+            <Older listId={list.id} />
           </Fold>
         ) : null}
         <Cleared list={list} items={contents.cleared} mayChange={mayChange} />

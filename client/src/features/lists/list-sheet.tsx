@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Field, Heading, Labelled, Sheet, Txt } from '@/ui';
+import { Button, Choice, Field, Foot, Heading, Labelled, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { ColourAndIcon } from './colour-and-icon.tsx';
@@ -77,9 +77,11 @@ export function ListSheet({ list, onClose }: { list?: List; onClose: () => void 
             />
           </Labelled>
         ) : null}
-        <Button kind="main" onPress={save}>
-          {t(list ? 'common.save' : 'lists.makeIt')}
-        </Button>
+        <Foot>
+          <Button kind="main" onPress={save}>
+            {t(list ? 'common.save' : 'lists.makeIt')}
+          </Button>
+        </Foot>
       </View>
     </Sheet>
   );

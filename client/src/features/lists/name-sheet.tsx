@@ -1,7 +1,7 @@
 import type { Reason } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Field, Heading, Sheet } from '@/ui';
+import { Button, Field, Foot, Heading, Sheet } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -28,9 +28,11 @@ export function NameSheet({ title, label, verb, startsAs = '', onName, onClose }
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-4 pt-2">
         <Field label={label} value={name} onChangeText={setName} error={error} autoFocus onSubmitEditing={save} />
-        <Button kind="main" onPress={save}>
-          {verb}
-        </Button>
+        <Foot>
+          <Button kind="main" onPress={save}>
+            {verb}
+          </Button>
+        </Foot>
       </View>
     </Sheet>
   );

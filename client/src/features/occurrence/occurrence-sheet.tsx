@@ -26,7 +26,14 @@ export function OccurrenceSheet({ ahead, onClose }: { ahead: Ahead; onClose: () 
   return (
     <Sheet open onClose={onClose} title={series.title} closeLabel={t('common.close')} head={<Heading level={2}>{series.title}</Heading>}>
       {panel === 'move' ? (
-        <DuePanel due={at} onSave={(to) => (to === null || to === at ? back() : setMovedTo(to))} onClose={back} verb={t('calendar.moveHere')} none={null} />
+        <DuePanel
+          of={`move/${series.id} ${recurrenceId}`}
+          due={at}
+          onSave={(to) => (to === null || to === at ? back() : setMovedTo(to))}
+          onClose={back}
+          verb={t('calendar.moveHere')}
+          none={null}
+        />
       ) : panel === 'give' ? (
         <GiveTo one={one} onDone={onClose} />
       ) : panel === 'swap' ? (

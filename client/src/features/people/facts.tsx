@@ -1,6 +1,7 @@
 import { calendarDateOf, daySheet, latenessOf, type Person } from '@kotiva/core';
 import { View } from 'react-native';
 import { useNow, useOpenHouse } from '@/store/store.ts';
+import { useBeyond } from '@/store/use-beyond.ts';
 import { Address, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
@@ -16,6 +17,7 @@ export function Facts({ person }: { person: Person }) {
     .sort((a, b) => (a.from < b.from ? -1 : 1))[0];
   const sees = me.role === 'manager' || me.id === person.id;
   const [band] = sees ? daySheet([person], { now, house }, rows, rows.by('capacity', 'personId', person.id)) : [];
+  useBeyond(sees ? { person: person.id } : null);
   const lateness = sees ? latenessOf(person.id, rows as never, now, house.zone) : null;
   if (!person.email && !person.phone && !person.contact && !away && !lateness && !band?.load) return null;
   return (

@@ -2,11 +2,13 @@ import type { MeetingNote, Person } from '@kotiva/core';
 import { draftOf } from '@kotiva/core/capture';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
+import { BeyondLine } from '@/features/beyond';
 import { everyoneIn, ItemRow, PeoplePicker } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { lineReader, useReadingContext } from '@/store/reading.ts';
 import { useOpenHouse } from '@/store/store.ts';
+import { useBeyond } from '@/store/use-beyond.ts';
 import { Button, Field, Fold, Heading, Sheet, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayExactly } from '@/words/dates.ts';
@@ -24,6 +26,7 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
   const [text, setText, , { settle }] = useDraft(`talk/${note.id}`, note.text);
   const [error, setError] = useState<string | null>(null);
   const unsaved = text !== note.text;
+  const reached = useBeyond({ note: note.id });
   const made = rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt);
   const talked = rows.all('matter').filter((matter) => matter.noteId === note.id && !matter.removedAt);
   const title = t('note.title', { names: whoWasThere(note, rows), when: sayExactly(note.date) });
@@ -73,6 +76,7 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
             ))}
           </View>
         ) : null}
+        <BeyondLine reached={reached} />
         {made.length > 0 ? (
           <View>
             <Heading level={3}>{t('note.items')}</Heading>

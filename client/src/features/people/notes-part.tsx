@@ -3,7 +3,7 @@ import { useGlobalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
-import { useNow, useOpenHouse } from '@/store/store.ts';
+import { useHouseState, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Row } from '@/ui';
 import { t } from '@/words';
 import { headDay } from '@/words/dates.ts';
@@ -59,7 +59,9 @@ export function NotesPart({ person }: { person: Person }) {
 
 function NoteRow({ note, today, onPress }: { note: MeetingNote; today: string; onPress: () => void }) {
   const { rows } = useOpenHouse();
-  const made = rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt).length;
+  const isHeld = useHouseState(({ from }) => note.seq > from);
+  // of one of long ago it is counted when it is opened
+  const made = isHeld ? rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt).length : 0;
   const said = note.text
     .split('\n')
     .map((line) => line.trim())

@@ -140,7 +140,7 @@ test('removing says how many things and reminders hang on it; the things stay, w
   });
   open(w);
   tap('Remove the place');
-  expect(alerts()[0]).toContain('2 things are done here; they stay, without a place. 1 reminder you see hangs on it and no longer rings.');
+  expect(alerts()[0]).toContain('2 open things are done here; they stay, without a place. 1 reminder you see hangs on it and no longer rings.');
   tap('Remove Workshop');
   expect(made(w)!.removedAt).not.toBeNull();
   expect(w.row(outboard!)).toMatchObject({ removedAt: null, title: 'Outboard' });

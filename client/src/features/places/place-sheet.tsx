@@ -1,4 +1,4 @@
-import { isHere, isPlaceAlarm, RADIUS, type Place, type Coordinates } from '@kotiva/core';
+import { isDone, isHere, isPlaceAlarm, RADIUS, type Place, type Coordinates } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { MapMark } from '@/features/map';
@@ -144,7 +144,9 @@ function WhoSees({ seenBy, makerId, onChange }: { seenBy: string[] | null; maker
 function Removing({ place, onClose, onKeep }: { place: Place; onClose: () => void; onKeep: () => void }) {
   const { rows } = useOpenHouse();
   const submit = useSubmit();
-  const things = rows.all('item').filter((item) => item.placeId === place.id && item.removedAt === null).length;
+  const things = rows
+    .all('item')
+    .filter((item) => item.placeId === place.id && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id))).length;
   const reminders = rows.all('alarm').filter((alarm) => alarm.removedAt === null && isPlaceAlarm(alarm) && alarm.trigger.place === place.id).length;
   const remove = () => {
     if (!submit('place.change', { place: place.id, removed: true }, { words: t('said.removed', { title: place.name }), undo: true })) onClose();

@@ -15,7 +15,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Fold, LabelledChoice, LabelledToggles, Switch, Txt } from '@/ui';
+import { Button, Fold, Foot, LabelledChoice, LabelledToggles, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { dayMonth } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -99,16 +99,18 @@ export function RuleEditor({ of, onClose }: { of: RuleOf; onClose: () => void })
           {error}
         </Txt>
       ) : null}
-      <View className="flex-row flex-wrap gap-2">
-        <Button kind="main" onPress={save} disabled={!preview || 'says' in preview}>
-          {t(changing === null ? 'rule.save' : changing.from === form.date ? 'rule.saveFrom' : 'rule.saveFollowing', {
-            date: dayMonth(form.date || '2026-01-01'),
-          })}
-        </Button>
-        <Button kind="quiet" onPress={cancel}>
-          {t('common.cancel')}
-        </Button>
-      </View>
+      <Foot>
+        <View className="flex-row flex-wrap gap-2">
+          <Button kind="main" onPress={save} disabled={!preview || 'says' in preview}>
+            {t(changing === null ? 'rule.save' : changing.from === form.date ? 'rule.saveFrom' : 'rule.saveFollowing', {
+              date: dayMonth(form.date || '2026-01-01'),
+            })}
+          </Button>
+          <Button kind="quiet" onPress={cancel}>
+            {t('common.cancel')}
+          </Button>
+        </View>
+      </Foot>
     </>
   );
 }

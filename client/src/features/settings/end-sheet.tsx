@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Heading, Sheet, Txt } from '@/ui';
+import { Button, Choice, Foot, Heading, Sheet, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -85,9 +85,11 @@ export function EndSheet({ personId, onClose }: { personId: string; onClose: () 
             {error}
           </Txt>
         ) : null}
-        <Button kind="main" onPress={end}>
-          {t('end.end')}
-        </Button>
+        <Foot>
+          <Button kind="main" onPress={end}>
+            {t('end.end')}
+          </Button>
+        </Foot>
       </View>
     </Sheet>
   );

@@ -8,6 +8,7 @@ import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Fold, GroupHead, Row, TagDot, Txt } from '@/ui';
 import { t } from '@/words';
+import { openTagged } from './open-tagged.ts';
 import { TagSheet } from './tag-sheet.tsx';
 
 /** The words things are found and chosen by: tags, places, what has to be so. */
@@ -31,7 +32,7 @@ function Tags() {
     .all('tag')
     .filter((tag) => !tag.removedAt)
     .sort(byName);
-  const count = (tag: Tag) => rows.all('item').filter((item) => item.tagIds.includes(tag.id) && !item.removedAt).length;
+  const count = (tag: Tag) => openTagged(tag.id, rows);
   const parentOf = (tag: Tag) => tags.find((other) => other.id === tag.parentId)?.name;
   return (
     <Fold words={t('labels.tags', { count: tags.length })}>

@@ -5,7 +5,7 @@ import { suggestLooks, suggestMark } from '@/features/account';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, ErrorLine, Field, Fold, Heading, type Looks, Sheet, Txt } from '@/ui';
+import { Button, Choice, ErrorLine, Field, Fold, Foot, Heading, type Looks, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { AwayForm } from './away-form.tsx';
@@ -135,16 +135,18 @@ export function PersonSheet({ personId, onClose, onEnd }: { personId: string | n
           </View>
         ) : null}
         {error && !['name', 'mark', 'email'].includes(error.field ?? '') ? <ErrorLine says={error.words} /> : null}
-        <View className="flex-row gap-2">
-          <Button kind="main" onPress={save}>
-            {t(person ? 'common.save' : 'people.addIt')}
-          </Button>
-          {person ? (
-            <Button tone="late" onPress={() => onEnd(person.id)}>
-              {t(person.id === me.id ? 'person.leave' : 'person.end')}
+        <Foot>
+          <View className="flex-row gap-2">
+            <Button kind="main" onPress={save}>
+              {t(person ? 'common.save' : 'people.addIt')}
             </Button>
-          ) : null}
-        </View>
+            {person ? (
+              <Button tone="late" onPress={() => onEnd(person.id)}>
+                {t(person.id === me.id ? 'person.leave' : 'person.end')}
+              </Button>
+            ) : null}
+          </View>
+        </Foot>
       </View>
     </Sheet>
   );

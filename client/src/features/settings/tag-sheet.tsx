@@ -4,9 +4,10 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Field, Heading, Labelled, Sheet, Swatches, Txt } from '@/ui';
+import { Button, Choice, Field, Foot, Heading, Labelled, Sheet, Swatches, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { openTagged } from './open-tagged.ts';
 
 /** A tag: its name, its colour, the broader word above it; made one with another, or taken off everything. */
 export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
@@ -21,7 +22,7 @@ export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
     .all('tag')
     .filter((other) => !other.removedAt && other.id !== tag.id)
     .sort((a, b) => a.name.localeCompare(b.name));
-  const count = rows.all('item').filter((item) => item.tagIds.includes(tag.id) && !item.removedAt).length;
+  const count = openTagged(tag.id, rows);
   const settle = (reason: ReturnType<typeof submit>) => {
     if (reason) return setError(sayReason(reason));
     done();
@@ -29,7 +30,7 @@ export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
   };
   const save = () => settle(submit('tag.change', { tag: tag.id, name, colour, parent: parent || null }, { words: t('said.saved'), ownRefusal: true }));
   const merge = () => settle(submit('tag.merge', { from: tag.id, into }, { words: t('said.tagMerged', { name: tag.name }), undo: true, ownRefusal: true }));
-  const remove = () => settle(submit('tag.remove', { tag: tag.id }, { words: t('said.tagRemoved', { name: tag.name, count }), undo: true, ownRefusal: true }));
+  const remove = () => settle(submit('tag.remove', { tag: tag.id }, { words: t('said.tagRemoved', { name: tag.name }), undo: true, ownRefusal: true }));
   const choices = (none: string) => [{ value: '', words: none }, ...others.map((other) => ({ value: other.id, words: `#${other.name}` }))];
   return (
     <Sheet open onClose={onClose} title={`#${tag.name}`} closeLabel={t('common.close')} head={<Heading level={2}>{`#${tag.name}`}</Heading>}>
@@ -47,9 +48,11 @@ export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
             <Choice label={t('tags.parent')} value={parent} options={choices(t('list.noBundle'))} onChange={(next) => set({ parent: next })} />
           </Labelled>
         ) : null}
-        <Button kind="main" onPress={save}>
-          {t('common.save')}
-        </Button>
+        <Foot>
+          <Button kind="main" onPress={save}>
+            {t('common.save')}
+          </Button>
+        </Foot>
         {others.length > 0 ? (
           <View className="border-t border-line pt-4">
             <Labelled words={t('tags.mergeInto')}>
@@ -60,7 +63,7 @@ export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
         ) : null}
         <View className="border-t border-line pt-4">
           <Button tone="late" onPress={remove}>
-            {t('tags.remove', { count })}
+            {t('tags.remove')}
           </Button>
         </View>
       </View>

@@ -1,73 +1,58 @@
-import { useRouter } from 'expo-router';
+import { usePathname, useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
-import { useOpenItem, type OpensAt } from '@/features/item';
-import { useSubmit } from '@/store/live-house.tsx';
-import { useOpenHouse } from '@/store/store.ts';
-import { Heading, Sheet, Txt, useKeysEverywhere, useKeysFirst } from '@/ui';
-import { t, type WordKey } from '@/words';
+import { useDispatch } from 'react-redux';
+import { useOpenedItem, useOpenItem, useShelve, type OpensAt } from '@/features/item';
+import { toastShown, useOpenHouse } from '@/store/store.ts';
+import { useHeldKey, useKeysAnywhere, useKeysEverywhere, useKeysFirst } from '@/ui';
+import { t } from '@/words';
+import { KeysSheet } from './keys-sheet.tsx';
+import { Palette } from './palette.tsx';
 import { itemOfRow, stepRow, tieRow } from './row-keys.ts';
 
 const PLACES: Record<string, string> = { '1': '/', '2': '/lists', '3': '/follow-up', '4': '/calendar', '5': '/more', '/': '/find' };
 const PANELS: Record<string, OpensAt> = { h: 'hand', d: 'due', l: 'plan' };
 
-/** Every key and what it does, as they are shown. */
-const HELP: [string, WordKey][] = [
-  ['n', 'keys.capture'],
-  ['/', 'keys.find'],
-  ['1 – 5', 'keys.places'],
-  ['j  k', 'keys.rows'],
-  ['Space', 'keys.tie'],
-  ['Enter', 'keys.open'],
-  ['h', 'keys.hand'],
-  ['d', 'keys.due'],
-  ['l', 'keys.plan'],
-  ['s', 'keys.shelf'],
-  ['z', 'keys.undo'],
-  ['Alt + arrows', 'keys.move'],
-  ['?', 'keys.help'],
-];
-
-/** The keys that are the same on every screen. */
+/** The keys that are the same on every screen, what they are, and everything that can be done by its name. */
 export function Keyboard() {
-  const router = useRouter();
-  const submit = useSubmit();
-  const open = useOpenItem();
-  const { rows } = useOpenHouse();
-  const [helping, setHelping] = useState(false);
-  // a row that has the focus would open at the space bar
-  useKeysFirst((key) => key === ' ' && tieRow());
-  useKeysEverywhere((key) => {
+  const [shown, setShown] = useState<'keys' | 'palette' | null>(null);
+  const path = usePathname();
+  const isItem = useOpenedItem().id !== null;
+  useRowKeys();
+  useKeysAnywhere((key) => {
     if (key === 'j' || key === 'ArrowDown') return stepRow(1);
     if (key === 'k' || key === 'ArrowUp') return stepRow(-1);
-    if (key === '?') return (setHelping(true), true);
+    if (key !== '?' || shown !== null) return false;
+    setShown('keys');
+    return true;
+  });
+  useHeldKey('k', () => setShown('palette'));
+  const close = () => setShown(null);
+  if (shown === 'palette') return <Palette onClose={close} />;
+  return shown === 'keys' ? <KeysSheet path={path} isItem={isItem} onClose={close} /> : null;
+}
+
+/** Ties, opens and shelves the row that has the focus, and goes to the destinations. */
+function useRowKeys(): void {
+  const router = useRouter();
+  const open = useOpenItem();
+  const shelve = useShelve();
+  const dispatch = useDispatch();
+  const { rows } = useOpenHouse();
+  // a row that has the focus would open at the space bar
+  useKeysFirst((key) => {
+    if (key !== ' ') return false;
+    const tied = tieRow();
+    if (tied === 'none') dispatch(toastShown({ words: t('keys.nothingToTie'), offer: null, tone: 'plain' }));
+    return tied !== 'no-row';
+  });
+  useKeysEverywhere((key) => {
     if (PLACES[key]) return (router.navigate(PLACES[key] as '/'), true);
     const item = itemOfRow();
     if (!item) return false;
     if (PANELS[key]) return (open(item, PANELS[key]), true);
-    if (key !== 's') return false;
     const held = rows.get('item', item);
-    const title = typeof held === 'string' ? '' : held.title;
-    submit('part.shelve', { items: [item] }, { words: t('said.shelved', { title }), undo: true });
+    if (key !== 's' || typeof held === 'string') return false;
+    shelve(held);
     return true;
   });
-  if (!helping) return null;
-  const title = t('keys.title');
-  return (
-    <Sheet open onClose={() => setHelping(false)} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
-      <View className="pt-2">
-        {HELP.map(([key, words]) => (
-          <View key={key} className="min-h-9 flex-row items-center gap-4 border-b border-line">
-            <Txt face="bold" className="w-28">
-              {key}
-            </Txt>
-            <Txt className="shrink">{t(words)}</Txt>
-          </View>
-        ))}
-        <Txt size={15} tone="muted" className="pt-3">
-          {t('keys.off')}
-        </Txt>
-      </View>
-    </Sheet>
-  );
 }

@@ -1,20 +1,21 @@
 import { usePathname, useRouter } from 'expo-router';
-import { useCallback, useEffect, useState } from 'react';
-import { useDispatch } from 'react-redux';
+import { createElement, useCallback, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
 import { ItemSheet, WantedSheet } from '@/features/item';
+import { useDraft } from '@/store/drafts.ts';
 import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
-import { useSubmit } from '@/store/live-house.tsx';
-import { quiet, useHouseState, useOpenHouse, useOpenHouseOrNull, useToast } from '@/store/store.ts';
-import { elementOf, Heading, Icon, IconButton, NoticeBar, PersonMark, ScrollRoot, Txt, useKeysEverywhere, useWide, WovenSign, type IconName } from '@/ui';
+import { useHouseState, useOpenHouse, useOpenHouseOrNull } from '@/store/store.ts';
+import { elementOf, Heading, Icon, IconButton, Menu, PersonMark, ScrollRoot, Txt, useNarrow, useWide, WovenSign, type IconName } from '@/ui';
+import { focusAgain } from '@/ui/layers.ts';
 import { t, type WordKey } from '@/words';
 import { Keyboard } from './keyboard.tsx';
 import { LineState } from './line-state.tsx';
 import { useOccasions } from './occasions.ts';
 import { useOfflineRings } from './offline-rings.ts';
 import { PeopleStrip } from './people-strip.tsx';
+import { SaidBar } from './said-bar.tsx';
 
 const DESTINATIONS: { path: string; words: WordKey; icon: IconName | 'woven' }[] = [
   { path: '/', words: 'nav.today', icon: 'lines' },
@@ -28,11 +29,13 @@ const DESTINATIONS: { path: string; words: WordKey; icon: IconName | 'woven' }[]
 export function Shell({ children }: { children: React.ReactNode }) {
   const place = useOpenHouseOrNull();
   const wide = useWide();
+  const narrow = useNarrow();
   if (!place) return <OnItsWay />;
   return (
     <CaptureProvider>
       <VisitsProvider>
         <View className="h-full bg-ground">
+          <SkipLink />
           {wide ? <TopBar /> : null}
           <LineState />
           <View className="min-h-0 grow shrink" role="main">
@@ -42,8 +45,14 @@ export function Shell({ children }: { children: React.ReactNode }) {
           <SaidBar />
           {wide ? null : (
             <>
-              <CaptureLine />
-              <BottomBar />
+              {narrow ? (
+                <NarrowBar />
+              ) : (
+                <>
+                  <CaptureLine />
+                  <BottomBar />
+                </>
+              )}
             </>
           )}
           <ItemSheet />
@@ -54,6 +63,11 @@ export function Shell({ children }: { children: React.ReactNode }) {
       </VisitsProvider>
     </CaptureProvider>
   );
+}
+
+/** First of all for the keyboard: past the bars. */
+function SkipLink() {
+  return createElement('button', { type: 'button', className: 'skip-link', 'data-over': '', onClick: () => focusAgain(null) }, t('nav.skip'));
 }
 
 function Rings(): null {
@@ -92,6 +106,25 @@ const isAt = (path: string, at: string): boolean => {
   return path === '/' ? here === '/' : here.startsWith(path);
 };
 
+/** Where there is hardly any room: the destinations behind one button, and the line once it is wanted. */
+function NarrowBar() {
+  const at = usePathname();
+  const router = useRouter();
+  const [typed] = useDraft('capture', '');
+  const [isAdding, setAdding] = useState(typed !== '');
+  const here = DESTINATIONS.find(({ path }) => isAt(path, at));
+  const entries = DESTINATIONS.map(({ path, words }) => ({ key: path, words: t(words), onPress: () => router.navigate(path as '/') }));
+  return (
+    <View className="border-t border-line bg-surface">
+      {isAdding ? <CaptureLine startsReady /> : null}
+      <View role="navigation" aria-label={t('nav.label')} className="flex-row items-center justify-between px-2 py-1">
+        <Menu label={t('nav.label')} words={here ? t(here.words) : t('nav.label')} entries={entries} />
+        <IconButton icon={isAdding ? 'close' : 'plus'} label={t(isAdding ? 'common.close' : 'capture.line')} onPress={() => setAdding(!isAdding)} />
+      </View>
+    </View>
+  );
+}
+
 function BottomBar() {
   const at = usePathname();
   const router = useRouter();
@@ -123,11 +156,11 @@ function TopBar() {
   const router = useRouter();
   const { me } = useOpenHouse();
   return (
-    <View className="z-20 h-16 flex-row items-center gap-7 border-b border-line bg-surface px-7">
+    <View className="z-20 h-16 flex-row items-center gap-3 border-b border-line bg-surface px-4 xl:gap-7 xl:px-7">
       <Txt size={20} face="title" tone="pine">
         Kotiva
       </Txt>
-      <View role="navigation" aria-label={t('nav.label')} className="h-full flex-row gap-6">
+      <View role="navigation" aria-label={t('nav.label')} className="h-full flex-row gap-4 xl:gap-6">
         {DESTINATIONS.map(({ path, words }) => {
           const here = isAt(path, at);
           return (
@@ -145,7 +178,7 @@ function TopBar() {
           );
         })}
       </View>
-      <View className="ml-auto">
+      <View className="ml-auto min-w-0 shrink">
         <CaptureLine inBar />
       </View>
       <FindButton />
@@ -158,34 +191,6 @@ function TopBar() {
       >
         <PersonMark looks={me} size={34} />
       </Pressable>
-    </View>
-  );
-}
-
-/** Long enough to read it and reach the way back. */
-const SAID_MS = 8_000;
-
-function SaidBar() {
-  const said = useToast();
-  const submit = useSubmit();
-  const dispatch = useDispatch();
-  useEffect(() => {
-    if (!said) return;
-    const timer = setTimeout(() => dispatch(quiet()), SAID_MS);
-    return () => clearTimeout(timer);
-  }, [said, dispatch]);
-  const takeOffer = () => {
-    if (!said?.offer) return false;
-    dispatch(quiet());
-    for (const { name, payload } of said.offer.commands) submit(name, payload as never);
-    return true;
-  };
-  useKeysEverywhere((key) => key === 'z' && takeOffer());
-  if (!said) return null;
-  const { words, offer, tone } = said;
-  return (
-    <View className="pointer-events-box-none mx-3.5 mb-2 lg:absolute lg:bottom-4 lg:left-1/2 lg:mx-0 lg:w-[480px] lg:-translate-x-1/2">
-      <NoticeBar words={words} tone={tone} action={offer?.words} onAction={offer ? takeOffer : undefined} />
     </View>
   );
 }
@@ -214,9 +219,9 @@ export function Screen({ title, sub, actions, strip = false, lead, children }: S
   return (
     <ScrollView ref={takeScroll} className="h-full" stickyHeaderIndices={[]} contentContainerClassName="min-h-full">
       <View className="gap-3 pb-3 pt-4 lg:pt-5">
-        <View className="flex-row items-start gap-2 pl-4 pr-2 lg:px-7">
+        <View className="flex-row flex-wrap items-start gap-2 pl-4 pr-2 lg:px-7">
           {lead}
-          <View className="min-w-0 grow shrink basis-0 lg:flex-row lg:flex-wrap lg:items-baseline lg:gap-x-3.5">
+          <View className="min-w-[8.5rem] grow shrink basis-0 lg:flex-row lg:flex-wrap lg:items-baseline lg:gap-x-3.5">
             <Heading level={1}>{title}</Heading>
             {sub ? (
               <Txt size={15} tone="muted" className="mt-0.5">

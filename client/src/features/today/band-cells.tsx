@@ -1,33 +1,18 @@
-import { DAY_PARTS, minutesFor, type DayBand, type DayPart, type Item, type Person, type AgendaEntry } from '@kotiva/core';
+import type { AgendaEntry, Colour, Item, Person } from '@kotiva/core';
 import { useDraggable } from '@dnd-kit/core';
 import { createElement } from 'react';
 import { Pressable, View } from 'react-native';
 import { choreOf, knotOf, useMyKnot, useOpenItem } from '@/features/item';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Icon, Knot, KnotMark, personInk, Txt, type Tone } from '@/ui';
+import { Band, Icon, Knot, KnotMark, Txt, type Tone } from '@/ui';
 import { t } from '@/words';
 import { sayDue } from '@/words/dates.ts';
 import { sayRuleShort } from '@/words/rules.ts';
 
-/** A segment is never so short that its title can't be read. */
-const SHORTEST_PX = 132;
-const SHORTEST_MINUTES = 20;
-const EMPTY_WEIGHT = 45;
-
-/** How wide each part of the day has to be: as its fullest band; a part of the day in which nothing lies keeps a little room. */
-export function partWeights(bands: readonly DayBand[]): Record<DayPart, number> {
-  const fullest = (part: DayPart) =>
-    Math.max(0, ...bands.map(({ cells }) => cells[part].reduce((sum, { item }) => sum + Math.max(minutesFor(item), SHORTEST_MINUTES), 0)));
-  const weights = Object.fromEntries(DAY_PARTS.map((part) => [part, Math.min(240, Math.max(EMPTY_WEIGHT, fullest(part)))])) as Record<DayPart, number>;
-  if (fullest('any') === 0) weights.any = 0;
-  return weights;
-}
-
-/** One part of somebody's day: its things side by side, each about as long as its minutes. */
-export function BandCells({ person, entries, isOver }: { person: Person; entries: readonly AgendaEntry[]; isOver: boolean }) {
-  const edge = { borderColor: personInk(person.colour), borderTopWidth: isOver ? 4 : 2, borderBottomWidth: isOver ? 4 : 2 };
+/** One part of somebody's day: its things one under the other, each with its whole title. */
+export function BandCells({ person, entries }: { person: Person; entries: readonly AgendaEntry[] }) {
   return (
-    <View className="min-h-16 grow flex-row flex-wrap bg-ground" style={edge}>
+    <View className="py-1">
       {entries.map((entry) => (
         <Segment key={entry.item.id} person={person} entry={entry} />
       ))}
@@ -35,32 +20,41 @@ export function BandCells({ person, entries, isOver }: { person: Person; entries
   );
 }
 
+/** So many pixels of the strip are an hour; longer than so many it doesn't get. */
+const PX_PER_HOUR = 40;
+const LONGEST_PX = 90;
+
 function Segment({ person, entry }: { person: Person; entry: AgendaEntry }) {
   const open = useOpenItem();
   const { item, where } = entry;
   const done = where === 'done';
   const { setNodeRef, listeners, attributes, isDragging } = useDraggable({ id: `${person.id} ${item.id}`, data: { entry, person }, disabled: done });
   const [words, tone] = useSegmentWords(entry);
-  const length = { flexGrow: Math.max(minutesFor(item), SHORTEST_MINUTES), flexBasis: SHORTEST_PX, minWidth: 0, opacity: isDragging ? 0.4 : 1 };
+  const minutes = done ? null : item.effort;
   // the pointer takes hold of the whole segment; by keyboard there is a handle, so that Enter on the title still opens it
   const { onKeyDown, ...byPointer } = listeners ?? {};
   return (
-    <View
-      ref={setNodeRef as never}
-      {...(byPointer as object)}
-      style={[length, { borderColor: `${personInk(person.colour)}` }] as never}
-      className="row min-h-16 flex-row items-center border-l pl-0.5 pr-1"
-    >
+    <View ref={setNodeRef as never} {...(byPointer as object)} style={{ opacity: isDragging ? 0.4 : 1 }} className="row min-h-12 flex-row items-start pr-1">
       <SegmentKnot person={person} entry={entry} />
-      <Pressable role="button" onPress={() => open(item.id)} className="min-h-14 min-w-0 grow shrink basis-0 justify-center">
-        <Txt size={15} face="medium" tone={done ? 'muted' : 'ink'} numberOfLines={1} className={done ? 'line-through' : ''}>
+      <Pressable role="button" onPress={() => open(item.id)} className="min-h-11 min-w-0 grow shrink basis-0 py-1">
+        <Txt size={15} face="medium" tone={done ? 'muted' : 'ink'} numberOfLines={2} className={done ? 'line-through' : ''}>
           {item.title}
         </Txt>
-        <View className="flex-row items-center gap-1">
+        <View className="flex-row flex-wrap items-center gap-x-1.5">
           {item.seriesId === null ? null : <ChoreSign item={item} />}
-          <Txt size={13} tone={tone} numberOfLines={1} className="min-w-0 shrink">
-            {words}
-          </Txt>
+          {words ? (
+            <Txt size={13} tone={tone}>
+              {words}
+            </Txt>
+          ) : null}
+          {minutes === null ? null : (
+            <>
+              <Strip minutes={minutes} colour={person.colour} />
+              <Txt size={13} tone="muted">
+                {t('chip.effort', { minutes })}
+              </Txt>
+            </>
+          )}
         </View>
       </Pressable>
       {done
@@ -78,6 +72,11 @@ function Segment({ person, entry }: { person: Person; entry: AgendaEntry }) {
           )}
     </View>
   );
+}
+
+/** How long it takes, as a short strip in the colour of whose it is. */
+function Strip({ minutes, colour }: { minutes: number; colour: Colour }) {
+  return <Band share={1} width={Math.max(8, Math.min(LONGEST_PX, Math.round((minutes / 60) * PX_PER_HOUR)))} height={6} colour={colour} />;
 }
 
 /** It comes back: a sign, and in words how for who does not see it. */
@@ -105,26 +104,27 @@ function SegmentKnot({ person, entry: { item, part } }: { person: Person; entry:
       </View>
     );
   return (
-    <Knot
-      state={knotOf(item, part)}
-      colour={person.colour}
-      size={24}
-      onTie={tie}
-      label={t(mine.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })}
-    />
+    // as large under a finger as any, and in line with those of others
+    <View className="-mx-1 -mt-2">
+      <Knot
+        state={knotOf(item, part)}
+        colour={person.colour}
+        size={24}
+        onTie={tie}
+        label={t(mine.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })}
+      />
+    </View>
   );
 }
 
-/** Below the title: what is pressing about it, and its minutes. */
+/** Below the title: what is pressing about it. */
 function useSegmentWords({ item, part, late, carriedOver, where }: AgendaEntry): [string, Tone] {
   const { house } = useOpenHouse();
   const now = useNow();
-  const minutes = item.effort === null ? null : t('chip.effort', { minutes: item.effort });
-  const say = (first: string | null, tone: Tone): [string, Tone] => [[first, minutes].filter(Boolean).join(' · '), tone];
-  if (where === 'done') return say(t('sheet.done'), 'muted');
-  if (late && item.due) return say(sayDue(item.due, true, now, house.zone), 'late');
-  if (part.standing === 'tentative') return say(t('knot.asked'), 'waits');
-  if (carriedOver) return say(t('row.carriedOver'), 'plan');
+  if (where === 'done') return [t('sheet.done'), 'muted'];
+  if (late && item.due) return [sayDue(item.due, true, now, house.zone), 'late'];
+  if (part.standing === 'tentative') return [t('knot.asked'), 'waits'];
+  if (carriedOver) return [t('row.carriedOver'), 'plan'];
   const hour = [part.plan, item.due].find((moment) => moment && moment.length > 10)?.slice(11) ?? null;
-  return say(hour, 'muted');
+  return [hour ?? '', 'muted'];
 }

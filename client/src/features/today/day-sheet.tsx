@@ -2,11 +2,11 @@ import { byArrival, DAY_PARTS, daySheet, isHere, type DayBand, type DayPart } fr
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useOpenHouse, usePlanView } from '@/store/store.ts';
-import { Txt } from '@/ui';
+import { personInk, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { Bands, DropBand, type Moved } from './bands.tsx';
 import { BandHead } from './band-head.tsx';
-import { BandCells, partWeights } from './band-cells.tsx';
+import { BandCells } from './band-cells.tsx';
 import { HandSheet } from './hand-sheet.tsx';
 import { useIsOver } from './today-groups.tsx';
 
@@ -23,7 +23,7 @@ export function useDaySheet(): DayBand[] {
 
 const isEmpty = ({ cells }: DayBand): boolean => DAY_PARTS.every((part) => cells[part].length === 0);
 
-/** Everyone's day as bands crossed by the parts of the day: each thing about as long as its minutes. From band to band is handing over. */
+/** Everyone's day as bands crossed by the parts of the day. From band to band is handing over. */
 export function DaySheet({ bands }: { bands: readonly DayBand[] }) {
   const { me } = useOpenHouse();
   const isOver = useIsOver();
@@ -31,8 +31,8 @@ export function DaySheet({ bands }: { bands: readonly DayBand[] }) {
   // an empty day is room to hand something to, for who may
   const shown = bands.filter((band) => band.person.id === me.id || !isEmpty(band) || (me.role === 'manager' && band.person.role !== 'outside'));
   const idle = bands.filter((band) => !shown.includes(band)).map(({ person }) => person.name);
-  const weights = partWeights(shown);
-  const parts = DAY_PARTS.filter((part) => weights[part] > 0);
+  const isFilled = (part: DayPart) => shown.some(({ cells }) => cells[part].length > 0);
+  const parts = DAY_PARTS.filter((part) => part !== 'any' || isFilled(part)).map((part) => ({ part, isFilled: isFilled(part) }));
   return (
     <Bands bands={shown} onMove={setMoved}>
       {(bandOver) => (
@@ -41,9 +41,9 @@ export function DaySheet({ bands }: { bands: readonly DayBand[] }) {
             <View role="columnheader" className="w-44">
               <Txt className="sr-only">{t('sheet.who')}</Txt>
             </View>
-            {parts.map((part) => (
-              <View key={part} role="columnheader" style={columnOf(weights, part)}>
-                <Txt face="head" tone={isOver(part) ? 'muted' : 'ink'}>
+            {parts.map(({ part, isFilled: isWide }) => (
+              <View key={part} role="columnheader" className={isWide ? 'min-w-0 grow shrink basis-0' : 'w-20'}>
+                <Txt face="head" size={isWide ? 17 : 15} tone={isOver(part) || !isWide ? 'muted' : 'ink'}>
                   {t(`dayPart.${part}`)}
                 </Txt>
               </View>
@@ -51,7 +51,7 @@ export function DaySheet({ bands }: { bands: readonly DayBand[] }) {
           </View>
           {shown.map((band) => (
             <DropBand key={band.person.id} personId={band.person.id}>
-              <BandRow band={band} parts={parts} weights={weights} isOver={bandOver === band.person.id} />
+              <BandRow band={band} parts={parts} isOver={bandOver === band.person.id} />
             </DropBand>
           ))}
           {idle.length > 0 ? (
@@ -66,23 +66,24 @@ export function DaySheet({ bands }: { bands: readonly DayBand[] }) {
   );
 }
 
-type Weights = Record<DayPart, number>;
-const columnOf = (weights: Weights, part: DayPart) => ({ flexGrow: weights[part], flexShrink: 1, flexBasis: 0, minWidth: 0 });
-
 interface BandRowProps {
   band: DayBand;
-  parts: readonly DayPart[];
-  weights: Weights;
+  /** A part of the day in which nobody has anything keeps a little room. */
+  parts: readonly { part: DayPart; isFilled: boolean }[];
   isOver: boolean;
 }
 
-function BandRow({ band, parts, weights, isOver }: BandRowProps) {
+function BandRow({ band, parts, isOver }: BandRowProps) {
   return (
-    <View role="row" className="flex-row items-stretch gap-3.5 py-1.5">
+    <View
+      role="row"
+      className={`flex-row items-start gap-3.5 ${isOver ? 'bg-sunk' : ''}`}
+      style={{ borderTopWidth: 2, borderColor: personInk(band.person.colour) }}
+    >
       <BandHead band={band} />
-      {parts.map((part) => (
-        <View key={part} role="cell" style={columnOf(weights, part)}>
-          <BandCells person={band.person} entries={band.cells[part]} isOver={isOver} />
+      {parts.map(({ part, isFilled }) => (
+        <View key={part} role="cell" className={isFilled ? 'min-w-0 grow shrink basis-0' : 'w-20'}>
+          <BandCells person={band.person} entries={band.cells[part]} />
         </View>
       ))}
     </View>

@@ -4,7 +4,7 @@ import { useWays } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, ErrorLine, Field, Heading, Sheet } from '@/ui';
+import { Button, ErrorLine, Field, Foot, Heading, Sheet } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import type { Moved } from './bands.tsx';
@@ -36,12 +36,14 @@ export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Move
         <Field label={t('sheet.message')} value={message} onChangeText={setMessage} onSubmitEditing={hand} maxLength={20_000} autoFocus />
         {ways.asks}
         <ErrorLine says={error} />
-        <View className="flex-row gap-2">
-          <Button kind="main" onPress={hand}>
-            {t('hand.over')}
-          </Button>
-          <Button onPress={() => (sent(), onClose())}>{t('common.cancel')}</Button>
-        </View>
+        <Foot>
+          <View className="flex-row gap-2">
+            <Button kind="main" onPress={hand}>
+              {t('hand.over')}
+            </Button>
+            <Button onPress={() => (sent(), onClose())}>{t('common.cancel')}</Button>
+          </View>
+        </Foot>
       </View>
     </Sheet>
   );

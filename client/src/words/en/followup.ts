@@ -2,6 +2,7 @@
 export const followupWords = {
   'follow.passOn': '“{title}”: to whom instead',
   'nudge.nudge': 'Nudge',
+  'nudge.person': 'Nudge {name}',
   'nudge.now': 'Nudge now',
   'nudge.next': 'asked next {when}',
   'nudge.last': 'asked {when}',

@@ -1,0 +1,1 @@
+export { BeyondLine } from './beyond-line.tsx';

@@ -1,0 +1,29 @@
+import { useLayoutEffect, useRef } from 'react';
+import { View } from 'react-native';
+
+const TYPED = 'input:not([type=checkbox]):not([type=radio]):not([type=date]):not([type=time]), textarea';
+const ANY = `${TYPED}, input, button, [role=radio], [role=checkbox], [role=button]`;
+
+/** With a keyboard before one, words are what is typed first; under a thumb a field would bring its keyboard up over what can be tapped. */
+const hasKeys = (): boolean => window.matchMedia?.('(pointer: fine)').matches ?? false;
+
+/** Focuses the field that comes first in what has opened. */
+export function focusFirst(opened: HTMLElement): void {
+  const first = (hasKeys() ? opened.querySelector<HTMLElement>(TYPED) : null) ?? opened.querySelector<HTMLElement>(ANY);
+  first?.focus({ preventScroll: true });
+  opened.scrollIntoView?.({ block: 'nearest' });
+}
+
+/** What has opened takes the focus, in its first field. One that opens with its sheet is focused by that, once it is shown. */
+export function FocusFirst({ children }: { children: React.ReactNode }) {
+  const view = useRef<View>(null);
+  useLayoutEffect(() => {
+    const opened = view.current as unknown as HTMLElement | null;
+    if (opened?.querySelector && !opened.contains(document.activeElement)) focusFirst(opened);
+  }, []);
+  return (
+    <View ref={view} {...({ dataSet: { focusfirst: '' } } as object)}>
+      {children}
+    </View>
+  );
+}

@@ -1,0 +1,178 @@
+import { expect, type Page } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
+
+const sheet = (page: Page) => page.getByRole('dialog');
+const more = (page: Page) => sheet(page).getByRole('button', { name: 'More on this item' });
+
+/** A thing of Aino’s own, added in the line and opened. */
+async function openNew(page: Page, title: string): Promise<void> {
+  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  await line.fill(title);
+  await line.press('Enter');
+  await page
+    .getByRole('button', { name: new RegExp(`^${title}`) })
+    .first()
+    .click();
+  await expect(sheet(page)).toBeVisible();
+}
+
+async function openBoathouse(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Lists', exact: true }).click();
+  await page
+    .getByRole('button', { name: /^Boathouse/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Boathouse' })).toBeVisible();
+}
+
+/** The page answers: what is tapped is what lies under the finger. */
+async function answers(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Lists', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Lists' })).toBeVisible();
+}
+
+for (const [name, size] of [
+  ['phone', PHONE],
+  ['wide', WIDE],
+] as const) {
+  test(`Escape closes the menu, then the sheet, and the page answers again: ${name}`, async ({ demo, devices }) => {
+    const page = await devices.open(size);
+    await enterDemo(page, demo, 'Aino');
+    await openNew(page, 'Polish the bell');
+    await more(page).click();
+    await expect(page.getByRole('menu')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('menu')).toHaveCount(0);
+    await expect(sheet(page)).toBeVisible();
+    await more(page).click();
+    await page.getByRole('menuitem').first().waitFor();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    await expect(sheet(page)).toHaveCount(0);
+    await answers(page);
+  });
+
+  test(`what is said over an open sheet can be read and tapped there: ${name}`, async ({ demo, devices }) => {
+    const page = await devices.open(size);
+    await enterDemo(page, demo, 'Aino');
+    await openNew(page, 'Polish the bell');
+    await more(page).click();
+    await page.getByRole('menuitem', { name: 'No nudges about it' }).click();
+    await sheet(page).getByRole('button', { name: 'Undo' }).click();
+    await more(page).click();
+    await expect(page.getByRole('menuitem', { name: 'No nudges about it' })).toBeVisible();
+    // what is said when the sheet goes stays on the page
+    await page.getByRole('menuitem', { name: 'Remove' }).click();
+    await expect(sheet(page)).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: /^Polish the bell/ }).first()).toBeVisible();
+  });
+}
+
+test('Back closes the sheet and leaves the list under it as it was; the next leaves the list', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await openBoathouse(page);
+  const row = page.getByRole('button', { name: /^Drain the rain barrel/ }).first();
+  await row.click();
+  await expect(sheet(page)).toBeVisible();
+  await page.goBack();
+  await expect(sheet(page)).toHaveCount(0);
+  await expect(page.getByRole('heading', { level: 1, name: 'Boathouse' })).toBeVisible();
+  // with a menu open only the menu goes
+  await row.click();
+  await more(page).click();
+  await page.getByRole('menuitem').first().waitFor();
+  await page.goBack();
+  await expect(page.getByRole('menu')).toHaveCount(0);
+  await expect(sheet(page)).toBeVisible();
+  await page.goBack();
+  await expect(sheet(page)).toHaveCount(0);
+  // closed by hand it is no step either
+  await row.click();
+  await expect(sheet(page)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(sheet(page)).toHaveCount(0);
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1, name: 'Lists' })).toBeVisible();
+});
+
+test('Back closes any sheet and any menu alone, also after others were closed by hand; then it leaves the page', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await openBoathouse(page);
+  const listMenu = page
+    .getByRole('main')
+    .getByRole('button', { name: /^More on/ })
+    .first();
+  for (const byHand of [true, false]) {
+    await listMenu.click();
+    await page.getByRole('menuitem').first().waitFor();
+    if (byHand) await page.keyboard.press('Escape');
+    else await page.goBack();
+    await expect(page.getByRole('menu')).toHaveCount(0);
+    await listMenu.click();
+    await page.getByRole('menuitem', { name: 'Who can open it' }).click();
+    await expect(sheet(page)).toBeVisible();
+    if (byHand) await page.keyboard.press('Escape');
+    else await page.goBack();
+    await expect(sheet(page)).toHaveCount(0);
+    await expect(page.getByRole('heading', { level: 1, name: 'Boathouse' })).toBeVisible();
+  }
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1, name: 'Lists' })).toBeVisible();
+});
+
+test('a link that leads straight to a thing lays its page beneath', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await openBoathouse(page);
+  await page
+    .getByRole('button', { name: /^Drain the rain barrel/ })
+    .first()
+    .click();
+  const address = page.url();
+  expect(address).toContain('item=');
+  await page.goto(`${demo.base}/lists`);
+  await page.goto(address);
+  await expect(sheet(page)).toBeVisible();
+  await page.goBack();
+  await expect(sheet(page)).toHaveCount(0);
+  await expect(page.getByRole('heading', { level: 1, name: 'Boathouse' })).toBeVisible();
+});
+
+test('focus goes back to the row a sheet was opened from', async ({ demo, devices }) => {
+  const page = await devices.open(WIDE);
+  await enterDemo(page, demo, 'Aino');
+  await openBoathouse(page);
+  const row = page.getByRole('button', { name: /^Drain the rain barrel/ }).first();
+  await row.focus();
+  await page.keyboard.press('Enter');
+  await expect(sheet(page)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(sheet(page)).toHaveCount(0);
+  await expect(row).toBeFocused();
+});
+
+test('at twice its size every destination can be read and reached: no word is broken, nothing goes off to the side', async ({ demo, devices }) => {
+  const page = await devices.open({ width: 195, height: 422 });
+  await enterDemo(page, demo, 'Aino');
+  for (const name of ['Lists', 'Follow-up', 'Calendar', 'More', 'Today']) {
+    await page.getByRole('navigation').getByRole('button', { name: 'Where to' }).click();
+    await page.getByRole('menuitem', { name, exact: true }).click();
+    await expect(page.getByRole('navigation').getByText(name, { exact: true })).toBeVisible();
+    const head = page.getByRole('main').getByRole('heading', { level: 1 });
+    await expect(head).toBeVisible();
+    const { height, sideways } = await head.evaluate((one) => ({
+      height: one.getBoundingClientRect().height,
+      sideways: document.documentElement.scrollWidth - window.innerWidth,
+    }));
+    expect({ name, lines: Math.round(height / 30) <= 2, sideways }).toEqual({ name, lines: true, sideways: 0 });
+  }
+  // the line comes when it is asked for, ready to type
+  await page.getByRole('button', { name: 'What needs doing?' }).click();
+  await expect(page.getByRole('textbox', { name: 'What needs doing?' })).toBeFocused();
+  await page.keyboard.type('Polish the bell');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Added “Polish the bell”.', { exact: false })).toBeVisible();
+});

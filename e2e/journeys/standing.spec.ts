@@ -1,0 +1,40 @@
+import { expect } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
+
+/** Where one stands: whose time it is, what is not sent, since when a screen is as it is; and pages for what is not there. */
+
+test('without a network a row says that it is not sent yet, and the screen since when it is as it is; then neither', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await expect(page.getByText('What you see is from', { exact: false })).toHaveCount(0);
+  await page.context().setOffline(true);
+  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  await line.fill('Order a bell for today');
+  await line.press('Enter');
+  const row = page.getByRole('button', { name: /^Order a bell/ }).first();
+  await expect(row).toContainText('not sent yet');
+  await expect(page.getByText(/What you see is from today \d\d:\d\d/)).toBeVisible();
+  await page.context().setOffline(false);
+  await expect(row).not.toContainText('not sent yet', { timeout: 30_000 });
+  await expect(page.getByText('What you see is from', { exact: false })).toHaveCount(0);
+});
+
+test('a device in another zone says whose time it shows; one at home says nothing', async ({ demo, devices }) => {
+  const away = await devices.open(PHONE, { zone: 'America/New_York' });
+  await enterDemo(away, demo, 'Aino');
+  await expect(away.getByText(/^Times are Helsinki time, \d+ h ahead of this device\.$/)).toBeVisible();
+  const home = await devices.open(WIDE);
+  await enterDemo(home, demo, 'Aino');
+  await expect(home.getByText('Times are Helsinki time', { exact: false })).toHaveCount(0);
+});
+
+test('where the server can’t be asked there is a page of ours, which goes on once it can', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await page.route('**/api/me', (route) => route.abort());
+  await page.goto(demo.base);
+  await expect(page.getByRole('heading', { name: 'Kotiva can’t be reached' })).toBeVisible();
+  await page.unroute('**/api/me');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { name: 'Kotiva can’t be reached' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /sign in/i }).first()).toBeVisible();
+});

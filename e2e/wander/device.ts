@@ -1,0 +1,56 @@
+import type { Page, Request } from '@playwright/test';
+import { installWalk, type InPage, type Seen } from './in-page.ts';
+
+type Walking = { kotivaWalk: InPage };
+
+/** One device of a walk: its page, what is on its way to it, and what went wrong in it. */
+export class WalkedDevice {
+  readonly errors: string[] = [];
+  private readonly underWay = new Set<Request>();
+
+  private constructor(
+    readonly who: string,
+    readonly page: Page,
+  ) {}
+
+  static async of(who: string, page: Page): Promise<WalkedDevice> {
+    const device = new WalkedDevice(who, page);
+    await page.addInitScript(installWalk);
+    page.on('pageerror', (error) => device.errors.push(`page error: ${error.message}`));
+    page.on('console', (message) => {
+      if (message.type() === 'error') device.errors.push(`console: ${message.text()}`);
+    });
+    page.on('dialog', (dialog) => void dialog.accept().catch(() => undefined));
+    page.context().on('page', (other) => void (other === page ? undefined : other.close()));
+    // what was asked for by a page that was left is told no end
+    page.on('framenavigated', (frame) => {
+      if (frame === page.mainFrame()) device.underWay.clear();
+    });
+    page.on('request', (request) => {
+      if (request.resourceType() !== 'eventsource') device.underWay.add(request);
+    });
+    for (const ended of ['requestfinished', 'requestfailed'] as const) page.on(ended, (request: Request) => void device.underWay.delete(request));
+    return device;
+  }
+
+  see(): Promise<Seen> {
+    return this.page.evaluate(() => (window as unknown as Walking).kotivaWalk.see());
+  }
+
+  progress(): ReturnType<InPage['progress']> {
+    return this.page.evaluate(() => (window as unknown as Walking).kotivaWalk.progress());
+  }
+
+  compare(texts: readonly string[]): ReturnType<InPage['compare']> {
+    return this.page.evaluate((all) => (window as unknown as Walking).kotivaWalk.compare(all), texts);
+  }
+
+  /** Says whether it came to rest. */
+  async idle(): Promise<boolean> {
+    for (let tries = 0; tries < 400; tries++) {
+      await this.page.evaluate(() => (window as unknown as Walking).kotivaWalk.idle());
+      if (this.underWay.size === 0) return true;
+    }
+    return false;
+  }
+}

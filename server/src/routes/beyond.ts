@@ -1,0 +1,120 @@
+import { chainOf, findItems, type Item, type Noun, type Person, type Row } from '@kotiva/core';
+import { Hono } from 'hono';
+import * as z from 'zod';
+import type { Env, Services } from '../context.ts';
+import type { Raw } from '../db/open.ts';
+import { AS_JSON, fromDriver, type SqliteRows } from '../db/sqlite-rows.ts';
+import { Problem } from '../problem.ts';
+import { inSlices } from '../slices.ts';
+import { rowsOfClusters } from '../sync/visibility-scope.ts';
+import { Visibility } from '../sync/visibility.ts';
+import { memberOf } from './house.ts';
+import { signedIn } from './session.ts';
+
+/** Items looked at, each with its cluster; and rows, of which the last cluster may have more. */
+const MOST_ITEMS = 400;
+const MOST_ROWS = 12_000;
+/** Things found by their words. */
+const MOST_FOUND = 50;
+/** Items read at a time where all are read. */
+const AT_ONCE = 500;
+
+const seq = z.string().regex(/^\d{1,15}$/);
+const Query = z.union([
+  z.strictObject({ item: z.uuid() }),
+  z.strictObject({ series: z.uuid() }),
+  z.strictObject({ list: z.uuid(), before: seq }),
+  z.strictObject({ month: z.string().regex(/^\d{4}-(0[1-9]|1[0-2])$/) }),
+  z.strictObject({ person: z.uuid() }),
+  z.strictObject({ note: z.uuid() }),
+  z.strictObject({ words: z.string().trim().min(1).max(200) }),
+]);
+type Query = z.infer<typeof Query>;
+
+/** What somebody looks at beyond what their device holds: whole clusters, each row as they may read it. */
+export function beyondRoutes(services: Services): Hono<Env> {
+  const { storage, ledger } = services;
+  const app = new Hono<Env>();
+
+  app.get('/houses/:house/beyond', signedIn(services), async (c) => {
+    const person = memberOf(c, services);
+    const parsed = Query.safeParse(c.req.query());
+    if (!parsed.success) throw new Problem(422, 'malformed', 'Say what to look at: an item, a chore, a list, a month, a person, a note or words.');
+    const { houseId } = person;
+    // where the house stands before anything is read: what is written meanwhile comes as a change
+    const at = ledger.seq(houseId);
+    const put = await inSlices(rowsFor(parsed.data, ledger.rows(houseId), person, storage.raw));
+    return c.json({ seq: at, more: false, from: ledger.from(houseId), put, evict: [] });
+  });
+
+  return app;
+}
+
+function* rowsFor(query: Query, rows: SqliteRows, person: Person, raw: Raw): Generator<void, { noun: Noun; row: Row }[]> {
+  const itemIds =
+    'words' in query
+      ? yield* foundBy(query.words, rows, person, raw)
+      : 'series' in query
+        ? ofChore(query.series, rows, raw)
+        : idsOf(query, person.houseId, raw);
+  const sight = new Visibility(rows, person);
+  const put = new Map<string, { noun: Noun; row: Row }>();
+  for (const itemId of itemIds) {
+    for (const [noun, row] of rowsOfClusters([itemId], rows)) if (sight.sees(noun, row)) put.set(`${noun}:${row.id}`, { noun, row: sight.shown(noun, row) });
+    if (put.size > MOST_ROWS) break;
+    yield;
+  }
+  return [...put.values()];
+}
+
+/** The occurrences of a chore and of those it goes on from. */
+function ofChore(seriesId: string, rows: SqliteRows, raw: Raw): string[] {
+  const series = rows.get('series', seriesId);
+  if (typeof series === 'string') return [];
+  return chainOf(series, rows)
+    .reverse()
+    .flatMap(({ id, houseId }) => idsOf({ series: id }, houseId, raw))
+    .slice(0, MOST_ITEMS);
+}
+
+/** The items, the last written first. */
+function idsOf(query: Exclude<Query, { words: string }>, houseId: string, raw: Raw): string[] {
+  const ask = (sql: string, ...values: unknown[]) => (raw.prepare(`${sql} LIMIT ${MOST_ITEMS}`).all(...values) as { id: string }[]).map(({ id }) => id);
+  const items = (where: string, ...values: unknown[]) =>
+    ask(`SELECT id FROM item WHERE ${where} AND "houseId" = ? AND "purgedAt" IS NULL ORDER BY seq DESC`, ...values, houseId);
+  if ('item' in query) return items('id = ?', query.item);
+  if ('series' in query) return items('"seriesId" = ?', query.series);
+  if ('list' in query) return items('"listId" = ? AND "parentId" IS NULL AND seq < ?', query.list, Number(query.before));
+  if ('note' in query) return items('"noteId" = ?', query.note);
+  if ('person' in query)
+    return ask(
+      'SELECT DISTINCT "itemId" AS id FROM part WHERE "personId" = ? AND "giverId" IS NOT NULL AND "houseId" = ? ORDER BY seq DESC',
+      query.person,
+      houseId,
+    );
+  const [from, to] = [query.month, `${query.month}~`];
+  return ask(
+    `SELECT id FROM item WHERE due >= ? AND due < ? AND "houseId" = ? AND "purgedAt" IS NULL
+     UNION SELECT "itemId" FROM part WHERE plan >= ? AND plan < ? AND "houseId" = ?
+     UNION SELECT "itemId" FROM part WHERE "completedAt" >= ? AND "completedAt" < ? AND "houseId" = ?`,
+    ...[from, to, houseId, from, to, houseId, from, to, houseId],
+  );
+}
+
+/** Items of theirs in which every word occurs: the house is read through a piece at a time, the newest first, until enough are found. */
+function* foundBy(words: string, rows: SqliteRows, person: Person, raw: Raw): Generator<void, string[]> {
+  const sight = new Visibility(rows, person);
+  const next = raw.prepare(
+    `SELECT rowid AS at, ${AS_JSON.item} FROM item WHERE "houseId" = ? AND rowid < ? AND "removedAt" IS NULL ORDER BY rowid DESC LIMIT ${AT_ONCE}`,
+  );
+  const found: string[] = [];
+  for (let before = Number.MAX_SAFE_INTEGER; found.length < MOST_FOUND;) {
+    const read = next.all(person.houseId, before) as { at: number; row: string }[];
+    const items = read.map((one) => fromDriver('item', one) as Item);
+    for (const item of findItems(words, items)) if (found.length < MOST_FOUND && sight.sees('item', item)) found.push(item.id);
+    if (read.length < AT_ONCE) break;
+    before = Number(read.at(-1)!.at);
+    yield;
+  }
+  return found;
+}
