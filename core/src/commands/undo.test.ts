@@ -67,6 +67,26 @@ test('a move: back to its place', () => {
   expect(w.row(item)).toMatchObject({ listId: list, position });
 });
 
+test('a move: what was put under it since goes back with it', () => {
+  const { w, item, list } = house();
+  const other = w.list('Aino', 'Kitchen');
+  const { id } = w.must('Aino', 'item.move', { items: [item], list: other });
+  const step = w.item('Aino', 'Open the window', { parent: item });
+  const below = w.item('Aino', 'Oil the hinge', { parent: step });
+  w.must('Aino', 'undo', { command: id });
+  expect([item, step, below].map((each) => w.row(each).listId)).toEqual([list, list, list]);
+});
+
+test('a move out of an item: back under it, where that is now', () => {
+  const { w, item, list } = house();
+  const step = w.item('Aino', 'Open the window', { parent: item });
+  const { id } = w.must('Aino', 'item.move', { items: [step], list });
+  const other = w.list('Aino', 'Kitchen');
+  w.must('Aino', 'item.move', { items: [item], list: other });
+  w.must('Aino', 'undo', { command: id });
+  expect(w.row(step)).toMatchObject({ parentId: item, listId: other });
+});
+
 test('another’s doing, or what one may no longer do, is not undone', () => {
   const { w, item, list } = house();
   const { id } = w.must('Eetu', 'item.change', { item, title: 'X' });

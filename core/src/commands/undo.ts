@@ -7,6 +7,7 @@ import type { RecordedChange, RecordedCommand } from '../reader/reader.ts';
 import { isUntouched, withdraw } from './appearing.ts';
 import { notifyingOfUndoing } from './completion.ts';
 import type { Deciding } from './deciding.ts';
+import { containerOf, moveStepsAlong } from './container.ts';
 import { commandKind } from './kind.ts';
 import { settleNobody } from './parts.ts';
 import { SLICE_ROWS } from './slicing.ts';
@@ -58,11 +59,20 @@ export const undo = commandKind({
     const items = touchedItems(recorded, d);
     restoreTelling(items, d, () => {
       for (const change of recorded.changes) if (!KEPT.includes(change.noun)) restore(change, whole, d);
+      for (const { noun, id } of recorded.changes) if (noun === 'item') keepTogether(id, d);
       for (const itemId of items) if (recorded.changes.some(({ noun }) => noun === 'part')) settleNobody(itemId, d);
     });
     for (const itemId of items) d.enter('undo', { itemId }, { command: recorded.name });
   },
 });
+
+/** A step is where its item is: it goes back with what it lies under now, and what was put under it since goes with it. */
+function keepTogether(itemId: string, d: Deciding): void {
+  const { parentId, listId, sectionId } = d.need('item', itemId);
+  const spot = parentId === null ? { listId, sectionId, parentId } : containerOf({ parent: parentId }, d);
+  if (spot.listId !== listId || spot.sectionId !== sectionId) d.set('item', itemId, { listId: spot.listId, sectionId: spot.sectionId });
+  moveStepsAlong(itemId, spot, d);
+}
 
 const stretchOf = (whole: RecordedCommand, from = 0): RecordedCommand => ({ ...whole, changes: whole.changes.slice(from, from + SLICE_ROWS) });
 
