@@ -22,12 +22,12 @@ export class RunningKotiva {
   ) {}
 
   /** With data of its own, nothing or a copy of what lies in a folder; it begins shortly after noon of a Tuesday. */
-  static async start(script: 'main' | 'demo', from?: string): Promise<RunningKotiva> {
+  static async start(script: 'main' | 'demo', from?: string, begin = tuesdayNoon()): Promise<RunningKotiva> {
     const running = new RunningKotiva(script, await freePort());
     if (from) cpSync(from, running.data, { recursive: true });
-    if (script === 'demo' && !from) await running.up(['--simulate', '--begin', tuesdayNoon()]);
+    if (script === 'demo' && !from) await running.up(['--simulate', '--begin', begin]);
     else await running.up();
-    if (script === 'main') await running.moveTo(tuesdayNoon());
+    if (script === 'main') await running.moveTo(begin);
     return running;
   }
 
