@@ -38,3 +38,38 @@ test('where the server can’t be asked there is a page of ours, which goes on o
   await expect(page.getByRole('heading', { name: 'Kotiva can’t be reached' })).toHaveCount(0);
   await expect(page.getByRole('button', { name: /sign in/i }).first()).toBeVisible();
 });
+
+test('a screen that can’t be drawn is a page of ours that leads back; what was typed is still there', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  await line.fill('Polish the bell');
+  // the device's own store of words breaks under a screen that is drawn with it
+  await page.evaluate(() => {
+    const fails = () => {
+      throw new RangeError('no such zone');
+    };
+    Object.defineProperty(Intl.DateTimeFormat.prototype, 'format', { get: () => fails });
+    Intl.DateTimeFormat.prototype.formatToParts = fails;
+  });
+  await page.getByRole('link', { name: 'Calendar', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Something went wrong here' })).toBeVisible();
+  await page.getByRole('button', { name: 'Open Kotiva again' }).click();
+  await expect(line).toHaveValue('Polish the bell');
+});
+
+test('a newer version than the one that is open says so, and is one tap away', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE, { installed: true });
+  await enterDemo(page, demo, 'Aino');
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  // the first worker takes over a page that needs no other; the next one is another version
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+  await expect(page.getByText('Kotiva has been renewed.')).toHaveCount(0);
+  await page.evaluate(() => void navigator.serviceWorker.dispatchEvent(new Event('controllerchange')));
+  await expect(page.getByText('Kotiva has been renewed.')).toBeVisible();
+  const reloaded = page.waitForEvent('load');
+  await page.getByText('Kotiva has been renewed.').locator('xpath=..').getByRole('button').click();
+  await reloaded;
+  await expect(page.getByRole('navigation')).toBeVisible();
+  await expect(page.getByText('Kotiva has been renewed.')).toHaveCount(0);
+});

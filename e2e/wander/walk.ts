@@ -75,7 +75,7 @@ const tap: Way = async ({ page }, { controls }, random) => {
   );
   if (!at) return { said: 'finds nothing to tap', faults: [] };
   await page.mouse.click(at.x, at.y);
-  return { said: `taps ${at.role} “${at.name}”`, faults: [], tookBack: /undo|discard|throw|remove|start|clear|put away|decline/i.test(at.name) };
+  return { said: `taps ${at.role} “${at.name}”`, faults: [], tookBack: /undo|discard|throw|remove|start|clear|put away|decline|cancel/i.test(at.name) };
 };
 
 const type: Way = async ({ page }, { controls }, random) => {

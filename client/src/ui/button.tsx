@@ -71,14 +71,22 @@ export function IconButton({
 }
 
 /** A word in a sentence that can be tapped to change it. */
-export function Tappable({ children, onPress, faint = false, label }: { children: string; onPress: () => void; faint?: boolean; label?: string }) {
+interface TappableProps {
+  children: string;
+  onPress: () => void;
+  faint?: boolean;
+  label?: string;
+  size?: 17 | 20;
+}
+
+export function Tappable({ children, onPress, faint = false, label, size = 20 }: TappableProps) {
   return (
     <Txt
       role="button"
       tabIndex={0}
       aria-label={label}
       onPress={onPress}
-      size={20}
+      size={size}
       face={faint ? 'read' : 'medium'}
       tone={faint ? 'muted' : 'ink'}
       className="cursor-pointer border-b-2 border-underline leading-[34px]"

@@ -29,6 +29,8 @@ export function Field({ label, error, hint, hideLabel = false, className = '', m
         aria-invalid={error ? true : undefined}
         aria-describedby={error || hint ? `${id}-say` : undefined}
         multiline={multiline || grows}
+        // Enter does what the panel's button does; where there is more to say, the next key goes into the same field
+        blurOnSubmit={false}
         numberOfLines={grows ? 1 : undefined}
         onKeyPress={grows ? sendAtEnter(input.onSubmitEditing) : undefined}
         onContentSizeChange={multiline ? (event) => setHeight(event.nativeEvent.contentSize.height) : undefined}

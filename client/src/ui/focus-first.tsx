@@ -2,14 +2,15 @@ import { useLayoutEffect, useRef } from 'react';
 import { View } from 'react-native';
 
 const TYPED = 'input:not([type=checkbox]):not([type=radio]):not([type=date]):not([type=time]), textarea';
-const ANY = `${TYPED}, input, button, [role=radio], [role=checkbox], [role=button]`;
+const TAPPED = 'input[type=checkbox], input[type=radio], button, [role=radio], [role=checkbox], [role=button]';
 
 /** With a keyboard before one, words are what is typed first; under a thumb a field would bring its keyboard up over what can be tapped. */
 const hasKeys = (): boolean => window.matchMedia?.('(pointer: fine)').matches ?? false;
 
 /** Focuses the field that comes first in what has opened. */
 export function focusFirst(opened: HTMLElement): void {
-  const first = (hasKeys() ? opened.querySelector<HTMLElement>(TYPED) : null) ?? opened.querySelector<HTMLElement>(ANY);
+  const [wanted, other] = hasKeys() ? [TYPED, TAPPED] : [TAPPED, TYPED];
+  const first = opened.querySelector<HTMLElement>(wanted) ?? opened.querySelector<HTMLElement>(other);
   first?.focus({ preventScroll: true });
   opened.scrollIntoView?.({ block: 'nearest' });
 }

@@ -76,12 +76,22 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
         ))}
         {item.confirm ? `, ${t('sentence.confirm')}` : ''}
         {'. '}
-        {missing.length > 0 ? (
-          <Tappable faint label={t('sentence.addLabel')} onPress={() => toggle('add')}>
+      </Txt>
+      {missing.length > 0 ? (
+        <Txt className="leading-[34px] text-muted">
+          {missing.filter(isUsual).map((panel) => (
+            <Fragment key={panel}>
+              <Tappable faint size={17} label={t(`sentence.panel.${panel}`)} onPress={() => toggle(panel)}>
+                {t(`sentence.add.${panel}`)}
+              </Tappable>
+              {' · '}
+            </Fragment>
+          ))}
+          <Tappable faint size={17} label={t('sentence.addLabel')} onPress={() => toggle('add')}>
             {t('sentence.add')}
           </Tappable>
-        ) : null}
-      </Txt>
+        </Txt>
+      ) : null}
       {open === 'add' ? (
         <View role="group" aria-label={t('sentence.addLabel')} className="my-2 flex-row flex-wrap gap-2">
           {missing.map((panel) => (
@@ -118,6 +128,9 @@ const ADDABLE: readonly Panel[] = [
   'wanted',
   'slot',
 ];
+/** What is added most: one tap away. */
+const USUAL = ['due', 'rule', 'reminders'] as const;
+const isUsual = (panel: Panel): panel is (typeof USUAL)[number] => (USUAL as readonly Panel[]).includes(panel);
 /** What anyone who sees an item decides for themselves. */
 const OWN: readonly Panel[] = ['plan', 'reminders', 'waiting', 'slot'];
 

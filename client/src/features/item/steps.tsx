@@ -66,7 +66,6 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
           value={typed}
           onChangeText={setTyped}
           onSubmitEditing={add}
-          submitBehavior="submit"
           error={error}
           className="mt-2"
         />

@@ -1,0 +1,79 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+import { enterDemo, PHONE, test } from './house.ts';
+
+/** What is set most often on an item is three taps away from its sheet, and never below the fold. */
+
+const sheetOf = (page: Page) => page.getByRole('dialog');
+
+/** Taps what is in sight, never scrolling to it, and counts. */
+class Thumb {
+  taps = 0;
+
+  constructor(private readonly page: Page) {}
+
+  async tap(control: Locator): Promise<void> {
+    const box = (await control.boundingBox())!;
+    const { height } = this.page.viewportSize()!;
+    expect(box.y, 'is in sight').toBeGreaterThanOrEqual(0);
+    expect(box.y + box.height, 'is in sight').toBeLessThanOrEqual(height);
+    await this.page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+    this.taps += 1;
+  }
+}
+
+async function openNew(page: Page, title: string): Promise<Locator> {
+  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  await line.fill(`${title} today`);
+  await line.press('Enter');
+  await page
+    .getByRole('button', { name: new RegExp(`^${title}`) })
+    .first()
+    .click();
+  await expect(sheetOf(page)).toBeVisible();
+  return sheetOf(page);
+}
+
+test('a deadline, a rule and a reminder are each set within three taps, from what is in sight', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Petri');
+  const sheet = await openNew(page, 'Grease the crane');
+  const button = (name: string | RegExp) => sheet.getByRole('button', { name, exact: true });
+
+  const due = new Thumb(page);
+  await due.tap(button('By when'));
+  await due.tap(sheet.getByRole('radio', { name: 'tomorrow', exact: true }));
+  await due.tap(button('Set'));
+  await expect(button(/^tomorrow/)).toBeVisible();
+  expect(due.taps).toBeLessThanOrEqual(3);
+
+  const reminder = new Thumb(page);
+  await reminder.tap(button('Remind me'));
+  await reminder.tap(button(/^This evening/));
+  await expect(sheet.getByText('remind me')).toBeVisible();
+  expect(reminder.taps).toBeLessThanOrEqual(3);
+  await page.keyboard.press('Escape');
+
+  const rule = new Thumb(page);
+  const second = await openNew(page, 'Sweep the slip');
+  await rule.tap(second.getByRole('button', { name: 'It comes back' }));
+  await rule.tap(second.getByRole('radio', { name: 'By weeks' }));
+  await rule.tap(second.getByRole('button', { name: 'Let it come back' }));
+  await expect(second.getByText(/every (Mon|Tue|Wed|Thu|Fri|Sat|Sun)|weekly|every week/i).first()).toBeVisible();
+  expect(rule.taps).toBeLessThanOrEqual(3);
+});
+
+test('what is mine is taken, answered and told how far it is from what is in sight', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await page
+    .getByRole('button', { name: /^Confirm 18 beds/ })
+    .first()
+    .click();
+  const sheet = sheetOf(page);
+  const thumb = new Thumb(page);
+  await thumb.tap(sheet.getByRole('button', { name: 'Take it', exact: true }));
+  await thumb.tap(sheet.getByRole('button', { name: 'How far it is' }));
+  await thumb.tap(sheet.getByRole('button', { name: /^40/ }).or(sheet.getByRole('radio', { name: /^40/ })));
+  await expect(sheet.getByText('under way, 40 %').first()).toBeVisible();
+  expect(thumb.taps).toBeLessThanOrEqual(3);
+});
