@@ -13,7 +13,7 @@ const WIDE = { width: 1280, height: 800 };
 
 const link = (page, name) => page.getByRole('link', { name, exact: true }).click();
 const press = (page, name) => page.getByRole('button', { name }).first().click();
-const type = async (page, words) => page.getByRole('textbox', { name: 'What needs doing?' }).fill(words);
+const type = async (page, words) => page.getByRole('textbox', { name: 'Add something' }).fill(words);
 const go = (page, path) => page.goto(base + path);
 const list = async (page, name) => {
   await link(page, 'Lists');
@@ -25,8 +25,8 @@ const item = async (page, name, title) => {
   await page.getByRole('dialog').waitFor();
 };
 const withSteps = async (page) => {
-  await press(page, /Arrange/);
-  await page.getByRole('radio', { name: 'And its steps' }).click();
+  await press(page, /View/);
+  await page.getByRole('radio', { name: 'Title, line and steps' }).click();
   await page.keyboard.press('Escape');
 };
 
@@ -63,7 +63,7 @@ const PICTURES = {
   'round-phone': async (page) => {
     await go(page, '/round');
     await page.getByRole('button', { name: /^From / }).click();
-    await page.getByLabel('When it begins').fill('13:30');
+    await page.getByLabel('Start time').fill('13:30');
     await page.getByText('Done at').waitFor();
     await page.locator('.land-water').first().waitFor();
     await page.getByText('In this order').scrollIntoViewIfNeeded();
@@ -77,18 +77,18 @@ const PICTURES = {
   },
   'chore-phone': async (page) => {
     await item(page, 'Sauna and shore', 'Heat the shore sauna');
-    await page.getByRole('dialog').getByRole('button', { name: 'Change how it comes back' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Change how it repeats' }).click();
   },
   'calendar-wide': {
     size: WIDE,
     steps: async (page) => {
       await link(page, 'Calendar');
-      await press(page, 'The next month');
+      await press(page, 'Next month');
     },
   },
   'share-out-phone': async (page) => {
     await go(page, '/share-out');
-    await page.getByText('Who would have what').waitFor();
+    await page.getByText('Who would get what').waitFor();
   },
   'follow-up-phone-dark': { dark: true, steps: async (page) => link(page, 'Follow-up') },
   'weave-wide': { size: WIDE, steps: async (page) => link(page, 'Follow-up') },
@@ -96,12 +96,12 @@ const PICTURES = {
     await link(page, 'More');
     await press(page, /^Tapio/);
   },
-  'notices-phone': async (page) => press(page, /^Notices/),
+  'notices-phone': async (page) => press(page, /^Notifications/),
   'outside-phone': async (page) => {
     await link(page, 'More');
     await press(page, 'Change Engine workshop');
     await page.getByRole('dialog').getByRole('button', { name: 'Personal link' }).click();
-    await page.getByRole('dialog').getByRole('button', { name: 'Show the link' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Show link' }).click();
     const address = await page.getByRole('dialog').getByLabel('Link', { exact: true }).inputValue();
     await page.goto(address);
   },

@@ -1,8 +1,9 @@
 import { expect, type Page } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { starting, t } from './words.ts';
 
-const lineOf = (page: Page) => page.getByRole('textbox', { name: 'What needs doing?' });
-const chipsOf = (page: Page) => page.getByRole('group', { name: 'What was understood' });
+const lineOf = (page: Page) => page.getByRole('textbox', { name: t('capture.line') });
+const chipsOf = (page: Page) => page.getByRole('group', { name: t('capture.understood') });
 
 async function type(page: Page, words: string): Promise<void> {
   await lineOf(page).fill(words);
@@ -21,31 +22,31 @@ test('a line in words becomes chips; a wrong guess is taken back; Enter adds and
   const leila = await devices.open(PHONE);
   await enterDemo(noor, demo, 'Noor');
   await enterDemo(leila, demo, 'Leila');
-  await noor.getByRole('link', { name: 'Lists' }).click();
+  await noor.getByRole('link', { name: t('nav.lists') }).click();
   const line = lineOf(noor);
   await line.fill('Ask Leila to order 40 candles by Friday 15 min #shop');
   await expect(chipsOf(noor).getByRole('button')).toHaveCount(4);
-  await expect(noor.getByText('Becomes “Order 40 candles”. Enter adds.')).toBeVisible();
+  await expect(noor.getByText('Becomes “Order 40 candles”. Press Enter to add.')).toBeVisible();
   await chipsOf(noor).getByRole('button', { name: 'Not “15 min”' }).click();
-  await expect(noor.getByText('Becomes “Order 40 candles 15 min”. Enter adds.')).toBeVisible();
+  await expect(noor.getByText('Becomes “Order 40 candles 15 min”. Press Enter to add.')).toBeVisible();
   await line.press('Enter');
   await expect(line).toHaveValue('');
   await expect(line).toBeFocused();
-  await leila.getByRole('button', { name: 'Sort', exact: true }).click();
+  await leila.getByRole('button', { name: t('sort.sort'), exact: true }).click();
   await expect(leila.getByRole('button', { name: 'Order 40 candles 15 min', exact: true })).toBeVisible();
 });
 
 test('what contradicts itself is asked, never guessed', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');
-  await page.getByRole('link', { name: 'Lists' }).click();
+  await page.getByRole('link', { name: t('nav.lists') }).click();
   const line = lineOf(page);
   await line.fill('Invoice by 31 Feb');
   await expect(page.getByText('There is no 31 Feb.', { exact: false })).toBeVisible();
   await line.press('Enter');
-  await expect(page.getByText('One question first.')).toBeVisible();
+  await expect(page.getByText(t('capture.answerFirst'))).toBeVisible();
   await expect(line).toHaveValue('Invoice by 31 Feb');
-  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await page.getByRole('button', { name: t('capture.leaveOut') }).click();
   await expect(line).toHaveValue('Invoice ');
   await line.press('Enter');
   await expect(page.getByText('Added “Invoice”.')).toBeVisible();
@@ -54,7 +55,7 @@ test('what contradicts itself is asked, never guessed', async ({ demo, devices }
 test('eleven pasted lines are eleven things, two with steps; said before, undone as one', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Noor');
-  await page.getByRole('link', { name: 'Lists' }).click();
+  await page.getByRole('link', { name: t('nav.lists') }).click();
   const lines = [
     '- Check the jackets',
     '  - small sizes',
@@ -72,39 +73,45 @@ test('eleven pasted lines are eleven things, two with steps; said before, undone
   await expect(page.getByRole('heading', { name: '11 items' })).toBeVisible();
   await page.getByRole('button', { name: 'Add all 11' }).click();
   await expect(page.getByText('Added 11 items.')).toBeVisible();
-  await page.getByRole('link', { name: 'Today' }).click();
-  await expect(page.getByRole('region', { name: 'To sort' })).toContainText('to sort');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Find', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Words in a title, a step or notes' }).fill('Bilge');
-  await expect(page.getByText('Nothing open has “Bilge” in it.')).toBeVisible();
+  await page.getByRole('link', { name: t('nav.today') }).click();
+  await expect(page.getByRole('region', { name: t('sort.title') })).toContainText('to sort');
+  await page.getByRole('button', { name: t('common.undo') }).click();
+  await page.getByRole('button', { name: t('find.title'), exact: true }).click();
+  await page.getByRole('textbox', { name: t('find.words') }).fill('Bilge');
+  await expect(page.getByText('Nothing open matches “Bilge”.')).toBeVisible();
 });
 
 test('to sort: one by one, nine at once onto the shelf, one undo brings all nine back; by keyboard too', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.getByRole('button', { name: 'Sort', exact: true }).click();
-  await expect(aino.getByText('4 things nobody has decided about')).toBeVisible();
+  await aino.getByRole('button', { name: t('sort.sort'), exact: true }).click();
+  await expect(aino.getByText('4 things to decide about')).toBeVisible();
   for (let nth = 1; nth <= 10; nth++) await type(aino, `Thought ${nth}`);
-  await expect(aino.getByText('14 things nobody has decided about')).toBeVisible();
+  await expect(aino.getByText('14 things to decide about')).toBeVisible();
   // the oldest stands open; what it needs is at hand
-  await aino.getByRole('group', { name: 'What about it' }).getByRole('button', { name: 'Today' }).click();
-  await expect(aino.getByText('13 things nobody has decided about')).toBeVisible();
-  await aino.getByRole('button', { name: 'Select several' }).click();
+  await aino
+    .getByRole('group', { name: 'What to do with it' })
+    .getByRole('button', { name: t('nav.today') })
+    .click();
+  await expect(aino.getByText('13 things to decide about')).toBeVisible();
+  await aino.getByRole('button', { name: t('sort.select') }).click();
   for (let nth = 1; nth <= 9; nth++) await aino.getByRole('checkbox', { name: `Select “Thought ${nth}”` }).click();
-  await aino.getByRole('group', { name: 'What about these 9' }).getByRole('button', { name: 'Shelf' }).click();
-  await expect(aino.getByText('4 things nobody has decided about')).toBeVisible();
-  await aino.getByRole('button', { name: 'Undo' }).click();
-  await expect(aino.getByText('13 things nobody has decided about')).toBeVisible();
+  await aino
+    .getByRole('group', { name: 'What to do with these 9' })
+    .getByRole('button', { name: t('decide.shelf') })
+    .click();
+  await expect(aino.getByText('4 things to decide about')).toBeVisible();
+  await aino.getByRole('button', { name: t('common.undo') }).click();
+  await expect(aino.getByText('13 things to decide about')).toBeVisible();
 
   const desk = await devices.open(WIDE);
   await enterDemo(desk, demo, 'Aino');
-  await desk.getByRole('button', { name: 'Sort', exact: true }).press('Enter');
-  await expect(desk.getByText('13 things nobody has decided about')).toBeVisible();
+  await desk.getByRole('button', { name: t('sort.sort'), exact: true }).press('Enter');
+  await expect(desk.getByText('13 things to decide about')).toBeVisible();
   // past what was handed over, which can’t be shelved
   for (const key of ['j', 'j', 'j', 'j', 's', 't', 'x', 'j', 'x', 's']) await desk.keyboard.press(key);
-  await expect(desk.getByText('9 things nobody has decided about')).toBeVisible();
-  await expect(aino.getByText('9 things nobody has decided about')).toBeVisible();
+  await expect(desk.getByText('9 things to decide about')).toBeVisible();
+  await expect(aino.getByText('9 things to decide about')).toBeVisible();
 });
 
 test('at midnight what is due in a week steps ahead, and what is for today into today, on open devices', async ({ demo, devices }) => {
@@ -123,27 +130,39 @@ test('at midnight what is due in a week steps ahead, and what is for today into 
 test('what fits twenty minutes, and a plan moved with a line for the history', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.getByRole('button', { name: 'Fits now' }).click();
-  await aino.getByRole('radiogroup', { name: 'Minutes at hand' }).getByRole('radio', { name: '20 min', exact: true }).click();
-  await aino.getByRole('radiogroup', { name: 'Energy' }).getByRole('radio', { name: 'little energy' }).click();
-  await aino.getByRole('radiogroup', { name: 'Where you are' }).getByRole('radio', { name: 'Quay' }).click();
-  await aino.getByRole('group', { name: 'What is so now' }).getByRole('checkbox', { name: 'phone in hand' }).click();
-  await expect(aino.getByRole('heading', { name: 'The best for 20 min' })).toBeVisible();
+  await aino.getByRole('button', { name: t('fits.title') }).click();
+  await aino
+    .getByRole('radiogroup', { name: t('fits.minutes') })
+    .getByRole('radio', { name: '20 min', exact: true })
+    .click();
+  await aino
+    .getByRole('radiogroup', { name: t('fits.energy') })
+    .getByRole('radio', { name: t('energy.low') })
+    .click();
+  await aino
+    .getByRole('radiogroup', { name: t('fits.place') })
+    .getByRole('radio', { name: 'Quay' })
+    .click();
+  await aino
+    .getByRole('group', { name: t('fits.situations') })
+    .getByRole('checkbox', { name: 'phone in hand' })
+    .click();
+  await expect(aino.getByRole('heading', { name: 'Best for 20 min' })).toBeVisible();
   // late comes before everything
   await expect(aino.getByRole('button', { name: /^Send the lodging form/ }).first()).toBeVisible();
 
-  await aino.getByRole('link', { name: 'Today' }).click();
+  await aino.getByRole('link', { name: t('nav.today') }).click();
   await aino.getByRole('button', { name: /^Call the engine workshop/ }).click();
   const sheet = aino.getByRole('dialog');
   await sheet.getByRole('checkbox', { name: 'Check off “Send the photos”' }).click();
   await sheet.getByRole('button', { name: /Change the plan/ }).click();
-  await sheet.getByLabel('In words').fill('in 3 days');
-  await sheet.getByLabel('A line for its history').fill('sent the photos');
-  await sheet.getByRole('button', { name: 'Plan it' }).click();
+  await sheet.getByLabel(t('due.words')).fill('in 3 days');
+  await sheet.getByLabel(t('plan.entry')).fill('sent the photos');
+  await sheet.getByRole('button', { name: t('plan.set') }).click();
   await expect(aino.getByText(/^Planned for /)).toBeVisible();
   await sheet.getByRole('button', { name: /^What happened/ }).click();
   await expect(sheet.getByText('wrote: “sent the photos”', { exact: false })).toBeVisible();
-  await sheet.getByRole('button', { name: 'Close' }).click();
+  await sheet.getByRole('button', { name: t('common.close') }).click();
   await expect(aino.getByRole('button', { name: /^Call the engine workshop/ })).toBeHidden();
 });
 
@@ -154,15 +173,15 @@ test('minutes that are no minutes, and a day that is no day, are said beside the
   const sheet = page.getByRole('dialog');
   await sheet.getByRole('button', { name: /Minutes$/ }).click();
   for (const wrong of ['-5', 'twenty']) {
-    await sheet.getByLabel('Another number of minutes').fill(wrong);
-    await sheet.getByRole('button', { name: 'Set', exact: true }).click();
-    await expect(sheet.getByText('Write the minutes as a number from 1 on, such as 20.')).toBeVisible();
-    await expect(sheet.getByLabel('Another number of minutes')).toHaveValue(wrong);
+    await sheet.getByLabel(t('effort.other')).fill(wrong);
+    await sheet.getByRole('button', { name: t('due.set'), exact: true }).click();
+    await expect(sheet.getByText(t('effort.notANumber'))).toBeVisible();
+    await expect(sheet.getByLabel(t('effort.other'))).toHaveValue(wrong);
   }
   await sheet.getByRole('button', { name: /Change the deadline/ }).click();
-  await sheet.getByLabel('In words').fill('whenever');
-  await sheet.getByLabel('In words').press('Enter');
-  await expect(sheet.getByText('This is not understood as a day.', { exact: false })).toBeVisible();
+  await sheet.getByLabel(t('due.words')).fill('whenever');
+  await sheet.getByLabel(t('due.words')).press('Enter');
+  await expect(sheet.getByText('We couldn’t read that as a date.', { exact: false })).toBeVisible();
 });
 
 test('a shortcut opens ready to type; what another application shares is to be sorted, once', async ({ demo, devices }) => {
@@ -173,23 +192,24 @@ test('a shortcut opens ready to type; what another application shares is to be s
   await page.goto(`${demo.base}/share?title=Price%20of%20moss&url=https%3A%2F%2Fexample.org%2Fmoss`);
   await expect(page.getByRole('button', { name: 'Price of moss', exact: true })).toBeVisible();
   await page.reload();
-  await expect(page.getByText('5 things nobody has decided about')).toBeVisible();
+  await expect(page.getByText('5 things to decide about')).toBeVisible();
 });
 
 test('a key adds from elsewhere as its owner, until it is withdrawn', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');
-  await page.getByRole('link', { name: 'More', exact: true }).click();
-  await page.getByRole('button', { name: /^Adding from elsewhere/ }).click();
-  await page.getByLabel('What it is for').fill('kitchen tablet');
-  await page.getByRole('button', { name: 'Make a key' }).click();
-  const key = await page.getByLabel('The key').inputValue();
+  await page.getByRole('link', { name: t('nav.more'), exact: true }).click();
+  await page.getByRole('button', { name: starting('settings.data') }).click();
+  await page.getByRole('button', { name: /^Add from other apps/ }).click();
+  await page.getByLabel(t('tokens.name')).fill('kitchen tablet');
+  await page.getByRole('button', { name: t('tokens.make') }).click();
+  const key = await page.getByLabel(t('tokens.key')).inputValue();
   const send = () => fetch(`${demo.base}/api/capture`, { method: 'POST', body: 'Oil the hinges tomorrow', headers: { authorization: `Bearer ${key}` } });
   expect((await send()).status).toBe(201);
-  await page.getByRole('button', { name: 'Withdraw: kitchen tablet' }).click();
-  await expect(page.getByRole('button', { name: 'Withdraw: kitchen tablet' })).toBeHidden();
+  await page.getByRole('button', { name: 'Delete: kitchen tablet' }).click();
+  await expect(page.getByRole('button', { name: 'Delete: kitchen tablet' })).toBeHidden();
   expect((await send()).status).toBe(401);
-  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: t('nav.today') }).click();
   await page.getByRole('button', { name: /^Next 7 days/ }).click();
   await expect(page.getByRole('button', { name: /^Oil the hinges/ })).toBeVisible();
 });
@@ -198,20 +218,20 @@ test('ten thousand pasted lines: how far it is, stopped on the way, and all of i
   test.setTimeout(240_000);
   const page = await devices.open(WIDE);
   await enterDemo(page, demo, 'Aino');
-  await page.getByRole('link', { name: 'Lists' }).click();
+  await page.getByRole('link', { name: t('nav.lists') }).click();
   await paste(page, Array.from({ length: 10_000 }, (_, nth) => `Screw number ${nth + 1}`).join('\n'));
   await page.getByRole('button', { name: 'Add all 10000' }).click();
   await expect(page.getByRole('status').getByText(/^\d+ of 10000$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Stop here' }).click();
+  await page.getByRole('button', { name: t('paste.stop') }).click();
   const said = page.getByText(/^Added \d+ items\./);
   await expect(said).toBeVisible({ timeout: 60_000 });
   const made = Number(/\d+/.exec(await said.innerText())![0]);
   expect(made).toBeGreaterThan(0);
   expect(made).toBeLessThan(10_000);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Find', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Words in a title, a step or notes' }).fill('Screw number');
-  await expect(page.getByText('Nothing open has “Screw number” in it.')).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: t('common.undo') }).click();
+  await page.getByRole('button', { name: t('find.title'), exact: true }).click();
+  await page.getByRole('textbox', { name: t('find.words') }).fill('Screw number');
+  await expect(page.getByText('Nothing open matches “Screw number”.')).toBeVisible({ timeout: 60_000 });
 });
 
 test('to somebody who can’t open the list nothing goes before it is said what they see', async ({ demo, devices }) => {
@@ -219,20 +239,20 @@ test('to somebody who can’t open the list nothing goes before it is said what 
   const leila = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(leila, demo, 'Leila');
-  await leila.getByRole('link', { name: 'Lists' }).click();
+  await leila.getByRole('link', { name: t('nav.lists') }).click();
   await expect(leila.getByText('Spring ideas')).toBeHidden();
-  await aino.getByRole('link', { name: 'Lists' }).click();
+  await aino.getByRole('link', { name: t('nav.lists') }).click();
   await aino.getByRole('button', { name: /^Spring ideas/ }).click();
   const line = lineOf(aino);
   await line.fill('Ask Leila to measure the hammock hooks');
-  await expect(aino.getByText('Leila can’t open Spring ideas. What should they see?')).toBeVisible();
+  await expect(aino.getByText('Leila can’t see Spring ideas. What should they see?')).toBeVisible();
   await line.press('Enter');
-  await expect(aino.getByText('Say first what they should see.')).toBeVisible();
+  await expect(aino.getByText(t('ways.first'))).toBeVisible();
   await expect(line).toHaveValue('Ask Leila to measure the hammock hooks');
-  await aino.getByRole('radio', { name: 'Share Spring ideas too, to check off' }).click();
+  await aino.getByRole('radio', { name: 'All of Spring ideas, so they can check things off' }).click();
   await line.press('Enter');
   await expect(line).toHaveValue('');
   await expect(leila.getByText('Spring ideas')).toBeVisible();
-  await leila.getByRole('link', { name: 'Today' }).click();
-  await expect(leila.getByRole('region', { name: 'To sort' })).toContainText('from Aino');
+  await leila.getByRole('link', { name: t('nav.today') }).click();
+  await expect(leila.getByRole('region', { name: t('sort.title') })).toContainText('from Aino');
 });

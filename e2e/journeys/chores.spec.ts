@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE, type Devices, type RunningKotiva } from './house.ts';
+import { t } from './words.ts';
 
 const SEEDLINGS = 'Water the seedlings';
 const row = (page: Page) => page.getByRole('button', { name: new RegExp(`^${SEEDLINGS}`) });
@@ -12,7 +13,7 @@ const offsetOf = (date: string): string =>
     .find(({ type }) => type === 'timeZoneName')!.value;
 
 async function add(page: Page, words: string): Promise<void> {
-  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  const line = page.getByRole('textbox', { name: t('capture.line') });
   await line.fill(words);
   await line.press('Enter');
   await expect(line).toHaveValue('');
@@ -33,39 +34,42 @@ test('a chore in turns: checked off, the next stands there at once with who is n
   await add(aino, `${SEEDLINGS} every day at 20:00`);
   await row(aino).click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByRole('button', { name: /Change how it comes back/ }).click();
+  await sheet.getByRole('button', { name: /Change how it repeats/ }).click();
 
   // what it means is said before anything is saved, also what is wrong with it
-  await sheet.getByLabel('Every so many days').fill('0');
-  await expect(sheet.getByText('Write a whole number from 1 on.')).toBeVisible();
-  await sheet.getByLabel('Every so many days').fill('2');
+  await sheet.getByLabel(t('rule.howMany.days')).fill('0');
+  await expect(sheet.getByText(t('rule.badEvery'))).toBeVisible();
+  await sheet.getByLabel(t('rule.howMany.days')).fill('2');
   await expect(sheet.getByText('Every 2 days at 20:00')).toBeVisible();
-  await sheet.getByRole('radio', { name: 'A rule of one’s own' }).click();
-  await sheet.getByLabel('The rule, as RFC 5545 writes it').fill('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31');
-  await expect(sheet.getByText('By this rule it would never come.')).toBeVisible();
-  await expect(sheet.getByRole('button', { name: 'Change this and all that follow' })).toBeDisabled();
-  await sheet.getByRole('radio', { name: 'Every few days' }).click();
-  await sheet.getByLabel('Every so many days').fill('1');
+  await sheet.getByRole('radio', { name: t('rule.kind.typed') }).click();
+  await sheet.getByLabel(t('rule.type')).fill('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31');
+  await expect(sheet.getByText(t('reason.never-occurs'))).toBeVisible();
+  await expect(sheet.getByRole('button', { name: t('rule.saveFollowing') })).toBeDisabled();
+  await sheet.getByRole('radio', { name: t('rule.kind.days') }).click();
+  await sheet.getByLabel(t('rule.howMany.days')).fill('1');
   for (const name of ['Petri', 'Oona', 'Eetu']) await sheet.getByRole('checkbox', { name, exact: true }).click();
-  await sheet.getByRole('radio', { name: 'In turns' }).click();
-  await sheet.getByRole('button', { name: 'Change this and all that follow' }).click();
-  await expect(sheet.getByText('It is Petri’s turn.')).toBeVisible();
+  await sheet.getByRole('radio', { name: t('turn.turns') }).click();
+  await sheet.getByRole('button', { name: t('rule.saveFollowing') }).click();
+  await expect(sheet.getByText('It’s Petri’s turn.')).toBeVisible();
 
   await petri.getByRole('checkbox', { name: `Check off “${SEEDLINGS}”` }).click();
   await expect(row(oona)).toBeVisible();
-  await petri.getByRole('button', { name: 'Undo' }).click();
+  await petri.getByRole('button', { name: t('common.undo') }).click();
   await expect(row(oona)).toHaveCount(0);
   await petri.getByRole('checkbox', { name: `Check off “${SEEDLINGS}”` }).click();
   await expect(row(oona)).toBeVisible();
 
   // she has begun with hers: he is asked before it is taken from her
   await row(oona).click();
-  await oona.getByRole('dialog').getByRole('button', { name: 'Take it' }).click();
+  await oona
+    .getByRole('dialog')
+    .getByRole('button', { name: t('answer.take') })
+    .click();
   await oona.keyboard.press('Escape');
   await petri.getByRole('button', { name: /^Done today/ }).click();
   await petri.getByRole('checkbox', { name: `Uncheck “${SEEDLINGS}”` }).click();
-  await expect(petri.getByText(`Somebody has begun with the next “${SEEDLINGS}” already.`)).toBeVisible();
-  await petri.getByRole('button', { name: 'Keep both' }).click();
+  await expect(petri.getByText(`Someone has already started the next “${SEEDLINGS}”.`)).toBeVisible();
+  await petri.getByRole('button', { name: t('said.keepBoth') }).click();
   await expect(petri.getByRole('checkbox', { name: `Check off “${SEEDLINGS}”` })).toBeVisible();
   await expect(row(oona)).toBeVisible();
 });
@@ -79,15 +83,15 @@ test('this one is left out, and then the rule goes: what is there stays as a pla
   const sheet = aino.getByRole('dialog');
   const openRule = async () => {
     await row(aino).click();
-    await sheet.getByRole('button', { name: /Change how it comes back/ }).click();
+    await sheet.getByRole('button', { name: /Change how it repeats/ }).click();
   };
   await openRule();
-  await sheet.getByRole('button', { name: 'Leave this one out' }).click();
-  await expect(aino.getByText(`Left out this one of “${SEEDLINGS}”`)).toBeVisible();
+  await sheet.getByRole('button', { name: t('rule.skip') }).click();
+  await expect(aino.getByText(`Skipped this “${SEEDLINGS}”`)).toBeVisible();
   await aino.keyboard.press('Escape');
   await openRule();
-  await sheet.getByRole('button', { name: 'Keep this one, no more after it' }).click();
-  await expect(sheet.getByRole('button', { name: /Change how it comes back/ })).toHaveCount(0);
+  await sheet.getByRole('button', { name: t('rule.plain') }).click();
+  await expect(sheet.getByRole('button', { name: /Change how it repeats/ })).toHaveCount(0);
   await aino.keyboard.press('Escape');
   await demo.advance('P3D');
   await expect(row(aino)).toHaveCount(1);
@@ -110,29 +114,29 @@ test('by the clock the next comes when its day begins, on devices that are open'
 test('the page of a chore: how well it was kept, who did which step, another rule, and no more of it', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.getByRole('link', { name: 'Calendar' }).click();
-  await aino.getByRole('button', { name: 'More on the calendar' }).click();
-  await aino.getByRole('menuitem', { name: 'Chores' }).click();
+  await aino.getByRole('link', { name: t('nav.calendar') }).click();
+  await aino.getByRole('button', { name: t('calendar.more') }).click();
+  await aino.getByRole('menuitem', { name: t('chores.title') }).click();
   await aino.getByRole('button', { name: /^Opening round/ }).click();
-  await expect(aino.getByText(/^\d+ of \d+ in 4 weeks$/)).toBeVisible();
+  await expect(aino.getByText(/^\d+ of \d+ done in 4 weeks$/)).toBeVisible();
   await aino.getByRole('radio', { name: '13 weeks' }).click();
   await expect(aino.getByText(/^\d+ of \d+ in 13 weeks$/)).toBeVisible();
   await aino.getByRole('button', { name: /^What was/ }).click();
   await expect(aino.getByText(/Coffee on: (Marek|Noor)/).first()).toBeVisible();
 
   await aino.getByRole('button', { name: 'More on “Opening round”' }).click();
-  await aino.getByRole('menuitem', { name: 'Change how it comes back' }).click();
+  await aino.getByRole('menuitem', { name: t('chores.change') }).click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByLabel('Every so many days').fill('2');
+  await sheet.getByLabel(t('rule.howMany.days')).fill('2');
   await expect(sheet.getByText('Every 2 days', { exact: true })).toBeVisible();
   await aino.keyboard.press('Escape');
 
   await aino.getByRole('button', { name: 'More on “Opening round”' }).click();
-  await aino.getByRole('menuitem', { name: 'No more of it from now on' }).click();
-  await expect(aino.getByText('No more of “Opening round” from here on')).toBeVisible();
-  await expect(aino.getByText('To come')).toHaveCount(0);
-  await aino.getByRole('button', { name: 'Undo' }).click();
-  await expect(aino.getByText('To come')).toBeVisible();
+  await aino.getByRole('menuitem', { name: t('chores.end') }).click();
+  await expect(aino.getByText('“Opening round” stops from here on')).toBeVisible();
+  await expect(aino.getByText(t('chores.toCome'))).toHaveCount(0);
+  await aino.getByRole('button', { name: t('common.undo') }).click();
+  await expect(aino.getByText(t('chores.toCome'))).toBeVisible();
 });
 
 test('a plain item comes back from its sheet: the last workday of each quarter, clear of days off, seen before it is saved', async ({ demo, devices }) => {
@@ -142,19 +146,19 @@ test('a plain item comes back from its sheet: the last workday of each quarter, 
   await add(aino, 'Count the keys');
   await aino.getByText('Count the keys', { exact: true }).first().click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByRole('button', { name: 'Add to it' }).click();
-  await sheet.getByRole('button', { name: 'It comes back', exact: true }).click();
-  await sheet.getByRole('radio', { name: 'By months' }).click();
-  await sheet.getByLabel('Every so many months').fill('3');
-  await sheet.getByRole('radio', { name: 'The last workday' }).click();
-  await sheet.getByLabel('From', { exact: true }).fill(`${year}-03-01`);
-  await sheet.getByRole('button', { name: 'Days off, missed ones, when it stops' }).click();
-  await sheet.getByRole('radio', { name: 'The workday before' }).click();
+  await sheet.getByRole('button', { name: t('sentence.addLabel') }).click();
+  await sheet.getByRole('button', { name: t('sentence.panel.rule'), exact: true }).click();
+  await sheet.getByRole('radio', { name: t('rule.kind.months') }).click();
+  await sheet.getByLabel(t('rule.howMany.months')).fill('3');
+  await sheet.getByRole('radio', { name: t('rule.on.workday') }).click();
+  await sheet.getByLabel(t('slot.from'), { exact: true }).fill(`${year}-03-01`);
+  await sheet.getByRole('button', { name: t('rule.more') }).click();
+  await sheet.getByRole('radio', { name: t('rule.offDay.before') }).click();
   await expect(sheet.getByText('Every 3 months on the last workday, moved before a day off')).toBeVisible();
-  await expect(sheet.getByText(/^Then: /)).toHaveText(/(Mar|Jun|Sept|Dec).* · .*(Mar|Jun|Sept|Dec)/);
-  await sheet.getByRole('button', { name: 'Let it come back' }).click();
-  await expect(aino.getByText('“Count the keys” comes back from now on')).toBeVisible();
-  await expect(sheet.getByRole('button', { name: /Change how it comes back/ })).toBeVisible();
+  await expect(sheet.getByText(/^Next: /)).toHaveText(/(Mar|Jun|Sept|Dec).* · .*(Mar|Jun|Sept|Dec)/);
+  await sheet.getByRole('button', { name: t('rule.save') }).click();
+  await expect(aino.getByText('“Count the keys” now repeats')).toBeVisible();
+  await expect(sheet.getByRole('button', { name: /Change how it repeats/ })).toBeVisible();
 });
 
 /** A house of one's own, open on a phone and on a desk. */
@@ -170,8 +174,8 @@ async function ownHouse(running: RunningKotiva, devices: Devices): Promise<[Page
     await page.reload();
   };
   await enter(phone, '/api/accounts');
-  await phone.getByLabel('Name of the house').fill('Kaislaranta');
-  await phone.getByRole('button', { name: 'Make it' }).click();
+  await phone.getByLabel(t('house.name')).fill('Kaislaranta');
+  await phone.getByRole('button', { name: t('house.makeIt') }).click();
   await expect(phone.getByRole('navigation')).toBeVisible();
   await enter(desk, '/api/session');
   await expect(desk.getByRole('navigation')).toBeVisible();
@@ -203,21 +207,21 @@ test('a season on two devices: exceptions and what is open outlive a change; ove
   await toCome(aino)
     .filter({ hasText: said(saturday(2)) })
     .click();
-  await aino.getByRole('button', { name: 'Leave this one out' }).click();
+  await aino.getByRole('button', { name: t('rule.skip') }).click();
   await toCome(aino)
     .filter({ hasText: said(saturday(3)) })
     .click();
-  await aino.getByRole('button', { name: 'Move it' }).click();
-  await aino.getByLabel('In words').fill(`${saturday(3, 1)} 16:00`);
-  await aino.getByLabel('In words').press('Enter');
-  await aino.getByRole('button', { name: 'Only this one' }).click();
+  await aino.getByRole('button', { name: t('calendar.move') }).click();
+  await aino.getByLabel(t('due.words')).fill(`${saturday(3, 1)} 16:00`);
+  await aino.getByLabel(t('due.words')).press('Enter');
+  await aino.getByRole('button', { name: t('calendar.onlyThis') }).click();
   await toCome(aino)
     .filter({ hasText: said(saturday(1)) })
     .click();
-  await aino.getByRole('button', { name: new RegExp(`^Change it from .*${said(saturday(1))}`) }).click();
-  await aino.getByLabel('Hour, if it matters').fill('18:00');
-  await expect(aino.getByText(new RegExp(`^Then: Sat ${said(saturday(1))} · Sun ${said(saturday(3, 1))}`))).toBeVisible();
-  await aino.getByRole('button', { name: 'Change this and all that follow' }).click();
+  await aino.getByRole('button', { name: new RegExp(`^Change from .*${said(saturday(1))}`) }).click();
+  await aino.getByLabel(t('due.hour')).fill('18:00');
+  await expect(aino.getByText(new RegExp(`^Next: Sat ${said(saturday(1))} · Sun ${said(saturday(3, 1))}`))).toBeVisible();
+  await aino.getByRole('button', { name: t('rule.saveFollowing') }).click();
 
   // on the other device: what was there stays, what comes is as it was said
   await openChore(desk);
@@ -250,8 +254,8 @@ test('a season on two devices: exceptions and what is open outlive a change; ove
   // no more of it: what was due before today stays to be done, nothing comes after it
   await empty.moveTo(`${saturday(weeks, 2)}T06:00:00.000Z`);
   await aino.getByRole('button', { name: /^More on “Air the barn”/i }).click();
-  await aino.getByRole('menuitem', { name: 'No more of it from now on' }).click();
-  await expect(aino.getByText('To come')).toHaveCount(0);
+  await aino.getByRole('menuitem', { name: t('chores.end') }).click();
+  await expect(aino.getByText(t('chores.toCome'))).toHaveCount(0);
   await expect(aino.getByRole('button', { name: /^Air the barn/i })).toHaveCount(1);
   await empty.moveTo(`${saturday(weeks + 9)}T06:00:00.000Z`);
   await expect(desk.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toHaveCount(1);

@@ -1,5 +1,6 @@
 import { expect } from '@playwright/test';
 import { enterDemo, everythingSeen, PHONE, test, WIDE } from './house.ts';
+import { starting, t } from './words.ts';
 
 test('the network goes in the middle of a check-off: kept, sent later, once', async ({ demo, devices }) => {
   const tapio = await devices.open(PHONE);
@@ -8,13 +9,16 @@ test('the network goes in the middle of a check-off: kept, sent later, once', as
   await enterDemo(aino, demo, 'Aino');
   await tapio.context().setOffline(true);
   await tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' }).click();
-  await expect(tapio.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
+  await expect(tapio.getByText('1 change is waiting to be sent', { exact: false })).toBeVisible();
   await tapio.getByRole('button', { name: /^Done today/ }).click();
   await expect(tapio.getByRole('checkbox', { name: 'Uncheck “Sand the steps to the shore”' })).toBeVisible();
   await tapio.context().setOffline(false);
-  await expect(tapio.getByText(/waits to be sent/)).toBeHidden({ timeout: 40_000 });
-  await aino.getByRole('button', { name: /^Notices/ }).click();
-  await aino.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await expect(tapio.getByText(/waiting to be sent/)).toBeHidden({ timeout: 40_000 });
+  await aino.getByRole('button', { name: /^Notifications/ }).click();
+  await aino
+    .getByRole('dialog')
+    .getByRole('button', { name: t('common.close') })
+    .click();
   const seen = await everythingSeen(tapio, demo);
   const checked = seen.filter(({ noun, row }) => noun === 'activity' && row.kind === 'part.checkOff');
   const sanded = seen.find(({ row }) => row.title === 'Sand the steps to the shore')!.row.id;
@@ -31,16 +35,16 @@ test('the tab is closed and opened again without a network: all is there, what w
   await tapio.getByRole('navigation').waitFor();
   await tapio.context().setOffline(true);
   await tapio.getByRole('checkbox', { name: 'Check off “Gutter, north side”' }).click();
-  await expect(tapio.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
+  await expect(tapio.getByText('1 change is waiting to be sent', { exact: false })).toBeVisible();
   await tapio.close();
   const again = await tapio.context().newPage();
   await again.goto(demo.base);
-  await expect(again.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
+  await expect(again.getByText('1 change is waiting to be sent', { exact: false })).toBeVisible();
   await again.getByRole('button', { name: /^Done today/ }).click();
   await expect(again.getByRole('checkbox', { name: 'Uncheck “Gutter, north side”' })).toBeVisible();
   await again.context().setOffline(false);
-  await expect(again.getByText(/waits to be sent/)).toBeHidden({ timeout: 40_000 });
-  await aino.getByRole('link', { name: 'Lists' }).click();
+  await expect(again.getByText(/waiting to be sent/)).toBeHidden({ timeout: 40_000 });
+  await aino.getByRole('link', { name: t('nav.lists') }).click();
   await aino.getByRole('button', { name: /^Yard and tools/ }).click();
   await expect(aino.getByRole('button', { name: /^Gutter, north side/ })).toBeHidden();
   await aino.getByRole('button', { name: /done$/ }).click();
@@ -55,39 +59,51 @@ test('what two set at once: mine is kept and offered again', async ({ demo, devi
     [aino, 'Aino'],
   ] as const) {
     await enterDemo(page, demo, name);
-    await page.getByRole('link', { name: 'Lists' }).click();
+    await page.getByRole('link', { name: t('nav.lists') }).click();
     await page.getByRole('button', { name: /^Boathouse/ }).click();
     await page.getByText('Drain the rain barrel').click();
     await page.getByRole('button', { name: /Change the deadline/ }).click();
   }
   await petri.context().setOffline(true);
-  await petri.getByRole('dialog').getByRole('radio', { name: 'tomorrow' }).click();
-  await petri.getByRole('dialog').getByRole('button', { name: 'Set', exact: true }).click();
-  await aino.getByRole('dialog').getByRole('radio', { name: 'today' }).click();
-  await aino.getByRole('dialog').getByRole('button', { name: 'Set', exact: true }).click();
+  await petri
+    .getByRole('dialog')
+    .getByRole('radio', { name: t('date.tomorrow') })
+    .click();
+  await petri
+    .getByRole('dialog')
+    .getByRole('button', { name: t('due.set'), exact: true })
+    .click();
+  await aino
+    .getByRole('dialog')
+    .getByRole('radio', { name: t('date.today') })
+    .click();
+  await aino
+    .getByRole('dialog')
+    .getByRole('button', { name: t('due.set'), exact: true })
+    .click();
   await expect(aino.getByText('Due today.')).toBeVisible();
   await petri.context().setOffline(false);
   await petri.keyboard.press('Escape');
   await expect(petri.getByText(/Aino changed it meanwhile/)).toBeVisible({ timeout: 40_000 });
-  await petri.getByRole('button', { name: 'Use mine' }).click();
+  await petri.getByRole('button', { name: t('tried.useMine') }).click();
   await expect(petri.getByText(/Aino changed it meanwhile/)).toBeHidden();
   await aino.keyboard.press('Escape');
   await expect(aino.getByRole('button', { name: /^Drain the rain barrel/ })).toBeVisible();
   await aino.getByText('Drain the rain barrel').click();
-  await expect(aino.getByRole('dialog').getByRole('button', { name: /Change the deadline/ })).toHaveText('tomorrow');
+  await expect(aino.getByRole('dialog').getByRole('button', { name: /Change the deadline/ })).toHaveText(t('date.tomorrow'));
 });
 
 test('a title with markup is shown as text; an overlong one stays typed, with why', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');
-  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  const line = page.getByRole('textbox', { name: t('capture.line') });
   await line.fill('<img src=x onerror=alert(1)> & <b>bold</b>');
   await line.press('Enter');
   await expect(line).toHaveValue('');
   await expect(page.getByText('Added “<img src=x onerror=alert(1)> & <b>bold</b>”.')).toBeVisible();
   await line.fill('x'.repeat(5000));
   await line.press('Enter');
-  await expect(page.getByText('That is too long: at most 500 characters.')).toBeVisible();
+  await expect(page.getByText('That’s too long: at most 500 characters.')).toBeVisible();
   await expect(line).toHaveValue('x'.repeat(5000));
 });
 
@@ -96,11 +112,11 @@ test('a name after @ hands over; one that nobody has is said and stays', async (
   const noor = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(noor, demo, 'Noor');
-  const line = aino.getByRole('textbox', { name: 'What needs doing?' });
+  const line = aino.getByRole('textbox', { name: t('capture.line') });
   await line.fill('Iron the napkins @No');
   await aino.getByRole('button', { name: 'Hand to No Noor' }).click();
   await line.press('Enter');
-  await noor.getByRole('button', { name: 'Sort', exact: true }).click();
+  await noor.getByRole('button', { name: t('sort.sort'), exact: true }).click();
   await expect(noor.getByRole('button', { name: 'Iron the napkins', exact: true })).toBeVisible();
   await line.fill('Ask @Zebedee');
   await expect(aino.getByText('Nobody here is called “Zebedee”; it stays in the title.')).toBeVisible();
@@ -112,24 +128,24 @@ test('undo: a check, a removal, a handover', async ({ demo, devices }) => {
   const tie = aino.getByRole('checkbox', { name: 'Check off “Send the lodging form”' });
   await tie.click();
   await expect(tie).toBeHidden();
-  await aino.getByRole('button', { name: 'Undo' }).click();
+  await aino.getByRole('button', { name: t('common.undo') }).click();
   await expect(tie).toBeVisible();
   await aino.getByRole('button', { name: /^Next 7 days/ }).click();
   await aino.getByText('Dentist').click();
-  await aino.getByRole('button', { name: 'More on this item' }).click();
-  await aino.getByRole('menuitem', { name: 'Remove' }).click();
+  await aino.getByRole('button', { name: t('item.more') }).click();
+  await aino.getByRole('menuitem', { name: t('item.remove') }).click();
   await expect(aino.getByText('Dentist', { exact: true })).toBeHidden();
-  await aino.getByRole('button', { name: 'Undo' }).click();
+  await aino.getByRole('button', { name: t('common.undo') }).click();
   await aino.getByText('Dentist', { exact: true }).click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
+  await sheet.getByRole('button', { name: t('hand.over'), exact: true }).click();
   await sheet.getByRole('checkbox', { name: 'Helmi' }).click();
-  await sheet.getByRole('button', { name: 'Hand over', exact: true }).click();
-  await expect(sheet.getByText('Who stands where')).toBeVisible();
+  await sheet.getByRole('button', { name: t('hand.over'), exact: true }).click();
+  await expect(sheet.getByText(t('item.whoStands'))).toBeVisible();
   await aino.keyboard.press('Escape');
-  await aino.getByRole('button', { name: 'Undo' }).click();
+  await aino.getByRole('button', { name: t('common.undo') }).click();
   await aino.getByText('Dentist', { exact: true }).click();
-  await expect(sheet.getByText('Who stands where')).toBeHidden();
+  await expect(sheet.getByText(t('item.whoStands'))).toBeHidden();
 });
 
 test('an item is put in another place by keyboard and by drag, for everyone', async ({ demo, devices }) => {
@@ -140,7 +156,7 @@ test('an item is put in another place by keyboard and by drag, for everyone', as
     [petri, 'Petri'],
   ] as const) {
     await enterDemo(page, demo, name);
-    await page.getByRole('link', { name: 'Lists' }).click();
+    await page.getByRole('link', { name: t('nav.lists') }).click();
     await page.getByRole('button', { name: /^Sauna and shore/ }).click();
     await expect(page.getByText('A second lamp for the path')).toBeVisible();
   }
@@ -168,12 +184,16 @@ test('an item is put in another place by keyboard and by drag, for everyone', as
 test('signing out leaves nothing of the last person on the device', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');
-  await page.getByRole('link', { name: 'More', exact: true }).click();
-  await page.getByRole('button', { name: 'Sign out', exact: true }).last().click();
-  await expect(page.getByText('Look around as')).toBeVisible();
+  await page.getByRole('link', { name: t('nav.more'), exact: true }).click();
+  await page.getByRole('button', { name: starting('settings.device') }).click();
+  await page
+    .getByRole('button', { name: t('account.signOut'), exact: true })
+    .last()
+    .click();
+  await expect(page.getByText(t('account.demo'))).toBeVisible();
   const databases = () => page.evaluate(async () => (await indexedDB.databases()).map(({ name }) => name).filter((name) => name?.startsWith('kotiva')));
   await expect.poll(databases).toEqual([]);
-  expect(await page.evaluate(() => Object.keys(localStorage))).toEqual(['kotiva/theme']);
+  expect(await page.evaluate(() => Object.keys(localStorage).sort())).toEqual(['kotiva/known', 'kotiva/theme']);
   // and the next one is in with one tap
   await page.getByRole('button', { name: 'Tapio' }).click();
   await expect(page.getByRole('navigation')).toBeVisible();
@@ -182,9 +202,10 @@ test('signing out leaves nothing of the last person on the device', async ({ dem
 test('an account in two houses switches between them', async ({ demo, devices }) => {
   const page = await devices.open(WIDE);
   await enterDemo(page, demo, 'Aino');
-  await page.getByRole('link', { name: 'More', exact: true }).click();
+  await page.getByRole('link', { name: t('nav.more'), exact: true }).click();
+  await page.getByRole('button', { name: starting('profile.title') }).click();
   await page.getByRole('button', { name: /^Upstairs/ }).click();
-  await page.getByRole('link', { name: 'Lists' }).click();
+  await page.getByRole('link', { name: t('nav.lists') }).click();
   await expect(page.getByText('School and hobbies')).toBeVisible();
   await expect(page.getByText('Boathouse')).toHaveCount(0);
 });
@@ -194,10 +215,11 @@ test('a device signed out from elsewhere says so', async ({ demo, devices }) => 
   const desk = await devices.open(WIDE);
   await enterDemo(phone, demo, 'Leila');
   await enterDemo(desk, demo, 'Leila');
-  await desk.getByRole('link', { name: 'More', exact: true }).click();
-  await desk.getByRole('button', { name: 'Sign out everywhere' }).click();
-  await desk.getByRole('button', { name: 'Sign out all devices' }).click();
-  await expect(phone.getByText('You were signed out on this device. Sign in to go on.')).toBeVisible();
+  await desk.getByRole('link', { name: t('nav.more'), exact: true }).click();
+  await desk.getByRole('button', { name: starting('settings.device') }).click();
+  await desk.getByRole('button', { name: t('account.signOutEverywhere') }).click();
+  await desk.getByRole('button', { name: t('account.signOutAll') }).click();
+  await expect(phone.getByText(t('account.signedOutHere'))).toBeVisible();
 });
 
 test('the simulated clock moves on: what was in hand is late, on devices that are open', async ({ demo, devices }) => {
@@ -205,14 +227,14 @@ test('the simulated clock moves on: what was in hand is late, on devices that ar
   const petri = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(petri, demo, 'Petri');
-  await aino.getByRole('textbox', { name: 'What needs doing?' }).fill('Ask Petri to oil the lamps by tomorrow 12:00');
-  await aino.getByRole('textbox', { name: 'What needs doing?' }).press('Enter');
-  await petri.getByRole('button', { name: 'Sort', exact: true }).click();
+  await aino.getByRole('textbox', { name: t('capture.line') }).fill('Ask Petri to oil the lamps by tomorrow 12:00');
+  await aino.getByRole('textbox', { name: t('capture.line') }).press('Enter');
+  await petri.getByRole('button', { name: t('sort.sort'), exact: true }).click();
   await petri.getByRole('button', { name: /^Oil the lamps/ }).click();
   await petri.getByRole('button', { name: 'Take it: Oil the lamps' }).click();
-  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  await aino.getByRole('link', { name: t('nav.followUp') }).click();
   const group = (name: string) => aino.getByRole('rowgroup').filter({ has: aino.getByRole('heading', { name }) });
-  await expect(group('In hand')).toContainText('Oil the lamps');
+  await expect(group('In progress')).toContainText('Oil the lamps');
   await demo.advance('P2D');
   await expect(group('Late')).toContainText('Oil the lamps');
 });
@@ -221,15 +243,15 @@ test('an address that leads nowhere is a page of ours', async ({ demo, devices }
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await aino.goto(`${demo.base}/no/such/page`);
-  await expect(aino.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
-  await aino.getByRole('button', { name: 'Go to Today' }).click();
+  await expect(aino.getByRole('heading', { name: t('missing.title') })).toBeVisible();
+  await aino.getByRole('button', { name: t('missing.toToday') }).click();
   await expect(aino).toHaveURL(`${demo.base}/`);
 });
 
 test('what is typed is there after a reload, for whoever typed it', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  const line = aino.getByRole('textbox', { name: 'What needs doing?' });
+  const line = aino.getByRole('textbox', { name: t('capture.line') });
   await line.fill('Half a thought about the jetty');
   await aino.reload();
   await expect(line).toHaveValue('Half a thought about the jetty');
@@ -247,9 +269,9 @@ test('acknowledged, unchecked elsewhere, reloaded: it is not checked again', asy
   await enterDemo(other, demo, 'Tapio');
   await tapio.context().setOffline(true);
   await tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' }).click();
-  await expect(tapio.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
+  await expect(tapio.getByText('1 change is waiting to be sent', { exact: false })).toBeVisible();
   await tapio.context().setOffline(false);
-  await expect(tapio.getByText(/waits to be sent/)).toBeHidden({ timeout: 40_000 });
+  await expect(tapio.getByText(/waiting to be sent/)).toBeHidden({ timeout: 40_000 });
   await other.getByRole('button', { name: /^Done today/ }).click();
   await other.getByRole('checkbox', { name: 'Uncheck “Sand the steps to the shore”' }).click();
   await expect(tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' })).toBeVisible();
@@ -262,14 +284,15 @@ test('access that ends while Kotiva is open: a page says so, with a way on', asy
   const noor = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(noor, demo, 'Noor');
-  await aino.getByRole('link', { name: 'More', exact: true }).click();
-  await aino.getByRole('button', { name: 'Change Noor' }).click();
+  await aino.getByRole('link', { name: t('nav.more'), exact: true }).click();
+  await aino.getByRole('button', { name: starting('people.title') }).click();
+  await aino.getByRole('button', { name: 'Edit Noor' }).click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByRole('button', { name: 'End access' }).click();
-  await expect(sheet.getByRole('heading', { name: 'End Noor’s access' })).toBeVisible();
-  for (const row of await sheet.getByRole('radiogroup').all()) await row.getByRole('radio', { name: 'Decide later' }).click();
-  await sheet.getByRole('button', { name: 'End access' }).click();
+  await sheet.getByRole('button', { name: t('person.end') }).click();
+  await expect(sheet.getByRole('heading', { name: 'Remove Noor from this house' })).toBeVisible();
+  for (const row of await sheet.getByRole('radiogroup').all()) await row.getByRole('radio', { name: t('end.later') }).click();
+  await sheet.getByRole('button', { name: t('person.end') }).click();
   await expect(noor.getByRole('heading', { name: 'You no longer have access to Kaislaranta' })).toBeVisible();
-  await noor.getByRole('button', { name: 'Make a house of your own' }).click();
-  await expect(noor.getByLabel('Name of the house')).toBeVisible();
+  await noor.getByRole('button', { name: t('ended.makeOwn') }).click();
+  await expect(noor.getByLabel(t('house.name'))).toBeVisible();
 });

@@ -1,12 +1,13 @@
 import { expect, type Page } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { t } from './words.ts';
 
 const sheet = (page: Page) => page.getByRole('dialog');
-const more = (page: Page) => sheet(page).getByRole('button', { name: 'More on this item' });
+const more = (page: Page) => sheet(page).getByRole('button', { name: t('item.more') });
 
 /** A thing of Aino’s own, added in the line and opened. */
 async function openNew(page: Page, title: string): Promise<void> {
-  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  const line = page.getByRole('textbox', { name: t('capture.line') });
   await line.fill(title);
   await line.press('Enter');
   await page
@@ -17,7 +18,7 @@ async function openNew(page: Page, title: string): Promise<void> {
 }
 
 async function openBoathouse(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Lists', exact: true }).click();
+  await page.getByRole('link', { name: t('nav.lists'), exact: true }).click();
   await page
     .getByRole('button', { name: /^Boathouse/ })
     .first()
@@ -27,8 +28,8 @@ async function openBoathouse(page: Page): Promise<void> {
 
 /** The page answers: what is tapped is what lies under the finger. */
 async function answers(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Lists', exact: true }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'Lists' })).toBeVisible();
+  await page.getByRole('link', { name: t('nav.lists'), exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: t('nav.lists') })).toBeVisible();
 }
 
 for (const [name, size] of [
@@ -57,14 +58,16 @@ for (const [name, size] of [
     await enterDemo(page, demo, 'Aino');
     await openNew(page, 'Polish the bell');
     await more(page).click();
-    await page.getByRole('menuitem', { name: 'No nudges about it' }).click();
-    await sheet(page).getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('menuitem', { name: t('item.noNudges') }).click();
+    await sheet(page)
+      .getByRole('button', { name: t('common.undo') })
+      .click();
     await more(page).click();
-    await expect(page.getByRole('menuitem', { name: 'No nudges about it' })).toBeVisible();
+    await expect(page.getByRole('menuitem', { name: t('item.noNudges') })).toBeVisible();
     // what is said when the sheet goes stays on the page
-    await page.getByRole('menuitem', { name: 'Remove' }).click();
+    await page.getByRole('menuitem', { name: t('item.remove') }).click();
     await expect(sheet(page)).toHaveCount(0);
-    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: t('common.undo') }).click();
     await expect(page.getByRole('button', { name: /^Polish the bell/ }).first()).toBeVisible();
   });
 }
@@ -94,7 +97,7 @@ test('Back closes the sheet and leaves the list under it as it was; the next lea
   await page.keyboard.press('Escape');
   await expect(sheet(page)).toHaveCount(0);
   await page.goBack();
-  await expect(page.getByRole('heading', { level: 1, name: 'Lists' })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: t('nav.lists') })).toBeVisible();
 });
 
 test('Back closes any sheet and any menu alone, also after others were closed by hand; then it leaves the page', async ({ demo, devices }) => {
@@ -112,7 +115,7 @@ test('Back closes any sheet and any menu alone, also after others were closed by
     else await page.goBack();
     await expect(page.getByRole('menu')).toHaveCount(0);
     await listMenu.click();
-    await page.getByRole('menuitem', { name: 'Who can open it' }).click();
+    await page.getByRole('menuitem', { name: t('list.share') }).click();
     await expect(sheet(page)).toBeVisible();
     if (byHand) await page.keyboard.press('Escape');
     else await page.goBack();
@@ -120,7 +123,7 @@ test('Back closes any sheet and any menu alone, also after others were closed by
     await expect(page.getByRole('heading', { level: 1, name: 'Boathouse' })).toBeVisible();
   }
   await page.goBack();
-  await expect(page.getByRole('heading', { level: 1, name: 'Lists' })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: t('nav.lists') })).toBeVisible();
 });
 
 test('a link that leads straight to a thing lays its page beneath', async ({ demo, devices }) => {
@@ -158,7 +161,10 @@ test('at twice its size every destination can be read and reached: no word is br
   const page = await devices.open({ width: 195, height: 422 });
   await enterDemo(page, demo, 'Aino');
   for (const name of ['Lists', 'Follow-up', 'Calendar', 'More', 'Today']) {
-    await page.getByRole('navigation').getByRole('button', { name: 'Where to' }).click();
+    await page
+      .getByRole('navigation')
+      .getByRole('button', { name: t('nav.label') })
+      .click();
     await page.getByRole('menuitem', { name, exact: true }).click();
     await expect(page.getByRole('navigation').getByText(name, { exact: true })).toBeVisible();
     const head = page.getByRole('main').getByRole('heading', { level: 1 });
@@ -170,8 +176,8 @@ test('at twice its size every destination can be read and reached: no word is br
     expect({ name, lines: Math.round(height / 30) <= 2, sideways }).toEqual({ name, lines: true, sideways: 0 });
   }
   // the line comes when it is asked for, ready to type
-  await page.getByRole('button', { name: 'What needs doing?' }).click();
-  await expect(page.getByRole('textbox', { name: 'What needs doing?' })).toBeFocused();
+  await page.getByRole('button', { name: t('capture.line') }).click();
+  await expect(page.getByRole('textbox', { name: t('capture.line') })).toBeFocused();
   await page.keyboard.type('Polish the bell');
   await page.keyboard.press('Enter');
   await expect(page.getByText('Added “Polish the bell”.', { exact: false })).toBeVisible();

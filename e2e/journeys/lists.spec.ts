@@ -1,16 +1,17 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { t } from './words.ts';
 
 async function openList(page: Page, name: string): Promise<void> {
-  await page.getByRole('link', { name: 'Lists' }).click();
+  await page.getByRole('link', { name: t('nav.lists') }).click();
   await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
 }
 
 async function arranged(page: Page, ...choices: string[]): Promise<void> {
-  await page.getByRole('button', { name: /Arrange/ }).click();
+  await page.getByRole('button', { name: /View/ }).click();
   for (const name of choices) await page.getByRole('radio', { name, exact: true }).click();
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: t('common.done'), exact: true }).click();
 }
 
 const titlesIn = (scope: Page | Locator) => scope.locator('[data-row]').evaluateAll((rows) => rows.map((row) => row.firstElementChild!.textContent));
@@ -23,7 +24,7 @@ test('a list put together by person and sorted by deadline stays so, for that pe
   await openList(aino, 'Boathouse');
   await openList(petri, 'Boathouse');
   await expect(petri.getByRole('heading', { name: 'Before winter' })).toBeVisible();
-  await arranged(aino, 'By person', 'by deadline', 'The title');
+  await arranged(aino, 'By person', 'by deadline', 'Title only');
   await expect(aino.getByRole('heading', { name: 'Tapio' })).toBeVisible();
   await expect(aino.getByRole('heading', { name: 'Before winter' })).toBeHidden();
   await expect(aino.getByText('#boats')).toBeHidden();
@@ -33,9 +34,9 @@ test('a list put together by person and sorted by deadline stays so, for that pe
   await expect(desk.getByRole('heading', { name: 'Tapio' })).toBeVisible();
   await expect(petri.getByRole('heading', { name: 'Before winter' })).toBeVisible();
   // what is added lands in its place by itself
-  await arranged(desk, 'All together', 'by deadline');
-  await desk.getByRole('textbox', { name: 'What needs doing?' }).fill('Look for the long oars by tomorrow');
-  await desk.getByRole('textbox', { name: 'What needs doing?' }).press('Enter');
+  await arranged(desk, 'No groups', 'by deadline');
+  await desk.getByRole('textbox', { name: t('capture.line') }).fill('Look for the long oars by tomorrow');
+  await desk.getByRole('textbox', { name: t('capture.line') }).press('Enter');
   await expect.poll(async () => (await titlesIn(desk)).includes('Look for the long oars')).toBe(true);
   const order = ['Replace the third plank of the jetty', 'Varnish the jetty rail', 'Look for the long oars', 'Cover the rowing boats'];
   expect((await titlesIn(desk)).filter((title) => order.includes(title!))).toEqual(order);
@@ -84,7 +85,10 @@ test('steps go in and out by menu, by keyboard and by dragging, and become items
   await expect.poll(() => insetOf(other, 'Second coat')).toBeGreaterThan(inset);
   await more('Put the sign back', 'Make it an item of its own');
   await expect(sheet.getByRole('button', { name: /^Put the sign back/ })).toBeHidden();
-  await other.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await other
+    .getByRole('dialog')
+    .getByRole('button', { name: t('common.close') })
+    .click();
   await expect(other.getByRole('button', { name: /^Put the sign back/ })).toBeVisible();
 });
 
@@ -100,8 +104,8 @@ test('several chosen move together while the network goes: all of them, once', a
   await expect(aino.getByText('1 selected')).toBeVisible();
   for (const title of three.slice(1)) await aino.getByRole('checkbox', { name: new RegExp(`^${title}`) }).click();
   await aino.context().setOffline(true);
-  const decisions = aino.getByRole('group', { name: 'What about these 3' });
-  await decisions.getByRole('button', { name: 'List', exact: true }).click();
+  const decisions = aino.getByRole('group', { name: 'What to do with these 3' });
+  await decisions.getByRole('button', { name: t('decide.list'), exact: true }).click();
   await aino.getByRole('button', { name: 'Yard and tools', exact: true }).click();
   await expect(aino.getByText('3 items: moved to Yard and tools.')).toBeVisible();
   for (const title of three) await expect(petri.getByRole('button', { name: new RegExp(`^${title}`) })).toBeHidden();
@@ -109,7 +113,7 @@ test('several chosen move together while the network goes: all of them, once', a
   for (const title of three) await expect(petri.getByRole('button', { name: new RegExp(`^${title}`) })).toHaveCount(1);
   // a copy is a second one: the first stays where it is
   await petri.getByRole('button', { name: /^Patch the inflatable/ }).click({ delay: 700 });
-  await petri.getByRole('button', { name: 'Copy', exact: true }).click();
+  await petri.getByRole('button', { name: t('decide.copy'), exact: true }).click();
   await petri.getByRole('button', { name: 'Boathouse', exact: true }).click();
   await expect(petri.getByText('“Patch the inflatable”: copied to Boathouse.')).toBeVisible();
   await expect(aino.getByRole('button', { name: /^Patch the inflatable/ })).toBeVisible();
@@ -124,36 +128,36 @@ test('what is done is cleared out of sight and shown again; a list begins from t
   await openList(aino, 'Boathouse');
   await openList(petri, 'Boathouse');
   await expect(petri.getByRole('button', { name: '2 done', exact: true })).toBeVisible();
-  await aino.getByRole('button', { name: 'More on this list' }).click();
-  await aino.getByRole('menuitem', { name: 'Clear the 2 done ones away' }).click();
+  await aino.getByRole('button', { name: t('list.more') }).click();
+  await aino.getByRole('menuitem', { name: 'Hide 2 done items' }).click();
   await expect(petri.getByRole('button', { name: '2 done', exact: true })).toBeHidden();
-  await petri.getByRole('button', { name: '2 more done, cleared away' }).click();
+  await petri.getByRole('button', { name: '2 more done, hidden' }).click();
   await expect(petri.getByText('Oil the boathouse doors')).toBeVisible();
-  await aino.getByRole('button', { name: 'More on this list' }).click();
-  await aino.getByRole('menuitem', { name: 'Use again from the start' }).click();
-  await expect(aino.getByText('“Boathouse” begins from the start.')).toBeVisible();
-  await expect(petri.getByRole('button', { name: /more done, cleared away/ })).toBeHidden();
+  await aino.getByRole('button', { name: t('list.more') }).click();
+  await aino.getByRole('menuitem', { name: t('list.useAgain') }).click();
+  await expect(aino.getByText('“Boathouse” starts over.')).toBeVisible();
+  await expect(petri.getByRole('button', { name: /more done, hidden/ })).toBeHidden();
   await expect(petri.getByRole('checkbox', { name: 'Check off “Oil the boathouse doors”' })).toBeVisible();
-  await aino.getByRole('button', { name: 'Undo' }).click();
-  await expect(petri.getByRole('button', { name: '2 more done, cleared away' })).toBeVisible();
+  await aino.getByRole('button', { name: t('common.undo') }).click();
+  await expect(petri.getByRole('button', { name: '2 more done, hidden' })).toBeVisible();
 });
 
 test('everything open, by list, by person and under one tag; what is typed there gets the tag', async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.getByRole('link', { name: 'Lists' }).click();
+  await aino.getByRole('link', { name: t('nav.lists') }).click();
   await aino.getByRole('button', { name: /^Everything open/ }).click();
   await expect(aino.getByRole('heading', { name: 'Boathouse' })).toBeVisible();
   const count = async () => Number(/\d+/.exec(await aino.getByText(/^\d+ open$/).innerText())![0]);
   expect(await count()).toBeGreaterThanOrEqual(200);
   await arranged(aino, 'By person');
-  await expect(aino.getByRole('heading', { name: 'Nobody’s yet' })).toBeVisible();
-  await aino.getByRole('button', { name: 'By a tag' }).click();
+  await expect(aino.getByRole('heading', { name: t('group.without.person') })).toBeVisible();
+  await aino.getByRole('button', { name: t('whole.byTag') }).click();
   await aino.getByRole('radio', { name: '#calls' }).click();
   const before = await count();
-  await aino.getByRole('textbox', { name: 'What needs doing?' }).fill('Ring the chimney sweep');
+  await aino.getByRole('textbox', { name: t('capture.line') }).fill('Ring the chimney sweep');
   await expect(aino.getByText('Gets #calls')).toBeVisible();
-  await aino.getByRole('textbox', { name: 'What needs doing?' }).press('Enter');
+  await aino.getByRole('textbox', { name: t('capture.line') }).press('Enter');
   await expect.poll(count).toBe(before + 1);
   await expect(aino.getByRole('button', { name: /^Ring the chimney sweep/ })).toBeVisible();
 });
@@ -166,13 +170,13 @@ test('what was removed is kept for thirty days and brought back', async ({ demo,
   await openList(petri, 'Boathouse');
   await openList(aino, 'Boathouse');
   await aino.getByRole('button', { name: /^Varnish the jetty rail/ }).click();
-  await aino.getByRole('button', { name: 'More on this item' }).click();
-  await aino.getByRole('menuitem', { name: 'Remove', exact: true }).click();
+  await aino.getByRole('button', { name: t('item.more') }).click();
+  await aino.getByRole('menuitem', { name: t('item.remove'), exact: true }).click();
   await expect(petri.getByRole('button', { name: /^Varnish the jetty rail/ })).toBeHidden();
-  await aino.getByRole('link', { name: 'Lists' }).click();
-  await aino.getByRole('button', { name: 'What was removed' }).click();
+  await aino.getByRole('link', { name: t('nav.lists') }).click();
+  await aino.getByRole('button', { name: t('removed.open') }).click();
   await expect(aino.getByText('30 days left', { exact: false })).toBeVisible();
-  await aino.getByRole('button', { name: 'Bring “Varnish the jetty rail” back' }).click();
+  await aino.getByRole('button', { name: 'Restore “Varnish the jetty rail” back' }).click();
   const back = petri.getByRole('button', { name: /^Varnish the jetty rail/ });
   await expect(back).toBeVisible();
   await expect(back).toContainText('step 1 of 5');
@@ -182,18 +186,18 @@ test('the hints of a new house are put away in one go and don’t come back', as
   const page = await devices.open(PHONE);
   await page.goto(empty.base);
   await page.getByRole('button', { name: 'Make an account' }).click();
-  await page.getByLabel('Name', { exact: true }).fill('Aino');
-  await page.getByLabel('E-mail').fill('aino@example.org');
-  await page.getByLabel('Password').fill('long enough');
-  await page.getByRole('button', { name: 'Make the account' }).click();
-  await page.getByLabel('Name of the house').fill('Kaislaranta');
-  await page.getByRole('button', { name: 'Make it' }).click();
-  await page.getByRole('link', { name: 'Lists' }).click();
+  await page.getByLabel(t('account.name'), { exact: true }).fill('Aino');
+  await page.getByLabel(t('account.email')).fill('aino@example.org');
+  await page.getByLabel(t('account.password')).fill('long enough');
+  await page.getByRole('button', { name: t('account.make') }).click();
+  await page.getByLabel(t('house.name')).fill('Kaislaranta');
+  await page.getByRole('button', { name: t('house.makeIt') }).click();
+  await page.getByRole('link', { name: t('nav.lists') }).click();
   await page.getByRole('button', { name: /^First steps/ }).click();
-  await page.getByRole('button', { name: 'Put away' }).click();
-  await expect(page.getByText('The hints are put away.')).toBeVisible();
+  await page.getByRole('button', { name: t('tried.putAway') }).click();
+  await expect(page.getByText(t('said.hintsAway'))).toBeVisible();
   await page.reload();
-  await page.getByRole('link', { name: 'Lists' }).click();
-  await expect(page.getByText('Everything open')).toBeHidden();
+  await page.getByRole('link', { name: t('nav.lists') }).click();
+  await expect(page.getByText(t('whole.title'))).toBeHidden();
   await expect(page.getByRole('button', { name: /^First steps/ })).toBeHidden();
 });

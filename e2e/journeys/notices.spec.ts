@@ -1,14 +1,16 @@
 import { expect, type Page } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE, type RunningKotiva } from './house.ts';
+import { starting, t } from './words.ts';
 
 /** Under More: notifications of this device switched on, and what the browser says to it. */
 async function switchOn(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'More' }).click();
+  await page.getByRole('link', { name: t('nav.more') }).click();
+  await page.getByRole('button', { name: starting('notify.title') }).click();
   await page.getByRole('checkbox', { name: /Notifications on this device/ }).click();
 }
 
 async function handOver(page: Page, title: string, to: string): Promise<void> {
-  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  const line = page.getByRole('textbox', { name: t('capture.line') });
   await line.fill(`Ask ${to} to ${title}`);
   await line.press('Enter');
   await expect(line).toHaveValue('');
@@ -24,31 +26,31 @@ test('handed over while the application is closed: told on the phone, taken from
   const leila = await devices.open(PHONE, { notifications: true });
   await enterDemo(leila, demo, 'Leila');
   await switchOn(leila);
-  await leila.getByRole('button', { name: 'Send a test here' }).click();
-  await expect(leila.getByText('Sent.')).toBeVisible();
+  await leila.getByRole('button', { name: t('notify.try.push') }).click();
+  await expect(leila.getByText(t('notify.tested'))).toBeVisible();
   await leila.close();
 
   const aino = await devices.open(PHONE, { notifications: true });
   await enterDemo(aino, demo, 'Aino');
   await switchOn(aino);
-  await aino.getByRole('link', { name: 'Today' }).click();
+  await aino.getByRole('link', { name: t('nav.today') }).click();
   await handOver(aino, 'Polish the bell', 'Leila');
   const outside = await devices.open(WIDE);
   await phones(outside, demo);
-  await expect(outside.getByRole('heading', { name: 'A test from Kotiva' })).toBeVisible();
+  await expect(outside.getByRole('heading', { name: 'Test from Kotiva' })).toBeVisible();
   // as long as it can be undone, nothing has left
   await expect(outside.getByText('Aino handed you “Polish the bell”')).toHaveCount(0);
   await demo.advance('PT1M');
   await phones(outside, demo);
   const notification = outside.getByRole('article').filter({ hasText: 'Aino handed you “Polish the bell”' });
-  await notification.getByRole('button', { name: 'Take it' }).click();
+  await notification.getByRole('button', { name: t('answer.take') }).click();
   await expect(notification).toHaveCount(0);
-  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  await aino.getByRole('link', { name: t('nav.followUp') }).click();
   await aino.getByRole('button', { name: /^Polish the bell/ }).click();
   await expect(
     aino
       .getByRole('dialog')
-      .getByText(/has taken it/)
+      .getByText(/took it/)
       .first(),
   ).toBeVisible();
   await aino.keyboard.press('Escape');
@@ -61,33 +63,41 @@ test('handed over while the application is closed: told on the phone, taken from
     .getByRole('button', { name: /^Polish the bell/ })
     .first()
     .click();
-  await again.getByRole('dialog').getByRole('button', { name: 'Ask back' }).click();
+  await again
+    .getByRole('dialog')
+    .getByRole('button', { name: t('answer.askBack') })
+    .click();
   await again
     .getByRole('dialog')
     .getByRole('textbox', { name: /What do you want to know/ })
     .fill('The old one or the new one?');
-  await again.getByRole('dialog').getByRole('button', { name: 'Ask back' }).last().click();
+  await again
+    .getByRole('dialog')
+    .getByRole('button', { name: t('answer.askBack') })
+    .last()
+    .click();
   await demo.advance('PT1M');
   await phones(outside, demo);
-  const question = outside.getByRole('article').filter({ hasText: 'Leila asks about “Polish the bell”' });
+  const question = outside.getByRole('article').filter({ hasText: 'Leila has a question about “Polish the bell”' });
   await expect(question).toContainText('The old one or the new one?');
   await question.getByRole('textbox').fill('The new one, by the door');
-  await question.getByRole('button', { name: 'Answer' }).click();
+  await question.getByRole('button', { name: t('answer.answer') }).click();
   await expect(again.getByText('The new one, by the door')).toBeVisible();
 });
 
 test('a workshop without an account gets a mail, answers by its link without a script, and by a calendar’s reply', async ({ demo, devices, browser }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.getByRole('link', { name: 'More' }).click();
-  await aino.getByRole('button', { name: 'Add someone without an account' }).click();
+  await aino.getByRole('link', { name: t('nav.more') }).click();
+  await aino.getByRole('button', { name: starting('people.title') }).click();
+  await aino.getByRole('button', { name: t('people.addWithout') }).click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByLabel('Name').fill('Workshop');
-  await sheet.getByLabel('Mail address').fill('not an address');
-  await sheet.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(sheet.getByText('That is not a mail address.')).toBeVisible();
-  await sheet.getByLabel('Mail address').fill('workshop@engines.example');
-  await sheet.getByRole('button', { name: 'Add', exact: true }).click();
+  await sheet.getByLabel(t('account.name')).fill('Workshop');
+  await sheet.getByLabel(t('contact.email')).fill('not an address');
+  await sheet.getByRole('button', { name: t('mail.add'), exact: true }).click();
+  await expect(sheet.getByText(t('contact.notAnAddress'))).toBeVisible();
+  await sheet.getByLabel(t('contact.email')).fill('workshop@engines.example');
+  await sheet.getByRole('button', { name: t('mail.add'), exact: true }).click();
   await expect(sheet).toBeHidden();
   for (const title of ['Repair the engine', 'Send the bill']) await handOver(aino, title, 'Workshop');
   await demo.advance('PT1M');
@@ -98,18 +108,18 @@ test('a workshop without an account gets a mail, answers by its link without a s
   await plain.getByRole('link', { name: /\/o\// }).first().click();
   await expect(plain.getByRole('heading', { name: 'For Workshop' })).toBeVisible();
   const asked = plain.getByRole('article').filter({ hasText: 'Repair the engine' });
-  await asked.getByRole('button', { name: 'Can’t' }).click();
+  await asked.getByRole('button', { name: t('answer.cant') }).click();
   await expect(plain.getByRole('alert')).toContainText('Write why');
-  await asked.getByLabel('A word with it').fill('New gasket, runs well');
-  await asked.getByRole('button', { name: 'Check off' }).click();
+  await asked.getByLabel(t('nudge.words')).fill('New gasket, runs well');
+  await asked.getByRole('button', { name: t('item.checkOff') }).click();
   await expect(plain.getByRole('status')).toBeVisible();
 
   await plain.goto(`${demo.base}/simulate/mailbox`);
   await plain.getByRole('link', { name: 'Aino handed you “Send the bill”' }).click();
   await plain.getByRole('button', { name: 'accepted' }).click();
-  await expect(plain.getByRole('status')).toHaveText('Sent.');
+  await expect(plain.getByRole('status')).toHaveText(t('notify.tested'));
 
-  await aino.getByRole('link', { name: 'Follow-up' }).click();
+  await aino.getByRole('link', { name: t('nav.followUp') }).click();
   await aino.getByText('Repair the engine').first().click();
   await expect(aino.getByText('New gasket, runs well')).toBeVisible();
   await aino.keyboard.press('Escape');
@@ -117,20 +127,21 @@ test('a workshop without an account gets a mail, answers by its link without a s
   await expect(
     aino
       .getByRole('dialog')
-      .getByText(/has taken it/)
+      .getByText(/took it/)
       .first(),
   ).toBeVisible();
   await aino.keyboard.press('Escape');
 
   // withdrawn, the link opens nothing more
   const address = await linkIn(plain, demo);
-  await aino.getByRole('link', { name: 'More' }).click();
-  await aino.getByRole('button', { name: 'Change Workshop' }).click();
-  await aino.getByRole('button', { name: 'Personal link' }).click();
-  await aino.getByRole('button', { name: 'Withdraw it' }).click();
-  await expect(aino.getByText('Withdrawn. The next mail carries a new one.')).toBeVisible();
+  await aino.getByRole('link', { name: t('nav.more') }).click();
+  await aino.getByRole('button', { name: starting('people.title') }).click();
+  await aino.getByRole('button', { name: 'Edit Workshop' }).click();
+  await aino.getByRole('button', { name: t('outside.title') }).click();
+  await aino.getByRole('button', { name: t('outside.withdraw') }).click();
+  await expect(aino.getByText(t('outside.withdrawn'))).toBeVisible();
   await plain.goto(address);
-  await expect(plain.getByText('This link is no longer good')).toBeVisible();
+  await expect(plain.getByText('This link no longer works')).toBeVisible();
   await plain.context().close();
 });
 
@@ -143,11 +154,11 @@ async function linkIn(page: Page, running: RunningKotiva): Promise<string> {
 test('a reminder typed in the line rings at its time, is put off, rings again, and is done from the bell', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Oona');
-  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  const line = page.getByRole('textbox', { name: t('capture.line') });
   await line.fill('Return the sauna key on 24 Dec 2026 at 12:00 remind me 2 days before');
   await line.press('Enter');
   await expect(line).toHaveValue('');
-  const bell = page.getByRole('button', { name: /Notices/ });
+  const bell = page.getByRole('button', { name: /Notifications/ });
   const reminder = page.getByText('Reminder: “Return the sauna key”').first();
   await demo.moveTo('2026-12-22T09:59:00.000Z');
   await bell.click();
@@ -157,11 +168,11 @@ test('a reminder typed in the line rings at its time, is put off, rings again, a
   await bell.click();
   await expect(reminder).toBeVisible();
   const told = page.getByRole('dialog');
-  await told.getByRole('button', { name: 'Later', exact: true }).click();
-  await told.getByRole('button', { name: 'In 1 h' }).click();
-  await expect(page.getByRole('button', { name: 'Later', exact: true })).toHaveCount(0);
+  await told.getByRole('button', { name: t('alarm.snooze'), exact: true }).click();
+  await told.getByRole('button', { name: t('alarm.snooze.hour') }).click();
+  await expect(page.getByRole('button', { name: t('alarm.snooze'), exact: true })).toHaveCount(0);
   await demo.advance('PT61M');
-  await told.getByRole('button', { name: 'Done', exact: true }).click();
+  await told.getByRole('button', { name: t('common.done'), exact: true }).click();
   await expect(page.getByText('Checked off “Return the sauna key”')).toBeVisible();
   await demo.advance('P3D');
   await expect(page.getByText('Reminder: “Return the sauna key”')).toHaveCount(2);
@@ -171,7 +182,7 @@ test('refused by the browser it is said, and everything waits inside', async ({ 
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Leila');
   await switchOn(page);
-  await expect(page.getByText(/This browser refuses notifications/)).toBeVisible();
+  await expect(page.getByText(/This browser blocks notifications/)).toBeVisible();
   await expect(page.getByRole('checkbox', { name: /Notifications on this device/ })).not.toBeChecked();
 });
 

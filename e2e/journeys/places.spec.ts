@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { starting, t } from './words.ts';
 
 const spot = (latitude: number, longitude: number, accuracy = 10) => ({ latitude, longitude, accuracy });
 const GUESTHOUSE = spot(62.30036, 27.1);
@@ -29,12 +30,15 @@ async function goTo(page: Page, at: ReturnType<typeof spot>): Promise<void> {
 }
 const openPlaces = async (page: Page, base: string) => {
   await page.goto(`${base}/places`);
-  await page.getByRole('heading', { level: 1, name: 'Places' }).waitFor();
+  await page.getByRole('heading', { level: 1, name: t('places.title') }).waitFor();
 };
 async function sayAt(page: Page, base: string, place: string): Promise<void> {
   await openPlaces(page, base);
-  await page.getByRole('button', { name: /^I am at/ }).click();
-  await page.getByRole('group', { name: 'I am at …' }).getByRole('button', { name: place, exact: true }).click();
+  await page.getByRole('button', { name: /^I’m at/ }).click();
+  await page
+    .getByRole('group', { name: t('here.say') })
+    .getByRole('button', { name: place, exact: true })
+    .click();
 }
 const status = (page: Page, words: string | RegExp) => page.getByRole('status').filter({ hasText: words });
 
@@ -44,38 +48,38 @@ test('a place by address, by standing there, by a tap and in degrees; what is wr
   await openPlaces(aino, demo.base);
   const sheet = aino.getByRole('dialog');
   const begin = async (name: string) => {
-    await aino.getByRole('button', { name: 'A new place' }).click();
-    await sheet.getByLabel('Name of the place').fill(name);
+    await aino.getByRole('button', { name: t('place.new') }).click();
+    await sheet.getByLabel(t('place.name')).fill(name);
   };
-  const save = () => sheet.getByRole('button', { name: 'Save' }).click();
+  const save = () => sheet.getByRole('button', { name: t('common.save') }).click();
 
   await begin('Old mill');
-  await sheet.getByLabel('Address or name').fill('Rivre road');
-  await sheet.getByRole('button', { name: 'Look up' }).click();
-  await expect(sheet.getByRole('alert').filter({ hasText: 'Nothing is known by that. What you wrote stays' })).toBeVisible();
-  await expect(sheet.getByLabel('Address or name')).toHaveValue('Rivre road');
-  await sheet.getByLabel('Address or name').fill('river road 2');
-  await sheet.getByRole('button', { name: 'Look up' }).click();
+  await sheet.getByLabel(t('place.address')).fill('Rivre road');
+  await sheet.getByRole('button', { name: t('place.find') }).click();
+  await expect(sheet.getByRole('alert').filter({ hasText: 'Nothing found. What you typed is kept' })).toBeVisible();
+  await expect(sheet.getByLabel(t('place.address'))).toHaveValue('Rivre road');
+  await sheet.getByLabel(t('place.address')).fill('river road 2');
+  await sheet.getByRole('button', { name: t('place.find') }).click();
   await sheet.getByRole('button', { name: 'Old mill, River road 2' }).click();
   for (const wrong of ['0', 'wide']) {
-    await sheet.getByLabel('How far it reaches, in metres').fill(wrong);
+    await sheet.getByLabel(t('place.radius')).fill(wrong);
     await save();
-    await expect(sheet.getByText('Write whole metres, from 50 to 5000: a device can’t tell less.')).toBeVisible();
+    await expect(sheet.getByText('Enter whole metres, from 50 to 5000: devices can’t tell less.')).toBeVisible();
   }
-  await sheet.getByLabel('How far it reaches, in metres').fill('70');
-  await sheet.getByRole('button', { name: 'Write it out' }).click();
-  await sheet.getByLabel('Open, as OpenStreetMap writes it').fill('Mo-Fr around nine');
+  await sheet.getByLabel(t('place.radius')).fill('70');
+  await sheet.getByRole('button', { name: t('hours.write') }).click();
+  await sheet.getByLabel(t('hours.written')).fill('Mo-Fr around nine');
   await save();
-  await expect(sheet.getByText(/These opening hours can’t be read: Mo-Fr around nine/)).toBeVisible();
-  await sheet.getByLabel('Open, as OpenStreetMap writes it').fill('Mo-Su 00:00-24:00');
+  await expect(sheet.getByText(/We can’t read these opening hours: Mo-Fr around nine/)).toBeVisible();
+  await sheet.getByLabel(t('hours.written')).fill('Mo-Su 00:00-24:00');
   await save();
   await expect(aino.getByRole('button', { name: /^Old mill always open · River road 2 · within 70 m/ })).toBeVisible();
 
   await begin('Ferry');
-  await sheet.getByRole('button', { name: 'I am there now' }).click();
-  await expect(sheet.getByText('Taken from this device, to 14 m.')).toBeVisible();
-  await expect(sheet.getByText(/It is at 62\.29160, 27\.12230/)).toBeVisible();
-  await sheet.getByRole('button', { name: 'Say when it is open' }).click();
+  await sheet.getByRole('button', { name: t('place.iAmHere') }).click();
+  await expect(sheet.getByText('From this device, accurate to 14 m.')).toBeVisible();
+  await expect(sheet.getByText(/It’s at 62\.29160, 27\.12230/)).toBeVisible();
+  await sheet.getByRole('button', { name: t('hours.add') }).click();
   await sheet.getByLabel('To 1', { exact: true }).fill('18:00');
   await save();
   await aino.getByRole('button', { name: /^Ferry / }).click();
@@ -83,24 +87,24 @@ test('a place by address, by standing there, by a tap and in degrees; what is wr
   await aino.goBack();
 
   await begin('Swimming rock');
-  await sheet.getByRole('region', { name: 'Map to choose the spot on' }).click({ position: { x: 60, y: 60 } });
-  await expect(sheet.getByText(/^It is at 62\./)).toBeVisible();
+  await sheet.getByRole('region', { name: t('map.choose') }).click({ position: { x: 60, y: 60 } });
+  await expect(sheet.getByText(/^It’s at 62\./)).toBeVisible();
   await save();
   await expect(aino.getByRole('button', { name: /^Swimming rock within 100 m/ })).toBeVisible();
 
   await begin('Bell tower');
-  await sheet.getByRole('button', { name: 'In degrees' }).click();
+  await sheet.getByRole('button', { name: t('place.degrees') }).click();
   const degrees = async (lat: string, lon: string) => {
-    await sheet.getByLabel('Latitude').fill(lat);
-    await sheet.getByLabel('Longitude').fill(lon);
-    await sheet.getByRole('button', { name: 'Take these' }).click();
+    await sheet.getByLabel(t('place.lat')).fill(lat);
+    await sheet.getByLabel(t('place.lon')).fill(lon);
+    await sheet.getByRole('button', { name: t('place.takeDegrees') }).click();
   };
   await degrees('east', '27');
-  await expect(sheet.getByText('Write both as numbers')).toBeVisible();
+  await expect(sheet.getByText('Enter both as numbers')).toBeVisible();
   await degrees('127.1', '62.3');
   await expect(sheet.getByText(/These look swapped/)).toBeVisible();
   await degrees('62,307', '27.145');
-  await expect(sheet.getByText(/It is at 62\.30700, 27\.14500/)).toBeVisible();
+  await expect(sheet.getByText(/It’s at 62\.30700, 27\.14500/)).toBeVisible();
   await save();
   await aino.getByRole('button', { name: /^Bell tower / }).click();
   await expect(aino.getByRole('heading', { level: 1, name: 'Bell tower' })).toBeVisible();
@@ -111,20 +115,20 @@ test('arriving rings once, passing by and vague looks do not; what belongs there
   await tapio.clock.install();
   await enterDemo(tapio, demo, 'Tapio');
   await openPlaces(tapio, demo.base);
-  await tapio.getByRole('checkbox', { name: 'Remind me at places on this device' }).click();
-  await expect(tapio.getByText('On: judged on this device while Kotiva is open. No position leaves it.')).toBeVisible();
+  await tapio.getByRole('checkbox', { name: t('looking.switch') }).click();
+  await expect(tapio.getByText(t('looking.on'))).toBeVisible();
   // how it is found at the first look is kept, and rings nothing
   await expect(tapio.getByRole('button', { name: /^Guesthouse you are here/ })).toBeVisible();
 
   await watchToo(tapio);
   for (const at of [ON_THE_ROAD, { ...SHOP, accuracy: 2_000 }]) await goTo(tapio, at);
-  await expect(tapio.getByText(/^On, but this device only knows where it is to 2000 m/)).toBeVisible();
+  await expect(tapio.getByText(/^On, but this device only knows its location to within 2000 m/)).toBeVisible();
   await goTo(tapio, WORKSHOP);
   await expect(status(tapio, 'At Engine workshop: “Collect the outboard from the workshop”')).toBeVisible();
   await expect(tapio.getByRole('button', { name: /^Village shop you are here/ })).toHaveCount(0);
   await expect(tapio.getByRole('button', { name: /^Guesthouse you are here/ })).toHaveCount(0);
 
-  await tapio.getByRole('link', { name: 'Today' }).click();
+  await tapio.getByRole('link', { name: t('nav.today') }).click();
   const here = tapio.getByRole('region', { name: 'Here, at Engine workshop' });
   await expect(here.getByRole('checkbox')).toHaveCount(4);
   await here.getByRole('button', { name: 'Open: Engine workshop' }).click();
@@ -134,12 +138,12 @@ test('arriving rings once, passing by and vague looks do not; what belongs there
 
   // reloaded, it goes on from where it was: the same visit does not ring again
   await tapio.reload();
-  await expect(tapio.getByText('You are here.')).toBeVisible();
+  await expect(tapio.getByText(t('here.youAre'))).toBeVisible();
   await watchToo(tapio);
   await goTo(tapio, WORKSHOP);
   await expect(status(tapio, /^At Engine workshop/)).toHaveCount(0);
   await goTo(tapio, ON_THE_ROAD);
-  await expect(tapio.getByText('You are here.')).toHaveCount(0);
+  await expect(tapio.getByText(t('here.youAre'))).toHaveCount(0);
   // at the next visit it does, since it is still open
   await goTo(tapio, WORKSHOP);
   await expect(status(tapio, 'At Engine workshop: “Collect the outboard from the workshop”')).toBeVisible();
@@ -152,11 +156,11 @@ test('whoever gets there first has it; the others are told that somebody is ther
   await sayAt(oona, demo.base, 'Village shop');
   await expect(status(oona, 'At Village shop: “40 candles for the lanterns”')).toBeVisible();
   await sayAt(eetu, demo.base, 'Village shop');
-  await expect(status(eetu, 'Somebody else is there already: “40 candles for the lanterns” is in their hands.')).toBeVisible();
-  await expect(eetu.getByRole('button', { name: /^Notices/ })).toBeVisible();
-  await eetu.getByRole('button', { name: /^Notices/ }).click();
+  await expect(status(eetu, 'Someone else is already there and has “40 candles for the lanterns”.')).toBeVisible();
+  await expect(eetu.getByRole('button', { name: /^Notifications/ })).toBeVisible();
+  await eetu.getByRole('button', { name: /^Notifications/ }).click();
   await expect(eetu.getByRole('dialog').getByText('At Village shop: “40 candles for the lanterns”')).toHaveCount(0);
-  await oona.getByRole('button', { name: /^Notices/ }).click();
+  await oona.getByRole('button', { name: /^Notifications/ }).click();
   await expect(oona.getByRole('dialog').getByRole('button', { name: /^At Village shop: “40 candles for the lanterns”/ })).toBeVisible();
 });
 
@@ -166,38 +170,42 @@ test('whoever leaves last is reminded, and reads of whom nothing is known', asyn
   await enterDemo(petri, demo, 'Petri');
   await sayAt(aino, demo.base, 'Guesthouse');
   await sayAt(petri, demo.base, 'Guesthouse');
-  await aino.getByRole('link', { name: 'Lists' }).click();
+  await aino.getByRole('link', { name: t('nav.lists') }).click();
   await aino.getByRole('button', { name: /^Sauna and shore/ }).click();
   await aino.getByRole('heading', { level: 1, name: 'Sauna and shore' }).waitFor();
-  const line = aino.getByRole('textbox', { name: 'What needs doing?' });
+  const line = aino.getByRole('textbox', { name: t('capture.line') });
   await line.fill('Close the sauna damper');
-  await expect(aino.getByText('Into Sauna and shore. Enter adds.')).toBeVisible();
+  await expect(aino.getByText('Into Sauna and shore. Press Enter to add.')).toBeVisible();
   await line.press('Enter');
   await aino
     .getByRole('button', { name: /^Close the sauna damper/ })
     .first()
     .click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByRole('button', { name: 'Add to it' }).click();
-  await sheet.getByRole('button', { name: 'Remind me', exact: true }).click();
-  await sheet.getByRole('button', { name: 'At a place' }).click();
+  await sheet.getByRole('button', { name: t('sentence.addLabel') }).click();
+  await sheet.getByRole('button', { name: t('sentence.panel.reminders'), exact: true }).click();
+  await sheet.getByRole('button', { name: t('alarm.atPlace') }).click();
   await sheet.getByRole('radio', { name: 'Guesthouse', exact: true }).click();
-  await sheet.getByRole('radio', { name: 'On leaving' }).click();
-  await sheet.getByRole('radio', { name: 'Whoever leaves last' }).click();
-  for (const name of ['Oona', 'Eetu', 'Leila']) await sheet.getByRole('group', { name: 'Of these' }).getByRole('checkbox', { name, exact: true }).click();
-  await sheet.getByRole('button', { name: 'Remind there' }).click();
+  await sheet.getByRole('radio', { name: t('alarm.crossing.leave') }).click();
+  await sheet.getByRole('radio', { name: t('alarm.crosser.last') }).click();
+  for (const name of ['Oona', 'Eetu', 'Leila'])
+    await sheet
+      .getByRole('group', { name: t('alarm.among') })
+      .getByRole('checkbox', { name, exact: true })
+      .click();
+  await sheet.getByRole('button', { name: t('alarm.setThere') }).click();
   await expect(sheet.getByText(/whoever leaves Guesthouse last, else at 22:00, for Aino, Petri or Tapio/).first()).toBeVisible();
   await aino.keyboard.press('Escape');
 
   const leave = async (page: Page) => {
     await openPlaces(page, demo.base);
-    await page.getByRole('button', { name: 'Not any more' }).click();
-    await expect(page.getByRole('button', { name: 'I am at …' })).toBeVisible();
+    await page.getByRole('button', { name: t('here.leave') }).click();
+    await expect(page.getByRole('button', { name: t('here.say') })).toBeVisible();
   };
   await leave(aino);
   await expect(status(aino, /Leaving Guesthouse/)).toHaveCount(0);
   await leave(petri);
-  await expect(status(petri, 'Leaving Guesthouse: “Close the sauna damper” Nobody knows whether Tapio is still there.')).toBeVisible();
+  await expect(status(petri, 'Leaving Guesthouse: “Close the sauna damper” We don’t know whether Tapio is still there.')).toBeVisible();
 });
 
 test('not allowed to look, it is said once, and by hand it does the same; without a network it rings here, and not again when it is told', async ({
@@ -207,27 +215,40 @@ test('not allowed to look, it is said once, and by hand it does the same; withou
   const tapio = await devices.open(PHONE);
   await enterDemo(tapio, demo, 'Tapio');
   await openPlaces(tapio, demo.base);
-  await tapio.getByRole('checkbox', { name: 'Remind me at places on this device' }).click();
-  await expect(tapio.getByText(/This device (may not say|can’t tell) where it is/).first()).toBeVisible();
+  await tapio.getByRole('checkbox', { name: t('looking.switch') }).click();
+  await expect(tapio.getByText(/This (browser isn’t allowed to see your location|device can’t tell where it is)/).first()).toBeVisible();
   await tapio.context().setOffline(true);
-  await tapio.getByRole('button', { name: 'I am at …' }).click();
-  await tapio.getByRole('group', { name: 'I am at …' }).getByRole('button', { name: 'Engine workshop', exact: true }).click();
+  await tapio.getByRole('button', { name: t('here.say') }).click();
+  await tapio
+    .getByRole('group', { name: t('here.say') })
+    .getByRole('button', { name: 'Engine workshop', exact: true })
+    .click();
   await expect(status(tapio, 'At Engine workshop: “Collect the outboard from the workshop”')).toBeVisible();
-  await expect(tapio.getByText('1 change waits to be sent', { exact: false })).toBeVisible();
+  await expect(tapio.getByText('1 change is waiting to be sent', { exact: false })).toBeVisible();
   await expect(status(tapio, 'At Engine workshop')).toHaveCount(0, { timeout: 15_000 });
   await tapio.context().setOffline(false);
-  await expect(tapio.getByText(/waits to be sent/)).toBeHidden({ timeout: 40_000 });
-  await tapio.getByRole('button', { name: /^Notices/ }).click();
+  await expect(tapio.getByText(/waiting to be sent/)).toBeHidden({ timeout: 40_000 });
+  await tapio.getByRole('button', { name: /^Notifications/ }).click();
   await expect(tapio.getByRole('dialog').getByText('At Engine workshop: “Collect the outboard from the workshop”')).toHaveCount(1);
   await expect(status(tapio, 'At Engine workshop')).toHaveCount(0);
   // put off until somewhere else
-  await tapio.getByRole('dialog').getByRole('button', { name: 'Later' }).first().click();
-  await tapio.getByRole('dialog').getByRole('button', { name: 'When I get to …' }).click();
+  await tapio
+    .getByRole('dialog')
+    .getByRole('button', { name: t('alarm.snooze') })
+    .first()
+    .click();
+  await tapio
+    .getByRole('dialog')
+    .getByRole('button', { name: t('alarm.snooze.place') })
+    .click();
   await tapio.getByRole('dialog').getByRole('button', { name: 'When I get to Timber yard' }).click();
   await tapio.keyboard.press('Escape');
-  await expect(status(tapio, 'Rings when you get to Timber yard')).toBeVisible();
-  await tapio.getByRole('button', { name: /^I am at/ }).click();
-  await tapio.getByRole('group', { name: 'I am at …' }).getByRole('button', { name: 'Timber yard', exact: true }).click();
+  await expect(status(tapio, 'Reminding you when you get to Timber yard')).toBeVisible();
+  await tapio.getByRole('button', { name: /^I’m at/ }).click();
+  await tapio
+    .getByRole('group', { name: t('here.say') })
+    .getByRole('button', { name: 'Timber yard', exact: true })
+    .click();
   await expect(status(tapio, /At Timber yard: .*“Collect the outboard from the workshop”/)).toBeVisible();
 });
 
@@ -239,13 +260,15 @@ test('a place that is removed: how much hangs on it is said before, and what lay
     .getByRole('button', { name: /^Engine workshop/ })
     .last()
     .click();
-  await aino.getByRole('button', { name: 'Change the place' }).click();
+  await aino.getByRole('button', { name: t('place.change') }).click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByRole('button', { name: 'Remove the place' }).click();
-  await expect(sheet.getByText(/^\d+ open things? (is|are) done here; (it stays|they stay), without a place\. 1 reminder you see hangs on it/)).toBeVisible();
+  await sheet.getByRole('button', { name: t('place.remove') }).click();
+  await expect(
+    sheet.getByText(/^\d+ open items? (is|are) done here; (it stays|they stay), without a place\. 1 reminder you can see depends on it/),
+  ).toBeVisible();
   await sheet.getByRole('button', { name: 'Remove Engine workshop' }).click();
-  await expect(aino.getByText('This place is not there any more, or not for you to see.')).toBeVisible();
-  await aino.getByRole('button', { name: 'Undo' }).click();
+  await expect(aino.getByText(t('place.gone'))).toBeVisible();
+  await aino.getByRole('button', { name: t('common.undo') }).click();
   await expect(aino.getByRole('heading', { level: 1, name: 'Engine workshop' })).toBeVisible();
   await expect(aino.getByRole('group', { name: 'Errands' })).toBeVisible();
 });
@@ -255,101 +278,102 @@ test('a round: the shortest way while places are open, an order of one’s own w
   await enterDemo(petri, demo, 'Petri');
   await enterDemo(tapio, demo, 'Tapio');
   await openPlaces(petri, demo.base);
-  await petri.getByRole('button', { name: 'Plan a round' }).click();
-  const stops = petri.getByRole('group', { name: 'Stops' });
+  await petri.getByRole('button', { name: t('round.plan') }).click();
+  const stops = petri.getByRole('group', { name: t('round.stops') });
   await expect(petri.getByText(/^Done at \d\d:\d\d$/)).toBeVisible();
   for (const name of [/^Quay/, /^Library/, /^Bakery/]) await stops.getByRole('checkbox', { name }).click();
-  await expect(petri.getByText('Can’t be made')).toHaveCount(0);
+  await expect(petri.getByText(t('round.left'))).toHaveCount(0);
 
   // late, the dairy has closed before one could be there
   await petri.getByRole('button', { name: /^From Guesthouse, at/ }).click();
-  await petri.getByLabel('When it begins').fill('14:52');
-  await expect(petri.getByRole('region', { name: 'Can’t be made' }).getByText(/^Dairy: too far to be there in time/)).toBeVisible();
-  await petri.getByLabel('When it begins').fill('13:00');
-  await expect(petri.getByText('Can’t be made')).toHaveCount(0);
+  await petri.getByLabel(t('round.startHour')).fill('14:52');
+  await expect(petri.getByRole('region', { name: t('round.left') }).getByText(/^Dairy: too far to be there in time/)).toBeVisible();
+  await petri.getByLabel(t('round.startHour')).fill('13:00');
+  await expect(petri.getByText(t('round.left'))).toHaveCount(0);
 
   const first = petri.getByRole('button', { name: /^Move / }).first();
   const moved = (await first.getAttribute('aria-label'))!.replace('Move ', '');
   await first.click();
-  await petri.getByRole('menuitem', { name: 'Down' }).click();
-  await expect(petri.getByText(/min longer than the shortest|as short as the shortest|not every stop can be made/)).toBeVisible();
-  await petri.getByRole('button', { name: 'Take the shortest' }).click();
+  await petri.getByRole('menuitem', { name: t('move.down') }).click();
+  await expect(petri.getByText(/min longer than the shortest|as short as the shortest|you can’t reach every stop/)).toBeVisible();
+  await petri.getByRole('button', { name: t('round.takeBest') }).click();
   await expect(petri.getByRole('button', { name: /^Move / }).first()).toHaveAttribute('aria-label', `Move ${moved}`);
 
   const downloading = petri.waitForEvent('download');
-  await petri.getByRole('button', { name: 'As a GPX route' }).click();
+  await petri.getByRole('button', { name: t('round.gpx') }).click();
   const gpx = readFileSync(await (await downloading).path(), 'utf8');
   expect(gpx.match(/<rtept /g)).toHaveLength(8);
 
-  await petri.getByRole('button', { name: 'Start the round' }).click();
-  const next = petri.getByRole('region', { name: 'Next stop' });
+  await petri.getByRole('button', { name: t('round.start') }).click();
+  const next = petri.getByRole('region', { name: t('round.nextStop') });
   await expect(next.getByRole('heading', { name: moved })).toBeVisible();
   // checked off, it moves on by itself
   const boxes = next.getByRole('checkbox', { name: /^Check off/ });
   for (let left = await boxes.count(); left > 0 && (await next.getByRole('heading', { name: moved }).count()) > 0; left--) await boxes.first().click();
   await expect(next.getByRole('heading', { name: moved })).toHaveCount(0);
-  await petri.getByRole('button', { name: 'Hand the round over' }).click();
+  await petri.getByRole('button', { name: t('round.hand') }).click();
   await petri.getByRole('radio', { name: 'Tapio' }).click();
-  await petri.getByRole('button', { name: 'Hand it over' }).click();
-  await expect(status(petri, 'Tapio makes the round now.')).toBeVisible();
+  await petri.getByRole('button', { name: t('round.handNow') }).click();
+  await expect(status(petri, 'Tapio now has the round.')).toBeVisible();
 
   await expect(tapio.getByText(/^Round: next /)).toBeVisible();
-  await tapio.getByRole('button', { name: /^Notices/ }).click();
-  await tapio.getByRole('button', { name: /^Petri handed you a round of errands: 8 stops/ }).click();
-  await expect(tapio.getByRole('region', { name: 'Next stop' })).toBeVisible();
-  await tapio.getByRole('button', { name: 'Go on' }).click();
-  await expect(status(tapio, 'Gone on.')).toBeVisible();
+  await tapio.getByRole('button', { name: /^Notifications/ }).click();
+  await tapio.getByRole('button', { name: /^Petri handed you an errand round with 8 stops/ }).click();
+  await expect(tapio.getByRole('region', { name: t('round.nextStop') })).toBeVisible();
+  await tapio.getByRole('button', { name: t('round.goOn') }).click();
+  await expect(status(tapio, 'Next stop.')).toBeVisible();
 });
 
 test('simulated phones walk a recorded way: what rang where is said, and rings on their people’s devices', async ({ demo, devices }) => {
   const [aino, tapio] = [await devices.open(WIDE), await devices.open(PHONE)];
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(tapio, demo, 'Tapio');
-  await aino.getByRole('link', { name: 'More' }).click();
-  await aino.getByRole('button', { name: 'Simulated phones' }).click();
+  await aino.getByRole('link', { name: t('nav.more') }).click();
+  await aino.getByRole('button', { name: starting('phones.title') }).click();
   await aino.getByRole('checkbox', { name: /^Tapio/ }).click();
   const phone = aino.getByRole('group', { name: 'Phone of Tapio' });
-  await phone.getByLabel('A GPX file of one’s own').setInputFiles({ name: 'way.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from('<gpx></gpx>') });
-  await expect(phone.getByText(/^way\.gpx is no GPX track with times/)).toBeVisible();
+  await phone.getByLabel(t('phones.file')).setInputFiles({ name: 'way.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from('<gpx></gpx>') });
+  await expect(phone.getByText(/^way\.gpx isn’t a GPX track with times/)).toBeVisible();
   await phone.getByRole('radio', { name: 'To the engine workshop and back' }).click();
-  await phone.getByRole('button', { name: 'Walk' }).click();
-  const log = aino.getByRole('log', { name: 'What happened' });
+  await phone.getByRole('button', { name: t('phones.play') }).click();
+  const log = aino.getByRole('log', { name: t('activity.title') });
   await expect(log.getByText('Tapio came to Engine workshop. Rang: Collect the outboard from the workshop.')).toBeVisible({ timeout: 40_000 });
   await expect(status(tapio, 'At Engine workshop: “Collect the outboard from the workshop”')).toBeVisible();
   await expect(tapio.getByRole('region', { name: 'Here, at Engine workshop' })).toBeVisible();
   await expect(log.getByText(/Village shop/)).toHaveCount(0);
-  await phone.getByRole('button', { name: 'Stand still' }).click();
+  await phone.getByRole('button', { name: t('phones.stop') }).click();
 });
 
 test('no clock and no place decides it: reminded when a situation begins, and when a device is opened next', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.getByRole('link', { name: 'More' }).click();
+  await aino.getByRole('link', { name: t('nav.more') }).click();
+  await aino.getByRole('button', { name: starting('settings.device') }).click();
   await aino.getByRole('button', { name: /^Signed in on/ }).click();
   await aino
-    .getByRole('button', { name: /^Name it/ })
+    .getByRole('button', { name: /^Rename/ })
     .first()
     .click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByLabel('What this device is called').fill('');
-  await sheet.getByRole('button', { name: 'Save' }).click();
-  await expect(sheet.getByText('Write at least one word.')).toBeVisible();
-  await sheet.getByLabel('What this device is called').fill('Kitchen tablet');
-  await sheet.getByRole('button', { name: 'Save' }).click();
+  await sheet.getByLabel(t('devices.called')).fill('');
+  await sheet.getByRole('button', { name: t('common.save') }).click();
+  await expect(sheet.getByText(t('reason.title-empty'))).toBeVisible();
+  await sheet.getByLabel(t('devices.called')).fill('Kitchen tablet');
+  await sheet.getByRole('button', { name: t('common.save') }).click();
   await expect(aino.getByText('Kitchen tablet')).toBeVisible();
 
-  await aino.getByRole('link', { name: 'Today' }).click();
+  await aino.getByRole('link', { name: t('nav.today') }).click();
   await aino.getByText('Varnish the jetty rail').first().click();
-  await sheet.getByRole('button', { name: 'Add to it' }).click();
-  await sheet.getByRole('button', { name: 'Remind me', exact: true }).click();
-  await sheet.getByRole('button', { name: 'When something begins' }).click();
+  await sheet.getByRole('button', { name: t('sentence.addLabel') }).click();
+  await sheet.getByRole('button', { name: t('sentence.panel.reminders'), exact: true }).click();
+  await sheet.getByRole('button', { name: t('alarm.occasion') }).click();
   await sheet.getByRole('button', { name: 'quiet hour', exact: true }).click();
   await sheet.getByRole('button', { name: 'Kitchen tablet (this one)' }).click();
   await expect(sheet.getByRole('button', { name: /^when “quiet hour” begins and when Kitchen tablet is opened/ })).toBeVisible();
   await aino.keyboard.press('Escape');
 
   const reminded = status(aino, 'Reminder: “Varnish the jetty rail”');
-  await aino.getByRole('button', { name: 'What is so now?' }).click();
+  await aino.getByRole('button', { name: t('soNow.off') }).click();
   await aino.getByRole('checkbox', { name: 'quiet hour' }).click();
   await expect(reminded).toBeVisible();
   await expect(reminded).toHaveCount(0, { timeout: 15_000 });
@@ -359,9 +383,9 @@ test('no clock and no place decides it: reminded when a situation begins, and wh
   await aino.reload();
   await aino.getByRole('navigation').waitFor();
   const sent = aino.waitForResponse(/\/api\/commands$/);
-  await aino.getByRole('textbox', { name: 'What needs doing?' }).fill('Buy varnish');
-  await aino.getByRole('textbox', { name: 'What needs doing?' }).press('Enter');
+  await aino.getByRole('textbox', { name: t('capture.line') }).fill('Buy varnish');
+  await aino.getByRole('textbox', { name: t('capture.line') }).press('Enter');
   await sent;
-  await aino.getByRole('button', { name: /^Notices/ }).click();
+  await aino.getByRole('button', { name: /^Notifications/ }).click();
   await expect(sheet.getByText('Reminder: “Varnish the jetty rail”')).toHaveCount(2);
 });

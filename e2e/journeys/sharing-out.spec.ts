@@ -1,11 +1,12 @@
 import { expect } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { t } from './words.ts';
 
 test('the coming week is shared out: the load of each before and after, taken but for one line, and back again', async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.getByRole('link', { name: 'Calendar' }).click();
-  await aino.getByRole('button', { name: 'Share out' }).click();
+  await aino.getByRole('link', { name: t('nav.calendar') }).click();
+  await aino.getByRole('button', { name: t('shareOut.title') }).click();
   await expect(aino.getByRole('img', { name: /^before / })).not.toHaveCount(0);
   const lines = aino.getByRole('checkbox');
   await expect(lines).not.toHaveCount(0);
@@ -13,13 +14,13 @@ test('the coming week is shared out: the load of each before and after, taken bu
   const left = (await lines.first().innerText()).split('\n')[0]!;
   await lines.first().click();
   await expect(lines.first()).not.toBeChecked();
-  await aino.getByRole('button', { name: `Take these ${many - 1}` }).click();
-  await expect(aino.getByText(`${many - 1} things of the week are given out`)).toBeVisible();
+  await aino.getByRole('button', { name: `Accept these ${many - 1}` }).click();
+  await expect(aino.getByText(`${many - 1} items of the week were handed out`)).toBeVisible();
   // what was left is still nobody's, and is proposed again
   await expect(aino.getByRole('checkbox', { name: new RegExp(`^${left.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`) })).toBeChecked();
-  await expect(aino.getByRole('button', { name: 'Take this one' })).toBeVisible();
+  await expect(aino.getByRole('button', { name: 'Accept this one' })).toBeVisible();
 
-  await aino.getByRole('button', { name: 'Undo' }).click();
+  await aino.getByRole('button', { name: t('common.undo') }).click();
   await expect(lines).toHaveCount(many);
 });
 
@@ -33,8 +34,8 @@ test('what was given out stands with whoever got it', async ({ demo, devices }) 
   const marek = await devices.open(PHONE);
   await enterDemo(marek, demo, 'Marek');
   await aino.getByRole('button', { name: /^Take (these|this)/ }).click();
-  await marek.getByRole('link', { name: 'Calendar' }).click();
-  await marek.getByRole('radio', { name: 'By date' }).click();
+  await marek.getByRole('link', { name: t('nav.calendar') }).click();
+  await marek.getByRole('radio', { name: t('calendar.view.list') }).click();
   await expect(marek.getByText(title, { exact: true }).first()).toBeVisible();
 });
 
@@ -42,8 +43,8 @@ test('load: managers see everyone’s four weeks as a chart and a table, a membe
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await aino.goto(`${demo.base}/load`);
-  await expect(aino.getByRole('img', { name: /^Load of Marek, four weeks: / })).toBeVisible();
-  await aino.getByRole('button', { name: 'As a table, day by day' }).click();
+  await expect(aino.getByRole('img', { name: /^Workload of Marek, four weeks: / })).toBeVisible();
+  await aino.getByRole('button', { name: t('load.table') }).click();
   await expect(aino.getByRole('row')).toHaveCount(29);
   await expect(aino.getByRole('columnheader', { name: 'Marek' })).toBeVisible();
   // Oona's days away
@@ -52,6 +53,6 @@ test('load: managers see everyone’s four weeks as a chart and a table, a membe
   const oona = await devices.open(PHONE);
   await enterDemo(oona, demo, 'Oona');
   await oona.goto(`${demo.base}/load`);
-  await expect(oona.getByRole('img', { name: /^Load of Oona/ })).toBeVisible();
-  await expect(oona.getByRole('img', { name: /^Load of/ })).toHaveCount(1);
+  await expect(oona.getByRole('img', { name: /^Workload of Oona/ })).toBeVisible();
+  await expect(oona.getByRole('img', { name: /^Workload of/ })).toHaveCount(1);
 });

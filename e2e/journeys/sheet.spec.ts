@@ -1,5 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { enterDemo, PHONE, test } from './house.ts';
+import { t } from './words.ts';
 
 /** What is set most often on an item is three taps away from its sheet, and never below the fold. */
 
@@ -22,7 +23,7 @@ class Thumb {
 }
 
 async function openNew(page: Page, title: string): Promise<Locator> {
-  const line = page.getByRole('textbox', { name: 'What needs doing?' });
+  const line = page.getByRole('textbox', { name: t('capture.line') });
   await line.fill(`${title} today`);
   await line.press('Enter');
   await page
@@ -40,8 +41,8 @@ test('a deadline, a rule and a reminder are each set within three taps, from wha
   const button = (name: string | RegExp) => sheet.getByRole('button', { name, exact: true });
 
   const due = new Thumb(page);
-  await due.tap(button('By when'));
-  await due.tap(sheet.getByRole('radio', { name: 'tomorrow', exact: true }));
+  await due.tap(button(t('sentence.panel.due')));
+  await due.tap(sheet.getByRole('radio', { name: t('date.tomorrow'), exact: true }));
   await due.tap(button('Set'));
   await expect(button(/^tomorrow/)).toBeVisible();
   expect(due.taps).toBeLessThanOrEqual(3);
@@ -49,15 +50,15 @@ test('a deadline, a rule and a reminder are each set within three taps, from wha
   const reminder = new Thumb(page);
   await reminder.tap(button('Remind me'));
   await reminder.tap(button(/^This evening/));
-  await expect(sheet.getByText('remind me')).toBeVisible();
+  await expect(sheet.getByText(t('sentence.add.reminders'))).toBeVisible();
   expect(reminder.taps).toBeLessThanOrEqual(3);
   await page.keyboard.press('Escape');
 
   const rule = new Thumb(page);
   const second = await openNew(page, 'Sweep the slip');
-  await rule.tap(second.getByRole('button', { name: 'It comes back' }));
-  await rule.tap(second.getByRole('radio', { name: 'By weeks' }));
-  await rule.tap(second.getByRole('button', { name: 'Let it come back' }));
+  await rule.tap(second.getByRole('button', { name: t('sentence.panel.rule') }));
+  await rule.tap(second.getByRole('radio', { name: t('rule.kind.weeks') }));
+  await rule.tap(second.getByRole('button', { name: t('rule.save') }));
   await expect(second.getByText(/every (Mon|Tue|Wed|Thu|Fri|Sat|Sun)|weekly|every week/i).first()).toBeVisible();
   expect(rule.taps).toBeLessThanOrEqual(3);
 });
@@ -71,9 +72,9 @@ test('what is mine is taken, answered and told how far it is from what is in sig
     .click();
   const sheet = sheetOf(page);
   const thumb = new Thumb(page);
-  await thumb.tap(sheet.getByRole('button', { name: 'Take it', exact: true }));
-  await thumb.tap(sheet.getByRole('button', { name: 'How far it is' }));
+  await thumb.tap(sheet.getByRole('button', { name: t('answer.take'), exact: true }));
+  await thumb.tap(sheet.getByRole('button', { name: t('answer.howFar') }));
   await thumb.tap(sheet.getByRole('button', { name: /^40/ }).or(sheet.getByRole('radio', { name: /^40/ })));
-  await expect(sheet.getByText('under way, 40 %').first()).toBeVisible();
+  await expect(sheet.getByText('in progress, 40%').first()).toBeVisible();
   expect(thumb.taps).toBeLessThanOrEqual(3);
 });

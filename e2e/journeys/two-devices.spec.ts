@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { Random } from '../sync/random.ts';
 import { everythingSeen, PHONE, test, WIDE, type RunningKotiva } from './house.ts';
+import { t } from './words.ts';
 
 /** Clumsy hands on two devices of one person, by seed: offline, reload, undo, back. In the end both show what the server says. */
 
@@ -33,7 +34,7 @@ async function act({ page }: Hand, random: Random, word: string): Promise<string
   };
   const ways: Record<string, () => Promise<unknown>> = {
     add: async () => {
-      const line = page.getByRole('textbox', { name: 'What needs doing?' }).first();
+      const line = page.getByRole('textbox', { name: t('capture.line') }).first();
       await line.fill(word);
       await line.press('Enter');
     },
@@ -44,7 +45,7 @@ async function act({ page }: Hand, random: Random, word: string): Promise<string
       await (await some('checkbox', /^Uncheck/))?.click();
     },
     undo: async () => {
-      const undo = page.getByRole('button', { name: 'Undo', exact: true });
+      const undo = page.getByRole('button', { name: t('common.undo'), exact: true });
       if ((await undo.count()) > 0) await undo.first().click();
     },
     rename: async () => {
@@ -54,7 +55,7 @@ async function act({ page }: Hand, random: Random, word: string): Promise<string
       const sheet = page.getByRole('dialog');
       const title = sheet.getByRole('heading', { level: 1 }).getByText(/^thing/);
       // half changed before, it is open as it was left
-      const field = sheet.getByRole('textbox', { name: 'What needs doing' });
+      const field = sheet.getByRole('textbox', { name: t('item.title') });
       await expect(title.or(field)).toBeVisible();
       if ((await field.count()) === 0) await title.click();
       await field.fill(`${word} anew`);
@@ -67,7 +68,7 @@ async function act({ page }: Hand, random: Random, word: string): Promise<string
       await page.getByRole('navigation').waitFor();
     },
     back: async () => {
-      await page.getByRole('link', { name: 'Today' }).click();
+      await page.getByRole('link', { name: t('nav.today') }).click();
       await page.goBack();
     },
   };
@@ -97,8 +98,8 @@ test('clumsy hands on two devices of one person end with the same on both, and o
   const desk: Hand = { name: 'desk', page: await devices.open(WIDE, { installed: true }), offline: false };
   for (const { page } of [phone, desk]) page.setDefaultTimeout(10_000);
   await enter(phone.page, empty, '/api/accounts');
-  await phone.page.getByLabel('Name of the house').fill('Kaislaranta');
-  await phone.page.getByRole('button', { name: 'Make it' }).click();
+  await phone.page.getByLabel(t('house.name')).fill('Kaislaranta');
+  await phone.page.getByRole('button', { name: t('house.makeIt') }).click();
   await expect(phone.page.getByRole('navigation')).toBeVisible();
   await enter(desk.page, empty, '/api/session');
   await expect(desk.page.getByRole('navigation')).toBeVisible();
@@ -108,9 +109,12 @@ test('clumsy hands on two devices of one person end with the same on both, and o
     const random = new Random(seed);
     const done: string[] = [];
     await phone.page.goto(`${empty.base}/lists`);
-    await phone.page.getByRole('button', { name: 'New list' }).click();
-    await phone.page.getByRole('dialog').getByLabel('Name of the list').fill(`Shore ${seed}`);
-    await phone.page.getByRole('dialog').getByRole('button', { name: 'Make the list' }).click();
+    await phone.page.getByRole('button', { name: t('lists.make') }).click();
+    await phone.page.getByRole('dialog').getByLabel(t('list.name')).fill(`Shore ${seed}`);
+    await phone.page
+      .getByRole('dialog')
+      .getByRole('button', { name: t('lists.makeIt') })
+      .click();
     await phone.page
       .getByRole('main')
       .getByRole('button', { name: `Shore ${seed} only you` })

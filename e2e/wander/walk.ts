@@ -4,7 +4,7 @@ import type { Control, Seen } from './in-page.ts';
 
 /** Never tapped: what ends the walk, asks the browser for something, or leaves for elsewhere. */
 const NEVER =
-  /sign out|for good|delete|file|photo|picture|download|upload|import|export|print|\bcsv\b|back ?up|notif|speak|microphone|where I am|position|leave the house|access|install|demo|another house|share|mail|call|open the (?:map|address)|this device/i;
+  /sign out|for good|delete|file|photo|picture|download|upload|import|export|print|\bcsv\b|back ?up|notifications on|test notif|speak|microphone|where I am|position|leave this house|remove from this house|access key|install|demo|another house|share|mail|call|open the (?:map|address)|this device/i;
 
 const KEYS = [
   'Tab',
@@ -75,12 +75,16 @@ const tap: Way = async ({ page }, { controls }, random) => {
   );
   if (!at) return { said: 'finds nothing to tap', faults: [] };
   await page.mouse.click(at.x, at.y);
-  return { said: `taps ${at.role} “${at.name}”`, faults: [], tookBack: /undo|discard|throw|remove|start|clear|put away|decline|cancel/i.test(at.name) };
+  return {
+    said: `taps ${at.role} “${at.name}”`,
+    faults: [],
+    tookBack: /undo|discard|throw|remove|start|clear|dismiss|hide|archive|mark all|decline|cancel/i.test(at.name),
+  };
 };
 
 const type: Way = async ({ page }, { controls }, random) => {
   const field = oneOfEach(
-    controls.filter(({ isField, name }) => isField && !/password|mail|link|address|web|Name or mark|Words in a title|Type a command/i.test(name)),
+    controls.filter(({ isField, name }) => isField && !/password|mail|link|address|web|Find a person|Search titles|Type a command/i.test(name)),
     random,
   );
   if (!field) return { said: 'finds no field', faults: [] };

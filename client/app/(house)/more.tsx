@@ -1,1 +1,1 @@
-export { MoreScreen as default } from '@/features/settings';
+export { MoreScreen as default } from '@/features/more';

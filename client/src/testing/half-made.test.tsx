@@ -11,6 +11,7 @@ import { ItemSheet } from '@/features/item/item-sheet.tsx';
 import { WaitingPanel } from '@/features/item/waiting-panel.tsx';
 import { WantedPanel } from '@/features/item/wanted-panel.tsx';
 import { carry } from '@/testing/router.ts';
+import { t } from '@/words';
 
 /** A form left half made is there again as it was; saved, it begins anew. */
 
@@ -35,32 +36,32 @@ interface Form {
 }
 const sheet = () => <ItemSheet />;
 const forms: Record<string, Form> = {
-  'what it waits for': {
+  'what it waiting for': {
     draw: (_, oars) => <WaitingPanel items={[oars]} onClose={nothing} />,
-    label: 'What does it wait for',
+    label: 'What is it waiting for?',
     words: 'the varnish',
-    save: () => tap('Mark as waiting'),
+    save: () => tap(t('wait.mark')),
   },
   'what it asks for': {
     draw: (w, oars) => <WantedPanel item={w.row(oars)} onClose={nothing} />,
-    label: 'What should they tell you?',
+    label: 'What should they fill in?',
     words: 'Depth',
-    save: () => tap('Set'),
+    save: () => tap(t('due.set')),
   },
   'a tag': {
     draw: (w) => <TagSheet tag={w.rows.all('tag').find(({ name }) => name === 'boats') as Tag} onClose={nothing} />,
-    label: 'Name of the tag',
+    label: 'Tag name',
     words: 'boat',
-    save: () => tap('Save'),
+    save: () => tap(t('common.save')),
     begins: 'boats',
   },
-  'a bundle': { draw: () => <BundleSheet onClose={nothing} />, label: 'Name of the bundle', words: 'Water', save: () => tap('Make the bundle') },
-  'a step': { draw: sheet, label: 'Add a step', words: 'Sand them', save: () => enter('Add a step') },
+  'a bundle': { draw: () => <BundleSheet onClose={nothing} />, label: 'Folder name', words: 'Water', save: () => tap(t('bundle.makeIt')) },
+  'a step': { draw: sheet, label: 'Add a step', words: 'Sand them', save: () => enter(t('item.addStep')) },
   'days away': {
     draw: (w) => <AwayForm person={w.rows.get('person', w.person('Aino')) as never} />,
     label: 'First day',
     words: '2026-12-10',
-    save: () => tap('Add'),
+    save: () => tap(t('mail.add')),
   },
 };
 
@@ -84,10 +85,10 @@ test('a title being changed, closed in the middle of it, is there as it was type
   const open = () => inHouse(w, 'Aino', <ItemSheet />);
   const first = open();
   fireEvent.click(screen.getAllByText('Oars').at(-1)!);
-  type('What needs doing', 'Oars, the long ones');
+  type(t('item.title'), 'Oars, the long ones');
   first.unmount();
   open();
-  enter('What needs doing');
+  enter(t('item.title'));
   expect(w.row(oars).title).toBe('Oars, the long ones');
-  expect(screen.queryByLabelText('What needs doing')).toBeNull();
+  expect(screen.queryByLabelText(t('item.title'))).toBeNull();
 });

@@ -27,6 +27,8 @@ interface RowProps {
   onLongPress?: () => void;
   /** While rows are being chosen: whether this one is. */
   chosen?: boolean;
+  /** It leads to the page one is on. */
+  isHere?: boolean;
   /** The item behind it, for the keys that go from row to row. */
   rowId?: string;
   /** What a knot that is not one's own shows, in words. */
@@ -62,16 +64,18 @@ export function Row({
   onPress,
   onLongPress,
   chosen,
+  isHere = false,
   rowId = '',
   state,
 }: RowProps) {
   return (
-    <View className={`row min-h-14 flex-row items-center gap-1 border-b border-line pr-4 lg:min-h-11 ${chosen ? 'bg-sunk' : ''}`}>
+    <View className={`row min-h-14 flex-row items-center gap-1 border-b border-line pr-4 lg:min-h-11 ${chosen || isHere ? 'bg-sunk' : ''}`}>
       <Weft strokes={importance} />
-      {lead ? <View className="ml-2 w-11 items-center">{lead}</View> : <View className="w-4" />}
+      {lead ? <View className="ml-2 w-11 items-center">{lead}</View> : <View className="w-3" />}
       <Pressable
         role={chosen !== undefined ? 'checkbox' : onPress ? 'button' : undefined}
         aria-checked={chosen}
+        aria-current={isHere ? 'page' : undefined}
         {...({ dataSet: { row: rowId } } as object)}
         onPress={onPress}
         onLongPress={onLongPress}

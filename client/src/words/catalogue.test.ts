@@ -1,7 +1,7 @@
 import { catalogueOf } from './catalogue.ts';
 
 const english = catalogueOf('en', {
-  plain: 'Nothing here',
+  plain: 'Page not found',
   greeting: 'Good morning, {name}',
   things_one: '{count} thing of {name}',
   things_other: '{count} things of {name}',
@@ -9,7 +9,7 @@ const english = catalogueOf('en', {
 });
 
 test('a sentence with its slots filled', () => {
-  expect(english('plain', {})).toBe('Nothing here');
+  expect(english('plain', {})).toBe('Page not found');
   expect(english('greeting', { name: 'Aino' })).toBe('Good morning, Aino');
   expect(english('nobody wrote it', {})).toBeUndefined();
 });
@@ -18,7 +18,7 @@ test('a number chooses the plural, as CLDR has it', () => {
   expect(english('things', { count: 1, name: 'Aino' })).toBe('1 thing of Aino');
   for (const count of [0, 2, 21]) expect(english('things', { count, name: 'Aino' })).toBe(`${count} things of Aino`);
   expect(english('only', { count: 1 })).toBe('1 in all');
-  expect(english('plain', { count: 3 })).toBe('Nothing here');
+  expect(english('plain', { count: 3 })).toBe('Page not found');
   const polish = catalogueOf('pl', { things_one: 'rzecz', things_few: 'rzeczy', things_many: 'rzeczy wiele', things_other: 'rzeczy ileś' });
   expect([1, 2, 5].map((count) => polish('things', { count }))).toEqual(['rzecz', 'rzeczy', 'rzeczy wiele']);
 });

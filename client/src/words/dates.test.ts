@@ -57,10 +57,10 @@ test('a month in weeks from Monday, each day once', () => {
 });
 
 test.each([
-  ['2026-11-27', '2026-11-25T10:00:00.000Z', 'done 2 days before'],
-  ['2026-11-24', '2026-11-24T21:30:00.000Z', 'done in time'],
+  ['2026-11-27', '2026-11-25T10:00:00.000Z', 'done 2 days early'],
+  ['2026-11-24', '2026-11-24T21:30:00.000Z', 'done on time'],
   ['2026-11-24', '2026-11-24T22:30:00.000Z', 'done 1 day late'],
-  ['2026-11-24T17:00', '2026-11-24T14:59:00.000Z', 'done in time'],
+  ['2026-11-24T17:00', '2026-11-24T14:59:00.000Z', 'done on time'],
   ['2026-11-24T17:00', '2026-11-24T15:20:00.000Z', 'done late, at 17:20'],
   ['2026-04-20', '2026-11-21T10:00:00.000Z', 'done 215 days late'],
 ])('due %s, done %s: %s', (due, done, words) => expect(sayDone(due, done, ZONE)).toBe(words));

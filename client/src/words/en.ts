@@ -8,6 +8,7 @@ import { commonWords } from './en/common.ts';
 import { followupWords } from './en/followup.ts';
 import { itemsWords } from './en/items.ts';
 import { listsWords } from './en/lists.ts';
+import { moreWords } from './en/more.ts';
 import { noticesWords } from './en/notices.ts';
 import { peopleWords } from './en/people.ts';
 import { placesWords } from './en/places.ts';
@@ -29,6 +30,7 @@ export const en = {
   ...followupWords,
   ...itemsWords,
   ...listsWords,
+  ...moreWords,
   ...noticesWords,
   ...peopleWords,
   ...placesWords,

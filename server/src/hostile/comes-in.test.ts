@@ -336,7 +336,7 @@ describe('people without an account', () => {
     ask('Rye');
     await after(1);
     expect(mailed).toHaveLength(1);
-    expect(house.notices('Aino')).toMatchObject([{ kind: 'undelivered', params: { who: 'Mill', why: 'they asked for no more mail' } }]);
+    expect(house.notices('Aino')).toMatchObject([{ kind: 'undelivered', params: { who: 'Mill', why: 'they stopped emails from this house' } }]);
     links.mailAgain(owner);
     ask('Oats');
     await after(1);

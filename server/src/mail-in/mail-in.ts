@@ -99,7 +99,7 @@ export class MailIn {
       .all('person')
       .find((person) => isHere(person) && this.addressesOf(person).includes(sender));
     if (!from) return refused('its sender is not known here');
-    const title = (mail.subject ?? '').replace(/\s+/g, ' ').trim().slice(0, TITLE_MAX) || firstLine(textOf(mail)) || 'Mail without a subject';
+    const title = (mail.subject ?? '').replace(/\s+/g, ' ').trim().slice(0, TITLE_MAX) || firstLine(textOf(mail)) || 'Email without a subject';
     const notes = [from.id === owner.id ? '' : `From ${from.name}`, textOf(mail)].filter(Boolean).join('\n\n').slice(0, MOST_TEXT);
     const path = networkOf(server);
     const vouched = vouchedFor(mail, this.trust);

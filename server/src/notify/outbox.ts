@@ -252,18 +252,18 @@ export class Outbox {
   private sendMail(notice: Notice, person: Person, rows: Reader): Promise<Sent | null> {
     const to = person.accountId ? (this.statements.address.get(person.accountId) as { email: string } | undefined)?.email : person.email;
     if (!to) return Promise.resolve(null);
-    if (!this.ways.mail) return Promise.resolve({ outcome: 'later', why: 'no mail server is set' });
+    if (!this.ways.mail) return Promise.resolve({ outcome: 'later', why: 'no mail server has been set up' });
     if (person.accountId === null) {
-      if (this.statements.stopped.get(person.houseId, person.id)) return Promise.resolve({ outcome: 'never', why: 'they asked for no more mail' });
+      if (this.statements.stopped.get(person.houseId, person.id)) return Promise.resolve({ outcome: 'never', why: 'they stopped emails from this house' });
       if (this.sentToday(person.houseId) >= MOST_OUTSIDE_A_DAY)
-        return Promise.resolve({ outcome: 'later', why: 'this house has sent as many mails today as it may' });
+        return Promise.resolve({ outcome: 'later', why: 'this house has reached its limit of emails for today' });
     }
     const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
     const held = typeof item === 'string' ? null : item;
     const { publicUrl, mailDomain } = this.ways;
     const { footer, replyTo, calendar, unsubscribe } = person.accountId
       ? {
-          footer: `${held ? `${publicUrl}/?item=${held.id}` : publicUrl}\n\nWhat reaches you by mail is chosen under More.`,
+          footer: `${held ? `${publicUrl}/?item=${held.id}` : publicUrl}\n\nYou can choose which emails you get in Kotiva, under More, Notifications.`,
           replyTo: undefined,
           calendar: undefined,
           unsubscribe: undefined,

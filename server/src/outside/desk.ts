@@ -55,7 +55,7 @@ export class OutsideDesk {
   mail: OutsideMail = (notice: Notice, person: Person, item: Item | null) => {
     const owner = { houseId: person.houseId, personId: person.id };
     const unsubscribe = `${this.linkOf(owner)}/stop`;
-    const footer = `Answer and check off here, without signing in:\n${this.linkOf(owner)}${item ? `#${item.id}` : ''}\n\nOr reply to this mail.\n\nNo more mail from this house: ${unsubscribe}`;
+    const footer = `Reply and check off here, no sign-in needed:\n${this.linkOf(owner)}${item ? `#${item.id}` : ''}\n\nOr just reply to this email.\n\nStop emails from this house: ${unsubscribe}`;
     const replyTo = this.replyAddressOf(owner);
     const rows = this.ledger.rows(person.houseId);
     const house = rows.get('house', person.houseId);

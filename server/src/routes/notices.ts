@@ -69,12 +69,12 @@ export function noticeRoutes(services: Services): Hono<Env> {
 
   async function tryPush(deviceId: string): Promise<Sent> {
     const device = storage.db.select().from(pushSubscription).where(eq(pushSubscription.deviceId, deviceId)).get();
-    if (!device) return { outcome: 'never', why: 'device notifications are not switched on here' };
+    if (!device) return { outcome: 'never', why: 'notifications are off on this device' };
     const tag = v7();
     return ways.push.send(device, {
       tag,
-      title: 'A test from Kotiva',
-      body: 'Device notifications reach you here.',
+      title: 'Test from Kotiva',
+      body: 'Notifications work on this device.',
       houseId: '',
       noticeId: tag,
       itemId: null,
@@ -83,11 +83,11 @@ export function noticeRoutes(services: Services): Hono<Env> {
   }
 
   async function tryMail(to: string): Promise<Sent> {
-    if (!ways.mail) return { outcome: 'never', why: 'no mail server is set' };
+    if (!ways.mail) return { outcome: 'never', why: 'no mail server has been set up' };
     return ways.mail.send({
       to,
-      subject: 'A test from Kotiva',
-      text: `Mail reaches you here.\n\n${services.publicUrl}`,
+      subject: 'Test from Kotiva',
+      text: `Emails from Kotiva reach you here.\n\n${services.publicUrl}`,
       messageId: `${v7()}@${ways.mailDomain}`,
     });
   }

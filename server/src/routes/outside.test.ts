@@ -50,7 +50,7 @@ describe('the page of somebody without an account', () => {
     const item = await ask('Repair the engine');
     const refused = await post({ item, act: 'cant' });
     expect(refused.status).toBe(422);
-    expect(await refused.text()).toContain('Write why');
+    expect(await refused.text()).toContain('Write a few words');
     await post({ item, act: 'cant', text: 'Closed' });
     expect(standing(item)).toBe('declined');
   });

@@ -18,7 +18,7 @@ function useSignUp(): 'open' | 'invited' | 'closed' {
 
 /** Signing in, or a new account: e-mail, password, name, nothing else. */
 export function AccountForm({ startsNew, invitation, onDone }: { startsNew: boolean; invitation?: string; onDone: () => Promise<void> }) {
-  const [isNew, setNew] = useState(startsNew);
+  const [wantsNew, setNew] = useState(startsNew);
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const [name, setName] = useState('');
@@ -26,6 +26,7 @@ export function AccountForm({ startsNew, invitation, onDone }: { startsNew: bool
   const [busy, setBusy] = useState(false);
   const signUp = useSignUp();
   const mayMakeOne = signUp === 'open' || (signUp === 'invited' && invitation !== undefined);
+  const isNew = wantsNew && mayMakeOne;
   const errorAt = (field: string) => (problem?.field === field ? sayProblem(problem) : null);
 
   const submit = async () => {
@@ -38,7 +39,7 @@ export function AccountForm({ startsNew, invitation, onDone }: { startsNew: bool
 
   return (
     <View className="gap-4">
-      {isNew ? <Field label={t('account.name')} value={name} onChangeText={setName} autoComplete="name" error={errorAt('name')} maxLength={80} /> : null}
+      {isNew ? <Field label={t('account.yourName')} value={name} onChangeText={setName} autoComplete="name" error={errorAt('name')} maxLength={80} /> : null}
       <Field
         label={t('account.email')}
         value={email}

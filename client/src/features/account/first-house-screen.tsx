@@ -3,6 +3,7 @@ import { v7 } from 'uuid';
 import { enterHouse, type ProblemDetails } from '@/store/api.ts';
 import { momentNow } from '@/store/live-house.tsx';
 import { Button } from '@/ui/button.tsx';
+import { Choice } from '@/ui/choice.tsx';
 import { Field } from '@/ui/field.tsx';
 import { Page } from '@/ui/page.tsx';
 import { Heading, Txt } from '@/ui/text.tsx';
@@ -16,6 +17,7 @@ export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
   const { account } = useMe();
   const { refresh, choose, signOut } = useSession();
   const [name, setName] = useState('');
+  const [kind, setKind] = useState<'home' | 'business'>('home');
   const [error, setError] = useState<string | null>(null);
 
   const make = async () => {
@@ -24,7 +26,7 @@ export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
       name,
       zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
       person: { name: account.name, ...suggestLooks(account.name, []) },
-      hints: { list: t('hints.list'), items: [t('hints.add'), t('hints.invite'), t('hints.handOver'), t('hints.follow')] },
+      hints: { list: t('hints.list'), items: [t(`hints.add.${kind}`), t(`hints.invite.${kind}`), t('hints.handOver'), t('hints.follow')] },
     };
     const answer = await enterHouse({ id: v7(), houseId, name: 'house.make', payload, at: momentNow() });
     if (!answer.ok) return setError(sayProblem(answer.problem as ProblemDetails));
@@ -38,6 +40,12 @@ export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
     <Page>
       <Heading level={1}>{t('house.make')}</Heading>
       <Txt tone="muted">{t('house.makeWhy')}</Txt>
+      <Choice
+        label={t('house.kind')}
+        value={kind}
+        onChange={setKind}
+        options={(['home', 'business'] as const).map((value) => ({ value, words: t(`house.kind.${value}`) }))}
+      />
       <Field label={t('house.name')} value={name} onChangeText={setName} error={error} maxLength={80} autoFocus onSubmitEditing={() => void make()} />
       <Button kind="main" onPress={() => void make()}>
         {t('house.makeIt')}

@@ -36,6 +36,9 @@ interface Session {
 const SessionContext = createContext<Session | null>(null);
 const KEPT = 'kotiva/me';
 const CHOSEN = 'kotiva/house';
+/** Somebody has signed in here before: no more than that, and it stays. */
+const KNOWN = 'kotiva/known';
+export const isKnownHere = (): boolean => localStorage.getItem(KNOWN) !== null;
 
 /** Who is signed in on this device; kept for starting without a network, gone with signing out. */
 export function SessionProvider({ children }: { children: React.ReactNode }) {
@@ -45,6 +48,7 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
   const dispatch = useDispatch();
   const enter = useCallback((me: Me) => {
     localStorage.setItem(KEPT, JSON.stringify(me));
+    localStorage.setItem(KNOWN, 'yes');
     setStanding({ state: 'in', me, houseId: chosenHouse(me) });
   }, []);
 

@@ -5,7 +5,7 @@ import { Heading, Txt } from '@/ui/text.tsx';
 import { Page } from '@/ui/page.tsx';
 import { t, together } from '@/words';
 import { AccountForm } from './account-form.tsx';
-import { useSession } from './session.tsx';
+import { isKnownHere, useSession } from './session.tsx';
 
 interface DemoPerson {
   id: string;
@@ -16,6 +16,8 @@ interface DemoPerson {
 export function SignInScreen({ signedOut }: { signedOut: boolean }) {
   const { refresh } = useSession();
   const demo = useDemoPeople();
+  // whoever was never here is new; in the demo one looks around as somebody
+  const [startsNew] = useState(() => !signedOut && !isKnownHere());
   return (
     <Page>
       <View className="gap-1">
@@ -26,7 +28,7 @@ export function SignInScreen({ signedOut }: { signedOut: boolean }) {
       </View>
       {signedOut ? <Txt tone="waits">{t('account.signedOutHere')}</Txt> : null}
       {demo.length > 0 ? <DemoPeople people={demo} /> : null}
-      <AccountForm startsNew={false} onDone={refresh} />
+      <AccountForm startsNew={startsNew} onDone={refresh} />
     </Page>
   );
 }

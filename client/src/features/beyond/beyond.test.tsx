@@ -6,6 +6,7 @@ import { ListScreen } from '@/features/lists';
 import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
+import { t } from '@/words';
 
 beforeEach(() => localStorage.clear());
 afterEach(() => carry({}));
@@ -32,8 +33,8 @@ test('without a connection that is said, not that it is gone', async () => {
   carry({ item: tar });
   const { letGo } = inHouse(w, 'Aino', <ItemSheet />);
   letGo(tar, []);
-  expect(await screen.findByText('What is further back comes when there is a connection.')).toBeTruthy();
-  expect(screen.queryByText('This item is not here')).toBeNull();
+  expect(await screen.findByText(t('beyond.noLine'))).toBeTruthy();
+  expect(screen.queryByText(t('item.gone'))).toBeNull();
 });
 
 test('a list shows its newest done things, and the older ones when asked', async () => {
@@ -42,7 +43,7 @@ test('a list shows its newest done things, and the older ones when asked', async
   letGo(tar, [`list=${list}&before=${w.row(gate).seq}`]);
   tap('1 done');
   expect(screen.queryByText('Tar the boat')).toBeNull();
-  tap('Show older ones');
+  tap(t('list.older'));
   expect(await screen.findByText('Tar the boat')).toBeTruthy();
 });
 
@@ -50,7 +51,7 @@ test('what is done long ago is found once the hand rests', async () => {
   const { w, tar } = house();
   const { letGo } = inHouse(w, 'Aino', <FindScreen />);
   letGo(tar, ['words=tar']);
-  fireEvent.click(screen.getByRole('checkbox', { name: 'What is done as well' }));
-  type('Words in a title, a step or notes', 'tar');
+  fireEvent.click(screen.getByRole('checkbox', { name: t('find.done') }));
+  type(t('find.words'), 'tar');
   expect(await screen.findByText('Tar the boat')).toBeTruthy();
 });

@@ -3,6 +3,7 @@ import { World } from '@kotiva/core/testing/world';
 import { tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { CalendarScreen } from './calendar-screen.tsx';
+import { t } from '@/words';
 
 /** A Tuesday, noon. The plants are watered every Friday, in turns. */
 function house() {
@@ -37,24 +38,24 @@ test('a month with what stands on each day; the day chosen is listed, with whose
   expect(day(/27 Nov.*1 open/)).toBeTruthy();
   fireEvent.click(day(/27 Nov.*1 open/));
   expect(screen.getByText(/Leila/)).toBeTruthy();
-  tap('The next month');
+  tap(t('calendar.next'));
   fireEvent.click(day(/ 1 Dec.*1 open/));
   expect(screen.getByText('Chimney sweep')).toBeTruthy();
   fireEvent.click(day(/ 2 Dec/));
-  expect(screen.getByText('Nothing stands on this day. What you type into the line is planned for it.')).toBeTruthy();
+  expect(screen.getByText(t('calendar.nothing'))).toBeTruthy();
 });
 
 test('one of a chore moved asks whether only this one is meant; the others stay', async () => {
   const { w } = house();
   open(w);
-  tap('The next month');
+  tap(t('calendar.next'));
   fireEvent.click(day(/ 4 Dec.*1 open/));
   await choose('Water the plants', 'Move it');
-  const words = screen.getByLabelText('In words');
+  const words = screen.getByLabelText(t('due.words'));
   fireEvent.change(words, { target: { value: '5 Dec' } });
   fireEvent.keyDown(words, { key: 'Enter' });
-  expect(screen.getByText(/^It comes back\. From .* only this one, or all that follow too\?$/)).toBeTruthy();
-  tap('Only this one');
+  expect(screen.getByText(/^This repeats\. Move only this one from .*, or all that follow too\?$/)).toBeTruthy();
+  tap(t('calendar.onlyThis'));
   expect(day(/ 5 Dec.*1 open/)).toBeTruthy();
   expect(day(/ 4 Dec.*0 open/)).toBeTruthy();
   expect(day(/11 Dec.*1 open/)).toBeTruthy();
@@ -63,7 +64,7 @@ test('one of a chore moved asks whether only this one is meant; the others stay'
 test('a turn is swapped with a later one of somebody else', async () => {
   const { w } = house();
   open(w);
-  tap('The next month');
+  tap(t('calendar.next'));
   fireEvent.click(day(/ 4 Dec.*1 open/));
   expect(screen.getByText(/Tapio/)).toBeTruthy();
   await choose('Water the plants', 'Swap turns');
@@ -76,7 +77,7 @@ test('a turn is swapped with a later one of somebody else', async () => {
 test('by date only days on which something stands are listed', () => {
   const { w } = house();
   const { titles } = open(w);
-  tap('By date', 'radio');
+  tap(t('calendar.view.list'), 'radio');
   expect(screen.getAllByText('Water the plants').length).toBeGreaterThan(7);
   expect(screen.getByText('Chimney sweep')).toBeTruthy();
   expect(titles).toBeTruthy();

@@ -4,6 +4,7 @@ import { alerts, tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { CaptureLine } from './capture-line.tsx';
 import { useCaptureHere } from './context.tsx';
+import { t } from '@/words';
 
 beforeEach(() => localStorage.clear());
 
@@ -15,7 +16,7 @@ function house() {
   w.list('Aino', 'Accounts');
   return w;
 }
-const line = () => screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'What needs doing?' });
+const line = () => screen.getByRole<HTMLTextAreaElement>('textbox', { name: t('capture.line') });
 const write = (words: string) => fireEvent.change(line(), { target: { value: words } });
 const enter = () => fireEvent.keyDown(line(), { key: 'Enter' });
 const items = (w: World) => w.rows.all('item').map(({ title }) => title);
@@ -25,7 +26,7 @@ test('what is understood is shown as it is typed; one chip taken back leaves its
   const w = house();
   open(w);
   write('Order 40 candles by Friday 15 min #shop');
-  const chips = () => within(screen.getByRole('group', { name: 'What was understood' }));
+  const chips = () => within(screen.getByRole('group', { name: t('capture.understood') }));
   expect(chips().getAllByRole('button')).toHaveLength(3);
   fireEvent.click(chips().getByRole('button', { name: /15 min/ }));
   enter();
@@ -81,7 +82,7 @@ test('an overlong line says so and stays typed; nothing typed adds nothing', () 
   enter();
   write('x'.repeat(501));
   enter();
-  expect(alerts()).toEqual(['That is too long: at most 500 characters.']);
+  expect(alerts()).toEqual(['That’s too long: at most 500 characters.']);
   expect(line().value).toHaveLength(501);
   expect(items(w)).toEqual([]);
 });
@@ -97,7 +98,7 @@ test('everyone is who can open the list, without oneself, and said by name befor
   const handed = w.rows.by('part', 'itemId', item.id).flatMap(({ personId }) => (personId === null ? [] : [personId]));
   expect(handed).toEqual([w.person('Leila')]);
   write('Accounts: sum up everyone');
-  expect(screen.getByText('Nobody else can open this list.')).toBeTruthy();
+  expect(screen.getByText(t('capture.everyoneIsNobody'))).toBeTruthy();
   write('Sweep the yard everyone');
   expect(screen.getByText('Everyone here: Leila and Petri.')).toBeTruthy();
 });
@@ -105,7 +106,7 @@ test('everyone is who can open the list, without oneself, and said by name befor
 test('the day the screen is about can be let go, and stays let go for the next lines', () => {
   const w = house();
   function Today() {
-    useCaptureHere({ plan: '2026-11-24', words: 'For today. Enter adds.' });
+    useCaptureHere({ plan: '2026-11-24', words: 'For today. Press Enter to add.' });
     return <CaptureLine />;
   }
   inHouse(w, 'Aino', <Today />);
@@ -131,10 +132,10 @@ test('more than fits is said, and what was there stays', () => {
   open(w);
   write('Oars');
   fireEvent.paste(line(), { clipboardData: { getData: () => 'x'.repeat(1_000_000) } });
-  expect(alerts()).toEqual(['That is more than fits here: at most 20000 characters. What you had stays; shorten what you paste.']);
+  expect(alerts()).toEqual(['That’s more than fits: at most 20000 characters. What you had is kept; shorten what you paste.']);
   expect(line().value).toBe('Oars');
   fireEvent.paste(line(), { clipboardData: { getData: () => 'Oar\n'.repeat(25_000) } });
-  expect(alerts()).toEqual(['That is more than can be read at once: at most 20000 lines. Paste some of it first.']);
+  expect(alerts()).toEqual(['That’s too much at once: at most 20000 lines. Paste part of it first.']);
   write('Two oars');
   expect(alerts()).toEqual([]);
 });
@@ -144,9 +145,9 @@ test('somebody unknown is added by name or invited from the line, and the words 
   open(w);
   write('@Kaisa mend the net ');
   tap('Invite Kaisa');
-  tap('Make the link');
+  tap(t('invite.makeLink'));
   expect(screen.getByDisplayValue(/\/join\//)).toBeTruthy();
-  fireEvent.click(screen.getByRole('button', { name: 'Close' }));
+  fireEvent.click(screen.getByRole('button', { name: t('common.close') }));
   expect(line().value).toBe('@Kaisa mend the net ');
   tap('Add Kaisa without an account');
   expect(line().value).toBe('@Kaisa mend the net ');
@@ -180,7 +181,7 @@ describe('spoken', () => {
   test('a pause adds it, without the word that ends it, into the list it names', () => {
     const w = house();
     open(w);
-    tap('Speak');
+    tap(t('speech.start'));
     hear('pay the miller by Friday');
     expect(items(w)).toEqual([]);
     hear('pay the miller by Friday to accounts add');
@@ -193,9 +194,9 @@ describe('spoken', () => {
   test('stopped by hand it stays in the line to be looked at', () => {
     const w = house();
     open(w);
-    tap('Speak');
+    tap(t('speech.start'));
     hear('pay the miller');
-    tap('Stop listening');
+    tap(t('speech.stop'));
     expect(items(w)).toEqual([]);
     expect(line().value).toBe('pay the miller');
   });
@@ -203,7 +204,7 @@ describe('spoken', () => {
   test('what has to be asked first is asked, and nothing is lost', () => {
     const w = house();
     open(w);
-    tap('Speak');
+    tap(t('speech.start'));
     hear('chimney sweep on Monday 2 December');
     pause();
     expect(alerts()).toEqual(['One question first.']);

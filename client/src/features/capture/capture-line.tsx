@@ -20,6 +20,7 @@ import { SpeakButton } from './speak-button.tsx';
 import { PasteSheet } from './paste-sheet.tsx';
 import { lineReader, useReadingContext } from '@/store/reading.ts';
 import { useAddOnceRead, useOnceRead } from './once-read.ts';
+import { usePlaceholder } from './placeholder.ts';
 import { NO_ANSWERS, useReading } from './use-reading.ts';
 
 /** A line with its notes. */
@@ -53,6 +54,7 @@ export function CaptureLine({ inBar = false, startsReady = false }: { inBar?: bo
   // let go with one tap, for the next lines too, until it is taken up again
   const [letGo, setLetGo] = useState(false);
   const here = letGo && around.plan ? { ...around, plan: undefined, words: undefined } : around;
+  const placeholder = usePlaceholder(around);
   const reading = useReadingContext();
   const [typed, setTyped, done] = useDraft('capture', '');
   const [answers, setAnswers] = useState(NO_ANSWERS);
@@ -133,7 +135,7 @@ export function CaptureLine({ inBar = false, startsReady = false }: { inBar?: bo
     <MarkedField
       ref={field}
       label={t('capture.line')}
-      placeholder={t('capture.line')}
+      placeholder={placeholder}
       value={typed}
       pieces={piecesFor(typed, first, read.spans)}
       invalid={error !== null}

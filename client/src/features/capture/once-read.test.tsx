@@ -3,6 +3,7 @@ import { World } from '@kotiva/core/testing/world';
 import { lineReader } from '@/store/reading.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { CaptureLine } from './capture-line.tsx';
+import { t } from '@/words';
 
 beforeEach(() => localStorage.clear());
 afterEach(() => jest.restoreAllMocks());
@@ -26,7 +27,7 @@ function unread(w: World) {
   jest.spyOn(lineReader, 'heard').mockImplementation((listener) => (listeners.add(listener), () => listeners.delete(listener)));
   jest.spyOn(lineReader, 'fetch').mockReturnValue(coming);
   inHouse(w, 'Aino', <CaptureLine />);
-  const line = screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'What needs doing?' });
+  const line = screen.getByRole<HTMLTextAreaElement>('textbox', { name: t('capture.line') });
   fireEvent.change(line, { target: { value: 'Order candles by Friday' } });
   fireEvent.keyDown(line, { key: 'Enter' });
   return { line, arrive: () => act(async () => arrive()), fail: () => act(async () => fail()) };

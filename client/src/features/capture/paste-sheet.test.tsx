@@ -2,6 +2,7 @@ import { World } from '@kotiva/core/testing/world';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { inHouse } from '@/testing/in-house.tsx';
 import { PasteSheet } from './paste-sheet.tsx';
+import { t } from '@/words';
 
 const tap = (name: string | RegExp, role = 'button') => fireEvent.click(screen.getByRole(role, { name }));
 
@@ -12,9 +13,9 @@ test('pasted lines naming somebody who can’t open the list wait until it is sa
   let done: boolean | null = null;
   const { given } = inHouse(w, 'Aino', <PasteSheet text={'- Oars @Leila\n- Rope'} here={{ list }} onClose={(all) => (done = all)} />);
   tap(/^Add/);
-  expect(await screen.findByText('Say first what they should see.')).toBeTruthy();
+  expect(await screen.findByText(t('ways.first'))).toBeTruthy();
   expect(given).toEqual([]);
-  tap('Only this', 'radio');
+  tap(t('ways.item'), 'radio');
   tap(/^Add/);
   await waitFor(() => expect(done).toBe(true));
   expect(

@@ -3,6 +3,7 @@ import { World } from '@kotiva/core/testing/world';
 import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { ChoreScreen } from './chore-screen.tsx';
+import { t } from '@/words';
 
 /** A Tuesday, noon. The sauna is heated on Saturdays, in turns; the first is Leila's. */
 function house() {
@@ -28,7 +29,7 @@ test('one to come opens: what, whose and why, and its steps', () => {
   open();
   tap(/^Sat 5 Dec 16:00/);
   expect(screen.getByText(/^Saturday,? 5 December 2026 16:00$/)).toBeTruthy();
-  expect(screen.getByText('It is Tapio’s turn.')).toBeTruthy();
+  expect(screen.getByText('It’s Tapio’s turn.')).toBeTruthy();
   expect(screen.getByText('Steps: Carry wood')).toBeTruthy();
 });
 
@@ -36,9 +37,9 @@ test('left out, or given to somebody, from there', () => {
   const { w, open } = house();
   open();
   tap(/^Sat 5 Dec 16:00/);
-  tap('Leave this one out');
+  tap(t('rule.skip'));
   tap(/^Sat 12 Dec 16:00/);
-  tap('Give it to somebody, this once');
+  tap(t('calendar.give'));
   tap('Leila');
   expect(next(w)).toEqual([
     ['12-05', null, true, null],
@@ -50,9 +51,9 @@ test('changed from that one on, what lies before it stays', () => {
   const { w, series, open } = house();
   open();
   tap(/^Sat 12 Dec 16:00/);
-  tap('Change it from Sat 12 Dec 16:00 on');
-  type('Hour, if it matters', '18:00');
-  tap('Change this and all that follow');
+  tap('Change all from Sat 12 Dec 16:00 on');
+  type(t('due.hour'), '18:00');
+  tap(t('rule.saveFollowing'));
   expect(w.rows.all('series').map(({ dtstart, endsBefore }) => [dtstart, endsBefore])).toEqual([
     ['2026-11-28T16:00', '2026-12-12T16:00'],
     ['2026-12-12T18:00', null],
@@ -65,7 +66,7 @@ test('ended on another device while one is open: what is done about it is answer
   const { meanwhile, said } = open();
   tap(/^Sat 5 Dec 16:00/);
   meanwhile(() => w.must('Aino', 'chore.end', { series: series.id, recurrenceId: '2026-11-28T16:00' }));
-  tap('Leave this one out');
+  tap(t('rule.skip'));
   expect(said()).toContain('Heat the sauna');
   expect(next(w)).toEqual([]);
 });

@@ -4,6 +4,7 @@ import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { went } from '@/testing/router.ts';
 import { FindScreen } from './find-screen.tsx';
+import { t } from '@/words';
 
 function house() {
   const w = new World();
@@ -16,7 +17,7 @@ function house() {
   w.must('Aino', 'place.make', { name: 'Winch hut', position: { lat: 62.3, lon: 27.1 }, address: 'Rantatie 1' });
   return w;
 }
-const WORDS = 'Words in a title, a step or notes';
+const WORDS = 'Search titles, steps and notes';
 beforeEach(() => localStorage.clear());
 
 test('in titles, steps and notes, with where it stands; places too', () => {
@@ -32,8 +33,8 @@ test('what is done only where one asks for it, and it is remembered', () => {
   const w = house();
   const first = inHouse(w, 'Aino', <FindScreen />);
   type(WORDS, 'handle');
-  expect(screen.getByText('Nothing open has “handle” in it.')).toBeTruthy();
-  tap('What is done as well', 'checkbox');
+  expect(screen.getByText('Nothing open matches “handle”.')).toBeTruthy();
+  tap(t('find.done'), 'checkbox');
   expect(first.titles()).toEqual(['Order a winch handle']);
   first.unmount();
   const again = inHouse(w, 'Aino', <FindScreen />);

@@ -4,6 +4,7 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { BeyondLine } from '@/features/beyond';
 import { ItemRow } from '@/features/item';
+import { PageRows } from '@/features/more';
 import { Screen } from '@/features/shell';
 import { useOpenHouse } from '@/store/store.ts';
 import { useBeyond } from '@/store/use-beyond.ts';
@@ -64,6 +65,7 @@ export function FindScreen() {
         <Empty words={t(withDone ? 'find.nothing' : 'find.nothingOpen', { words: words.trim() })} />
       ) : null}
       {!words.trim() ? <Empty words={t('find.hint')} /> : null}
+      <PageRows words={words} />
       {places.map((place) => (
         <Row
           key={place.id}

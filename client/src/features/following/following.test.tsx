@@ -6,10 +6,11 @@ import { boathouse } from '@/testing/boathouse.ts';
 import { choose, tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
+import { t } from '@/words';
 
 afterEach(() => carry({}));
 const chosen = () =>
-  within(screen.getByRole('group', { name: /Tell me about/ }))
+  within(screen.getByRole('group', { name: /Notify me about/ }))
     .getAllByRole('checkbox', { checked: true })
     .map((one) => one.textContent);
 
@@ -18,24 +19,24 @@ test('of an item: what one hears, and who is asked to follow it; they can stop w
   const oars = w.item('Aino', 'Oars', { list, persons: [w.person('Leila')] });
   carry({ item: oars });
   const { unmount } = inHouse(w, 'Aino', <ItemSheet />);
-  choose('More on this item', 'Follow…');
-  await screen.findByRole('group', { name: 'Tell me about' });
+  choose(t('item.more'), t('watch.open'));
+  await screen.findByRole('group', { name: t('watch.tellMe') });
   // who gave it hears of it without following
-  expect(chosen()).toEqual(['done and reopened', 'questions and refusals', 'remarks']);
-  tap('remarks', 'checkbox');
-  tap('changes', 'checkbox');
+  expect(chosen()).toEqual(['done and reopened', 'questions and refusals', 'comments']);
+  tap(t('topic.said'), 'checkbox');
+  tap(t('topic.changes'), 'checkbox');
   expect(w.rows.get('watch', watchId(oars, w.person('Aino')))).toMatchObject({ on: true, topics: ['done', 'answers', 'changes'] });
   // who has it hears of it anyway
   expect(screen.queryByRole('button', { name: 'Ask Leila to follow it' })).toBeNull();
   tap('Ask Tapio to follow it');
   expect(screen.queryByRole('button', { name: 'Ask Tapio to follow it' })).toBeNull();
-  expect(screen.getByText('you asked them')).toBeTruthy();
+  expect(screen.getByText(t('watch.byMe'))).toBeTruthy();
   expect(w.told('Tapio')).toEqual(['following']);
   unmount();
 
   const tapio = inHouse(w, 'Tapio', <ItemSheet />);
   expect(screen.getByText('Aino asked you to follow this. Followed by Aino.')).toBeTruthy();
-  tap('Stop following');
+  tap(t('watch.stopMine'));
   expect(tapio.said()).toBe('You no longer follow it.');
   expect(w.rows.get('watch', watchId(oars, w.person('Tapio')))).toMatchObject({ on: false });
 });
@@ -56,26 +57,26 @@ test('of each part, only with what is done', async () => {
   const oars = w.item('Aino', 'Oars', { list, persons: [w.person('Leila'), w.person('Tapio')], policy: 'each' });
   carry({ item: oars });
   inHouse(w, 'Aino', <ItemSheet />);
-  choose('More on this item', 'Follow…');
-  await screen.findByRole('group', { name: 'Tell me about' });
+  choose(t('item.more'), t('watch.open'));
+  await screen.findByRole('group', { name: t('watch.tellMe') });
   const mine = () => w.rows.get('watch', watchId(oars, w.person('Aino')));
-  tap('done and reopened', 'checkbox');
-  tap('each person’s part', 'checkbox');
+  tap(t('topic.done'), 'checkbox');
+  tap(t('watch.each'), 'checkbox');
   expect(mine()).toMatchObject({ each: true, topics: ['done', 'answers', 'said'] });
-  tap('done and reopened', 'checkbox');
+  tap(t('topic.done'), 'checkbox');
   expect(mine()).toMatchObject({ each: false, topics: ['answers', 'said'] });
 });
 
 test('of a list: everything in it, by whoever can open it; only who may change it asks others', async () => {
   const { w, list } = boathouse();
   const { unmount } = inHouse(w, 'Leila', <ListScreen listId={list} />);
-  choose('More on this list', 'Follow…');
+  choose(t('list.more'), t('watch.open'));
   await screen.findByRole('group', { name: /everything in this list/ });
   expect(chosen.bind(null)).toThrow();
-  expect(screen.queryByText('Ask somebody to follow it')).toBeNull();
-  tap('new things', 'checkbox');
+  expect(screen.queryByText(t('watch.ask'))).toBeNull();
+  tap(t('watch.new'), 'checkbox');
   expect(w.rows.get('listWatch', listWatchId(list, w.person('Leila')))).toMatchObject({ on: true, topics: ['new'], byId: null });
-  tap('new things', 'checkbox');
+  tap(t('watch.new'), 'checkbox');
   await waitFor(() => expect(w.rows.get('listWatch', listWatchId(list, w.person('Leila')))).toMatchObject({ on: false }));
   unmount();
 });

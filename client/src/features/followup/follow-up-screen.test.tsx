@@ -2,6 +2,7 @@ import { World } from '@kotiva/core/testing/world';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { inHouse } from '@/testing/in-house.tsx';
 import { FollowUpScreen } from './follow-up-screen.tsx';
+import { t } from '@/words';
 
 /** It is noon: nobody is left in peace. */
 function screenOf() {
@@ -23,19 +24,19 @@ const choose = (name: string) => fireEvent.click(within(screen.getByRole('dialog
 test('each stands in its group with its reason, how long it has been out and when it is asked next', () => {
   screenOf();
   expect(screen.getByText(/Noor can’t: “No car”/)).toBeTruthy();
-  expect(screen.getByText(/out 2 days · asked next/)).toBeTruthy();
-  expect(within(screen.getByRole('region', { name: 'Waits for something' })).getByText(/Waits for the price · since today · ask again/)).toBeTruthy();
+  expect(screen.getByText(/given 2 days ago · next nudge/)).toBeTruthy();
+  expect(within(screen.getByRole('region', { name: t('wait.mine') })).getByText(/Waiting for the price · since today · ask again/)).toBeTruthy();
 });
 
 test('narrowed to a list, and everything again', () => {
   screenOf();
-  tap(/Narrow and sort/);
+  tap(/Filter and sort/);
   choose('Boats');
-  fireEvent.click(screen.getByRole('button', { name: 'Show' }));
+  fireEvent.click(screen.getByRole('button', { name: t('narrow.show') }));
   expect(screen.queryByText('Order the fish')).toBeNull();
   expect(screen.getByText('Count the jackets')).toBeTruthy();
-  tap(/Narrow and sort: Boats/);
-  fireEvent.click(screen.getByRole('button', { name: 'Everything again' }));
+  tap(/Filter and sort: Boats/);
+  fireEvent.click(screen.getByRole('button', { name: t('narrow.reset') }));
   expect(screen.getByText('Order the fish')).toBeTruthy();
 });
 
@@ -44,15 +45,15 @@ test('a nudge goes at once; the second of the day is asked about first', () => {
   tap('Nudge: Count the jackets');
   expect(w.part(w.rows.all('item').find(({ title }) => title === 'Count the jackets')!.id, 'Leila').nudgedAt).toBe(w.now);
   tap('Nudge: Count the jackets');
-  expect(within(screen.getByRole('dialog')).getByText('That was asked today already.')).toBeTruthy();
-  fireEvent.click(screen.getByRole('button', { name: 'Ask again' }));
-  expect(within(screen.getByRole('dialog')).getByText(/was asked within the hour/)).toBeTruthy();
+  expect(within(screen.getByRole('dialog')).getByText(t('nudge.askedToday'))).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: t('nudge.again') }));
+  expect(within(screen.getByRole('dialog')).getByText(/was nudged within the last hour/)).toBeTruthy();
 });
 
 test('what has come no longer waits', () => {
   screenOf();
-  tap('It has come: Buy the van');
-  expect(screen.queryByRole('region', { name: 'Waits for something' })).toBeNull();
+  tap('Arrived: Buy the van');
+  expect(screen.queryByRole('region', { name: t('wait.mine') })).toBeNull();
 });
 
 test('what needs somebody away is seen by who stands in, on those days', () => {
@@ -70,6 +71,6 @@ test('what needs somebody away is seen by who stands in, on those days', () => {
   expect(within(screen.getByRole('region', { name: 'For Petri, away until Fri 27 Nov' })).getByText('Oil the gate')).toBeTruthy();
   // what goes beyond it is not offered
   const region = () => within(screen.getByRole('region', { name: 'For Petri, away until Fri 27 Nov' }));
-  expect(region().getByRole('button', { name: 'Answer: Oil the gate' })).toBeTruthy();
+  expect(region().getByRole('button', { name: 'Reply: Oil the gate' })).toBeTruthy();
   expect(region().queryByRole('button', { name: /^More on/ })).toBeNull();
 });

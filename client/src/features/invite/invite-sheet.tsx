@@ -1,11 +1,14 @@
-import { finding, byPosition, relationToList, type Access, type Role } from '@kotiva/core';
+import { finding, byPosition, isHere, relationToList, type Access, type House, type List, type MemoryRows, type Role } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Foot, Heading, Sheet, Txt } from '@/ui';
-import { t } from '@/words';
+import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+
+/** A helper is never given more than checking off. */
+const ACCESSES = { helper: ['none', 'view', 'check'], other: ['none', 'view', 'check', 'edit'] } as const;
 
 export const linkOf = (token: string): string => `${window.location.origin}/join/${token}`;
 
@@ -19,12 +22,11 @@ function newToken(): string {
 }
 
 /** A link to pass on, made here and shown at once. `name`: whom it is for, where that is known. */
-export function InviteSheet({ name, onClose }: { name?: string; onClose: () => void }) {
-  const { rows, me } = useOpenHouse();
+export function InviteSheet({ name, list, onClose }: { name?: string; /** The list it is about: opened by the link. */ list?: string; onClose: () => void }) {
+  const { rows, me, house } = useOpenHouse();
   const submit = useSubmit();
   const [role, setRole] = useState<Exclude<Role, 'outside'>>('member');
   const [uses, setUses] = useState<'one' | 'several'>('one');
-  const [access, setAccess] = useState<Record<string, Access>>({});
   const [error, setError] = useState<string | null>(null);
   const [token] = useState(newToken);
   const [isMade, setMade] = useState(false);
@@ -32,10 +34,15 @@ export function InviteSheet({ name, onClose }: { name?: string; onClose: () => v
     .all('list')
     .filter((list) => !list.removedAt && !list.filedAt && relationToList(list.id, me, finding(rows)) !== null)
     .sort(byPosition);
+  const [access, setAccess] = useState<Record<string, Access>>(() => {
+    const opened = list === undefined ? openedAtFirst(lists, house, rows) : lists.filter(({ id }) => id === list);
+    return Object.fromEntries(opened.map(({ id }) => [id, 'edit'] as const));
+  });
+  const given = (listId: string): Access | undefined => (role === 'helper' && access[listId] === 'edit' ? 'check' : access[listId]);
   const make = () => {
     const reason = submit(
       'invitation.make',
-      { role, uses, token, lists: Object.entries(access).map(([listId, one]) => ({ listId, access: one })) },
+      { role, uses, token, lists: Object.keys(access).map((listId) => ({ listId, access: given(listId)! })) },
       { words: t('said.invitationMade'), ownRefusal: true },
     );
     if (reason) setError(sayReason(reason));
@@ -63,6 +70,13 @@ export function InviteSheet({ name, onClose }: { name?: string; onClose: () => v
             {t(`role.${role}Means`)}
           </Txt>
         </View>
+        <Txt size={15}>
+          {sayOpens(
+            uses,
+            role,
+            lists.filter(({ id }) => given(id) !== undefined),
+          )}
+        </Txt>
         <Choice
           label={t('invite.uses')}
           value={uses}
@@ -79,12 +93,12 @@ export function InviteSheet({ name, onClose }: { name?: string; onClose: () => v
                 <Txt size={15}>{list.name}</Txt>
                 <Choice<Access | 'none'>
                   label={t('share.accessOf', { name: list.name })}
-                  value={access[list.id] ?? 'none'}
+                  value={given(list.id) ?? 'none'}
                   onChange={(next) => {
                     const { [list.id]: _old, ...rest } = access;
                     setAccess(next === 'none' ? rest : { ...rest, [list.id]: next });
                   }}
-                  options={(['none', 'view', 'check', 'edit'] as const).map((value) => ({ value, words: t(`access.${value}`) }))}
+                  options={ACCESSES[role === 'helper' ? 'helper' : 'other'].map((value) => ({ value, words: t(`access.${value}`) }))}
                 />
               </View>
             ))}
@@ -105,8 +119,28 @@ export function InviteSheet({ name, onClose }: { name?: string; onClose: () => v
   );
 }
 
+/** The first one who is let in may edit all there is; later ones what others see too. */
+function openedAtFirst(lists: readonly List[], house: House, rows: MemoryRows): List[] {
+  const isAlone = rows.all('person').filter((person) => isHere(person) && person.accountId !== null).length === 1;
+  const isShared = ({ id }: List) => rows.by('share', 'listId', id).some((share) => share.access !== null);
+  return lists.filter((one) => one.id !== house.hintsListId && (isAlone || isShared(one)));
+}
+
+/** What the link opens, and for whom, in a sentence. */
+function sayOpens(uses: 'one' | 'several', role: Role, lists: readonly List[]): string {
+  const slots = { role: t(`role.${role}`), lists: together(lists.map((one) => one.name)) };
+  if (lists.length === 0) return t(uses === 'one' ? 'invite.opensNothingOne' : 'invite.opensNothingSeveral', slots);
+  return t(uses === 'one' ? 'invite.opensOne' : 'invite.opensSeveral', slots);
+}
+
 function Made({ token, name }: { token: string; name?: string }) {
   const [copied, setCopied] = useState(false);
+  const { house, me } = useOpenHouse();
+  const words = t('invite.emailText', { name: me.name, house: house.name });
+  const subject = t('invite.emailSubject', { house: house.name });
+  const canShare = typeof navigator.share === 'function';
+  const share = () => void navigator.share({ title: subject, text: words, url: linkOf(token) }).catch(() => undefined);
+  const email = () => window.open(`mailto:?subject=${encodeURIComponent(subject)}&body=${encodeURIComponent(`${words}\n\n${linkOf(token)}`)}`, '_self');
   const copy = () => void navigator.clipboard?.writeText(linkOf(token)).then(() => setCopied(true));
   return (
     <View className="gap-4 pt-2">
@@ -115,6 +149,10 @@ function Made({ token, name }: { token: string; name?: string }) {
       <Button kind="main" onPress={copy}>
         {t(copied ? 'invite.copied' : 'invite.copy')}
       </Button>
+      <View className="flex-row flex-wrap gap-2">
+        {canShare ? <Button onPress={share}>{t('invite.share')}</Button> : null}
+        <Button onPress={email}>{t('invite.email')}</Button>
+      </View>
     </View>
   );
 }

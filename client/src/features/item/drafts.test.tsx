@@ -7,6 +7,7 @@ import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { draftsOf, forgetDrafts } from '@/store/drafts.ts';
+import { t } from '@/words';
 
 /** Nothing typed is lost: closed, left, reloaded or signed out elsewhere, it is there again for whoever typed it. */
 
@@ -27,48 +28,48 @@ afterEach(() => carry({}));
 test('a remark begun is found again by whoever began it, and by nobody else; said, it is gone', () => {
   const { w, oars } = house();
   const first = open(w, 'Leila', oars);
-  type('Say something', 'The long ones are');
+  type(t('item.saySomething'), 'The long ones are');
   first.unmount();
   const others = open(w, 'Aino', oars);
-  expect(valueOf('Say something')).toBe('');
+  expect(valueOf(t('item.saySomething'))).toBe('');
   others.unmount();
   const second = open(w, 'Leila', oars);
-  expect(valueOf('Say something')).toBe('The long ones are');
-  tap('Say');
+  expect(valueOf(t('item.saySomething'))).toBe('The long ones are');
+  tap(t('item.say'));
   second.unmount();
   open(w, 'Leila', oars);
-  expect(valueOf('Say something')).toBe('');
+  expect(valueOf(t('item.saySomething'))).toBe('');
   expect(w.rows.by('comment', 'itemId', oars).map(({ text }) => text)).toEqual(['The long ones are']);
 });
 
 test('a handover half made is there again as it was; cancelled, it begins anew', () => {
   const { w, oars } = house();
   const first = open(w, 'Aino', oars);
-  tap('Hand over');
+  tap(t('hand.over'));
   tap(/^Leila/, 'checkbox');
-  type('A word with it', 'Before the ice');
+  type(t('nudge.words'), 'Before the ice');
   first.unmount();
   const second = open(w, 'Aino', oars);
-  tap('Hand over');
-  expect(valueOf('A word with it')).toBe('Before the ice');
+  tap(t('hand.over'));
+  expect(valueOf(t('nudge.words'))).toBe('Before the ice');
   expect(screen.getByRole('checkbox', { name: /^Leila/ }).getAttribute('aria-checked')).toBe('true');
-  tap('Cancel');
+  tap(t('common.cancel'));
   second.unmount();
   open(w, 'Aino', oars);
-  tap('Hand over');
-  expect(valueOf('A word with it')).toBe('');
+  tap(t('hand.over'));
+  expect(valueOf(t('nudge.words'))).toBe('');
 });
 
 test('notes begun are open again with what they were based on', () => {
   const { w, oars } = house();
   const first = open(w, 'Aino', oars);
-  tap('Write notes');
-  type('Notes', 'Two are cracked');
+  tap(t('item.writeNotes'));
+  type(t('item.notes'), 'Two are cracked');
   first.unmount();
   w.must('Leila', 'item.change', { item: oars, notes: 'Ask Petri', notesBase: '' });
   open(w, 'Aino', oars);
-  expect(valueOf('Notes')).toBe('Two are cracked');
-  tap('Save');
+  expect(valueOf(t('item.notes'))).toBe('Two are cracked');
+  tap(t('common.save'));
   // both are in
   expect(w.row(oars).notes).toContain('Ask Petri');
   expect(w.row(oars).notes).toContain('Two are cracked');
@@ -78,7 +79,7 @@ test('signing out here leaves nothing of one’s own, and of others all', () => 
   const { w, oars } = house();
   for (const who of ['Aino', 'Leila']) {
     const shown = open(w, who, oars);
-    type('Say something', `${who} began`);
+    type(t('item.saySomething'), `${who} began`);
     shown.unmount();
   }
   forgetDrafts(idOf('account Aino'));
@@ -90,23 +91,23 @@ describe('a form half made is there again as it was; saved or cancelled, it begi
     const { w, oars } = house();
     const rule = () => inHouse(w, 'Aino', <ChorePanel item={w.row(oars)} onClose={() => undefined} />);
     const first = rule();
-    type('Every so many weeks', '3');
+    type(t('rule.howMany.weeks'), '3');
     first.unmount();
     const second = rule();
-    expect(valueOf('Every so many weeks')).toBe('3');
-    tap('Cancel');
+    expect(valueOf(t('rule.howMany.weeks'))).toBe('3');
+    tap(t('common.cancel'));
     second.unmount();
     rule();
-    expect(valueOf('Every so many weeks')).toBe('1');
+    expect(valueOf(t('rule.howMany.weeks'))).toBe('1');
   });
 
   test('booked time', () => {
     const { w, oars } = house();
     const form = () => inHouse(w, 'Aino', <SlotForm slot={null} itemIds={[oars]} date="2026-11-24" onDone={() => undefined} />);
     const first = form();
-    type('Minutes', '50');
+    type(t('slot.length'), '50');
     first.unmount();
     form();
-    expect(valueOf('Minutes')).toBe('50');
+    expect(valueOf(t('slot.length'))).toBe('50');
   });
 });

@@ -4,6 +4,7 @@ import { alerts, choose, enter, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { ItemSheet } from './item-sheet.tsx';
+import { t } from '@/words';
 
 /** A Tuesday, noon: Aino handed the jackets to Leila and Tapio, who each count theirs. */
 function house() {
@@ -36,14 +37,14 @@ test('the item is a sentence; a day in words becomes its deadline, one that is n
   const { w, jackets } = house();
   const { said } = open(w, 'Aino', jackets);
   tap(/Change the deadline/);
-  type('In words', 'the day after the flood');
-  enter('In words');
-  expect(alerts()).toEqual(['This is not understood as a day. Choose one below, or write it like 4 Dec.']);
-  expect(screen.getByLabelText<HTMLInputElement>('In words').value).toBe('the day after the flood');
-  type('In words', 'next Monday 17:00');
+  type(t('due.words'), 'the day after the flood');
+  enter(t('due.words'));
+  expect(alerts()).toEqual(['We couldn’t read that as a date. Choose one below, or write it like 4 Dec.']);
+  expect(screen.getByLabelText<HTMLInputElement>(t('due.words')).value).toBe('the day after the flood');
+  type(t('due.words'), 'next Monday 17:00');
   // what it is read as shows while one types, and Enter is what the button does
   expect(screen.getAllByText(/30 Nov.* 17:00/).length).toBeGreaterThan(0);
-  enter('In words');
+  enter(t('due.words'));
   expect(w.row(jackets).due).toBe('2026-11-30T17:00');
   expect(said()).toContain('17:00');
 });
@@ -51,16 +52,16 @@ test('the item is a sentence; a day in words becomes its deadline, one that is n
 test('minutes that are no number are said beside their field, and nothing is set', () => {
   const { w, jackets } = house();
   open(w, 'Aino', jackets);
-  tap('Add to it');
-  tap('Minutes');
+  tap(t('sentence.addLabel'));
+  tap(t('slot.length'));
   for (const wrong of ['a while', '0', '-5', '1.5']) {
-    type('Another number of minutes', wrong);
-    tap('Set');
-    expect(alerts()).toEqual(['Write the minutes as a number from 1 on, such as 20.']);
+    type(t('effort.other'), wrong);
+    tap(t('due.set'));
+    expect(alerts()).toEqual(['Enter the minutes as a number, such as 20.']);
     expect(w.row(jackets).effort).toBeNull();
   }
-  type('Another number of minutes', '20');
-  tap('Set');
+  type(t('effort.other'), '20');
+  tap(t('due.set'));
   expect(w.row(jackets).effort).toBe(20);
 });
 
@@ -68,12 +69,12 @@ test('a title made empty keeps the old one and says why', () => {
   const { w, jackets } = house();
   open(w, 'Aino', jackets);
   fireEvent.click(screen.getByRole('heading', { level: 1 }).firstElementChild!);
-  type('What needs doing', '  ');
-  enter('What needs doing');
+  type(t('item.title'), '  ');
+  enter(t('item.title'));
   expect(alerts()).toHaveLength(1);
   expect(w.row(jackets).title).toBe('Count the jackets');
-  type('What needs doing', 'Count the life jackets');
-  enter('What needs doing');
+  type(t('item.title'), 'Count the life jackets');
+  enter(t('item.title'));
   expect(w.row(jackets).title).toBe('Count the life jackets');
 });
 
@@ -81,11 +82,11 @@ test('tags are put on by tap and by name, each once', () => {
   const { w, list, jackets } = house();
   w.item('Aino', 'Something else', { list, tags: ['boats'] });
   open(w, 'Aino', jackets);
-  tap('Add to it');
-  tap('Tags');
+  tap(t('sentence.addLabel'));
+  tap(t('sentence.panel.tags'));
   tap('#boats', 'checkbox');
-  type('New tags', 'Boats, safety #insurance');
-  tap('Save');
+  type(t('tags.new'), 'Boats, safety #insurance');
+  tap(t('common.save'));
   const names = w.row(jackets).tagIds.map((id) => w.rows.all('tag').find((tag) => tag.id === id)!.name);
   expect(names).toEqual(['boats', 'safety', 'insurance']);
 });
@@ -94,20 +95,21 @@ test('who may only look taps nothing but what is their own', () => {
   const { w, jackets } = house();
   open(w, 'Noor', jackets);
   expect(screen.queryByRole('button', { name: /Change the deadline/ })).toBeNull();
-  expect(screen.queryByRole('button', { name: 'Hand over' })).toBeNull();
-  expect(screen.queryByLabelText('Add a step')).toBeNull();
-  tap('Add to it');
+  expect(screen.queryByRole('button', { name: t('hand.over') })).toBeNull();
+  expect(screen.queryByLabelText(t('item.addStep'))).toBeNull();
+  tap(t('sentence.addLabel'));
   expect(
-    within(screen.getByRole('group', { name: 'Add to it' }))
+    within(screen.getByRole('group', { name: t('sentence.addLabel') }))
       .getAllByRole('button')
       .map((one) => one.textContent),
-  ).toEqual(['Remind me', 'Book time']);
+  ).toEqual(['Book time']);
+  expect(screen.getByRole('button', { name: t('sentence.panel.reminders') })).toBeTruthy();
 });
 
 test('an item that is gone says so instead of an empty sheet', () => {
   const { w } = house();
   open(w, 'Aino', '0190a000-0000-7000-8000-00000000ffff');
-  expect(screen.getByText('It was removed for good, or you may not see it.')).toBeTruthy();
+  expect(screen.getByText(t('item.goneWhy'))).toBeTruthy();
 });
 
 test('what else was told of it stays unread, and is read from its sheet with one tap', () => {
@@ -122,7 +124,7 @@ test('what else was told of it stays unread, and is read from its sheet with one
       .filter(({ readAt }) => readAt === null)
       .map(({ kind }) => kind);
   expect(unread().sort()).toEqual(['changed', 'comment']);
-  tap('Read: 2 notices about this');
+  tap('Read: 2 notifications about this');
   expect(unread()).toEqual([]);
 });
 
@@ -135,7 +137,7 @@ test('opening it is seeing it, for oneself alone; taking it is one tap', () => {
   // what only asked to be looked at is read
   expect(w.rows.by('notice', 'personId', w.person('Leila')).map(({ kind, readAt }) => [kind, readAt !== null])).toEqual([['handed', true]]);
   expect(screen.getByText(/^From Aino, .*: “For the insurance”$/)).toBeTruthy();
-  tap('Take it');
+  tap(t('answer.take'));
   expect(w.part(jackets, 'Leila').standing).toBe('accepted');
 });
 
@@ -143,11 +145,11 @@ test('asking back needs words; they are kept until they can be sent', () => {
   const { w, jackets, handed } = house();
   handed();
   open(w, 'Leila', jackets);
-  tap('Ask back');
-  tap('Ask back');
+  tap(t('answer.askBack'));
+  tap(t('answer.askBack'));
   expect(alerts()).toEqual(['Write a few words first.']);
   type('What do you want to know from Aino?', 'The small ones too?');
-  tap('Ask back');
+  tap(t('answer.askBack'));
   expect(w.part(jackets, 'Leila').standing).toBe('tentative');
   expect(screen.getByText('“The small ones too?”')).toBeTruthy();
 });
@@ -156,18 +158,18 @@ test('who can’t says why; whoever gave it passes it on from there', () => {
   const { w, jackets, handed } = house();
   handed();
   const leila = open(w, 'Leila', jackets);
-  tap('Can’t');
-  type('Why not? Only Aino reads it.', 'My back');
-  tap('Can’t');
+  tap(t('answer.cant'));
+  type('Why not? Only Aino will see this.', 'My back');
+  tap(t('answer.cant'));
   expect(w.part(jackets, 'Leila').standing).toBe('declined');
   leila.unmount();
   open(w, 'Aino', jackets);
   expect(screen.getByText('“My back”')).toBeTruthy();
-  tap('Pass on');
-  tap('Pass on');
+  tap(t('part.passOn'));
+  tap(t('part.passOn'));
   expect(alerts()).toEqual(['Choose who it goes to.']);
   tap(/Noor/, 'checkbox');
-  fireEvent.click(screen.getAllByRole('button', { name: 'Pass on' }).at(-1)!);
+  fireEvent.click(screen.getAllByRole('button', { name: t('part.passOn') }).at(-1)!);
   expect(w.part(jackets, 'Leila').passedTo).toBe(w.person('Noor'));
   expect(w.part(jackets, 'Noor').standing).toBe('needs-action');
 });
@@ -177,17 +179,17 @@ test('how far it is, is told to who gave it; the last part done asks to be tied 
   w.must('Aino', 'part.handOver', { items: [jackets], persons: [w.person('Leila')], confirm: true });
   w.must('Leila', 'part.accept', { item: jackets });
   const leila = open(w, 'Leila', jackets);
-  tap('How far it is');
-  tap('60 %', 'radio');
+  tap(t('answer.howFar'));
+  tap('60%', 'radio');
   expect(w.part(jackets, 'Leila').percent).toBe(60);
   fireEvent.click(screen.getByRole('checkbox', { name: 'Check off “Count the jackets”' }));
   leila.unmount();
   const { said } = open(w, 'Aino', jackets);
-  tap('Send back');
-  tap('Send back');
+  tap(t('part.sendBack'));
+  tap(t('part.sendBack'));
   expect(alerts()).toEqual(['Write a few words first.']);
-  type('What is still missing? Leila reads it.', 'The whistles');
-  tap('Send back');
+  type('What’s still missing? Leila will see this.', 'The whistles');
+  tap(t('part.sendBack'));
   expect(w.part(jackets, 'Leila').standing).not.toBe('completed');
   expect(said()).toContain('Leila');
 });
@@ -195,15 +197,15 @@ test('how far it is, is told to who gave it; the last part done asks to be tied 
 test('handed to nobody is said; to two, each or whoever comes first, by a day, with a word', () => {
   const { w, jackets } = house();
   open(w, 'Aino', jackets);
-  tap('Hand over');
-  tap('Hand over');
+  tap(t('hand.over'));
+  tap(t('hand.over'));
   expect(alerts()).toEqual(['Choose who it goes to.']);
   tap(/Leila/, 'checkbox');
-  expect(screen.queryByRole('radiogroup', { name: 'Who must do it' })).toBeNull();
+  expect(screen.queryByRole('radiogroup', { name: t('sentence.panel.policy') })).toBeNull();
   tap(/Tapio/, 'checkbox');
-  tap('Whoever comes first', 'radio');
-  type('A word with it', 'Before the inspection');
-  tap('Hand over');
+  tap(t('policy.any'), 'radio');
+  type(t('nudge.words'), 'Before the inspection');
+  tap(t('hand.over'));
   expect(w.row(jackets).policy).toBe('any');
   expect(w.part(jackets, 'Tapio').message).toBe('Before the inspection');
 });
@@ -213,14 +215,14 @@ test('somebody who can’t open the list is asked about before anything is hande
   const own = w.list('Aino', 'Accounts');
   const bill = w.item('Aino', 'Pay the sweep', { list: own });
   open(w, 'Aino', bill);
-  tap('Hand over');
+  tap(t('hand.over'));
   tap(/Leila/, 'checkbox');
-  expect(screen.getByText('will see only this')).toBeTruthy();
-  tap('Hand over');
-  expect(alerts()).toEqual(['Say first what they should see.']);
+  expect(screen.getByText(t('hand.seesOnlyThis'))).toBeTruthy();
+  tap(t('hand.over'));
+  expect(alerts()).toEqual(['First choose what they should see.']);
   expect(w.parts(bill).filter(({ personId }) => personId !== null)).toEqual([]);
-  tap('Share Accounts too, to check off', 'radio');
-  tap('Hand over');
+  tap('All of Accounts, so they can check things off', 'radio');
+  tap(t('hand.over'));
   expect(w.part(bill, 'Leila').standing).toBe('needs-action');
   expect(w.rows.by('share', 'listId', own).map(({ personId, access }) => [personId, access])).toEqual([[w.person('Leila'), 'check']]);
 });
@@ -228,24 +230,24 @@ test('somebody who can’t open the list is asked about before anything is hande
 test('it waits for somebody, and stops waiting when that has come', () => {
   const { w, jackets } = house();
   open(w, 'Aino', jackets);
-  tap('Add to it');
-  tap('It waits');
-  tap('Mark as waiting');
+  tap(t('sentence.addLabel'));
+  tap(t('sentence.panel.waiting'));
+  tap(t('wait.mark'));
   expect(alerts()).toHaveLength(1);
-  type('What does it wait for', 'the new rack');
+  type(t('wait.what'), 'the new rack');
   tap('Tapio', 'radio');
-  tap('Mark as waiting');
-  expect(screen.getByText('Waits for the new rack, from Tapio')).toBeTruthy();
-  tap('It has come');
-  expect(screen.queryByText('Waits for the new rack, from Tapio')).toBeNull();
+  tap(t('wait.mark'));
+  expect(screen.getByText('Waiting for the new rack, from Tapio')).toBeTruthy();
+  tap(t('wait.end'));
+  expect(screen.queryByText('Waiting for the new rack, from Tapio')).toBeNull();
 });
 
 test('steps are added one after the other, and counted', () => {
   const { w, jackets } = house();
   open(w, 'Aino', jackets);
   for (const step of ['Small', 'Large', ' ']) {
-    type('Add a step', step);
-    enter('Add a step');
+    type(t('item.addStep'), step);
+    enter(t('item.addStep'));
   }
   expect(w.rows.by('item', 'parentId', jackets).map(({ title }) => title)).toEqual(['Small', 'Large']);
   fireEvent.click(screen.getByRole('checkbox', { name: 'Check off “Small”' }));
@@ -257,12 +259,12 @@ test('how far it is can be any whole number; what is none is said beside it', ()
   handed();
   w.must('Leila', 'part.accept', { item: jackets });
   open(w, 'Leila', jackets);
-  tap('How far it is');
-  type('Or another number, in per cent', 'half');
-  tap('Say so');
-  expect(alerts()).toEqual(['Give a whole number from 0 to 100.']);
-  type('Or another number, in per cent', '37 %');
-  tap('Say so');
+  tap(t('answer.howFar'));
+  type(t('answer.percentOther'), 'half');
+  tap(t('answer.percentSay'));
+  expect(alerts()).toEqual(['Enter a whole number from 0 to 100.']);
+  type(t('answer.percentOther'), '37%');
+  tap(t('answer.percentSay'));
   expect(w.part(jackets, 'Leila').percent).toBe(37);
 });
 
@@ -270,11 +272,11 @@ test('of another’s pile it says from whom it is, of one’s own that it is one
   const { w } = house();
   const towels = w.item('Aino', 'Count the towels', { persons: [w.person('Leila')] });
   const shown = open(w, 'Leila', towels);
-  expect(screen.queryByText('Your own pile')).toBeNull();
+  expect(screen.queryByText(t('item.ownPile'))).toBeNull();
   expect(screen.getByText('from Aino')).toBeTruthy();
   shown.unmount();
   open(w, 'Aino', towels);
-  expect(screen.getByText('Your own pile')).toBeTruthy();
+  expect(screen.getByText(t('item.ownPile'))).toBeTruthy();
 });
 
 describe('something added to one of a chore', () => {
@@ -286,34 +288,34 @@ describe('something added to one of a chore', () => {
     return { w, item, steps };
   }
   const addStep = (title: string) => {
-    type('Add a step', title);
-    enter('Add a step');
+    type(t('item.addStep'), title);
+    enter(t('item.addStep'));
   };
 
   test('asks whether it comes with it from now on', () => {
     const { w, item, steps } = fire();
     open(w, 'Aino', item);
     addStep('Open the damper');
-    expect(screen.getByText('You added the step “Open the damper” to this one. Should “Light the fire” come with it from now on?')).toBeTruthy();
-    tap('From now on');
+    expect(screen.getByText('You added the step “Open the damper” to this one. Add it to every “Light the fire” from now on?')).toBeTruthy();
+    tap(t('fromNowOn.keep'));
     expect(steps()).toEqual(['Open the damper']);
-    expect(screen.queryByRole('button', { name: 'From now on' })).toBeNull();
+    expect(screen.queryByRole('button', { name: t('fromNowOn.keep') })).toBeNull();
   });
 
   test('or only to this one; then it is not asked again', () => {
     const { w, item, steps } = fire();
     open(w, 'Aino', item);
     addStep('Open the damper');
-    tap('Only this one');
+    tap(t('calendar.onlyThis'));
     expect(steps()).toEqual([]);
-    expect(screen.queryByRole('button', { name: 'From now on' })).toBeNull();
+    expect(screen.queryByRole('button', { name: t('fromNowOn.keep') })).toBeNull();
   });
 
   test('nobody who may not change the chore is asked', () => {
     const { w, item } = fire();
     w.item('Tapio', 'Open the damper', { parent: item });
     open(w, 'Leila', item);
-    expect(screen.queryByRole('button', { name: 'From now on' })).toBeNull();
+    expect(screen.queryByRole('button', { name: t('fromNowOn.keep') })).toBeNull();
   });
 });
 
@@ -323,9 +325,9 @@ test('the giver sees the day that came with it, and sets another', async () => {
   open(w, 'Aino', rake);
   expect(screen.getByText(/planned for Friday 16:00/)).toBeTruthy();
   choose('More on Tapio’s part', 'Set a day for Tapio');
-  await screen.findByLabelText('In words');
-  type('In words', 'Monday');
-  enter('In words');
+  await screen.findByLabelText(t('due.words'));
+  type(t('due.words'), 'Monday');
+  enter(t('due.words'));
   expect(w.part(rake, 'Tapio').plan).toBe('2026-11-30');
 });
 
@@ -342,7 +344,7 @@ test('removing says how many steps go along, at any depth', async () => {
   const small = w.item('Aino', 'Small sizes', { parent: jackets });
   w.item('Aino', 'Whistles', { parent: small });
   const { said } = open(w, 'Aino', jackets);
-  choose('More on this item', 'Remove');
+  choose(t('item.more'), 'Remove');
   await waitFor(() => expect(said()).toBe('Removed “Count the jackets” with its 2 steps.'));
 });
 
@@ -350,14 +352,14 @@ test('one’s own part is tied beside the title; the hand-over button steps asid
   const { w, jackets, handed } = house();
   handed();
   const { unmount } = open(w, 'Leila', jackets);
-  expect(screen.queryByRole('button', { name: 'Hand over' })).toBeNull();
+  expect(screen.queryByRole('button', { name: t('hand.over') })).toBeNull();
   tap('Check off “Count the jackets”', 'checkbox');
   expect(w.part(jackets, 'Leila').standing).toBe('completed');
   unmount();
   open(w, 'Aino', jackets);
-  expect(screen.getByRole('button', { name: 'Hand over' })).toBeTruthy();
+  expect(screen.getByRole('button', { name: t('hand.over') })).toBeTruthy();
   tap(/Change the deadline/);
-  expect(screen.queryByRole('button', { name: 'Hand over' })).toBeNull();
-  tap('Cancel');
-  expect(screen.getByRole('button', { name: 'Hand over' })).toBeTruthy();
+  expect(screen.queryByRole('button', { name: t('hand.over') })).toBeNull();
+  tap(t('common.cancel'));
+  expect(screen.getByRole('button', { name: t('hand.over') })).toBeTruthy();
 });

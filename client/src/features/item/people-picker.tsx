@@ -1,9 +1,9 @@
 import { isHere, type Person } from '@kotiva/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { UnknownPerson } from '@/features/invite';
+import { InviteSheet, UnknownPerson } from '@/features/invite';
 import { useOpenHouse } from '@/store/store.ts';
-import { Field, PersonMark, Txt } from '@/ui';
+import { Button, Field, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 
 interface PeoplePickerProps {
@@ -20,7 +20,8 @@ const FIELD_FROM = 7;
 
 /** People by name, address or short mark, any part of it; two of one name are told apart by their marks. */
 export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: PeoplePickerProps) {
-  const { rows } = useOpenHouse();
+  const { rows, me } = useOpenHouse();
+  const [inviting, setInviting] = useState(false);
   const [typed, setTyped] = useState('');
   const people = rows
     .all('person')
@@ -67,7 +68,13 @@ export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: 
             </Pressable>
           );
         })}
+        {me.role === 'manager' ? (
+          <Button kind="quiet" icon="plus" onPress={() => setInviting(true)}>
+            {t('invite.make')}
+          </Button>
+        ) : null}
       </View>
+      {inviting ? <InviteSheet onClose={() => setInviting(false)} /> : null}
     </View>
   );
 }

@@ -7,6 +7,7 @@ import { alerts, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { ItemSheet } from './item-sheet.tsx';
+import { t } from '@/words';
 
 /** A Tuesday, noon in Helsinki. */
 function house() {
@@ -22,8 +23,8 @@ function house() {
 function open(w: World, who: string, item: string) {
   carry({ item });
   const shown = inHouse(w, who, <ItemSheet />);
-  tap('Add to it');
-  tap('Remind me');
+  tap(t('sentence.addLabel'));
+  tap(t('sentence.panel.reminders'));
   return shown;
 }
 beforeEach(() => {
@@ -40,7 +41,7 @@ test('each usual moment says what it comes to; what has passed is not offered', 
   const { w, outboard } = house();
   w.must('Aino', 'item.setDue', { item: outboard, due: '2026-11-25T15:00' });
   open(w, 'Aino', outboard);
-  const offered = within(screen.getByRole('group', { name: 'Usual moments' }))
+  const offered = within(screen.getByRole('group', { name: t('alarm.usual') }))
     .getAllByRole('button')
     .map((one) => one.textContent);
   expect(offered).toContain('1 h before · tomorrow 14:00');
@@ -50,7 +51,7 @@ test('each usual moment says what it comes to; what has passed is not offered', 
   expect(triggers(w, outboard)).toEqual([{ kind: 'relative', to: 'due', offset: '-PT1H' }]);
   // what is set is not offered again, and can be taken away
   expect(screen.queryByRole('button', { name: '1 h before · tomorrow 14:00' })).toBeNull();
-  tap('Take away: 1 h before');
+  tap('Remove: 1 h before');
   expect(triggers(w, outboard)).toEqual([]);
 });
 
@@ -58,33 +59,33 @@ test('without a date a reminder before it is kept, and that is said', () => {
   const { w, list } = house();
   const undated = w.item('Aino', 'Some day', { list });
   open(w, 'Aino', undated);
-  expect(screen.getByText('There is no date yet. A reminder before it is kept and rings once there is one; or choose a moment.')).toBeTruthy();
+  expect(screen.getByText(t('alarm.noDate'))).toBeTruthy();
   tap('1 day before');
-  expect(screen.getByText('rings once there is a deadline')).toBeTruthy();
+  expect(screen.getByText(t('alarm.needs.due'))).toBeTruthy();
 });
 
 test('a moment of one’s own has to be a number, and shows what it comes to before it is set', () => {
   const { w, outboard } = house();
   open(w, 'Aino', outboard);
-  tap('Another moment');
-  type('How many', 'some');
-  tap('Remind me then');
-  expect(alerts()).toEqual(['Write a number from 1 to 999.']);
+  tap(t('alarm.own'));
+  type(t('alarm.count'), 'some');
+  tap(t('alarm.set'));
+  expect(alerts()).toEqual(['Enter a number from 1 to 999.']);
   expect(triggers(w, outboard)).toEqual([]);
-  type('How many', '2');
-  tap('hours', 'radio');
-  expect(screen.getByText('rings Friday 13:00')).toBeTruthy();
-  tap('Remind me then');
+  type(t('alarm.count'), '2');
+  tap(t('alarm.unit.hours'), 'radio');
+  expect(screen.getByText('reminds Friday 13:00')).toBeTruthy();
+  tap(t('alarm.set'));
   expect(triggers(w, outboard)).toEqual([{ kind: 'relative', to: 'due', offset: '-PT2H' }]);
 });
 
 test('at a place: the item’s own is chosen at once, with days and hours', () => {
   const { w, outboard, place } = house();
   open(w, 'Aino', outboard);
-  tap('At a place');
+  tap(t('alarm.atPlace'));
   tap('Mon–Fri', 'radio');
-  type('Only from', '15:00');
-  tap('Remind there');
+  type(t('sentence.panel.start'), '15:00');
+  tap(t('alarm.setThere'));
   expect(triggers(w, outboard)).toEqual([
     {
       kind: 'place',
@@ -98,23 +99,23 @@ test('at a place: the item’s own is chosen at once, with days and hours', () =
       fallback: null,
     },
   ]);
-  expect(screen.getByText('rings at every visit while it is open')).toBeTruthy();
+  expect(screen.getByText(t('alarm.everyVisit'))).toBeTruthy();
 });
 
 test('whoever leaves last is one of at least two, with an hour if nobody is seen leaving', () => {
   const { w, outboard } = house();
   open(w, 'Aino', outboard);
-  tap('At a place');
-  tap('On leaving', 'radio');
-  tap('Whoever leaves last', 'radio');
-  const among = within(screen.getByRole('group', { name: 'Of these' }));
+  tap(t('alarm.atPlace'));
+  tap(t('alarm.crossing.leave'), 'radio');
+  tap(t('alarm.crosser.last'), 'radio');
+  const among = within(screen.getByRole('group', { name: t('alarm.among') }));
   expect(among.getAllByRole('checkbox').map((one) => one.textContent)).toEqual(['Me', 'Leila', 'Tapio']);
   tap('Leila', 'checkbox');
   tap('Tapio', 'checkbox');
-  tap('Remind there');
+  tap(t('alarm.setThere'));
   expect(alerts()).toEqual(['Choose at least two people.']);
   tap('Tapio', 'checkbox');
-  tap('Remind there');
+  tap(t('alarm.setThere'));
   expect(triggers(w, outboard)).toMatchObject([{ who: 'last', on: 'leave', among: [w.person('Aino'), w.person('Tapio')], fallback: '22:00' }]);
   expect(screen.getAllByText(/whoever leaves Workshop last, else at 22:00, for (Aino or Tapio|Tapio or Aino)/).length).toBeGreaterThan(0);
 });
@@ -122,7 +123,7 @@ test('whoever leaves last is one of at least two, with an hour if nobody is seen
 test('when something begins, or when a device is opened next', async () => {
   const { w, outboard } = house();
   open(w, 'Aino', outboard);
-  tap('When something begins');
+  tap(t('alarm.occasion'));
   tap('first frost');
   fireEvent.click(await screen.findByRole('button', { name: 'Kitchen tablet (this one)' }));
   expect(triggers(w, outboard).map(({ kind }) => kind)).toEqual(['situation', 'device']);
@@ -135,15 +136,15 @@ test('for somebody it was handed to: their reminder, and no device of mine', () 
   tap('Tapio', 'radio');
   tap('1 day before · Thursday 15:00');
   expect(w.rows.by('alarm', 'itemId', outboard).map(({ personId, makerId }) => [personId, makerId])).toEqual([[w.person('Tapio'), w.person('Aino')]]);
-  tap('When something begins');
-  expect(screen.queryByRole('group', { name: 'When this device is opened next' })).toBeNull();
+  tap(t('alarm.occasion'));
+  expect(screen.queryByRole('group', { name: t('alarm.whenOpened') })).toBeNull();
 });
 
 test('a helper sets their own only', () => {
   const { w, outboard } = house();
   w.must('Aino', 'part.handOver', { items: [outboard], persons: [w.person('Tapio')] });
   open(w, 'Leila', outboard);
-  expect(screen.queryByRole('radiogroup', { name: 'Who is reminded' })).toBeNull();
+  expect(screen.queryByRole('radiogroup', { name: t('alarm.whom') })).toBeNull();
   tap('1 day before · Thursday 15:00');
   expect(w.rows.by('alarm', 'itemId', outboard).map(({ personId }) => personId)).toEqual([w.person('Leila')]);
 });

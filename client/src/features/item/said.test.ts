@@ -21,10 +21,10 @@ function jackets() {
 
 test.each<[string, (w: World, item: string) => unknown, string, string]>([
   ['nothing', () => undefined, 'handed over today 12:00, not seen yet', 'unseen'],
-  ['opened it', (w, item) => w.must('Leila', 'part.see', { item }), 'seen today 12:00, no answer yet', 'seen'],
-  ['took it', (w, item) => w.must('Leila', 'part.accept', { item }), 'has taken it', 'taken'],
-  ['is under way', (w, item) => w.must('Leila', 'part.progress', { item, percent: 40 }), 'under way, 40 %', 'underway'],
-  ['asked back', (w, item) => w.must('Leila', 'part.askBack', { item, question: 'All?' }), 'asks back', 'asked'],
+  ['opened it', (w, item) => w.must('Leila', 'part.see', { item }), 'seen today 12:00, no reply yet', 'seen'],
+  ['took it', (w, item) => w.must('Leila', 'part.accept', { item }), 'took it', 'taken'],
+  ['is in progress', (w, item) => w.must('Leila', 'part.progress', { item, percent: 40 }), 'in progress, 40%', 'underway'],
+  ['asked back', (w, item) => w.must('Leila', 'part.askBack', { item, question: 'All?' }), 'asked back', 'asked'],
   ['can’t', (w, item) => w.must('Leila', 'part.decline', { item, reason: '' }), 'can’t', 'declined'],
   ['checked off', (w, item) => w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') }), 'checked off today 12:00', 'done'],
   ['was excused', (w, item) => w.must('Aino', 'part.excuse', { item, person: w.person('Leila') }), 'excused', 'excused'],
@@ -48,7 +48,7 @@ test('a tap that arrived later says both times; one that waits for its giver say
   w.must('Aino', 'item.change', { item, confirm: true });
   w.later(120);
   w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') }, { at: '2026-11-24T10:50:00.000Z' });
-  expect(standing('Leila')).toBe('checked off today 12:50, arrived today 14:00, waits for Aino to tie it off');
+  expect(standing('Leila')).toBe('checked off today 12:50, arrived today 14:00, waiting for Aino to tie it off');
   expect(knot('Leila')).toBe('waits');
 });
 
@@ -65,11 +65,11 @@ test('the history as sentences, the newest last', () => {
     .sort((a, b) => a.seq - b.seq)
     .map(sayEntry);
   expect(said).toEqual([
-    'made it',
+    'added it',
     'handed it to Leila and Noor',
-    'reworded it, before: “Jackets”',
-    'set the deadline to Friday, 27 November 2026 17:00, before: none',
-    'is 20 % there',
+    'renamed it (was “Jackets”)',
+    'changed the deadline from none to Friday, 27 November 2026 17:00',
+    'set progress to 20%',
     'wrote: “found three”',
     'checked it off',
     'undid checking it off',

@@ -42,7 +42,12 @@ export function SelectionBar({ ids, only }: { ids: readonly string[]; only?: rea
   const chosen = ids.filter((id) => selection.chosen!.has(id));
   const all = chosen.length === ids.length;
   return (
-    <View role="region" aria-label={t('sort.selected', { count: chosen.length })} className="sticky top-0 z-10 gap-2 border-b border-line bg-ground px-4 py-3">
+    <View
+      role="region"
+      aria-label={t('sort.selected', { count: chosen.length })}
+      className="sticky top-0 z-10 gap-2 border-b border-line bg-ground px-4 py-3"
+      {...({ dataSet: { over: '' } } as object)}
+    >
       <View className="flex-row flex-wrap items-center gap-x-2">
         <Txt face="medium">{t('sort.selected', { count: chosen.length })}</Txt>
         <Button kind="quiet" onPress={() => selection.set(all ? [] : ids)}>

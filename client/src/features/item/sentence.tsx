@@ -42,6 +42,7 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
   const toggle = (which: Panel | 'add') => setOpen(open === which ? null : which);
   const said = new Set(phrases.map(({ panel }) => panel));
   const missing = ADDABLE.filter((panel) => !said.has(panel) && isOffered(panel));
+  const further = missing.filter((panel) => !isUsual(panel));
   function isOffered(panel: Panel): boolean {
     if (panel === 'reminders' || panel === 'slot') return true;
     // a step comes again with what it is a step of
@@ -94,7 +95,7 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
       ) : null}
       {open === 'add' ? (
         <View role="group" aria-label={t('sentence.addLabel')} className="my-2 flex-row flex-wrap gap-2">
-          {missing.map((panel) => (
+          {further.map((panel) => (
             <Button key={panel} onPress={() => setOpen(panel)}>
               {t(`sentence.panel.${panel}`)}
             </Button>

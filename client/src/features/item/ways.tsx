@@ -73,7 +73,7 @@ function WaysChoice({ shut, way, mayShare, onChoose }: { shut: readonly Shut[]; 
       />
       {withoutAccount && me.role === 'manager' ? (
         <View className="items-start">
-          <Button kind="quiet" onPress={() => router.push('/more')}>
+          <Button kind="quiet" onPress={() => router.push('/people')}>
             {t('ways.invite', { names })}
           </Button>
         </View>

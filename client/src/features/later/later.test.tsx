@@ -2,6 +2,7 @@ import { act, fireEvent, render, screen } from '@testing-library/react';
 import { Text } from 'react-native';
 import { later } from '@/store/later.ts';
 import { drawnLater } from './index.ts';
+import { t } from '@/words';
 
 const turn = () => act(async () => undefined);
 
@@ -43,11 +44,11 @@ test('what can’t be fetched says so, and comes once it is tried again or there
   const Panel = drawnLater(load);
   render(<Panel />);
   await turn();
-  expect(screen.getByRole('alert').textContent).toMatch(/could not be fetched/);
-  fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+  expect(screen.getByRole('alert').textContent).toMatch(/couldn’t be loaded/);
+  fireEvent.click(screen.getByRole('button', { name: t('common.tryAgain') }));
   await turn();
   expect(screen.getByRole('alert')).toBeTruthy();
   fireEvent(window, new Event('online'));
   await turn();
-  expect(screen.getByText('Here')).toBeTruthy();
+  expect(screen.getByText(t('keys.here'))).toBeTruthy();
 });

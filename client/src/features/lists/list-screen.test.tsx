@@ -5,6 +5,7 @@ import { alerts, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { went } from '@/testing/router.ts';
 import { ListScreen } from './list-screen.tsx';
+import { t } from '@/words';
 
 function house() {
   const w = new World();
@@ -37,29 +38,29 @@ test('in its sections; with its steps once a row is to say more', () => {
   const { titles } = open('Aino');
   expect(headings()).toEqual(['Boathouse', 'Before winter', 'Repairs']);
   expect(titles()).toEqual(['Count the jackets', 'Drain the barrel', 'New rope']);
-  tap(/Arrange/);
-  tap('And its steps', 'radio');
-  tap('Done');
+  tap(/View/);
+  tap(t('detail.full'), 'radio');
+  tap(t('common.done'));
   expect(titles()).toEqual(['Count the jackets', 'Small sizes', 'Whistles', 'Drain the barrel', 'New rope']);
 });
 
 test('put together by person: nobody’s come last', () => {
   const { open } = house();
   const { titles } = open('Aino');
-  tap(/Arrange/);
-  tap('By person', 'radio');
-  tap('by deadline', 'radio');
-  tap('Done');
-  expect(headings()).toEqual(['Boathouse', 'Leila', 'Nobody’s yet']);
+  tap(/View/);
+  tap(t('group.person'), 'radio');
+  tap(t('sortBy.due'), 'radio');
+  tap(t('common.done'));
+  expect(headings()).toEqual(['Boathouse', 'Leila', 'Nobody yet']);
   expect(titles()).toEqual(['Drain the barrel', 'New rope', 'Count the jackets']);
 });
 
 test('the last step asks whether the whole is done', () => {
   const { open, w, jackets } = house();
   const { said } = open('Aino');
-  tap(/Arrange/);
-  tap('And its steps', 'radio');
-  tap('Done');
+  tap(/View/);
+  tap(t('detail.full'), 'radio');
+  tap(t('common.done'));
   tap('Check off “Small sizes”', 'checkbox');
   tap('Check off “Whistles”', 'checkbox');
   expect(said()).toContain('Count the jackets');
@@ -78,21 +79,21 @@ test('who may only look sees no handles and no menus of sections, and can’t ad
 test('a list that is gone says so and leads on', () => {
   const { w } = house();
   inHouse(w, 'Aino', <ListScreen listId="0190a000-0000-7000-8000-00000000ffff" />);
-  tap('To the lists');
+  tap(t('list.toLists'));
   expect(went.at(-1)).toBe('/lists');
 });
 
 test('what is chosen is handed to several at once: each of them has it', () => {
   const { open, w } = house();
   const { given } = open('Aino');
-  tap(/Arrange/);
-  tap('Select several');
+  tap(/View/);
+  tap(t('sort.select'));
   tap(/^New rope/, 'checkbox');
   tap(/^Count the jackets/, 'checkbox');
-  tap('Hand over');
-  const whom = within(screen.getByRole('group', { name: 'To whom' }));
+  tap(t('hand.over'));
+  const whom = within(screen.getByRole('group', { name: t('hand.whom') }));
   for (const name of [/Leila/, /Noor/]) fireEvent.click(whom.getByRole('checkbox', { name }));
-  fireEvent.click(screen.getAllByRole('button', { name: 'Hand over' }).at(-1)!);
+  fireEvent.click(screen.getAllByRole('button', { name: t('hand.over') }).at(-1)!);
   expect(given).toEqual(['part.handOver']);
   const rope = w.rows.all('item').find(({ title }) => title === 'New rope')!;
   expect(rope.policy).toBe('each');
@@ -100,7 +101,7 @@ test('what is chosen is handed to several at once: each of them has it', () => {
 });
 
 describe('what asks for something at the tick', () => {
-  const METER = { kind: 'number' as const, what: 'The meter says', unit: 'kWh' };
+  const METER = { kind: 'number' as const, what: 'Meter reading', unit: 'kWh' };
   function meter() {
     const { w, list } = house();
     const item = w.item('Aino', 'Read the meter', { list, wanted: METER });
@@ -119,12 +120,12 @@ describe('what asks for something at the tick', () => {
   test('is asked first, with its unit; what is no number is said beside it and stays', () => {
     const { w, item } = meter();
     expect(w.part(item, null).standing).toBe('needs-action');
-    type('The meter says, in kWh', 'a lot');
-    tap('Check it off');
-    expect(alerts()).toEqual(['“a lot” is not a number. Write it like 12 or 12.5.']);
+    type('Meter reading, in kWh', 'a lot');
+    tap(t('item.checkOff'));
+    expect(alerts()).toEqual(['“a lot” isn’t a number. Write it like 12 or 12.5.']);
     expect(screen.getByDisplayValue('a lot')).toBeTruthy();
-    type('The meter says, in kWh', '1204,5');
-    tap('Check it off');
+    type('Meter reading, in kWh', '1204,5');
+    tap(t('item.checkOff'));
     expect(w.part(item, null)).toMatchObject({ standing: 'completed', answer: '1204.5' });
     expect(screen.queryByRole('dialog')).toBeNull();
   });
@@ -142,7 +143,7 @@ describe('what asks for something at the tick', () => {
 
   test('can be left out', () => {
     const { w, item } = meter();
-    tap('Check off without it');
+    tap(t('wanted.without'));
     expect(w.part(item, null)).toMatchObject({ standing: 'completed', answer: null });
   });
 });

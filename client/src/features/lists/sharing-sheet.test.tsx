@@ -4,6 +4,7 @@ import { World } from '@kotiva/core/testing/world';
 import { choose } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { SharingSheet } from './sharing-sheet.tsx';
+import { t } from '@/words';
 
 /** Aino's house, with a second manager, a member, a helper and somebody outside. */
 function house() {
@@ -25,8 +26,8 @@ const offered = (name: string) =>
 test('offers each only what their role may be given, and nobody outside', () => {
   const { open } = house();
   open();
-  expect(offered('Tapio')).toEqual(['Nothing', 'Look', 'Check off', 'Change']);
-  expect(offered('Leila')).toEqual(['Nothing', 'Look', 'Check off']);
+  expect(offered('Tapio')).toEqual(['No access', 'Can view', 'Can check off', 'Can edit']);
+  expect(offered('Leila')).toEqual(['No access', 'Can view', 'Can check off']);
   expect(screen.queryByText('Carpenter')).toBeNull();
   expect(screen.queryByRole('radiogroup', { name: /Aino/ })).toBeNull();
 });
@@ -34,8 +35,8 @@ test('offers each only what their role may be given, and nobody outside', () => 
 test('names everyone who will see it, managers by their office, as soon as it is shared', () => {
   const { w, list, open } = house();
   const { said } = open();
-  expect(screen.getByText('Only its owner sees it.')).toBeTruthy();
-  fireEvent.click(within(access('Leila')).getByRole('radio', { name: 'Check off' }));
+  expect(screen.getByText(t('share.onlyOwner'))).toBeTruthy();
+  fireEvent.click(within(access('Leila')).getByRole('radio', { name: t('access.check') }));
   const shared = w.rows.get('share', shareId(list, w.person('Leila')));
   expect(shared).toMatchObject({ access: 'check' });
   expect(said()).toContain('Leila');

@@ -1,8 +1,10 @@
 import { finding, relationToList, isHere, shareId, type Access, type List } from '@kotiva/core';
+import { useState } from 'react';
 import { View } from 'react-native';
+import { InviteSheet } from '@/features/invite';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Choice, Heading, Menu, PersonMark, Sheet, Txt } from '@/ui';
+import { Button, Choice, Heading, Menu, PersonMark, Sheet, Txt } from '@/ui';
 import { t, together } from '@/words';
 
 /** A helper is never given more than checking off. */
@@ -10,7 +12,8 @@ const ACCESSES = { helper: ['none', 'view', 'check'], other: ['none', 'view', 'c
 
 /** Who may do what in a list, and whose it is. */
 export function SharingSheet({ list, onClose }: { list: List; onClose: () => void }) {
-  const { rows } = useOpenHouse();
+  const { rows, me } = useOpenHouse();
+  const [inviting, setInviting] = useState(false);
   const submit = useSubmit();
   const people = rows
     .all('person')
@@ -75,6 +78,14 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
           </View>
         );
       })}
+      {me.role === 'manager' ? (
+        <View className="items-start pt-3">
+          <Button icon="plus" onPress={() => setInviting(true)}>
+            {t('invite.make')}
+          </Button>
+        </View>
+      ) : null}
+      {inviting ? <InviteSheet list={list.id} onClose={() => setInviting(false)} /> : null}
     </Sheet>
   );
 }

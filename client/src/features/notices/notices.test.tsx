@@ -4,6 +4,7 @@ import { tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry, went } from '@/testing/router.ts';
 import { NoticesButton } from './notices.tsx';
+import { t } from '@/words';
 
 /** A Tuesday, noon: Aino handed Leila two things, and Leila has a question about one. */
 function house() {
@@ -16,7 +17,7 @@ function house() {
 }
 const open = (w: World, who: string) => {
   const shown = inHouse(w, who, <NoticesButton />);
-  tap(/^Notices, /);
+  tap(/^Notifications, /);
   return shown;
 };
 afterEach(() => carry({}));
@@ -25,11 +26,11 @@ test('what is new is counted; taken where it stands, or put away all at once', (
   const { w, oars, rope } = house();
   open(w, 'Leila');
   expect(screen.getAllByText(/Before the ice/)).toHaveLength(2);
-  fireEvent.click(screen.getAllByRole('button', { name: 'Take it' })[0]!);
+  fireEvent.click(screen.getAllByRole('button', { name: t('answer.take') })[0]!);
   expect([oars, rope].map((id) => w.part(id, 'Leila').standing).toSorted()).toEqual(['accepted', 'needs-action']);
-  expect(screen.getAllByRole('button', { name: 'Take it' })).toHaveLength(1);
-  tap('Put all away');
-  expect(screen.queryByText('new')).toBeNull();
+  expect(screen.getAllByRole('button', { name: t('answer.take') })).toHaveLength(1);
+  tap(t('notices.readAll'));
+  expect(screen.queryByText(t('notices.new'))).toBeNull();
   expect(w.rows.by('notice', 'personId', w.person('Leila')).every(({ readAt }) => readAt !== null)).toBe(true);
 });
 
@@ -41,13 +42,13 @@ test('of more than are shown at first all are put away, and the older ones can b
   w.must('Aino', 'item.addMany', { list, items: many });
   const shown = open(w, 'Leila');
   expect(screen.getAllByText(/Oar \d/)).toHaveLength(60);
-  tap('Put all away');
+  tap(t('notices.readAll'));
   expect(w.rows.by('notice', 'personId', w.person('Leila')).every(({ readAt }) => readAt !== null)).toBe(true);
-  tap('Show older ones (10)');
+  tap('Show 10 older ones');
   expect(screen.getAllByText(/Oar \d/)).toHaveLength(70);
   shown.unmount();
   inHouse(w, 'Leila', <NoticesButton />);
-  expect(screen.getByRole('button', { name: 'Notices, 0 new' })).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Notifications, 0 new' })).toBeTruthy();
 });
 
 test('a question is answered there; an empty answer can’t be sent', () => {
@@ -55,12 +56,12 @@ test('a question is answered there; an empty answer can’t be sent', () => {
   w.must('Leila', 'part.askBack', { item: oars, question: 'The short ones too?' });
   open(w, 'Aino');
   expect(screen.getByText(/The short ones too\?/)).toBeTruthy();
-  tap('Say');
+  tap(t('item.say'));
   expect(w.rows.by('comment', 'itemId', oars).map(({ text }) => text)).toEqual(['The short ones too?']);
-  fireEvent.change(screen.getByRole('textbox', { name: 'Answer' }), { target: { value: 'Only the long ones' } });
-  tap('Say');
+  fireEvent.change(screen.getByRole('textbox', { name: t('answer.answer') }), { target: { value: 'Only the long ones' } });
+  tap(t('item.say'));
   expect(w.rows.by('comment', 'itemId', oars).map(({ text }) => text)).toContain('Only the long ones');
-  expect(screen.queryByText('new')).toBeNull();
+  expect(screen.queryByText(t('notices.new'))).toBeNull();
 });
 
 test('a reminder is put off to a later hour, or to a place', () => {
@@ -72,16 +73,16 @@ test('a reminder is put off to a later hour, or to a place', () => {
   w.now = '2026-11-24T10:30:00.000Z';
   w.system('alarm.ring', { alarm: alarm!.id, at: w.now });
   const shown = open(w, 'Aino');
-  tap('Later');
-  tap('In 1 h');
+  tap(t('alarm.snooze'));
+  tap(t('alarm.snooze.hour'));
   shown.unmount();
   const kept = () => w.rows.by('alarm', 'itemId', lamp).filter(({ removedAt }) => removedAt === null);
   expect(kept()).toMatchObject([{ snoozedUntil: '2026-11-24T11:30:00.000Z' }]);
   w.now = '2026-11-24T11:30:00.000Z';
   w.system('alarm.ring', { alarm: alarm!.id, at: w.now });
   open(w, 'Aino');
-  tap('Later');
-  tap('When I get to …');
+  tap(t('alarm.snooze'));
+  tap(t('alarm.snooze.place'));
   tap('When I get to Quay');
   expect(kept().some(({ trigger }) => trigger.kind === 'place')).toBe(true);
 });
@@ -93,9 +94,9 @@ test('a reminder done checks its item off', () => {
   w.now = '2026-11-24T10:30:00.000Z';
   w.system('alarm.ring', { alarm: w.rows.by('alarm', 'itemId', lamp)[0]!.id, at: w.now });
   open(w, 'Aino');
-  tap('Done');
+  tap(t('common.done'));
   expect(w.part(lamp, null).standing).toBe('completed');
-  expect(screen.queryByText('new')).toBeNull();
+  expect(screen.queryByText(t('notices.new'))).toBeNull();
 });
 
 test('opening one reads it and opens its item', () => {
@@ -112,9 +113,9 @@ test('what one does not want under the bell is not there, nor counted', () => {
   w.must('Aino', 'comment.say', { item: rope, text: 'The red one' });
   w.must('Leila', 'notice.choose', { bell: ['answers'] });
   inHouse(w, 'Leila', <NoticesButton />);
-  expect(screen.getByRole('button', { name: 'Notices, 1 new' })).toBeTruthy();
-  tap(/^Notices, /);
-  expect(screen.getByText('Aino answered about “Rope”')).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Notifications, 1 new' })).toBeTruthy();
+  tap(/^Notifications, /);
+  expect(screen.getByText('Aino replied about “Rope”')).toBeTruthy();
   expect(screen.queryByText('Aino handed you “Oars”')).toBeNull();
 });
 

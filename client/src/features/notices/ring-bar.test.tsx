@@ -4,6 +4,7 @@ import { tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { RingBar } from './ring-bar.tsx';
+import { t } from '@/words';
 
 /** Two reminders of Aino's that ring at noon. */
 function house() {
@@ -22,15 +23,15 @@ afterEach(() => carry({}));
 test('a ring stays in sight until it is answered, one after the other', () => {
   const { w, ring } = house();
   const { meanwhile } = inHouse(w, 'Aino', <RingBar />);
-  expect(screen.queryByRole('region', { name: 'A reminder' })).toBeNull();
+  expect(screen.queryByRole('region', { name: t('ring.label') })).toBeNull();
   meanwhile(ring);
   expect(screen.getByText(/and 1 more/)).toBeTruthy();
-  tap('Done');
+  tap(t('common.done'));
   expect(unread(w)).toBe(1);
-  tap('Later');
-  tap('In 1 h');
+  tap(t('alarm.snooze'));
+  tap(t('alarm.snooze.hour'));
   expect(unread(w)).toBe(0);
-  expect(screen.queryByRole('region', { name: 'A reminder' })).toBeNull();
+  expect(screen.queryByRole('region', { name: t('ring.label') })).toBeNull();
   expect(w.rows.all('alarm').filter(({ snoozedUntil }) => snoozedUntil !== null)).toHaveLength(1);
 });
 
@@ -38,7 +39,7 @@ test('opened, it is read', () => {
   const { w, ring } = house();
   ring();
   inHouse(w, 'Aino', <RingBar />);
-  tap('Open');
+  tap(t('chores.open'));
   expect(unread(w)).toBe(1);
 });
 
@@ -47,5 +48,5 @@ test('what was removed since does not stand there', () => {
   ring();
   w.must('Aino', 'item.remove', { items: [oars, rope] });
   inHouse(w, 'Aino', <RingBar />);
-  expect(screen.queryByRole('region', { name: 'A reminder' })).toBeNull();
+  expect(screen.queryByRole('region', { name: t('ring.label') })).toBeNull();
 });

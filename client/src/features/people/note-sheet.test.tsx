@@ -4,6 +4,7 @@ import { draftsOf } from '@/store/drafts.ts';
 import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { NoteSheet } from './note-sheet.tsx';
+import { t } from '@/words';
 
 beforeEach(() => localStorage.clear());
 afterEach(() => jest.useRealTimers());
@@ -16,9 +17,9 @@ test('the note of a talk goes after 5 s of rest, on leaving the field, and is ke
   w.must('Aino', 'note.make', { persons: [leila], date: '2026-11-24', text: '' });
   const noteOf = () => w.rows.all('meetingNote')[0]!;
   const sheet = () => inHouse(w, 'Aino', <NoteSheet note={noteOf()} about={w.rows.all('person').find(({ id }) => id === leila)!} onClose={() => undefined} />);
-  const value = () => screen.getByLabelText<HTMLTextAreaElement>('What was said').value;
+  const value = () => screen.getByLabelText<HTMLTextAreaElement>(t('note.text')).value;
   const first = sheet();
-  type('What was said', 'The jetty');
+  type(t('note.text'), 'The jetty');
   act(() => jest.advanceTimersByTime(4_000));
   expect(noteOf().text).toBe('');
   // gone at once, as by a reload
@@ -27,8 +28,8 @@ test('the note of a talk goes after 5 s of rest, on leaving the field, and is ke
   expect(value()).toBe('The jetty');
   act(() => jest.advanceTimersByTime(5_000));
   expect(noteOf().text).toBe('The jetty');
-  type('What was said', 'The jetty holds');
-  fireEvent.blur(screen.getByLabelText('What was said'));
+  type(t('note.text'), 'The jetty holds');
+  fireEvent.blur(screen.getByLabelText(t('note.text')));
   expect(noteOf().text).toBe('The jetty holds');
   second.unmount();
   expect(draftsOf(idOf('account Aino'))).toBe(0);
@@ -42,10 +43,10 @@ test('whoever writes the note was there too; an action is read as any line is', 
   w.must('Aino', 'note.make', { persons: [leila.id], date: '2026-11-24', text: '' });
   inHouse(w, 'Aino', <NoteSheet note={w.rows.all('meetingNote')[0]!} about={leila} onClose={() => undefined} />);
   expect(screen.getByRole('heading', { name: /^Aino and Leila, / })).toBeTruthy();
-  type('Decided, or to be done', 'Order the planks by Friday');
-  tap('An item for Leila');
-  type('Decided, or to be done', '@Tapio measure the jetty on Monday');
-  tap('An item for Leila');
+  type(t('note.decided'), 'Order the planks by Friday');
+  tap('Make it an item for Leila');
+  type(t('note.decided'), '@Tapio measure the jetty on Monday');
+  tap('Make it an item for Leila');
   const made = w.rows.all('item').map(({ id, title, due }) => [title, due, w.parts(id).find(({ personId }) => personId)?.personId]);
   expect(made).toEqual([
     ['Order the planks', '2026-11-27', leila.id],

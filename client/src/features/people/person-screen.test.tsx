@@ -28,15 +28,15 @@ beforeEach(() => window.localStorage.clear());
 test('everything that concerns a person stands together', () => {
   page();
   expect(part(/To talk about/).getAllByRole('checkbox')).toHaveLength(2);
-  expect(part(/You wait for/).getByText('Winter storage')).toBeTruthy();
-  expect(part(/has in hand/).queryByText('Winter storage')).toBeNull();
-  expect(part(/Notes of talks/).getByText(/The jetty holds/)).toBeTruthy();
+  expect(part(/You’re waiting for/).getByText('Winter storage')).toBeTruthy();
+  expect(part(/’s items/).queryByText('Winter storage')).toBeNull();
+  expect(part(/Notes from talks/).getByText(/The jetty holds/)).toBeTruthy();
   expect(screen.getByText(/Call \+358 000 555 777/)).toBeTruthy();
 });
 
 test('a line is added by Enter and ticked off; what is typed stays when it is refused', () => {
   const { w } = page();
-  const field = screen.getByRole('textbox', { name: /What to talk about/ });
+  const field = screen.getByRole('textbox', { name: /Something to talk about/ });
   fireEvent.change(field, { target: { value: 'A new saw' } });
   fireEvent.keyDown(field, { key: 'Enter' });
   expect(part(/To talk about/).getByText('A new saw')).toBeTruthy();
@@ -47,7 +47,7 @@ test('a line is added by Enter and ticked off; what is typed stays when it is re
 
 test('a part that is folded away stays so', () => {
   page();
-  fireEvent.click(screen.getByRole('button', { name: /^Notes of talks/ }));
+  fireEvent.click(screen.getByRole('button', { name: /^Notes from talks/ }));
   expect(screen.queryByText(/The jetty holds/)).toBeNull();
   expect(window.localStorage.getItem('kotiva-folded:notes')).toBe('1');
 });

@@ -3,6 +3,7 @@ import { World } from '@kotiva/core/testing/world';
 import { tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { RemovedScreen } from './removed-screen.tsx';
+import { t } from '@/words';
 
 /** A Tuesday: the rope was removed three days ago, the jackets today, with their steps. */
 function house() {
@@ -15,15 +16,15 @@ function house() {
   w.must('Aino', 'item.remove', { items: [jackets!] });
   return { w, rope: rope!, jackets: jackets! };
 }
-const titles = () => screen.getAllByRole('button', { name: /^Bring “/ }).map((one) => one.getAttribute('aria-label'));
+const titles = () => screen.getAllByRole('button', { name: /^Restore “/ }).map((one) => one.getAttribute('aria-label'));
 
 test('newest first, with how long it is kept; a step comes back with what it is a step of', () => {
   const { w, jackets } = house();
   inHouse(w, 'Aino', <RemovedScreen />);
-  expect(titles()).toEqual(['Bring “Count the jackets” back', 'Bring “New rope” back']);
+  expect(titles()).toEqual(['Restore “Count the jackets”', 'Restore “New rope”']);
   expect(screen.getByText(/27 days left/)).toBeTruthy();
-  tap('Bring “Count the jackets” back');
-  expect(titles()).toEqual(['Bring “New rope” back']);
+  tap('Restore “Count the jackets”');
+  expect(titles()).toEqual(['Restore “New rope”']);
   expect(w.row(jackets).removedAt).toBeNull();
   expect(w.rows.by('item', 'parentId', jackets).map(({ removedAt }) => removedAt)).toEqual([null]);
 });
@@ -31,14 +32,14 @@ test('newest first, with how long it is kept; a step comes back with what it is 
 test('all of it comes back at once', () => {
   const { w, rope, jackets } = house();
   inHouse(w, 'Aino', <RemovedScreen />);
-  tap('Bring all back');
+  tap(t('removed.all'));
   expect([rope, jackets].map((id) => w.row(id).removedAt)).toEqual([null, null]);
-  expect(screen.getByText('Nothing was removed in the last 30 days.')).toBeTruthy();
+  expect(screen.getByText(t('removed.nothing'))).toBeTruthy();
 });
 
 test('after thirty days it is no longer offered', () => {
   const { w } = house();
   w.later(29 * 24 * 60);
   inHouse(w, 'Aino', <RemovedScreen />);
-  expect(titles()).toEqual(['Bring “Count the jackets” back']);
+  expect(titles()).toEqual(['Restore “Count the jackets”']);
 });

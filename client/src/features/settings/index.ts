@@ -1,1 +1,1 @@
-export { MoreScreen } from './more-screen.tsx';
+export { DataScreen, DeviceScreen, HouseScreen, LabelsScreen, NotificationsScreen, PeopleScreen, YouScreen } from './fetched.ts';

@@ -1,23 +1,19 @@
 import { type SituationKind, type Situation, type Tag } from '@kotiva/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { NameSheet } from '@/features/lists';
-import { placesOf } from '@/store/here.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Fold, GroupHead, Row, TagDot, Txt } from '@/ui';
+import { Button, Choice, Fold, Row, TagDot, Txt } from '@/ui';
 import { t } from '@/words';
 import { openTagged } from './open-tagged.ts';
 import { TagSheet } from './tag-sheet.tsx';
 
-/** The words things are found and chosen by: tags, places, what has to be so. */
+/** The words things are found and chosen by: tags, and what has to be so. */
 export function Labels() {
   return (
     <View>
-      <GroupHead title={t('labels.title')} />
       <Tags />
-      <Places />
       <Situations />
     </View>
   );
@@ -52,18 +48,6 @@ function Tags() {
       ))}
       {open ? <TagSheet key={open.id} tag={open} onClose={() => setOpen(null)} /> : null}
     </Fold>
-  );
-}
-
-function Places() {
-  const router = useRouter();
-  const places = placesOf(useOpenHouse().rows);
-  return (
-    <View className="items-start px-2">
-      <Button kind="quiet" onPress={() => router.push('/places')}>
-        {t('labels.places', { count: places.length })}
-      </Button>
-    </View>
   );
 }
 

@@ -32,7 +32,15 @@ const SCREENS: readonly (readonly [path: string, words: WordKey])[] = [
   ['/places', 'places.title'],
   ['/round', 'round.title'],
   ['/activity', 'activity.title'],
+  ['/people', 'people.title'],
+  ['/labels', 'labels.title'],
+  ['/shelf', 'shelf.title'],
   ['/removed', 'removed.title'],
+  ['/settings/you', 'profile.title'],
+  ['/settings/device', 'settings.device'],
+  ['/settings/notifications', 'notify.title'],
+  ['/settings/house', 'house.title'],
+  ['/settings/data', 'settings.data'],
   ['/privacy', 'privacy.title'],
 ];
 

@@ -94,6 +94,9 @@ const BELONGS: Record<string, string> = {
   '/sort': '/',
   '/activity': '/more',
   '/privacy': '/more',
+  '/people': '/more',
+  '/labels': '/more',
+  '/shelf': '/more',
   '/phones': '/more',
   '/round': '/',
   '/chores': '/calendar',
@@ -102,7 +105,7 @@ const BELONGS: Record<string, string> = {
 };
 
 const isAt = (path: string, at: string): boolean => {
-  const here = at.startsWith('/places') ? '/more' : (BELONGS[at] ?? at);
+  const here = at.startsWith('/places') || at.startsWith('/settings') ? '/more' : (BELONGS[at] ?? at);
   return path === '/' ? here === '/' : here.startsWith(path);
 };
 

@@ -3,6 +3,7 @@ import { World } from '@kotiva/core/testing/world';
 import { answering } from '@/testing/answers.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { SortScreen } from './sort-screen.tsx';
+import { t } from '@/words';
 
 function pile() {
   const w = new World();
@@ -15,7 +16,7 @@ function pile() {
 }
 const tap = (name: string | RegExp, role = 'button') => fireEvent.click(screen.getByRole(role, { name }));
 const press = (key: string) => fireEvent.keyDown(document.body, { key });
-const count = () => screen.queryByText(/^\d+ things? nobody has decided about$/)?.textContent ?? 'none';
+const count = () => screen.queryByText(/^\d+ things? to decide about$/)?.textContent ?? 'none';
 
 // no mail waits, where nothing else is said
 beforeEach(() => void answering({ body: { held: [] } }));
@@ -23,14 +24,14 @@ beforeEach(() => void answering({ body: { held: [] } }));
 test('the oldest stands open; a decision leads on to the next', () => {
   const { w } = pile();
   const { said } = inHouse(w, 'Aino', <SortScreen />);
-  expect(count()).toBe('3 things nobody has decided about');
+  expect(count()).toBe('3 things to decide about');
   expect(screen.getByRole('button', { name: 'Third thought' })).toBeTruthy();
-  tap('Today');
+  tap(t('nav.today'));
   expect(said()).toBe('“First thought”: planned for today.');
-  expect(count()).toBe('2 things nobody has decided about');
-  tap('Shelf');
-  tap('Later, no day');
-  expect(screen.queryByText(/nobody has decided/)).toBeNull();
+  expect(count()).toBe('2 things to decide about');
+  tap(t('decide.shelf'));
+  tap(t('decide.later'));
+  expect(screen.queryByText(/to decide about/)).toBeNull();
 });
 
 test('by keyboard: on, select, and decide about several at once', () => {
@@ -38,19 +39,19 @@ test('by keyboard: on, select, and decide about several at once', () => {
   const { given } = inHouse(w, 'Aino', <SortScreen />);
   for (const key of ['x', 'j', 'x', 's']) press(key);
   expect(given).toEqual(['part.shelve']);
-  expect(count()).toBe('1 thing nobody has decided about');
+  expect(count()).toBe('1 thing to decide about');
 });
 
 test('a line is reworded in place; an empty one is refused beside it, and stays', () => {
   const { w } = pile();
   inHouse(w, 'Aino', <SortScreen />);
-  tap('Reword it');
-  const field = screen.getByLabelText('What needs doing');
+  tap(t('sort.reword'));
+  const field = screen.getByLabelText(t('item.title'));
   fireEvent.change(field, { target: { value: '   ' } });
   fireEvent.keyDown(field, { key: 'Enter' });
   expect(screen.getByRole('alert').textContent).not.toBe('');
-  fireEvent.change(screen.getByLabelText('What needs doing'), { target: { value: 'Call the dairy about Friday' } });
-  fireEvent.keyDown(screen.getByLabelText('What needs doing'), { key: 'Enter' });
+  fireEvent.change(screen.getByLabelText(t('item.title')), { target: { value: 'Call the dairy about Friday' } });
+  fireEvent.keyDown(screen.getByLabelText(t('item.title')), { key: 'Enter' });
   expect(screen.getByRole('button', { name: 'Call the dairy about Friday' })).toBeTruthy();
 });
 
@@ -62,7 +63,7 @@ test('what was handed to me is taken where it stands', () => {
   expect(screen.getByText('“Before the frost”')).toBeTruthy();
   tap('Take it: Varnish the rail');
   expect(w.part(rail, 'Aino').standing).toBe('accepted');
-  expect(count()).toBe('3 things nobody has decided about');
+  expect(count()).toBe('3 things to decide about');
 });
 
 test('mail that nobody vouches for is added or discarded from here', async () => {

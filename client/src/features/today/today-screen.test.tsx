@@ -2,6 +2,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
 import { inHouse } from '@/testing/in-house.tsx';
 import { TodayScreen } from './today-screen.tsx';
+import { t } from '@/words';
 
 /** A Tuesday, noon in Helsinki: the morning is over. */
 function house() {
@@ -31,10 +32,10 @@ test('by part of day: what is late is for now, what is over is one line', () => 
 test('put together and sorted otherwise, and it stays so', () => {
   const { w } = house();
   const { titles, unmount } = inHouse(w, 'Aino', <TodayScreen />);
-  tap(/Arrange/);
-  tap('All together', 'radio');
-  tap('by title', 'radio');
-  tap('Done');
+  tap(/View/);
+  tap(t('group.none'), 'radio');
+  tap(t('sortBy.title'), 'radio');
+  tap(t('common.done'));
   expect(titles()).toEqual(['By four', 'Late from Friday', 'Some time today', 'This evening']);
   unmount();
   expect(inHouse(w, 'Aino', <TodayScreen />).titles()).toEqual(['By four', 'Late from Friday', 'Some time today', 'This evening']);
@@ -43,24 +44,24 @@ test('put together and sorted otherwise, and it stays so', () => {
 test('a limit folds the rest away; when that is done the next best is offered', () => {
   const { w } = house();
   const { titles } = inHouse(w, 'Aino', <TodayScreen />);
-  tap(/Arrange/);
+  tap(/View/);
   tap('3', 'radio');
-  tap('Done');
+  tap(t('common.done'));
   expect(titles()).toHaveLength(3);
-  expect(screen.getByRole('button', { name: '1 more for today, beyond the limit' })).toBeTruthy();
+  expect(screen.getByRole('button', { name: '1 more for today, over your limit' })).toBeTruthy();
   for (const name of titles()) tap(`Check off “${name}”`, 'checkbox');
-  expect(screen.getByRole('heading', { name: 'Next best' })).toBeTruthy();
+  expect(screen.getByRole('heading', { name: t('today.next') })).toBeTruthy();
   expect(titles()).toHaveLength(1);
 });
 
 test('several are chosen and put off together, as one action', () => {
   const { w } = house();
   const { given, said, titles } = inHouse(w, 'Aino', <TodayScreen />);
-  tap(/Arrange/);
-  tap('Select several');
+  tap(/View/);
+  tap(t('sort.select'));
   tap(/^By four/, 'checkbox');
   tap(/^This evening/, 'checkbox');
-  fireEvent.click(within(screen.getByRole('group', { name: 'What about these 2' })).getByRole('button', { name: 'Later, no day' }));
+  fireEvent.click(within(screen.getByRole('group', { name: 'What to do with these 2' })).getByRole('button', { name: t('decide.later') }));
   expect(given).toEqual(['part.later']);
   expect(said()).toBe('2 items: later, without a day.');
   expect(titles()).toContain('By four');
@@ -75,7 +76,7 @@ test('what is so now leaves out what needs something else', () => {
   w.item('Aino', 'Undated call', { list, situations: [phone!] });
   const { titles } = inHouse(w, 'Aino', <TodayScreen />);
   expect(titles()).toContain('Gutter');
-  tap(/^What is so now/);
+  tap(/^Right now/);
   tap('phone in hand', 'checkbox');
   expect(titles()).not.toContain('Gutter');
   expect(titles()).toContain('Undated call');

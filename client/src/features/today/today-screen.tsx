@@ -14,6 +14,7 @@ import { Button, GroupHead, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayToday } from '@/words/dates.ts';
 import { DaySheet, useDaySheet } from './day-sheet.tsx';
+import { HintsOnToday } from './hints-on-today.tsx';
 import { Later } from './later.tsx';
 import { OfPerson } from './of-person.tsx';
 import { TodayGroups } from './today-groups.tsx';
@@ -47,6 +48,7 @@ function Everyone() {
     <Screen title={sayToday(calendarDateOf(useNow(), house.zone), false)} sub={t('sheet.counts', { todo: entries.length - done, done })}>
       <RoundOnToday />
       <HereOnToday />
+      <HintsOnToday />
       <SortBar agenda={agenda} />
       <DaySheet bands={bands} />
       <GroupHead title={t('sheet.mine')} />
@@ -64,7 +66,7 @@ function Mine() {
   const date = calendarDateOf(useNow(), house.zone);
   const day = cappedDay(agenda, arranged.cap, date);
   // what is offered next does not stand among the coming days as well
-  const later = agenda.filter((entry) => entry !== day.next);
+  const later = agenda.filter((entry) => entry !== day.next && (house.hintsListId === null || entry.item.listId !== house.hintsListId));
   const count = (where: string) => agenda.filter((entry) => entry.where === where).length;
   const counts = t('today.counts', { house: house.name, todo: count('today'), done: count('done') });
   const title = sayToday(date, !wide);
@@ -76,6 +78,7 @@ function Mine() {
             <View className="grow basis-0">
               <RoundOnToday />
               <HereOnToday />
+              <HintsOnToday />
               <TodayGroups agenda={agenda} day={day} />
             </View>
             <View className="grow basis-0 border-l border-line">
@@ -87,6 +90,7 @@ function Mine() {
           <>
             <RoundOnToday />
             <HereOnToday />
+            <HintsOnToday />
             <SortBar agenda={agenda} />
             <TodayGroups agenda={agenda} day={day} />
             <Later agenda={later} />

@@ -7,6 +7,7 @@ import { inHouse } from '@/testing/in-house.tsx';
 import { LookingChoice } from './looking.tsx';
 import { usePlaceRings } from './rings.ts';
 import { useSayHere, VisitsProvider } from './visits.tsx';
+import { t } from '@/words';
 
 const NOON = Date.parse('2026-11-24T10:00:00.000Z');
 /** A metre north, in degrees. */
@@ -80,7 +81,7 @@ function open({ w, place }: ReturnType<typeof house>) {
   const rung = () => w.told('Tapio').filter((kind) => kind === 'reminder').length;
   return { ...shown, look, there, rung };
 }
-const switchOn = () => tap('Remind me at places on this device', 'checkbox');
+const switchOn = () => tap(t('looking.switch'), 'checkbox');
 
 test('two looks within it, half a minute apart, are arriving: it rings once, and again only at the next visit', async () => {
   const all = house();
@@ -111,7 +112,7 @@ test('passing by at 400 m, and a look that is 2 km vague, are no arriving', asyn
   await look(60, 0, 2_000);
   expect(rung()).toBe(0);
   expect(given).toEqual([]);
-  expect(screen.getByText(/only knows where it is to 2000 m/)).toBeTruthy();
+  expect(screen.getByText(/only knows its location to within 2000 m/)).toBeTruthy();
 });
 
 test('done before the next visit, it rings no more', async () => {
@@ -144,7 +145,7 @@ test('not allowed, it is said once, and by hand it does the same', async () => {
   switchOn();
   const refuse = () => act(async () => failed({ code: 1, PERMISSION_DENIED: 1, TIMEOUT: 3 } as GeolocationPositionError));
   await refuse();
-  expect(said()).toMatch(/^This device may not say where it is/);
+  expect(said()).toMatch(/^This browser isn’t allowed to see your location/);
   const say = (words: string) =>
     act(async () => {
       jest.setSystemTime(Date.now() + 1_000);

@@ -1,0 +1,1 @@
+export { DeviceScreen as default } from '@/features/settings';

@@ -1,0 +1,1 @@
+export { HouseScreen as default } from '@/features/settings';

@@ -1,0 +1,1 @@
+export { NotificationsScreen as default } from '@/features/settings';

@@ -1,0 +1,1 @@
+export { YouScreen as default } from '@/features/settings';
