@@ -41,8 +41,9 @@ const PICTURES = {
   'to-sort-phone': async (page) => press(page, 'Sort'),
   'fits-now-phone': async (page) => {
     await go(page, '/fits');
-    await page.getByRole('radio', { name: '20 min', exact: true }).click();
+    await page.getByRole('button', { name: /^any energy/ }).click();
     await page.getByRole('radio', { name: 'little energy' }).click();
+    await page.getByRole('button', { name: /^little energy/ }).click();
   },
   'list-phone': async (page) => {
     await list(page, 'Boathouse');

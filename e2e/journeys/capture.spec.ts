@@ -131,10 +131,13 @@ test('what fits twenty minutes, and a plan moved with a line for the history', a
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await aino.getByRole('button', { name: t('fits.title') }).click();
-  await aino
-    .getByRole('radiogroup', { name: t('fits.minutes') })
-    .getByRole('radio', { name: '20 min', exact: true })
-    .click();
+  const minutes = aino.getByRole('slider', { name: t('fits.minutes') });
+  await minutes.press('Home');
+  await expect(aino.getByRole('heading', { name: 'Best for 5 min' })).toBeVisible();
+  for (let stops = 0; stops < 3; stops++) await minutes.press('ArrowRight');
+  // the answer is in sight while conditions change
+  await expect(aino.getByRole('heading', { name: 'Best for 20 min' })).toBeInViewport();
+  await aino.getByRole('button', { name: starting('fits.anyEnergy') }).click();
   await aino
     .getByRole('radiogroup', { name: t('fits.energy') })
     .getByRole('radio', { name: t('energy.low') })

@@ -151,7 +151,7 @@ test('a plain item comes back from its sheet: the last workday of each quarter, 
   await sheet.getByRole('radio', { name: t('rule.kind.months') }).click();
   await sheet.getByLabel(t('rule.howMany.months')).fill('3');
   await sheet.getByRole('radio', { name: t('rule.on.workday') }).click();
-  await sheet.getByLabel(t('slot.from'), { exact: true }).fill(`${year}-03-01`);
+  await sheet.getByLabel(t('rule.first'), { exact: true }).fill(`${year}-03-01`);
   await sheet.getByRole('button', { name: t('rule.more') }).click();
   await sheet.getByRole('radio', { name: t('rule.offDay.before') }).click();
   await expect(sheet.getByText('Every 3 months on the last workday, moved before a day off')).toBeVisible();
@@ -218,7 +218,7 @@ test('a season on two devices: exceptions and what is open outlive a change; ove
   await toCome(aino)
     .filter({ hasText: said(saturday(1)) })
     .click();
-  await aino.getByRole('button', { name: new RegExp(`^Change from .*${said(saturday(1))}`) }).click();
+  await aino.getByRole('button', { name: new RegExp(`^Change (all )?from .*${said(saturday(1))}`) }).click();
   await aino.getByLabel(t('due.hour')).fill('18:00');
   await expect(aino.getByText(new RegExp(`^Next: Sat ${said(saturday(1))} · Sun ${said(saturday(3, 1))}`))).toBeVisible();
   await aino.getByRole('button', { name: t('rule.saveFollowing') }).click();

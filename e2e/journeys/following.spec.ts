@@ -129,8 +129,8 @@ test('what waits is out of Today, stands with all other waits, and comes up on t
   await page.getByRole('link', { name: t('nav.followUp') }).click();
   await expect(page.getByRole('region', { name: t('wait.mine') }).getByText('Hang the new sign')).toBeVisible();
   await demo.advance('P3DT12H');
-  await page.getByRole('button', { name: /Notifications/ }).click();
-  await expect(page.getByText('Nudge again about “Hang the new sign”: it waiting for the ladder')).toBeVisible();
+  await page.getByRole('button', { name: /^Notifications, / }).click();
+  await expect(page.getByText('Ask again about “Hang the new sign”: it’s waiting for the ladder')).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Arrived: Hang the new sign' }).click();
   await expect(page.getByRole('region', { name: t('wait.mine') })).toHaveCount(0);
@@ -173,7 +173,7 @@ test('checked off in time without a network, it counts from the tap: both times 
   const late = aino.getByRole('rowgroup').filter({ has: aino.getByRole('heading', { name: t('follow.group.late') }) });
   await expect(late).toContainText('Sweep the chapel');
   await tapio.context().setOffline(false);
-  const back = aino.getByRole('rowgroup').filter({ has: aino.getByRole('heading', { name: t('common.back') }) });
+  const back = aino.getByRole('rowgroup').filter({ has: aino.getByRole('heading', { name: t('follow.group.back') }) });
   await expect(back).toContainText('Sweep the chapel', { timeout: 40_000 });
   await aino.getByRole('table').getByText('Sweep the chapel').click();
   await expect(aino.getByRole('dialog').getByText(/19:5\d.*arrived.*21:1\d/)).toBeVisible();

@@ -5,7 +5,7 @@ import { t } from './words.ts';
 const JACKETS = 'Check the life jackets';
 
 async function signUp(page: Page, name: string): Promise<void> {
-  await page.getByLabel(t('account.name'), { exact: true }).fill(name);
+  await page.getByLabel(t('account.yourName')).fill(name);
   await page.getByLabel(t('account.email')).fill(`${name.toLowerCase()}@example.org`);
   await page.getByLabel(t('account.password')).fill('long enough');
   await page.getByRole('button', { name: t('account.make') }).click();
@@ -36,7 +36,6 @@ async function invite(aino: Page, devices: Devices, name: string, role: 'member'
 async function makeHouse(running: RunningKotiva, devices: Devices): Promise<Page> {
   const aino = await devices.open(WIDE);
   await aino.goto(running.base);
-  await aino.getByRole('button', { name: t('account.haveNone') }).click();
   await signUp(aino, 'Aino');
   await aino.getByLabel(t('house.name')).fill('Kaislaranta');
   await aino.getByRole('button', { name: t('house.makeIt') }).click();
@@ -54,9 +53,10 @@ async function makeList(aino: Page): Promise<void> {
   await dialog.getByRole('button', { name: t('lists.makeIt') }).click();
   await expect(dialog.getByText(t('reason.title-empty'))).toBeVisible();
   await dialog.getByLabel(t('list.name')).fill('Opening the boathouse');
+  await dialog.getByRole('button', { name: t('list.further') }).click();
   await dialog.getByLabel(t('list.sections')).fill('On the water\nOn land');
   await dialog.getByRole('button', { name: t('lists.makeIt') }).click();
-  await aino.getByRole('button', { name: /^Opening the boathouse/ }).click();
+  await expect(aino.getByRole('heading', { level: 1, name: 'Opening the boathouse' })).toBeVisible();
   const line = aino.getByRole('textbox', { name: t('capture.line') });
   for (const title of [JACKETS, 'Sweep the floor', 'Put out the oars']) {
     await line.fill(title);
@@ -103,7 +103,7 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await expect(leila.getByText('Sweep the floor')).toHaveCount(0);
 
   // opened: Aino sees that it was seen
-  await leila.getByRole('button', { name: `Answer: ${JACKETS}` }).click();
+  await leila.getByRole('button', { name: `Reply: ${JACKETS}` }).click();
   await expect(knotWords(sheet, 'no reply yet')).toBeVisible();
   await leila
     .getByRole('dialog')
@@ -124,7 +124,7 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
 
   // Noor can't: it needs Aino, who passes it to Eetu
   await noor.getByRole('button', { name: t('sort.sort'), exact: true }).click();
-  await noor.getByRole('button', { name: `Answer: ${JACKETS}` }).click();
+  await noor.getByRole('button', { name: `Reply: ${JACKETS}` }).click();
   const noorSheet = noor.getByRole('dialog');
   await noorSheet.getByRole('button', { name: t('answer.cant') }).click();
   await noorSheet.getByLabel(/Why not/).fill('I am away on Friday');

@@ -57,7 +57,7 @@ test('a day by keys alone: add, date, person, tick, untick, next list, find, han
   for (let steps = 0; steps < 40 && !(await focused(page)).startsWith('Sweep the jetty'); steps++) await keyboard.press('k');
   for (let steps = 0; steps < 40 && !(await focused(page)).startsWith('Sweep the jetty'); steps++) await keyboard.press('j');
   await keyboard.press('Space');
-  await expect(page.getByText('Page not found is yours to check off.', { exact: false })).toBeVisible();
+  await expect(page.getByText('Nothing here is yours to check off.', { exact: false })).toBeVisible();
   await expect(sheet).toHaveCount(0);
 
   // a day, in words: the field is there at once
@@ -133,5 +133,5 @@ test('rows move by keys; the keys of a place are told there, and can be switched
   await go(page, t('settings.device'));
   await go(page, 'single-key');
   await page.keyboard.press('1');
-  await expect(page.getByRole('heading', { level: 1, name: t('nav.more') })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: t('settings.device') })).toBeVisible();
 });

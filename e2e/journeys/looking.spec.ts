@@ -248,7 +248,7 @@ for (const size of [PHONE, WIDE]) {
     await page.getByRole('link', { name: t('nav.followUp') }).click();
     await expect(page.getByText(t('follow.group.needs-you'))).toBeVisible();
     await expectAccessibleInBoth(page, 'follow-up');
-    await page.getByRole('button', { name: /^Notifications/ }).click();
+    await page.getByRole('button', { name: /^Notifications, / }).click();
     await expect(page.getByRole('dialog').getByText(t('notices.readAll'))).toBeVisible();
     await expectAccessibleInBoth(page, 'notices');
     await page.keyboard.press('Escape');
@@ -263,7 +263,7 @@ for (const size of [PHONE, WIDE]) {
     await page.getByRole('button', { name: t('load.table') }).click();
     await expectAccessibleInBoth(page, 'load');
     await page.goto(`${demo.base}/share-out`);
-    await expect(page.getByRole('button', { name: /^Take / })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Accept / })).toBeVisible();
     await expectAccessibleInBoth(page, 'share out');
     await page.goto(`${demo.base}/chores`);
     await page.getByRole('button', { name: /^Opening round/ }).click();
@@ -298,7 +298,7 @@ for (const size of [PHONE, WIDE]) {
     await expectAccessibleInBoth(page, 'workbench');
     const guest = await devices.open(size);
     await guest.goto(link);
-    await guest.getByLabel(t('account.name'), { exact: true }).fill('Sanna');
+    await guest.getByLabel(t('account.yourName')).fill('Sanna');
     await expectAccessibleInBoth(guest, 'joining, signing up');
     await guest.getByLabel(t('account.email')).fill(`sanna${size.width}@example.org`);
     await guest.getByLabel(t('account.password')).fill('long enough');

@@ -5,7 +5,10 @@ import { starting, t } from './words.ts';
 /** Under More: notifications of this device switched on, and what the browser says to it. */
 async function switchOn(page: Page): Promise<void> {
   await page.getByRole('link', { name: t('nav.more') }).click();
-  await page.getByRole('button', { name: starting('notify.title') }).click();
+  await page
+    .getByRole('button', { name: starting('notify.title') })
+    .last()
+    .click();
   await page.getByRole('checkbox', { name: /Notifications on this device/ }).click();
 }
 
@@ -109,7 +112,7 @@ test('a workshop without an account gets a mail, answers by its link without a s
   await expect(plain.getByRole('heading', { name: 'For Workshop' })).toBeVisible();
   const asked = plain.getByRole('article').filter({ hasText: 'Repair the engine' });
   await asked.getByRole('button', { name: t('answer.cant') }).click();
-  await expect(plain.getByRole('alert')).toContainText('Write why');
+  await expect(plain.getByRole('alert')).toContainText('Write a few words');
   await asked.getByLabel(t('nudge.words')).fill('New gasket, runs well');
   await asked.getByRole('button', { name: t('item.checkOff') }).click();
   await expect(plain.getByRole('status')).toBeVisible();
@@ -158,7 +161,7 @@ test('a reminder typed in the line rings at its time, is put off, rings again, a
   await line.fill('Return the sauna key on 24 Dec 2026 at 12:00 remind me 2 days before');
   await line.press('Enter');
   await expect(line).toHaveValue('');
-  const bell = page.getByRole('button', { name: /Notifications/ });
+  const bell = page.getByRole('button', { name: /^Notifications, / });
   const reminder = page.getByText('Reminder: “Return the sauna key”').first();
   await demo.moveTo('2026-12-22T09:59:00.000Z');
   await bell.click();

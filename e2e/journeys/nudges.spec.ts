@@ -15,14 +15,14 @@ test('who does not look is asked by itself, not at night, and the giver sees whe
 
   // three days on, its time has come; in the night it waited for the morning
   await demo.advance('P4D');
-  await leila.getByRole('button', { name: /^Notifications/ }).click();
+  await leila.getByRole('button', { name: /^Notifications, / }).click();
   await expect(
     leila
       .getByRole('dialog')
       .getByText(/blue lantern.*going/)
       .first(),
   ).toBeVisible();
-  await expect(row).toContainText('asked');
+  await expect(row).toContainText('nudged');
   await expect(aino.getByRole('heading', { name: t('follow.group.silent') })).toBeVisible();
 
   // an answer is a sign of life: it is in hand again

@@ -33,7 +33,7 @@ test('what was given out stands with whoever got it', async ({ demo, devices }) 
   const title = (await line.innerText()).split('\n')[0]!;
   const marek = await devices.open(PHONE);
   await enterDemo(marek, demo, 'Marek');
-  await aino.getByRole('button', { name: /^Take (these|this)/ }).click();
+  await aino.getByRole('button', { name: /^Accept (these|this)/ }).click();
   await marek.getByRole('link', { name: t('nav.calendar') }).click();
   await marek.getByRole('radio', { name: t('calendar.view.list') }).click();
   await expect(marek.getByText(title, { exact: true }).first()).toBeVisible();

@@ -1,26 +1,11 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { enterDemo, PHONE, test } from './house.ts';
+import { Thumb } from './thumb.ts';
 import { t } from './words.ts';
 
 /** What is set most often on an item is three taps away from its sheet, and never below the fold. */
 
 const sheetOf = (page: Page) => page.getByRole('dialog');
-
-/** Taps what is in sight, never scrolling to it, and counts. */
-class Thumb {
-  taps = 0;
-
-  constructor(private readonly page: Page) {}
-
-  async tap(control: Locator): Promise<void> {
-    const box = (await control.boundingBox())!;
-    const { height } = this.page.viewportSize()!;
-    expect(box.y, 'is in sight').toBeGreaterThanOrEqual(0);
-    expect(box.y + box.height, 'is in sight').toBeLessThanOrEqual(height);
-    await this.page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
-    this.taps += 1;
-  }
-}
 
 async function openNew(page: Page, title: string): Promise<Locator> {
   const line = page.getByRole('textbox', { name: t('capture.line') });

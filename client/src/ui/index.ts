@@ -34,3 +34,4 @@ export * from './thread.tsx';
 export * from './tokens.ts';
 export * from './wide.ts';
 export * from './woven-sign.tsx';
+export { Slider } from './slider.tsx';

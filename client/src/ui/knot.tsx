@@ -75,7 +75,8 @@ export function KnotShape({ state, colour }: { state: KnotState; colour: Colour 
         </G>
       );
     case 'nobody':
-      return <Path d="M20.5 9.5L14 3L3 14L14 25L20.5 18.5" stroke={c} strokeWidth={2} {...round} />;
+      // all round but for one loose end: gaps on one side only would read as arrows
+      return <Path d="M3 14L14 3L25 14L20.6 18.4M16.2 22.8L14 25L3 14" stroke={c} strokeWidth={2} {...round} />;
   }
 }
 

@@ -22,7 +22,10 @@ interface RowProps {
   /** What can be done to it; with a pointer, out of sight until that or the focus is on the row. */
   tools?: React.ReactNode;
   done?: boolean;
-  importance?: number;
+  /** The first words of the second line, in ink: how important it is. */
+  first?: string;
+  /** The title stands out from those around it. */
+  isStrong?: boolean;
   onPress?: () => void;
   onLongPress?: () => void;
   /** While rows are being chosen: whether this one is. */
@@ -33,18 +36,6 @@ interface RowProps {
   rowId?: string;
   /** What a knot that is not one's own shows, in words. */
   state?: string;
-}
-
-/** Importance as one to three short weft strokes on the left edge. */
-function Weft({ strokes }: { strokes: number }) {
-  if (strokes === 0) return null;
-  return (
-    <View aria-hidden className="absolute bottom-0 left-0 top-0 justify-center gap-1">
-      {Array.from({ length: strokes }, (_, index) => (
-        <View key={index} className="h-[3px] w-[9px] bg-ink" />
-      ))}
-    </View>
-  );
 }
 
 /** One line of a list: 56 pixels on a phone, 44 on a wide screen. */
@@ -60,7 +51,8 @@ export function Row({
   trail,
   tools,
   done = false,
-  importance = 0,
+  first,
+  isStrong = false,
   onPress,
   onLongPress,
   chosen,
@@ -70,7 +62,6 @@ export function Row({
 }: RowProps) {
   return (
     <View className={`row min-h-14 flex-row items-center gap-1 border-b border-line pr-4 lg:min-h-11 ${chosen || isHere ? 'bg-sunk' : ''}`}>
-      <Weft strokes={importance} />
       {lead ? <View className="ml-2 w-11 items-center">{lead}</View> : <View className="w-3" />}
       <Pressable
         role={chosen !== undefined ? 'checkbox' : onPress ? 'button' : undefined}
@@ -82,11 +73,16 @@ export function Row({
         disabled={!onPress}
         className="min-h-14 min-w-0 grow shrink basis-0 justify-center py-1.5 lg:min-h-11"
       >
-        <Txt face="medium" tone={done ? 'muted' : 'ink'} numberOfLines={2} className={done ? 'line-through' : ''}>
+        <Txt face={isStrong && !done ? 'bold' : 'medium'} tone={done ? 'muted' : 'ink'} numberOfLines={2} className={done ? 'line-through' : ''}>
           {title}
         </Txt>
-        {sub || tags.length > 0 ? (
+        {first || sub || tags.length > 0 ? (
           <Txt size={13} tone={subTone} numberOfLines={wraps ? 3 : 1} className="mt-px">
+            {first ? (
+              <Txt size={13} face="medium">
+                {sub || tags.length > 0 ? `${first} · ` : first}
+              </Txt>
+            ) : null}
             {sub}
             {tags.map(({ name, colour }, nth) => (
               <Txt key={name} size={13} face="medium" style={{ color: personInk(colour) }}>

@@ -18,7 +18,14 @@ import { shellWords } from './en/shell.ts';
 import { toastsWords } from './en/toasts.ts';
 import { todayWords } from './en/today.ts';
 
-/** English: whole sentence patterns with named slots. A language is one folder like this, a file for each part of the application. */
+/**
+ * English: whole sentence patterns with named slots. A language is one folder like this, a file for each part of the application.
+ *
+ * For the writer: as a good app writer would put it to somebody busy. Short, natural, contemporary; read it aloud. The plain word wins; ours
+ * are hand over, take it, can’t, ask back, pass on, tie off, nudge, shelf, to sort, fits now, share out, the weave and the stand-in, and no
+ * others. One word for one thing on title, button and message (docs/glossary.md). Contractions are welcome. A message says what happened, an
+ * error what to do. No exclamation marks, no praise, no codes.
+ */
 export const en = {
   ...NOTICE_WORDS,
   ...accountsWords,

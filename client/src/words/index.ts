@@ -13,10 +13,6 @@ export const t = (key: WordKey, slots: Slots = {}): string => sentenceOf(key, sl
 
 export const hasWord = (key: string): key is WordKey => sentenceOf(key, { count: 2 }) !== undefined;
 
-/** "3 of 7", "20 of 80 min": figure and band use the same measure. */
-export const sayMeasure = ({ done, of, unit }: { done: number; of: number; unit: 'minutes' | 'count' }): string =>
-  t(unit === 'minutes' ? 'common.minutesOf' : 'common.of', { done, of });
-
 /** "Leila, Noor and Eetu", in the reader's language. */
 export const together = (names: readonly string[]): string => new Intl.ListFormat(locale(), { type: 'conjunction' }).format(names);
 export const either = (names: readonly string[]): string => new Intl.ListFormat(locale(), { type: 'disjunction' }).format(names);

@@ -39,7 +39,9 @@ export function AccountForm({ startsNew, invitation, onDone }: { startsNew: bool
 
   return (
     <View className="gap-4">
-      {isNew ? <Field label={t('account.yourName')} value={name} onChangeText={setName} autoComplete="name" error={errorAt('name')} maxLength={80} /> : null}
+      {isNew ? (
+        <Field label={t('account.yourName')} autoFocus value={name} onChangeText={setName} autoComplete="name" error={errorAt('name')} maxLength={80} />
+      ) : null}
       <Field
         label={t('account.email')}
         value={email}

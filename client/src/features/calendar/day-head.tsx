@@ -2,6 +2,7 @@ import { minutesOn, type CalendarEntry } from '@kotiva/core';
 import { View } from 'react-native';
 import { Band, GroupHead, Txt } from '@/ui';
 import { t } from '@/words';
+import { sayDuration } from '@/words/amounts.ts';
 import { headDay } from '@/words/dates.ts';
 import { sayMarks, type DayMarks } from './day-marks.ts';
 
@@ -15,7 +16,7 @@ export function DayHead({ date, today, entries, marks }: { date: string; today: 
         <View className="flex-row items-center gap-2 px-4 pb-2">
           <Band share={marks.capacity ? minutes / marks.capacity : 1} width={96} height={8} />
           <Txt size={13} tone="muted">
-            {marks.capacity === null ? t('calendar.load', { minutes }) : t('calendar.loadOf', { minutes, of: marks.capacity })}
+            {marks.capacity === null ? sayDuration(minutes) : t('calendar.loadOf', { load: sayDuration(minutes), of: sayDuration(marks.capacity) })}
           </Txt>
         </View>
       ) : null}

@@ -6,11 +6,13 @@ import { relations, ItemRow } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { placesOf, usePlacesHere } from '@/store/here.ts';
 import { switched, useOpenHouse, usePlanView, useSoNow } from '@/store/store.ts';
-import { Button, Choice, Empty, Field, Fold, GroupHead, Labelled, Toggles, Txt } from '@/ui';
+import { Button, Choice, Empty, Field, Fold, GroupHead, Labelled, Slider, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
+import { sayDuration } from '@/words/amounts.ts';
 import { OneByOne } from './one-by-one.tsx';
 
-const USUAL_MINUTES = ['5', '10', '20', '30', '60', '120'] as const;
+/** So many minutes one usually has; null: no matter how many. */
+const STOPS: readonly (number | null)[] = [5, 10, 15, 20, 30, 45, 60, 90, 120, null];
 
 /** What can be done here and now, and the best of it for the minutes at hand. */
 export function FitsScreen() {
@@ -40,7 +42,7 @@ export function FitsScreen() {
   };
 
   return (
-    <Screen title={t('fits.title')} sub={t('fits.sub', { count: fit.fits.length, minutes: sum(fit.fits) })}>
+    <Screen title={t('fits.title')} sub={t('fits.sub', { count: fit.fits.length, time: sayDuration(sum(fit.fits)) })}>
       <Conditions given={given} onChange={change} />
       {fit.loosen ? (
         <View className="gap-3 px-4 py-5">
@@ -101,7 +103,42 @@ const Candidates = ({ some }: { some: readonly Candidate[] }) =>
     />
   ));
 
-function Conditions({ given, onChange }: { given: Circumstances; onChange: (some: Partial<Circumstances>) => void }) {
+/** Minutes, always in sight; the rest in one line that opens, so that the answer is never pushed away. */
+function Conditions({ given, onChange }: ConditionsProps) {
+  const { rows } = useOpenHouse();
+  const place = given.place === null ? null : rows.get('place', given.place);
+  const inALine = [
+    given.energy === null ? t('fits.anyEnergy') : t(`energy.${given.energy}`),
+    place && typeof place !== 'string' ? t('chip.place', { name: place.name }) : t('place.anywhere'),
+    ...(given.situations ?? []).map((id) => rows.get('situation', id)).flatMap((row) => (typeof row === 'string' ? [] : [row.name])),
+  ].join(' · ');
+  const stop = STOPS.findIndex((minutes) => minutes === null || (given.minutes !== null && given.minutes <= minutes));
+  return (
+    <View className="border-b border-line">
+      <View className="px-4 pt-3">
+        <Slider
+          label={t('fits.minutes')}
+          stops={STOPS.map((minutes, nth) => ({
+            words: nth === stop && given.minutes !== null ? sayDuration(given.minutes) : minutes === null ? t('fits.any') : sayDuration(minutes),
+            short: minutes === null ? t('fits.any') : String(minutes),
+          }))}
+          at={stop}
+          onChange={(at) => onChange({ minutes: STOPS[at]! })}
+        />
+      </View>
+      <Fold words={inALine}>
+        <FurtherConditions given={given} onChange={onChange} />
+      </Fold>
+    </View>
+  );
+}
+
+interface ConditionsProps {
+  given: Circumstances;
+  onChange: (some: Partial<Circumstances>) => void;
+}
+
+function FurtherConditions({ given, onChange }: ConditionsProps) {
   const { rows } = useOpenHouse();
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string | null>(null);
@@ -114,17 +151,8 @@ function Conditions({ given, onChange }: { given: Circumstances; onChange: (some
     onChange({ minutes: Number(typed) });
   };
   return (
-    <View className="gap-4 border-b border-line px-4 py-4">
-      <Labelled words={t('fits.minutes')}>
-        <Choice
-          label={t('fits.minutes')}
-          value={given.minutes === null ? 'any' : String(given.minutes)}
-          options={[
-            ...USUAL_MINUTES.map((value) => ({ value: value as string, words: t('chip.effort', { minutes: value }) })),
-            { value: 'any', words: t('fits.any') },
-          ]}
-          onChange={(value) => onChange({ minutes: value === 'any' ? null : Number(value) })}
-        />
+    <View className="gap-4 px-4 pb-4">
+      <View className="max-w-[320px]">
         <Field
           label={t('effort.other')}
           value={typed}
@@ -134,7 +162,7 @@ function Conditions({ given, onChange }: { given: Circumstances; onChange: (some
           onBlur={setMinutes}
           onSubmitEditing={setMinutes}
         />
-      </Labelled>
+      </View>
       <Labelled words={t('fits.energy')}>
         <Choice<Energy | 'any'>
           label={t('fits.energy')}

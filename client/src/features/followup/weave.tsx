@@ -31,7 +31,7 @@ export function WeaveHead({ people }: { people: readonly Person[] }) {
       {people.map((person) => (
         <View key={person.id} className="items-center gap-1" style={{ width: COLUMN }}>
           <PersonMark looks={person} size={34} />
-          <Txt size={13} tone="muted" numberOfLines={1}>
+          <Txt size={13} tone="muted" numberOfLines={2} className="text-center leading-4">
             {person.name}
           </Txt>
         </View>

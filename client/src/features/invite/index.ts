@@ -1,2 +1,3 @@
-export { InviteSheet, linkOf } from './invite-sheet.tsx';
+export { InviteSheet } from './fetched.ts';
+export { linkOf } from './link.ts';
 export { UnknownPerson } from './unknown-person.tsx';

@@ -6,11 +6,10 @@ import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Foot, Heading, Sheet, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { linkOf } from './link.ts';
 
 /** A helper is never given more than checking off. */
 const ACCESSES = { helper: ['none', 'view', 'check'], other: ['none', 'view', 'check', 'edit'] } as const;
-
-export const linkOf = (token: string): string => `${window.location.origin}/join/${token}`;
 
 /** 32 random bytes in base64url: nobody guesses it. */
 function newToken(): string {

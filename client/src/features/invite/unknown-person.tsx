@@ -8,7 +8,7 @@ import { selectRows } from '@/store/rows.ts';
 import { useOpenHouse, type Store } from '@/store/store.ts';
 import { Button, ErrorLine } from '@/ui';
 import { t } from '@/words';
-import { InviteSheet } from './invite-sheet.tsx';
+import { InviteSheet } from './fetched.ts';
 
 interface UnknownPersonProps {
   name: string;

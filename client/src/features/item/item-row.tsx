@@ -105,7 +105,8 @@ export function ItemRow({ item, sub, trail, tools, handle, right, rightTone, det
       rightTone={rightTone ?? (late ? 'late' : 'ink')}
       tags={detail === 'bare' ? undefined : tags}
       done={done}
-      importance={item.importance}
+      first={item.importance > 0 && !done ? t(`importance.${item.importance as 1 | 2 | 3}`) : undefined}
+      isStrong={item.importance === 3}
       onPress={() => (choosing ? selection!.toggle(item.id) : open(item.id))}
       onLongPress={selection ? () => (choosing ? selection.toggle(item.id) : selection.start(item.id)) : undefined}
       chosen={choosing ? choosing.has(item.id) : undefined}

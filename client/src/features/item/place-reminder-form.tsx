@@ -2,12 +2,16 @@ import { finding, relationsToItem, isHere, onArriving, seesPlace, WEEKDAYS, type
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
+import { drawnLater } from '@/features/later';
 import { placesOf, useLooking } from '@/store/here.ts';
 import { lookingSwitched } from '@/store/looking.ts';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, Foot, LabelledChoice, LabelledToggles, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayWeekday } from '@/words/dates.ts';
+
+/** Places import items: what makes one is fetched when it is wanted. */
+const PlaceSheet = drawnLater(() => import('@/features/places').then((all) => all.PlaceSheet));
 
 const WORKDAYS = WEEKDAYS.slice(0, 5);
 
@@ -36,7 +40,12 @@ function WontRing() {
 export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger: Trigger) => boolean }) {
   const { rows, me } = useOpenHouse();
   const places = placesOf(rows);
-  const [place, setPlace] = useState(item.placeId ?? places[0]?.id ?? '');
+  const [picked, setPlace] = useState<string | null>(null);
+  // places there were before one was added here: the new one is meant
+  const [known, setKnown] = useState<ReadonlySet<string> | null>(null);
+  const [making, setMaking] = useState(false);
+  const added = known ? places.find(({ id }) => !known.has(id)) : undefined;
+  const place = picked ?? added?.id ?? item.placeId ?? places[0]?.id ?? '';
   const [on, setOn] = useState<When>('enter');
   const [shared, setShared] = useState(false);
   const [among, setAmong] = useState<readonly string[] | null>(null);
@@ -54,7 +63,28 @@ export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger
     )
     .sort((a, b) => a.name.localeCompare(b.name));
   const meant = (among ?? able.map(({ id }) => id)).filter((id) => able.some((person) => person.id === id));
-  if (places.length === 0) return <Txt tone="muted">{t('alarm.noPlaces')}</Txt>;
+  const makePlace = (
+    <View className="items-start">
+      <Button
+        icon="plus"
+        onPress={() => {
+          setKnown(new Set(places.map(({ id }) => id)));
+          setPlace(null);
+          setMaking(true);
+        }}
+      >
+        {t('place.new')}
+      </Button>
+      {making ? <PlaceSheet place={null} onClose={() => setMaking(false)} /> : null}
+    </View>
+  );
+  if (places.length === 0)
+    return (
+      <View className="gap-2">
+        <Txt tone="muted">{t('alarm.noPlaces')}</Txt>
+        {makePlace}
+      </View>
+    );
   const set = () => {
     if (!place) return setError(t('alarm.choosePlace'));
     if (shared && meant.length < 2) return setError(t('alarm.atLeastTwo'));
@@ -68,6 +98,7 @@ export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger
     <View className="gap-4">
       <WontRing />
       <LabelledChoice label={t('alarm.place')} value={place} options={places.map(({ id, name }) => ({ value: id, words: name }))} onChange={setPlace} />
+      {makePlace}
       <LabelledChoice<When>
         label={t('alarm.crossing')}
         value={on}

@@ -6,7 +6,8 @@ import { Screen } from '@/features/shell';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, Fold, GroupHead, Icon, Menu, Row } from '@/ui';
-import { sayMeasure, t } from '@/words';
+import { t } from '@/words';
+import { sayMeasure } from '@/words/amounts.ts';
 import { BundleSheet } from './bundle-sheet.tsx';
 import { ListSheet } from './list-sheet.tsx';
 

@@ -2,6 +2,7 @@ import type { DayLoad, Person } from '@kotiva/core';
 import { ScrollView, View } from 'react-native';
 import { Txt } from '@/ui';
 import { t } from '@/words';
+import { sayDuration } from '@/words/amounts.ts';
 import { dayMonth } from '@/words/dates.ts';
 
 /** Every day in a row, everyone in a column: minutes, and of how many. */
@@ -30,8 +31,8 @@ export function LoadTable({ people, loads }: { people: readonly Person[]; loads:
 }
 
 function sayLoad({ minutes, capacity, away }: DayLoad): string {
-  if (away) return minutes > 0 ? `${t('load.awayDay')} · ${t('load.minutes', { minutes: Math.round(minutes) })}` : t('load.awayDay');
-  return capacity === null ? t('load.minutes', { minutes: Math.round(minutes) }) : t('calendar.loadOf', { minutes: Math.round(minutes), of: capacity });
+  if (away) return minutes > 0 ? `${t('load.awayDay')} · ${sayDuration(minutes)}` : t('load.awayDay');
+  return capacity === null ? sayDuration(minutes) : t('calendar.loadOf', { load: sayDuration(minutes), of: sayDuration(capacity) });
 }
 
 function Cell({ words, head = false, rowHead = false }: { words: string; head?: boolean; rowHead?: boolean }) {

@@ -4,6 +4,7 @@ import { useNow, useOpenHouse } from '@/store/store.ts';
 import { useBeyond } from '@/store/use-beyond.ts';
 import { Address, Txt } from '@/ui';
 import { t } from '@/words';
+import { sayDuration } from '@/words/amounts.ts';
 import { dayMonth } from '@/words/dates.ts';
 
 /** How to reach somebody, when they are away, and, for managers and themselves, how likely they are late. */
@@ -32,7 +33,9 @@ export function Facts({ person }: { person: Person }) {
       ) : null}
       {band && band.load > 0 ? (
         <Txt size={15} tone="muted">
-          {band.capacity === null ? t('facts.load', { minutes: band.load }) : t('facts.loadOf', { minutes: band.load, of: band.capacity })}
+          {band.capacity === null
+            ? t('facts.load', { load: sayDuration(band.load) })
+            : t('facts.loadOf', { load: sayDuration(band.load), of: sayDuration(band.capacity) })}
         </Txt>
       ) : null}
       {lateness ? (

@@ -1,3 +1,4 @@
 /** Fetched once one of them is opened, or before when nothing else is to do. */
 export { PlaceScreen } from './place-screen.tsx';
 export { PlacesScreen } from './places-screen.tsx';
+export { PlaceSheet } from './place-sheet.tsx';

@@ -1,4 +1,4 @@
-import { calendarDateOf, cappedDay } from '@kotiva/core';
+import { calendarDateOf, cappedDay, isLate, remaining, type AgendaEntry } from '@kotiva/core';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { useCaptureHere } from '@/features/capture';
@@ -12,6 +12,7 @@ import { HereOnToday } from '@/features/here';
 import { narrowed, useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, GroupHead, useWide } from '@/ui';
 import { t } from '@/words';
+import { sayDuration } from '@/words/amounts.ts';
 import { sayToday } from '@/words/dates.ts';
 import { DaySheet, useDaySheet } from './day-sheet.tsx';
 import { HintsOnToday } from './hints-on-today.tsx';
@@ -67,8 +68,7 @@ function Mine() {
   const day = cappedDay(agenda, arranged.cap, date);
   // what is offered next does not stand among the coming days as well
   const later = agenda.filter((entry) => entry !== day.next && (house.hintsListId === null || entry.item.listId !== house.hintsListId));
-  const count = (where: string) => agenda.filter((entry) => entry.where === where).length;
-  const counts = t('today.counts', { house: house.name, todo: count('today'), done: count('done') });
+  const counts = useDayInALine(agenda);
   const title = sayToday(date, !wide);
   return (
     <Screen title={title} sub={counts} strip actions={wide ? <Button onPress={() => dispatch(narrowed(me.id))}>{t('sheet.everyone')}</Button> : undefined}>
@@ -99,6 +99,24 @@ function Mine() {
       </Selecting>
     </Screen>
   );
+}
+
+/** "8 things, 3 late, 2 h 10, 4 done". */
+function useDayInALine(agenda: readonly AgendaEntry[]): string {
+  const { house } = useOpenHouse();
+  const now = useNow();
+  const todo = agenda.filter(({ where }) => where === 'today');
+  const late = todo.filter(({ item }) => isLate(item, now, house.zone)).length;
+  const minutes = todo.reduce((sum, { item, part }) => sum + remaining(item, part.percent), 0);
+  const done = agenda.filter(({ where }) => where === 'done').length;
+  return [
+    t('today.todo', { count: todo.length }),
+    late > 0 ? t('today.late', { count: late }) : null,
+    minutes > 0 ? sayDuration(minutes) : null,
+    done > 0 ? t('today.doneCount', { count: done }) : null,
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 function Narrowed({ personId }: { personId: string }) {

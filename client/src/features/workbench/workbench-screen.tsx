@@ -164,7 +164,16 @@ function Rows() {
   return (
     <View className="-mx-4">
       <GroupHead title="A group" count={3} />
-      <Row title="Send the lodging form" sub="Office" right="3 days late" rightTone="late" importance={3} lead={knot} onPress={() => undefined} />
+      <Row
+        title="Send the lodging form"
+        sub="Office"
+        right="3 days late"
+        rightTone="late"
+        first="very important"
+        isStrong
+        lead={knot}
+        onPress={() => undefined}
+      />
       <Row
         title="A title so long that it must wrap onto a second line and then end in three dots because there is no more room for it here"
         sub="Boathouse · step 2 of 5"

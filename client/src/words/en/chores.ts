@@ -97,7 +97,7 @@ export const choresWords = {
   'rule.lost.moved': '{date}, moved to {to}',
   'rule.lost.given': '{date}, given to someone else',
   'rule.nobodyThen': 'nobody',
-  'rule.save': 'Repeat',
+  'rule.save': 'Start repeating',
   'rule.saveFrom': 'Change from {date} on',
   'rule.saveFollowing': 'Change this and all following',
   'rule.skip': 'Skip this one',
