@@ -23,7 +23,8 @@ const NOT_OURS = [
 export default defineConfig({
   projects: [
     { name: 'journeys', testDir: './journeys' },
-    { name: 'wander', testDir: './wander', fullyParallel: true },
+    // a walk that breaks something is walked twice
+    { name: 'wander', testDir: './wander', fullyParallel: true, timeout: 300_000 },
   ],
   fullyParallel: false,
   workers: 2,

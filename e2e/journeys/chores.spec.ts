@@ -120,7 +120,7 @@ test('the page of a chore: how well it was kept, who did which step, another rul
   await aino.getByRole('button', { name: /^Opening round/ }).click();
   await expect(aino.getByText(/^\d+ of \d+ done in 4 weeks$/)).toBeVisible();
   await aino.getByRole('radio', { name: '13 weeks' }).click();
-  await expect(aino.getByText(/^\d+ of \d+ in 13 weeks$/)).toBeVisible();
+  await expect(aino.getByText(/^\d+ of \d+ done in 13 weeks$/)).toBeVisible();
   await aino.getByRole('button', { name: /^What was/ }).click();
   await expect(aino.getByText(/Coffee on: (Marek|Noor)/).first()).toBeVisible();
 

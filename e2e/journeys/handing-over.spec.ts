@@ -144,14 +144,14 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
 
   // the server is killed and started again: all is there, the devices come back by themselves
   await empty.kill();
-  await expect(eetu.getByText(/Offline/)).toBeVisible();
+  await expect(eetu.getByText(/You’re offline/)).toBeVisible();
   await eetu.getByRole('button', { name: `Take it: ${JACKETS}` }).click();
   await eetu.getByRole('link', { name: t('nav.today') }).click();
   await expect(eetu.getByRole('heading', { name: t('today.next') })).toBeVisible();
   await eetu.getByRole('checkbox', { name: `Check off “${JACKETS}”` }).click();
   await expect(eetu.getByText(/2 changes wait/)).toBeVisible();
   await empty.up();
-  await expect(eetu.getByText(/Offline/)).toBeHidden({ timeout: 40_000 });
+  await expect(eetu.getByText(/You’re offline/)).toBeHidden({ timeout: 40_000 });
   await expect(aino.getByRole('heading', { name: t('common.back') })).toBeVisible({ timeout: 40_000 });
 
   // done: the list's band moves

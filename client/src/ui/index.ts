@@ -35,3 +35,4 @@ export * from './tokens.ts';
 export * from './wide.ts';
 export * from './woven-sign.tsx';
 export { Slider } from './slider.tsx';
+export { setTextSize, TEXT_SIZES, textSize, type TextSize } from './text-size.ts';

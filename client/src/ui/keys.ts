@@ -92,14 +92,22 @@ export function useSpacePresses(): void {
 /** Escape leaves a field of the page, so that the letter keys work again; what was typed stays in it. */
 export function useEscapeLeaves(): void {
   useEffect(() => {
+    // a field keeps its keys to itself, so this is heard before; what it offers closes first, so it is done after, where React has heard it,
+    // and still within the same key: the next one may come at once
+    const root = document.getElementById('root') ?? document.body;
+    let isMeant = false;
     const hear = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || !isTypedInto(event.target) || isCovered()) return;
-      // what the field offers closes first; it keeps its keys to itself, so this is heard before and done after
-      setTimeout(() => {
-        if (!event.defaultPrevented) focusAgain(null);
-      }, 0);
+      isMeant = event.key === 'Escape' && isTypedInto(event.target) && !isCovered();
+    };
+    const leave = (event: KeyboardEvent) => {
+      if (isMeant && event.key === 'Escape' && !event.defaultPrevented) focusAgain(null);
+      isMeant = false;
     };
     window.addEventListener('keydown', hear, { capture: true });
-    return () => window.removeEventListener('keydown', hear, { capture: true });
+    root.addEventListener('keydown', leave);
+    return () => {
+      window.removeEventListener('keydown', hear, { capture: true });
+      root.removeEventListener('keydown', leave);
+    };
   }, []);
 }

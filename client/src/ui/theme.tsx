@@ -1,4 +1,5 @@
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
+import { applyTextSize } from './text-size.ts';
 
 export type Theme = 'device' | 'light' | 'dark';
 const KEPT = 'kotiva/theme';
@@ -15,6 +16,7 @@ export function ThemeProvider({ children }: { children: React.ReactNode }) {
     system.addEventListener('change', apply);
     return () => system.removeEventListener('change', apply);
   }, [theme]);
+  useEffect(applyTextSize, []);
   const value = useMemo(() => ({ theme, setTheme }), [theme]);
   return <ThemeContext.Provider value={value}>{children}</ThemeContext.Provider>;
 }

@@ -1,6 +1,7 @@
 import { isEntryDone, minutesOn, titleOfEntry, type CalendarEntry } from '@kotiva/core';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
+import { useOpenHouse } from '@/store/store.ts';
 import { Band, Icon, personInk, Txt, useNarrow, useWide, WeekdayHeads } from '@/ui';
 import { t } from '@/words';
 import { calendarWords, sayExactly, weeksOf } from '@/words/dates.ts';
@@ -20,6 +21,10 @@ interface MonthGridProps {
 
 /** So many titles fit in a day of a wide month. */
 const SHOWN = 3;
+/** So many of those who have something on a day fit in it. */
+const MOST_PEOPLE = 4;
+/** A day’s load is drawn from there on: below it every day looks alike. */
+const HALF = 0.5;
 const NONE: CalendarEntry[] = [];
 
 /** A month, each day with what stands on it and its load against the hours there are. Days off lie on another ground. */
@@ -63,7 +68,8 @@ const Day = memo(function Day({ date, entries, marks, isChosen, isToday, onChoos
   const wide = useWide();
   const narrow = useNarrow();
   const open = entries.filter((entry) => !isEntryDone(entry)).length;
-  const minutes = minutesOn(entries);
+  const share = marks.capacity ? minutesOn(entries) / marks.capacity : 0;
+  const isFull = share > 1;
   const said = [t('calendar.dayWith', { day: sayExactly(date), count: open }), ...sayMarks(marks)].join(', ');
   return (
     <DropMoment moment={date} className={marks.off ? 'bg-sunk' : ''}>
@@ -85,23 +91,45 @@ const Day = memo(function Day({ date, entries, marks, isChosen, isToday, onChoos
               {marks.holiday}
             </Txt>
           ) : null}
-          {entries.length > 0 && !narrow ? (
-            <Txt size={13} tone="muted">
-              {open > 0 ? open : '✓'}
+          {wide && entries.length > 0 ? (
+            <Txt size={13} tone={isFull ? 'waits' : 'muted'} numberOfLines={1} className="ml-auto shrink-0">
+              {sayMany(open, isFull)}
             </Txt>
           ) : null}
         </View>
+        {wide || narrow ? null : <WhoseDay entries={entries} isFull={isFull} />}
         {wide ? <Titles entries={entries} date={date} onChoose={onChoose} /> : null}
         <View className="pointer-events-none mt-auto gap-1 px-1 pb-1">
           {marks.away.length > 0 ? <AwayThreads marks={marks} /> : null}
-          {minutes > 0 ? (
-            <Band share={marks.capacity === null || marks.capacity === 0 ? 1 : minutes / marks.capacity} width={wide ? 96 : 38} height={6} />
-          ) : null}
+          {wide && share > HALF ? <Band share={share} width={96} height={6} /> : null}
         </View>
       </View>
     </DropMoment>
   );
 });
+
+const sayMany = (open: number, isFull: boolean): string =>
+  open === 0 ? t('calendar.allDone') : t(isFull ? 'calendar.manyFull' : 'calendar.many', { count: open });
+
+/** Those who have something on it, a lozenge each, and how many things there are. */
+function WhoseDay({ entries, isFull }: { entries: CalendarEntry[]; isFull: boolean }) {
+  const { rows } = useOpenHouse();
+  if (entries.length === 0) return null;
+  const open = entries.filter((entry) => !isEntryDone(entry));
+  const people = [...new Set(open.flatMap(({ personIds }) => personIds))].map((id) => rows.get('person', id)).filter((person) => typeof person !== 'string');
+  return (
+    <View aria-hidden className="pointer-events-none px-1">
+      <View className="h-2.5 flex-row items-center gap-1">
+        {people.slice(0, MOST_PEOPLE).map(({ id, colour }) => (
+          <View key={id} className="h-1.5 w-1.5 rotate-45" style={{ backgroundColor: personInk(colour) }} />
+        ))}
+      </View>
+      <Txt size={13} tone={isFull ? 'waits' : 'muted'} numberOfLines={1}>
+        {open.length === 0 ? t('calendar.allDone') : isFull ? t('calendar.full', { count: open.length }) : open.length}
+      </Txt>
+    </View>
+  );
+}
 
 /** Who is away: a broken thread in the colour of each. */
 function AwayThreads({ marks: { away } }: { marks: DayMarks }) {

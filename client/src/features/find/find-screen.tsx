@@ -27,6 +27,11 @@ function useSettled(typed: string): string {
   return settled;
 }
 
+/** Enter goes to what was found: from there keys go from row to row. */
+function focusFirstFound(): void {
+  document.querySelector<HTMLElement>('[role=main] [data-row]')?.focus();
+}
+
 /** Words over titles, notes and steps: of what this device holds at once while typing, of what is done long ago a moment later. */
 export function FindScreen() {
   const { rows } = useOpenHouse();
@@ -57,7 +62,16 @@ export function FindScreen() {
   return (
     <Screen title={t('find.title')} sub={words.trim() ? t('find.count', { count: found.length }) : undefined}>
       <View className="gap-1 px-4 pt-3">
-        <Field label={t('find.words')} hideLabel placeholder={t('find.words')} value={typed} onChangeText={setTyped} autoFocus enterKeyHint="search" />
+        <Field
+          label={t('find.words')}
+          hideLabel
+          placeholder={t('find.words')}
+          value={typed}
+          onChangeText={setTyped}
+          onSubmitEditing={focusFirstFound}
+          autoFocus
+          enterKeyHint="search"
+        />
         <Switch words={t('find.done')} on={withDone} onChange={remember} />
       </View>
       {words.trim() && settled === words.trim() ? <BeyondLine reached={reached} /> : null}

@@ -7,7 +7,7 @@ import { Empty, Fold, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayHours } from '@/words/amounts.ts';
 import { dayMonth } from '@/words/dates.ts';
-import { LoadChart } from './load-chart.tsx';
+import { Hatch, LoadChart } from './load-chart.tsx';
 import { LoadTable } from './load-table.tsx';
 
 /** Four weeks ahead, per person and day: a chart with its figures, and the same as a table. Others' loads are for managers. */
@@ -36,9 +36,7 @@ export function LoadScreen() {
   );
   return (
     <Screen title={t('load.title')} sub={t('load.sub')} strip={manages}>
-      <Txt size={15} tone="muted" className="px-4 pt-3">
-        {t('load.means')}
-      </Txt>
+      <Legend />
       {people.length === 0 ? <Empty words={t('load.nobody')} /> : null}
       <View className="lg:flex-row lg:flex-wrap">
         {people.map((person) => (
@@ -53,6 +51,30 @@ export function LoadScreen() {
     </Screen>
   );
 }
+
+/** What the signs mean, once for all charts. */
+const Legend = () => (
+  <View className="flex-row flex-wrap gap-x-5 gap-y-1 px-4 pt-3">
+    <Sign words={t('load.legend.hours')}>
+      <View className="h-0.5 w-5 bg-ink" />
+    </Sign>
+    <Sign words={t('load.legend.over')}>
+      <View className="h-3 w-3 border-2 border-cloudberry" />
+    </Sign>
+    <Sign words={t('load.legend.away')}>
+      <Hatch />
+    </Sign>
+  </View>
+);
+
+const Sign = ({ words, children }: { words: string; children: React.ReactNode }) => (
+  <View className="flex-row items-center gap-2">
+    <View aria-hidden>{children}</View>
+    <Txt size={15} tone="muted">
+      {words}
+    </Txt>
+  </View>
+);
 
 const weeksOf = (days: readonly DayLoad[]): DayLoad[][] => [0, 7, 14, 21].map((from) => days.slice(from, from + 7));
 

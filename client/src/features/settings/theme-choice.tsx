@@ -1,5 +1,6 @@
+import { useState } from 'react';
 import { View } from 'react-native';
-import { GroupHead, Choice } from '@/ui';
+import { Choice, GroupHead, LabelledChoice, setTextSize, TEXT_SIZES, textSize, type TextSize } from '@/ui';
 import { useTheme, type Theme } from '@/ui/theme.tsx';
 import { ask } from '@/store/api.ts';
 import { t } from '@/words';
@@ -21,6 +22,26 @@ export function ThemeChoice() {
           options={(['device', 'light', 'dark'] as const).map((value) => ({ value, words: t(`theme.${value}`) }))}
         />
       </View>
+      <TextSizeChoice />
+    </View>
+  );
+}
+
+/** Besides the browser's own zoom. */
+function TextSizeChoice() {
+  const [size, setSize] = useState(textSize);
+  const choose = (next: `${TextSize}`) => {
+    setTextSize(Number(next) as TextSize);
+    setSize(Number(next) as TextSize);
+  };
+  return (
+    <View className="px-4 pb-2">
+      <LabelledChoice<`${TextSize}`>
+        label={t('theme.textSize')}
+        value={`${size}`}
+        options={TEXT_SIZES.map((value) => ({ value: `${value}`, words: t(`theme.textSize.${value}`) }))}
+        onChange={choose}
+      />
     </View>
   );
 }

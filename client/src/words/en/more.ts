@@ -31,7 +31,7 @@ export const moreWords = {
   'more.terms.shelf': 'someday later aside',
   'more.terms.removed': 'deleted bin trash restore undelete',
   'more.terms.you': 'profile name initials colour password available hours quiet days off time away houses',
-  'more.terms.device': 'dark mode light theme appearance sound keyboard shortcuts keys sign out devices',
+  'more.terms.device': 'dark mode light theme appearance text size font larger sound keyboard shortcuts keys sign out devices',
   'more.terms.notifications': 'email push alerts evening summary bell',
   'more.terms.house': 'name time zone public holidays days off nudges pace',
   'more.terms.data': 'access key api add email address shortcut import',
