@@ -62,9 +62,12 @@ export function Sortable({ ids, onDrop, words, nameOf, children }: SortableProps
   );
 }
 
+/** Rows go to their place at once where motion is not wanted. */
+const wantsCalm = (): boolean => window.matchMedia?.('(prefers-reduced-motion: reduce)').matches ?? false;
+
 /** One row that can be dragged by its handle. */
 export function SortableRow({ id, label, children }: { id: string; label: string; children: (handle: React.ReactNode) => React.ReactNode }) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable(wantsCalm() ? { id, transition: null, animateLayoutChanges: () => false } : { id });
   const handle = createElement(
     'button',
     { type: 'button', 'aria-label': label, ...attributes, ...listeners, className: 'drag-handle' },
