@@ -16,6 +16,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { sayDragging, type DragWords } from './drag-words.ts';
 import { useDropPoint } from './drop-point.ts';
+import { putBackWhenLeft } from './let-go.ts';
 import { Txt } from './text.tsx';
 
 interface DragBetweenProps<T> {
@@ -54,8 +55,9 @@ export function DragBetween<T>({ words, nameOf, titleOf, onDrop, children }: Dra
       sensors={sensors}
       accessibility={sayDragging(words, nameOf)}
       collisionDetection={point.detect}
-      onDragStart={({ active }) => {
+      onDragStart={({ active, activatorEvent }) => {
         point.start();
+        putBackWhenLeft(activatorEvent);
         setDragged(active.data.current as T);
       }}
       onDragOver={({ over: target }) => setOver(target ? String(target.id) : null)}

@@ -4,6 +4,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';
 import { sayDragging, type DragWords } from './drag-words.ts';
+import { putBackWhenLeft } from './let-go.ts';
 import { useDropPoint } from './drop-point.ts';
 import { Icon } from './icon.tsx';
 import { Dragging } from './long-rows.tsx';
@@ -45,8 +46,9 @@ export function Sortable({ ids, onDrop, words, nameOf, children }: SortableProps
       sensors={sensors}
       accessibility={sayDragging(words, nameOf)}
       collisionDetection={point.detect}
-      onDragStart={() => {
+      onDragStart={({ activatorEvent }) => {
         point.start();
+        putBackWhenLeft(activatorEvent);
         setDragging(true);
       }}
       onDragCancel={() => {
@@ -67,7 +69,9 @@ const wantsCalm = (): boolean => window.matchMedia?.('(prefers-reduced-motion: r
 
 /** One row that can be dragged by its handle. */
 export function SortableRow({ id, label, children }: { id: string; label: string; children: (handle: React.ReactNode) => React.ReactNode }) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable(wantsCalm() ? { id, transition: null, animateLayoutChanges: () => false } : { id });
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable(
+    wantsCalm() ? { id, transition: null, animateLayoutChanges: () => false } : { id },
+  );
   const handle = createElement(
     'button',
     { type: 'button', 'aria-label': label, ...attributes, ...listeners, className: 'drag-handle' },
