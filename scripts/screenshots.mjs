@@ -73,7 +73,6 @@ const PICTURES = {
   'item-phone': async (page) => item(page, 'Boathouse', 'Count the life jackets'),
   'reminders-phone': async (page) => {
     await item(page, 'Boathouse', 'Winter storage for the boats');
-    await page.getByRole('dialog').getByRole('button', { name: 'Add to it' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Remind me' }).first().click();
   },
   'chore-phone': async (page) => {
@@ -94,13 +93,13 @@ const PICTURES = {
   'follow-up-phone-dark': { dark: true, steps: async (page) => link(page, 'Follow-up') },
   'weave-wide': { size: WIDE, steps: async (page) => link(page, 'Follow-up') },
   'person-phone': async (page) => {
-    await link(page, 'More');
+    await go(page, '/people');
     await press(page, /^Tapio/);
   },
-  'notices-phone': async (page) => press(page, /^Notifications/),
+  'notices-phone': async (page) => press(page, /^Notifications, /),
   'outside-phone': async (page) => {
-    await link(page, 'More');
-    await press(page, 'Change Engine workshop');
+    await go(page, '/people');
+    await press(page, 'Edit Engine workshop');
     await page.getByRole('dialog').getByRole('button', { name: 'Personal link' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Show link' }).click();
     const address = await page.getByRole('dialog').getByLabel('Link', { exact: true }).inputValue();

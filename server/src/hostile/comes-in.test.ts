@@ -1,3 +1,4 @@
+import { OUTSIDE_WORDS } from '@kotiva/core/words/outside.en';
 import { v7 } from 'uuid';
 import { isPublic, networkOf, TrustedProxies } from '../auth/addresses.ts';
 import { passwordFault } from '../auth/passwords.ts';
@@ -359,10 +360,10 @@ describe('people without an account', () => {
     const owner = { houseId: house.houseId, personId: house.person('Mill') };
     const { links, desk } = server.services;
     const page = `${server.base}${new URL(desk.linkOf(owner)).pathname}/stop`;
-    expect(await (await fetch(page)).text()).toContain('Stop this mail');
+    expect(await (await fetch(page)).text()).toContain(OUTSIDE_WORDS.stopMail);
     expect(links.isMailStopped(owner)).toBe(false);
     const oneClick = { method: 'POST', headers: { 'content-type': 'application/x-www-form-urlencoded' }, body: 'List-Unsubscribe=One-Click' };
-    expect(await (await fetch(page, oneClick)).text()).toContain('You get no more mail');
+    expect(await (await fetch(page, oneClick)).text()).toContain(OUTSIDE_WORDS.stopped.split('{')[0]);
     expect(links.isMailStopped(owner)).toBe(true);
     await fetch(page, { ...oneClick, body: 'again=1' });
     expect(links.isMailStopped(owner)).toBe(false);
