@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE, type Devices, type RunningKotiva } from './house.ts';
-import { t } from './words.ts';
+import { starting, t } from './words.ts';
 
 const SEEDLINGS = 'Water the seedlings';
 const row = (page: Page) => page.getByRole('button', { name: new RegExp(`^${SEEDLINGS}`) });
@@ -121,7 +121,7 @@ test('the page of a chore: how well it was kept, who did which step, another rul
   await expect(aino.getByText(/^\d+ of \d+ done in 4 weeks$/)).toBeVisible();
   await aino.getByRole('radio', { name: '13 weeks' }).click();
   await expect(aino.getByText(/^\d+ of \d+ done in 13 weeks$/)).toBeVisible();
-  await aino.getByRole('button', { name: /^What was/ }).click();
+  await aino.getByRole('button', { name: starting('chores.history') }).click();
   await expect(aino.getByText(/Coffee on: (Marek|Noor)/).first()).toBeVisible();
 
   await aino.getByRole('button', { name: 'More on “Opening round”' }).click();

@@ -149,10 +149,10 @@ test('an item for two is handed over, followed and checked off; nothing is lost 
   await eetu.getByRole('link', { name: t('nav.today') }).click();
   await expect(eetu.getByRole('heading', { name: t('today.next') })).toBeVisible();
   await eetu.getByRole('checkbox', { name: `Check off “${JACKETS}”` }).click();
-  await expect(eetu.getByText(/2 changes wait/)).toBeVisible();
+  await expect(eetu.getByText(/2 changes are waiting/)).toBeVisible();
   await empty.up();
   await expect(eetu.getByText(/You’re offline/)).toBeHidden({ timeout: 40_000 });
-  await expect(aino.getByRole('heading', { name: t('common.back') })).toBeVisible({ timeout: 40_000 });
+  await expect(aino.getByRole('heading', { name: t('follow.group.back') })).toBeVisible({ timeout: 40_000 });
 
   // done: the list's band moves
   await aino.getByRole('link', { name: t('nav.lists') }).click();

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { enterDemo, everythingSeen, PHONE, test, WIDE } from './house.ts';
-import { starting, t } from './words.ts';
+import { t } from './words.ts';
 
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 
@@ -65,10 +65,7 @@ for (const [size, dark] of [
     await expectAccessible(page, 'narrowing');
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: t('nav.more') }).click();
-    await page
-      .getByRole('button', { name: starting('notify.title') })
-      .last()
-      .click();
+    await page.getByRole('button', { name: `${t('notify.title')} ${t('more.sub.notifications')}` }).click();
     await page.getByRole('button', { name: t('notify.what') }).click();
     await page.getByRole('button', { name: t('lastCall.title') }).click();
     await expectAccessible(page, 'notifications');

@@ -5,10 +5,7 @@ import { starting, t } from './words.ts';
 /** Under More: notifications of this device switched on, and what the browser says to it. */
 async function switchOn(page: Page): Promise<void> {
   await page.getByRole('link', { name: t('nav.more') }).click();
-  await page
-    .getByRole('button', { name: starting('notify.title') })
-    .last()
-    .click();
+  await page.getByRole('button', { name: `${t('notify.title')} ${t('more.sub.notifications')}` }).click();
   await page.getByRole('checkbox', { name: /Notifications on this device/ }).click();
 }
 

@@ -6,10 +6,8 @@ import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Foot, Heading, Sheet, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { accessesFor } from './accesses.ts';
 import { linkOf } from './link.ts';
-
-/** A helper is never given more than checking off. */
-const ACCESSES = { helper: ['none', 'view', 'check'], other: ['none', 'view', 'check', 'edit'] } as const;
 
 /** 32 random bytes in base64url: nobody guesses it. */
 function newToken(): string {
@@ -97,7 +95,7 @@ export function InviteSheet({ name, list, onClose }: { name?: string; /** The li
                     const { [list.id]: _old, ...rest } = access;
                     setAccess(next === 'none' ? rest : { ...rest, [list.id]: next });
                   }}
-                  options={ACCESSES[role === 'helper' ? 'helper' : 'other'].map((value) => ({ value, words: t(`access.${value}`) }))}
+                  options={accessesFor(role).map((value) => ({ value, words: t(`access.${value}`) }))}
                 />
               </View>
             ))}

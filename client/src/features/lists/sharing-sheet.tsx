@@ -1,14 +1,11 @@
 import { finding, relationToList, isHere, shareId, type Access, type List } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { InviteSheet } from '@/features/invite';
+import { accessesFor, InviteSheet } from '@/features/invite';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Heading, Menu, PersonMark, Sheet, Txt } from '@/ui';
 import { t, together } from '@/words';
-
-/** A helper is never given more than checking off. */
-const ACCESSES = { helper: ['none', 'view', 'check'], other: ['none', 'view', 'check', 'edit'] } as const;
 
 /** Who may do what in a list, and whose it is. */
 export function SharingSheet({ list, onClose }: { list: List; onClose: () => void }) {
@@ -72,7 +69,7 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
                     { words: t(next === 'none' ? 'said.unshared' : 'said.shared', { name: person.name }), undo: true },
                   )
                 }
-                options={ACCESSES[person.role === 'helper' ? 'helper' : 'other'].map((value) => ({ value, words: t(`access.${value}`) }))}
+                options={accessesFor(person.role).map((value) => ({ value, words: t(`access.${value}`) }))}
               />
             )}
           </View>

@@ -33,7 +33,7 @@ export function PeopleScreen() {
           trail={
             manager ? (
               <Button kind="quiet" label={t('people.changeNamed', { name: person.name })} onPress={() => setSheet(person.id)}>
-                {t('common.change')}
+                {t('common.edit')}
               </Button>
             ) : null
           }

@@ -3,6 +3,7 @@ export const commonWords = {
   'common.back': 'Back',
   'common.cancel': 'Cancel',
   'common.change': 'Change',
+  'common.edit': 'Edit',
   'common.close': 'Close',
   'common.done': 'Done',
   'common.of': '{done} of {of}',
