@@ -27,10 +27,14 @@ test(`first use: account, house, a list of three, an invitation, a handover, a w
 
   await expect(page.getByLabel(t('house.name'))).toBeFocused();
   await page.keyboard.type('Rantala');
+  // an impatient second Enter makes no second house
+  await page.keyboard.press('Enter');
   await page.keyboard.press('Enter');
 
   // the first day shows the hints as things to do, and the line
   await expect(page.getByRole('region', { name: t('hints.list') }).getByText(t('hints.add.home'))).toBeVisible();
+
+  expect(((await (await page.request.get(`${empty.base}/api/me`)).json()) as { houses: unknown[] }).houses).toHaveLength(1);
 
   await thumb.tap(page.getByRole('link', { name: t('nav.lists') }));
   await thumb.tap(button(t('lists.make')).first());

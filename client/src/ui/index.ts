@@ -36,3 +36,4 @@ export * from './wide.ts';
 export * from './woven-sign.tsx';
 export { Slider } from './slider.tsx';
 export { setTextSize, TEXT_SIZES, textSize, type TextSize } from './text-size.ts';
+export { useOnce } from './once.ts';

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { ask, type ProblemDetails } from '@/store/api.ts';
 import { Button } from '@/ui/button.tsx';
 import { Field } from '@/ui/field.tsx';
+import { useOnce } from '@/ui/once.ts';
 import { Txt } from '@/ui/text.tsx';
 import { t } from '@/words';
 import { sayProblem } from '@/words/problems.ts';
@@ -23,19 +24,16 @@ export function AccountForm({ startsNew, invitation, onDone }: { startsNew: bool
   const [password, setPassword] = useState('');
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<ProblemDetails | null>(null);
-  const [busy, setBusy] = useState(false);
   const signUp = useSignUp();
   const mayMakeOne = signUp === 'open' || (signUp === 'invited' && invitation !== undefined);
   const isNew = wantsNew && mayMakeOne;
   const errorAt = (field: string) => (problem?.field === field ? sayProblem(problem) : null);
 
-  const submit = async () => {
-    setBusy(true);
+  const [submit, busy] = useOnce(async () => {
     const answer = isNew ? await ask('POST', '/accounts', { email, password, name, invitation }) : await ask('POST', '/session', { email, password });
     if (answer.ok) await onDone();
     else setProblem(answer.problem);
-    setBusy(false);
-  };
+  });
 
   return (
     <View className="gap-4">
@@ -59,14 +57,14 @@ export function AccountForm({ startsNew, invitation, onDone }: { startsNew: bool
         secureTextEntry
         autoComplete={isNew ? 'new-password' : 'current-password'}
         error={errorAt('password')}
-        onSubmitEditing={() => void submit()}
+        onSubmitEditing={submit}
       />
       {problem && !problem.field ? (
         <Txt role="alert" tone="late" size={15}>
           {sayProblem(problem)}
         </Txt>
       ) : null}
-      <Button kind="main" onPress={() => void submit()} disabled={busy}>
+      <Button kind="main" onPress={submit} disabled={busy}>
         {isNew ? t('account.make') : t('account.signIn')}
       </Button>
       {isNew || mayMakeOne ? (

@@ -5,6 +5,7 @@ import { momentNow } from '@/store/live-house.tsx';
 import { Button } from '@/ui/button.tsx';
 import { Choice } from '@/ui/choice.tsx';
 import { Field } from '@/ui/field.tsx';
+import { useOnce } from '@/ui/once.ts';
 import { Page } from '@/ui/page.tsx';
 import { Heading, Txt } from '@/ui/text.tsx';
 import { t } from '@/words';
@@ -20,7 +21,7 @@ export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
   const [kind, setKind] = useState<'home' | 'business'>('home');
   const [error, setError] = useState<string | null>(null);
 
-  const make = async () => {
+  const [make, isMaking] = useOnce(async () => {
     const houseId = v7();
     const payload = {
       name,
@@ -34,7 +35,7 @@ export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
     choose(houseId);
     await refresh();
     onCancel?.();
-  };
+  });
 
   return (
     <Page>
@@ -46,8 +47,8 @@ export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
         onChange={setKind}
         options={(['home', 'business'] as const).map((value) => ({ value, words: t(`house.kind.${value}`) }))}
       />
-      <Field label={t('house.name')} value={name} onChangeText={setName} error={error} maxLength={80} autoFocus onSubmitEditing={() => void make()} />
-      <Button kind="main" onPress={() => void make()}>
+      <Field label={t('house.name')} value={name} onChangeText={setName} error={error} maxLength={80} autoFocus onSubmitEditing={make} />
+      <Button kind="main" onPress={make} disabled={isMaking}>
         {t('house.makeIt')}
       </Button>
       <Txt size={15} tone="muted">

@@ -6,6 +6,7 @@ import { ask, enterHouse, type ProblemDetails } from '@/store/api.ts';
 import { momentNow } from '@/store/live-house.tsx';
 import { Button } from '@/ui/button.tsx';
 import { Field } from '@/ui/field.tsx';
+import { useOnce } from '@/ui/once.ts';
 import { Page } from '@/ui/page.tsx';
 import { PersonMark } from '@/ui/person-mark.tsx';
 import { Heading, Txt } from '@/ui/text.tsx';
@@ -65,14 +66,14 @@ function JoinForm({ token, invited, name }: { token: string; invited: Invited; n
   const { refresh, choose } = useSession();
   const [looks, setLooks] = useState<LooksOf>(() => suggestLooks(name, invited.taken));
   const [error, setError] = useState<string | null>(null);
-  const join = async () => {
+  const [join, isJoining] = useOnce(async () => {
     const answer = await enterHouse({ id: v7(), houseId: invited.houseId, name: 'person.join', payload: { token, name, ...looks }, at: momentNow() });
     if (!answer.ok) return setError(sayProblem(answer.problem));
     if (answer.value.outcome === 'refused' && answer.value.reason.code !== 'already-member') return setError(sayReason(answer.value.reason));
     choose(invited.houseId);
     await refresh();
     router.replace('/');
-  };
+  });
   return (
     <>
       <Txt tone="muted">{t('join.mark', { name })}</Txt>
@@ -85,7 +86,7 @@ function JoinForm({ token, invited, name }: { token: string; invited: Invited; n
         onChangeText={(mark) => setLooks({ ...looks, mark })}
         error={error}
       />
-      <Button kind="main" onPress={() => void join()}>
+      <Button kind="main" onPress={join} disabled={isJoining}>
         {t('join.join')}
       </Button>
     </>

@@ -6,7 +6,7 @@ import { placesOf } from '@/store/here.ts';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Field, Heading, LabelledChoice, LabelledToggles, Sheet, Txt } from '@/ui';
+import { Button, Field, Heading, LabelledChoice, LabelledToggles, Sheet, Txt, useOnce } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { canReadHours } from './errands.ts';
@@ -47,7 +47,7 @@ export function PlaceSheet({ place, onClose }: { place: Place | null; onClose: (
     one.position && one.id !== place?.id ? [{ id: one.id, name: one.name, at: one.position, kind: 'place', words: '' }] : [],
   );
 
-  const save = async () => {
+  const [save, isSaving] = useOnce(async () => {
     const radius = /^\d{1,4}$/.test(typed.radius.trim()) ? Number(typed.radius) : Number.NaN;
     const readable = await canReadHours(typed.openingHours);
     const wrong = {
@@ -65,7 +65,7 @@ export function PlaceSheet({ place, onClose }: { place: Place | null; onClose: (
     if (reason) return setErrors({ [reason.field === 'openingHours' ? 'openingHours' : 'name']: sayReason(reason) });
     done();
     onClose();
-  };
+  });
   return (
     <Sheet
       open
@@ -75,7 +75,7 @@ export function PlaceSheet({ place, onClose }: { place: Place | null; onClose: (
       head={<Heading level={2}>{title}</Heading>}
       foot={
         <View className="flex-row flex-wrap gap-2">
-          <Button kind="main" onPress={() => void save()}>
+          <Button kind="main" onPress={save} disabled={isSaving}>
             {t('common.save')}
           </Button>
           {place ? (

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ask, type ProblemDetails } from '@/store/api.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Field, Fold, Row, Txt } from '@/ui';
+import { Button, Field, Fold, Row, Txt, useOnce } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayProblem } from '@/words/problems.ts';
@@ -29,14 +29,14 @@ export function CaptureTokens() {
     void ask<{ address: string | null }>('GET', `/houses/${house.id}/capture-address`).then((answer) => answer.ok && setAddress(answer.value.address));
   }, [house.id]);
   const here = tokens.filter(({ houseId }) => houseId === house.id);
-  const make = async () => {
+  const [make, isMaking] = useOnce(async () => {
     const answer = await ask<{ secret: string }>('POST', `/houses/${house.id}/tokens`, { name });
     setProblem(answer.ok ? null : answer.problem);
     if (!answer.ok) return;
     setMade(answer.value.secret);
     setName('');
     load();
-  };
+  });
   const withdraw = async (id: string) => {
     await ask('DELETE', `/me/tokens/${id}`);
     load();
@@ -61,9 +61,11 @@ export function CaptureTokens() {
           maxLength={80}
           onChangeText={setName}
           error={problem ? sayProblem(problem) : null}
-          onSubmitEditing={() => void make()}
+          onSubmitEditing={make}
         />
-        <Button onPress={() => void make()}>{t('tokens.make')}</Button>
+        <Button onPress={make} disabled={isMaking}>
+          {t('tokens.make')}
+        </Button>
       </View>
       {here.map((token) => (
         <Row

@@ -4,7 +4,7 @@ import { useMe } from '@/features/account';
 import { ask, type ProblemDetails } from '@/store/api.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, ErrorLine, Field, Fold, GroupHead, type Looks, PersonMark, Txt } from '@/ui';
+import { Button, ErrorLine, Field, Fold, GroupHead, type Looks, PersonMark, Txt, useOnce } from '@/ui';
 import { t } from '@/words';
 import { sayProblem, sayReason } from '@/words/problems.ts';
 import { AwayForm } from './away-form.tsx';
@@ -83,14 +83,14 @@ function PasswordForm() {
   const [problem, setProblem] = useState<ProblemDetails | null>(null);
   const [changed, setChanged] = useState(false);
   const [keepKeys, setKeepKeys] = useState<string[]>([]);
-  const save = async () => {
+  const [save, isSaving] = useOnce(async () => {
     const answer = await ask('POST', '/me/password', { current, password, keepKeys });
     setProblem(answer.ok ? null : answer.problem);
     setChanged(answer.ok);
     if (!answer.ok) return;
     setCurrent('');
     setPassword('');
-  };
+  });
   const errorAt = (field: string) => (problem?.field === field ? sayProblem(problem) : null);
   return (
     <View className="gap-4 px-4 pb-4">
@@ -118,7 +118,9 @@ function PasswordForm() {
           {t('profile.passwordChanged')}
         </Txt>
       ) : null}
-      <Button onPress={() => void save()}>{t('profile.changePassword')}</Button>
+      <Button onPress={save} disabled={isSaving}>
+        {t('profile.changePassword')}
+      </Button>
     </View>
   );
 }
