@@ -6,7 +6,7 @@ import { useMe } from '@/features/account';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, GroupHead, Row } from '@/ui';
 import { t } from '@/words';
-import { destinationsFor, type Destination, type DestinationGroup } from './destinations.ts';
+import { destinationsFor, type Destination, type DestinationGroup } from '@/features/pages';
 import { useSubline } from './sublines.ts';
 
 const GROUPS: readonly DestinationGroup[] = ['house', 'together', 'kept', 'settings'];

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useOpenHouse } from '@/store/store.ts';
 import { Row } from '@/ui';
 import { t } from '@/words';
-import { destinationsFor, findDestinations } from './destinations.ts';
+import { destinationsFor, findDestinations } from '@/features/pages';
 
 /** Pages that have to do with what is looked for. */
 export function PageRows({ words }: { words: string }) {

@@ -2,6 +2,7 @@ import { isHere } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { destinationsFor } from '@/features/pages';
 import { useOpenHouse } from '@/store/store.ts';
 import { Field, Heading, Sheet, Txt } from '@/ui';
 import { t, type WordKey } from '@/words';
@@ -18,6 +19,7 @@ interface Deed {
 /** So many are shown at a time: more words narrow it. */
 const MOST = 40;
 
+/** Besides those that More leads to. */
 const SCREENS: readonly (readonly [path: string, words: WordKey])[] = [
   ['/', 'nav.today'],
   ['/lists', 'nav.lists'],
@@ -27,20 +29,6 @@ const SCREENS: readonly (readonly [path: string, words: WordKey])[] = [
   ['/find', 'find.title'],
   ['/fits', 'fits.title'],
   ['/sort', 'sort.title'],
-  ['/chores', 'chores.title'],
-  ['/load', 'load.title'],
-  ['/places', 'places.title'],
-  ['/round', 'round.title'],
-  ['/activity', 'activity.title'],
-  ['/people', 'people.title'],
-  ['/labels', 'labels.title'],
-  ['/shelf', 'shelf.title'],
-  ['/removed', 'removed.title'],
-  ['/settings/you', 'profile.title'],
-  ['/settings/device', 'settings.device'],
-  ['/settings/notifications', 'notify.title'],
-  ['/settings/house', 'house.title'],
-  ['/settings/data', 'settings.data'],
   ['/privacy', 'privacy.title'],
 ];
 
@@ -69,7 +57,8 @@ function useDeeds(): Deed[] {
   return useMemo(() => {
     const go = (path: string) => () => router.navigate(path as '/');
     const lists = rows.all('list').filter((list) => !list.removedAt && !list.filedAt);
-    const screens = me.role === 'manager' ? [...SCREENS, ['/share-out', 'shareOut.title'] as const] : SCREENS;
+    const more = destinationsFor({ isManager: me.role === 'manager', isDemo: false }).map(({ path, words }) => [path, words] as const);
+    const screens = [...SCREENS, ...more];
     return [
       ...here.map(({ words, press }, nth) => ({ key: `here ${nth}`, words, kind: t('palette.here'), act: press })),
       ...screens.map(([path, words]) => ({ key: path, words: t(words), kind: t('palette.goTo'), act: go(path) })),

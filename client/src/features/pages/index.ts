@@ -1,0 +1,1 @@
+export { destinationsFor, findDestinations, type Destination, type DestinationGroup } from './destinations.ts';
