@@ -86,6 +86,7 @@ test('a day by keys alone: add, date, person, tick, untick, next list, find, han
   await keyboard.press('/');
   await hasFocus(page, 'Search titles');
   await keyboard.type('rain barrel');
+  await expect(page.getByRole('checkbox', { name: 'Check off “Drain the rain barrel”' })).toBeVisible();
   await keyboard.press('Escape');
   await keyboard.press('j');
   await hasFocus(page, /^Drain the rain barrel/);
