@@ -90,6 +90,7 @@ export * from './views/outline.ts';
 export * from './views/whole.ts';
 export * from './time/zone-minutes.ts';
 export * from './views/find.ts';
+export * from './views/seen-by.ts';
 export * from './views/list-contents.ts';
 export * from './recurrence/rrule.ts';
 export * from './recurrence/local.ts';

@@ -63,13 +63,15 @@ test(`first use: account, house, a list of three, an invitation, a handover, a w
   await other.getByLabel(t('account.password')).fill('long enough words');
   await other.keyboard.press('Enter');
   await other.getByRole('button', { name: t('join.join') }).click();
-  await expect(other.getByRole('navigation')).toBeVisible();
+  // what was prepared for them is what they see first
+  await expect(other.getByRole('heading', { level: 1, name: 'Spring' })).toBeVisible();
 
   // handed over with a deadline, in the words one would say
   await thumb.tap(page.getByRole('textbox', { name: t('capture.line') }));
   await page.keyboard.type('Ask Onni to order the timber by Friday');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/handed it to Onni/)).toBeVisible();
+  await other.getByRole('link', { name: t('nav.today') }).click();
   await expect(other.getByText(t('sort.bar', { count: 1 }))).toBeVisible();
 
   await thumb.tap(page.getByRole('link', { name: t('nav.lists') }));

@@ -28,6 +28,7 @@ import { vapidKeys, WebPush } from './notify/web-push.ts';
 import { OutsideDesk } from './outside/desk.ts';
 import { OutsideLinks } from './outside/links.ts';
 import { activityRoutes } from './routes/activity.ts';
+import { asPersonRoutes } from './routes/as-person.ts';
 import { beyondRoutes } from './routes/beyond.ts';
 import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
@@ -191,6 +192,7 @@ export function createApp(options: AppOptions) {
   app.route('/api', captureRoutes(services));
   app.route('/api', activityRoutes(services));
   app.route('/api', beyondRoutes(services));
+  app.route('/api', asPersonRoutes(services));
   app.route('/api', noticeRoutes(services));
   app.route('/api', linkRoutes(services));
   app.route('/api', heldMailRoutes(services));

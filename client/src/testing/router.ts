@@ -26,6 +26,7 @@ export const useRouter = () => ({
   setParams,
 });
 export const usePathname = () => '/';
+export const Redirect = ({ href }: { href: string }) => void went.push(href);
 
 function follow(listen: () => void): () => void {
   listeners.add(listen);

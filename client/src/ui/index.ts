@@ -4,6 +4,7 @@ export * from './calendar.tsx';
 export * from './chip.tsx';
 export * from './choice.tsx';
 export * from './confirm-row.tsx';
+export { CopyButton } from './copy-button.tsx';
 export * from './focus-first.tsx';
 export { Foot } from './foot.tsx';
 export * from './empty.tsx';

@@ -38,7 +38,7 @@ import { changeSituation, makeSituation } from './situations.ts';
 import { nudge, sendNudges, setRest } from './nudges.ts';
 import { leaveParts, orderParts, planForPerson, planParts, pullParts, shelveParts, takePartsOff } from './planning.ts';
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
-import { addPerson, changePerson, endPerson, join, makeInvitation, setRole, withdrawInvitation } from './people.ts';
+import { addPerson, changePerson, endPerson, join, lookAsPerson, makeInvitation, setRole, withdrawInvitation } from './people.ts';
 import { purgeItem } from './purging.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
 import { reportHeldMail, reportUndelivered } from './reporting.ts';
@@ -67,6 +67,7 @@ const KINDS = {
   'person.change': changePerson,
   'person.setRole': setRole,
   'person.end': endPerson,
+  'person.lookAs': lookAsPerson,
   'person.setRest': setRest,
   'invitation.make': makeInvitation,
   'invitation.withdraw': withdrawInvitation,

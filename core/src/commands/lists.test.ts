@@ -105,6 +105,17 @@ describe('bundles, filing, removing', () => {
     expect(listOf(w, 'Boathouse')).toMatchObject({ bundleId: null, removedAt: null });
   });
 
+  test('a bundle begins with lists in it, and undone they are where they were', () => {
+    const w = house();
+    const [boats, roof] = [w.list('Aino', 'Boats'), w.list('Aino', 'Roof')];
+    const { id: made } = w.must('Aino', 'bundle.make', { name: 'By the water', lists: [boats, roof] });
+    const bundle = w.rows.all('bundle')[0]!.id;
+    const bundles = () => w.rows.all('list').filter(({ id }) => [boats, roof].includes(id)).map(({ bundleId }) => bundleId); // prettier-ignore
+    expect(bundles()).toEqual([bundle, bundle]);
+    w.must('Aino', 'undo', { command: made });
+    expect(bundles()).toEqual([null, null]);
+  });
+
   test('filed away and brought back, removed and brought back', () => {
     const w = house();
     const list = w.list('Aino', 'Opening');

@@ -25,10 +25,18 @@ const ownBundle = ({ bundle }: { bundle: string }, d: Deciding) =>
 
 export const makeBundle = commandKind({
   name: 'bundle.make',
-  payload: z.object({ name: Name, purpose: z._default(Purpose, ''), colour: z._default(Colour, 'graphite'), icon: z._default(ListIcon, 'package') }),
-  asks: () => [{ permission: 'keep' }],
-  decide(looks, d) {
-    d.insert('bundle', d.newId(), { ...looks, ownerId: d.actor.id, position: keyAtEnd(d.all('bundle')), removedAt: null });
+  payload: z.object({
+    name: Name,
+    purpose: z._default(Purpose, ''),
+    colour: z._default(Colour, 'graphite'),
+    icon: z._default(ListIcon, 'package'),
+    /** Lists that go into it at once. */
+    lists: z._default(z.array(Id).check(z.maxLength(200)), []),
+  }),
+  asks: ({ lists }) => [{ permission: 'keep' }, ...lists.map((list) => ({ permission: 'share', list }) as const)],
+  decide({ lists, ...looks }, d) {
+    const { id: bundleId } = d.insert('bundle', d.newId(), { ...looks, ownerId: d.actor.id, position: keyAtEnd(d.all('bundle')), removedAt: null });
+    for (const list of lists) d.set('list', list, { bundleId });
   },
 });
 

@@ -69,6 +69,19 @@ export const setRole = commandKind({
   },
 });
 
+/** A manager looks at what somebody sees: nothing is changed by it, and who is looked at reads that they were. Managers are not looked at. */
+export const lookAsPerson = commandKind({
+  name: 'person.lookAs',
+  payload: z.object({ person: Id }),
+  asks: () => [{ permission: 'manage' }],
+  decide({ person: personId }, d) {
+    const person = d.need('person', personId);
+    if (!isHere(person)) refuse('person-left', { name: person.name });
+    if (person.role === 'manager') refuse('manager-unseen', { name: person.name });
+    d.enter('person.lookAs', {}, { person: person.id, name: person.name });
+  },
+});
+
 /** Ends someone's access. Every open part of theirs needs a word: a person, nobody, or later. Their name stays on what they did. */
 export const endPerson = commandKind({
   name: 'person.end',

@@ -16,6 +16,7 @@ export const REASON_CODES = [
   'too-many-chores',
   'too-large',
   'mark-taken',
+  'manager-unseen',
   'last-manager',
   'open-parts',
   'has-account',

@@ -5,6 +5,7 @@ const FINAL = [
   'person.join',
   'person.end',
   'person.add',
+  'person.lookAs',
   'list.giveTo',
   'undo',
   'part.see',

@@ -47,6 +47,7 @@ export const ENTRY_KINDS = [
   'person.add',
   'person.end',
   'person.join',
+  'person.lookAs',
   'person.setRole',
   'undo',
   'wait.end',

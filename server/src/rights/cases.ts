@@ -99,6 +99,10 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
     oneself: byAll((s) => ({ person: s.house.person(s.me), rest: { hours: null, daysOff: [7] } })),
     another: byManagers((s) => ({ person: s.other, rest: { hours: null, daysOff: [7] } })),
   },
+  'person.lookAs': {
+    'somebody who is no manager': byManagers(async (s) => ({ person: await someone(s) })),
+    'a manager': async (s) => ({ payload: { person: s.house.person('Owner') }, allowed: false }),
+  },
   'person.end': { another: byManagers(async (s) => ({ person: await someone(s) })) },
   'invitation.make': {
     'to no list': byManagers(() => ({ role: 'helper', uses: 'one', token: freshToken() })),
@@ -112,7 +116,7 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
       invitation: s.house.made('invitation', await s.house.must('Owner', 'invitation.make', { role: 'helper', uses: 'one', token: freshToken() })).id,
     })),
   },
-  'bundle.make': { own: byAll(() => ({ name: 'Bundle' })) },
+  'bundle.make': { own: byAll(() => ({ name: 'Bundle' })), 'with a list in it': onList((list) => ({ name: 'Bundle', lists: [list] })) },
   'bundle.change': { another: byManagers(async (s) => ({ bundle: await othersBundle(s), name: 'Renamed' })) },
   'bundle.remove': { another: byManagers(async (s) => ({ bundle: await othersBundle(s) })) },
   'list.make': { own: byAll(() => ({ name: 'Mine', colour: 'moss', icon: 'leaf' })) },

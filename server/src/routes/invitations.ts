@@ -27,7 +27,10 @@ export function invitationRoutes(services: Services): Hono<Env> {
       .all('person')
       .filter(isHere)
       .map(({ mark, colour, pattern }) => ({ mark, colour, pattern }));
-    return c.json({ houseId: house.id, house: house.name, by: maker.name, role: invitation.role, closed: invitationClosed(invitation, clock.now()), taken });
+    const { role, lists } = invitation;
+    // what was prepared for them is where they come in: its id tells nothing of it
+    const opens = lists.length === 1 ? lists[0]!.listId : null;
+    return c.json({ houseId: house.id, house: house.name, by: maker.name, role, opens, closed: invitationClosed(invitation, clock.now()), taken });
   });
 
   return app;

@@ -179,7 +179,8 @@ export class Visibility {
       return since !== null && activity.arrivedAt >= since;
     }
     if (activity.listId) return this.seesList(activity.listId);
-    return this.person.role === 'manager';
+    // whoever was looked at reads that they were
+    return this.person.role === 'manager' || (activity.kind === 'person.lookAs' && activity.params['person'] === this.person.id);
   }
 
   private handedSince(itemId: string): string | null {

@@ -21,6 +21,8 @@ interface Invited {
   house: string;
   by: string;
   role: string;
+  /** The only list it opens: there they begin. */
+  opens: string | null;
   closed: string | null;
   taken: { mark: string; colour: Colour; pattern: Pattern }[];
 }
@@ -72,7 +74,7 @@ function JoinForm({ token, invited, name }: { token: string; invited: Invited; n
     if (answer.value.outcome === 'refused' && answer.value.reason.code !== 'already-member') return setError(sayReason(answer.value.reason));
     choose(invited.houseId);
     await refresh();
-    router.replace('/');
+    router.replace(invited.opens ? `/lists/${invited.opens}` : '/');
   });
   return (
     <>

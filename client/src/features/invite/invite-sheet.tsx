@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Field, Foot, Heading, Sheet, Txt } from '@/ui';
+import { Button, Choice, CopyButton, Field, Foot, Heading, Sheet, Txt } from '@/ui';
+import { QrCode } from '@/ui/qr-code.tsx';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { accessesFor } from './accesses.ts';
@@ -131,24 +132,26 @@ function sayOpens(uses: 'one' | 'several', role: Role, lists: readonly List[]): 
 }
 
 function Made({ token, name }: { token: string; name?: string }) {
-  const [copied, setCopied] = useState(false);
   const { house, me } = useOpenHouse();
   const words = t('invite.emailText', { name: me.name, house: house.name });
   const subject = t('invite.emailSubject', { house: house.name });
   const canShare = typeof navigator.share === 'function';
   const share = () => void navigator.share({ title: subject, text: words, url: linkOf(token) }).catch(() => undefined);
   const email = () => window.open(`mailto:?subject=${encodeURIComponent(subject)}&body=${encodeURIComponent(`${words}\n\n${linkOf(token)}`)}`, '_self');
-  const copy = () => void navigator.clipboard?.writeText(linkOf(token)).then(() => setCopied(true));
   return (
     <View className="gap-4 pt-2">
       <Txt>{name ? t('invite.sendTo', { name }) : t('invite.send')}</Txt>
       <Field label={t('invite.link')} hideLabel value={linkOf(token)} readOnly selectTextOnFocus />
-      <Button kind="main" onPress={copy}>
-        {t(copied ? 'invite.copied' : 'invite.copy')}
-      </Button>
+      <CopyButton kind="main" text={linkOf(token)} words={t('invite.copy')} done={t('invite.copied')} failed={t('invite.copyFailed')} />
       <View className="flex-row flex-wrap gap-2">
         {canShare ? <Button onPress={share}>{t('invite.share')}</Button> : null}
         <Button onPress={email}>{t('invite.email')}</Button>
+      </View>
+      <View className="gap-2 pt-2">
+        <Txt size={15} tone="muted">
+          {t('invite.scan')}
+        </Txt>
+        <QrCode text={linkOf(token)} label={t('invite.qr')} />
       </View>
     </View>
   );

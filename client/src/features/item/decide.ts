@@ -1,17 +1,18 @@
-import { calendarDateOf } from '@kotiva/core';
-import { useNow, useOpenHouse } from '@/store/store.ts';
+import { calendarDateOf, openParts } from '@kotiva/core';
+import { useDispatch } from 'react-redux';
+import { toastShown, useNow, useOpenHouse } from '@/store/store.ts';
 import { t, together } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { useGiveAll } from './give-all.ts';
 import { nameOf } from './knot-of.ts';
 import { stepsBelow } from './say-removed.ts';
 
-export type Decision = 'today' | 'day' | 'later' | 'shelf' | 'list' | 'person' | 'copy' | 'start' | 'time' | 'remove';
+export type Decision = 'today' | 'day' | 'later' | 'shelf' | 'list' | 'person' | 'nobody' | 'copy' | 'start' | 'time' | 'remove';
 export const ALL_DECISIONS: readonly Decision[] = ['today', 'day', 'later', 'shelf', 'list', 'person', 'start', 'time', 'remove'];
 /** With copying: where things lie in lists. */
-export const IN_LISTS: readonly Decision[] = ['today', 'day', 'list', 'copy', 'person', 'later', 'shelf', 'start', 'time', 'remove'];
+export const IN_LISTS: readonly Decision[] = ['today', 'day', 'list', 'copy', 'person', 'nobody', 'later', 'shelf', 'start', 'time', 'remove'];
 
-type Immediate = 'today' | 'later' | 'shelf' | 'remove';
+type Immediate = 'today' | 'later' | 'shelf' | 'nobody' | 'remove';
 export const needsMore = (decision: Decision): decision is Exclude<Decision, Immediate> =>
   ['day', 'list', 'copy', 'person', 'start', 'time'].includes(decision);
 
@@ -19,6 +20,7 @@ export const needsMore = (decision: Decision): decision is Exclude<Decision, Imm
 export function useDecide(items: readonly string[], done: () => void) {
   const { rows, house } = useOpenHouse();
   const now = useNow();
+  const dispatch = useDispatch();
   const giveAll = useGiveAll();
   const what = sayWhat();
   const all = [...items];
@@ -33,6 +35,8 @@ export function useDecide(items: readonly string[], done: () => void) {
     const only = items.length === 1 ? rows.get('item', items[0]!) : 'absent';
     return typeof only === 'string' ? t('decide.several', { count: items.length }) : t('decide.one', { title: only.title });
   }
+  /** Whoever still has it to do. */
+  const holdersOf = (id: string): string[] => openParts(rows.by('part', 'itemId', id)).flatMap(({ personId }) => personId ?? []);
   const onDay = (plan: string) =>
     settle(giveAll('part.plan', all, (some) => ({ items: some, plan }), t('decided.day', { what, when: sayMoment(plan, now, house.zone) })));
   return {
@@ -62,6 +66,11 @@ export function useDecide(items: readonly string[], done: () => void) {
           t('decided.person', { what, names: together(persons.map((id) => nameOf(rows, id))) }),
         ),
       ),
+    nobody: () => {
+      const held = all.filter((id) => holdersOf(id).length > 0);
+      if (held.length === 0) return void dispatch(toastShown({ words: t('decided.nobodyAlready', { what }), offer: null, tone: 'plain' }));
+      settle(giveAll('part.takeBack', held, ([item]) => ({ item: item!, persons: holdersOf(item!) }), t('decided.nobody', { what }), 1));
+    },
     notBefore: (start: string) =>
       settle(giveAll('item.change', all, ([item]) => ({ item: item!, start }), t('decided.start', { what, when: sayMoment(start, now, house.zone) }), 1)),
   };

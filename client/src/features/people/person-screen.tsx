@@ -84,6 +84,11 @@ export function PersonScreen({ personId }: { personId: string }) {
         <Button kind="quiet" onPress={() => router.push(`/activity?person=${personId}`)}>
           {t('person.did', { name: person.name })}
         </Button>
+        {me.role === 'manager' && isHere(person) && person.role !== 'manager' ? (
+          <Button kind="quiet" onPress={() => router.push(`/people/${person.id}/seen`)}>
+            {t('seen.action', { name: person.name })}
+          </Button>
+        ) : null}
       </View>
     </>
   );

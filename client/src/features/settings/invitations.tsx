@@ -5,7 +5,7 @@ import { InviteSheet, linkOf } from '@/features/invite';
 import { nameOf } from '@/features/item';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Field, GroupHead, Txt } from '@/ui';
+import { Button, CopyButton, Field, GroupHead, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 
@@ -38,8 +38,6 @@ function InvitationRow({ invitation }: { invitation: Invitation }) {
   const { rows, house } = useOpenHouse();
   const now = useNow();
   const submit = useSubmit();
-  const [copied, setCopied] = useState(false);
-  const copy = () => void navigator.clipboard?.writeText(linkOf(invitation.token)).then(() => setCopied(true));
   const joined = invitation.joined.map((id) => nameOf(rows, id));
   return (
     <View className="gap-1 border-b border-line px-4 py-3">
@@ -54,9 +52,7 @@ function InvitationRow({ invitation }: { invitation: Invitation }) {
       </Txt>
       <Field label={t('invite.link')} hideLabel value={linkOf(invitation.token)} readOnly selectTextOnFocus />
       <View className="flex-row">
-        <Button kind="quiet" onPress={copy}>
-          {t(copied ? 'invite.copied' : 'invite.copy')}
-        </Button>
+        <CopyButton kind="quiet" text={linkOf(invitation.token)} words={t('invite.copy')} done={t('invite.copied')} failed={t('invite.copyFailed')} />
         <Button kind="quiet" tone="late" onPress={() => submit('invitation.withdraw', { invitation: invitation.id }, { words: t('said.withdrawn') })}>
           {t('invite.withdraw')}
         </Button>

@@ -1,4 +1,5 @@
 import { calendarDateOf, cappedDay, isLate, remaining, type AgendaEntry } from '@kotiva/core';
+import { Redirect } from 'expo-router';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { useCaptureHere } from '@/features/capture';
@@ -19,13 +20,16 @@ import { HintsOnToday } from './hints-on-today.tsx';
 import { Later } from './later.tsx';
 import { OfPerson } from './of-person.tsx';
 import { TodayGroups } from './today-groups.tsx';
+import { useLanding } from './use-landing.ts';
 
 /** The day: on a phone mine by its parts, on a wide screen everyone's side by side; narrowed, that of one person. */
 export function TodayScreen() {
   const { me } = useOpenHouse();
   const wide = useWide();
   const narrow = useNarrowed();
+  const landing = useLanding(useAgenda());
   useCaptureToday(narrow);
+  if (landing) return <Redirect href={`/lists/${landing}`} />;
   if (narrow !== null && narrow !== me.id) return <Narrowed personId={narrow} />;
   if (wide && narrow === null) return <Everyone />;
   return <Mine />;

@@ -70,6 +70,7 @@ export const activityWords = {
   'did.invitation.make': 'created an invitation for a {role}',
   'did.person.add': 'added {name}, who has no account',
   'did.person.join': 'joined the house',
+  'did.person.lookAs': 'looked at what {name} sees',
   'did.person.setRole': 'made {name} a {role}',
   'did.person.end': 'removed {name} from the house',
   'did.undo': 'undid their last change',

@@ -185,6 +185,7 @@ export const itemsWords = {
   'decide.shelf': 'Shelf',
   'decide.list': 'List',
   'decide.person': 'Hand over',
+  'decide.nobody': 'Give to nobody',
   'decide.start': 'Not before',
   'decide.remove': 'Remove',
   'decide.one': '“{title}”',

@@ -65,6 +65,7 @@ export const listsWords = {
   'bundle.change': 'Name and looks',
   'bundle.makeIt': 'Create folder',
   'bundle.name': 'Folder name',
+  'bundle.lists': 'Lists in it',
   'bundle.more': 'More on {name}',
   'bundle.remove': 'Remove folder, keep its lists',
   'list.clearDone_one': 'Hide the done item',

@@ -44,6 +44,8 @@ export const toastsWords = {
   'decided.removedWithSteps_other': '{what}: removed, with {count} steps.',
   'decided.list': '{what}: moved to {list}.',
   'decided.person': '{what}: handed to {names}.',
+  'decided.nobody': '{what}: nobody’s now.',
+  'decided.nobodyAlready': '{what}: nobody’s already.',
   'decided.start': '{what}: not before {when}.',
   'said.onAgenda': '“{title}” is on your list to talk about with {name}.',
   'said.dropped': 'Cancelled “{title}”.',

@@ -1,0 +1,1 @@
+export { AsPersonScreen } from './as-person-screen.tsx';
