@@ -6,7 +6,7 @@ import { Txt } from './text.tsx';
 export interface CalendarWords {
   /** "November 2026" for a day of that month. */
   month(date: string): string;
-  /** "M", "T", … from Monday. */
+  /** "M", "T", … from the day a week begins on. */
   weekdays: readonly string[];
   /** The whole date, for screen readers. */
   day(date: string): string;
@@ -19,7 +19,7 @@ interface CalendarProps {
   value: string | null;
   today: string;
   words: CalendarWords;
-  /** Days of a month, from Monday: those before its first are null. */
+  /** Days of a month, by week: those before its first are null. */
   weeksOf(month: string): (string | null)[][];
   monthAfter(month: string, months: number): string;
   onChange: (date: string) => void;
@@ -41,7 +41,7 @@ export function Calendar({ value, today, words, weeksOf, monthAfter, onChange }:
       {weeksOf(month).map((week, row) => (
         <View key={row} className="flex-row">
           {week.map((date, column) => (
-            <View key={column} className={`w-0 grow ${column > 4 ? 'bg-sunk' : ''}`}>
+            <View key={column} className={`w-0 grow ${date && isWeekend(date) ? 'bg-sunk' : ''}`}>
               {date ? (
                 <Pressable
                   role="button"
@@ -64,6 +64,8 @@ export function Calendar({ value, today, words, weeksOf, monthAfter, onChange }:
     </View>
   );
 }
+
+const isWeekend = (date: string): boolean => [0, 6].includes(new Date(`${date}T00:00:00Z`).getUTCDay());
 
 /** The letters over the days of a week. */
 export function WeekdayHeads({ weekdays }: { weekdays: readonly string[] }) {

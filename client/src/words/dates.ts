@@ -1,4 +1,5 @@
 import { addDays, calendarDateOf, daysBetween, wallClockOf, weekdayOf } from '@kotiva/core';
+import { daysIntoWeek, sayHour, weekdaysInOrder } from './customs.ts';
 import { formatDate as format } from './formats.ts';
 import { locale, t } from './index.ts';
 
@@ -9,7 +10,7 @@ export const dayMonth = (date: string): string =>
 /** A date as people say it: "today", "Fri", "Fri 4 Dec". With the hour, if it has one. */
 export function sayMoment(moment: string, now: string, zone: string): string {
   const day = sayDay(moment.slice(0, 10), calendarDateOf(now, zone));
-  return moment.includes('T') ? `${day} ${moment.slice(11, 16)}` : day;
+  return moment.includes('T') ? `${day} ${sayHour(moment)}` : day;
 }
 
 export function sayDay(date: string, today: string): string {
@@ -33,9 +34,9 @@ export function sayInstant(instant: string, now: string, zone: string): string {
   const wall = wallClockOf(instant, zone);
   const today = calendarDateOf(now, zone);
   const days = daysBetween(wall, today);
-  if (days === 0) return t('date.todayAt', { time: wall.slice(11) });
-  if (days > 0 && days < 7) return `${format(wall, { weekday: 'short' })} ${wall.slice(11)}`;
-  return `${dayMonth(wall)} ${wall.slice(11)}`;
+  if (days === 0) return t('date.todayAt', { time: sayHour(wall) });
+  if (days > 0 && days < 7) return `${format(wall, { weekday: 'short' })} ${sayHour(wall)}`;
+  return `${dayMonth(wall)} ${sayHour(wall)}`;
 }
 
 /** The short word at a row's right: what is left, or how late it is. */
@@ -43,14 +44,14 @@ export function sayDue(due: string, late: boolean, now: string, zone: string): s
   const today = calendarDateOf(now, zone);
   const days = daysBetween(today, due);
   if (late && days < 0) return t('due.daysLate', { count: -days });
-  if (late) return t('due.sinceHour', { time: due.slice(11, 16) });
-  if (days === 0) return due.includes('T') ? due.slice(11, 16) : t('date.today');
+  if (late) return t('due.sinceHour', { time: sayHour(due) });
+  if (days === 0) return due.includes('T') ? sayHour(due) : t('date.today');
   return sayMoment(due, now, zone);
 }
 
 /** The exact date, for screen readers and long presses. */
 export const sayExactly = (moment: string): string =>
-  `${format(moment, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })}${moment.includes('T') ? ` ${moment.slice(11, 16)}` : ''}`;
+  `${format(moment, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })}${moment.includes('T') ? ` ${sayHour(moment)}` : ''}`;
 
 /** "Tuesday 24 Nov" over the day. */
 export const sayToday = (today: string, short: boolean): string =>
@@ -77,10 +78,10 @@ export function usualMoments(now: string, zone: string): UsualMoment[] {
   return usual.filter((one, index) => usual.findIndex((other) => other.moment === one.moment) === index).sort((a, b) => (a.moment < b.moment ? -1 : 1));
 }
 
-/** The weeks of a month, `2026-11`, from Monday. */
+/** The weeks of a month, `2026-11`, each from the day the reader’s week begins on. */
 export function weeksOf(month: string): (string | null)[][] {
   const first = `${month}-01`;
-  const days: (string | null)[] = Array.from({ length: weekdayOf(first) - 1 }, () => null);
+  const days: (string | null)[] = Array.from({ length: daysIntoWeek(weekdayOf(first)) }, () => null);
   for (let date = first; date.startsWith(month); date = addDays(date, 1)) days.push(date);
   while (days.length % 7 !== 0) days.push(null);
   return Array.from({ length: days.length / 7 }, (_, week) => days.slice(week * 7, week * 7 + 7));
@@ -91,11 +92,16 @@ export function monthAfter(month: string, months: number): string {
   return `${Math.floor(count / 12)}-${String((count % 12) + 1).padStart(2, '0')}`;
 }
 
+/** The letter of an ISO weekday. 1 January 2024 was a Monday. */
+export const weekdayLetter = (weekday: number): string => format(addDays('2024-01-01', weekday - 1), { weekday: 'narrow' });
+
+/** The first day of the week a date lies in, as the reader’s weeks go. */
+export const startOfWeek = (date: string): string => addDays(date, -daysIntoWeek(weekdayOf(date)));
+
 /** What a calendar says. */
 export const calendarWords = () => ({
   month: (date: string) => format(date, { month: 'long', year: 'numeric' }),
-  // a week that begins on a Monday
-  weekdays: Array.from({ length: 7 }, (_, day) => format(addDays('2024-01-01', day), { weekday: 'narrow' })),
+  weekdays: weekdaysInOrder().map(weekdayLetter),
   day: sayExactly,
   previous: t('calendar.previous'),
   next: t('calendar.next'),
@@ -104,7 +110,7 @@ export const calendarWords = () => ({
 /** How long is left, or how late it is: "in 12 days", "3 days late". */
 export function sayLeft(due: string, late: boolean, now: string, zone: string): string {
   const days = daysBetween(calendarDateOf(now, zone), due);
-  if (late) return days < 0 ? t('due.daysLate', { count: -days }) : t('due.sinceHour', { time: due.slice(11, 16) });
+  if (late) return days < 0 ? t('due.daysLate', { count: -days }) : t('due.sinceHour', { time: sayHour(due) });
   return days < 2 ? sayMoment(due, now, zone) : t('date.inDays', { count: days });
 }
 
@@ -114,8 +120,10 @@ export function sayDone(due: string, doneAt: string, zone: string): string {
   const days = daysBetween(wall, due);
   if (days > 0) return t('due.doneBefore', { count: days });
   if (days < 0) return t('due.doneLate', { count: -days });
-  return due.length > 10 && wall.slice(0, 16) > due ? t('due.doneAfterHour', { time: wall.slice(11, 16) }) : t('due.doneInTime');
+  return due.length > 10 && wall.slice(0, 16) > due ? t('due.doneAfterHour', { time: sayHour(wall) }) : t('due.doneInTime');
 }
 
 /** A day of the week by its ISO number, short: Monday is 1. 5 January 2026 was one. */
 export const sayWeekday = (weekday: number): string => format(`2026-01-${String(4 + weekday).padStart(2, '0')}`, { weekday: 'short' });
+
+export const sayWeekdayLong = (weekday: number): string => format(`2026-01-${String(4 + weekday).padStart(2, '0')}`, { weekday: 'long' });

@@ -6,7 +6,7 @@ test.each([
   ['FREQ=WEEKLY', '2026-12-04', 'every Friday'],
   ['FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR', '2026-12-04', 'every workday'],
   ['FREQ=DAILY;INTERVAL=3', '2026-12-04', 'every 3 days'],
-  ['FREQ=DAILY;BYHOUR=8,12;BYMINUTE=30', '2026-12-04T08:30', 'every day at 8:30 and 12:30'],
+  ['FREQ=DAILY;BYHOUR=8,12;BYMINUTE=30', '2026-12-04T08:30', 'every day at 08:30 and 12:30'],
   ['FREQ=HOURLY;INTERVAL=4', '2026-12-04T08:00', 'every 4 hours'],
   ['FREQ=MONTHLY;BYMONTHDAY=10', '2026-12-10', 'every month on the 10th'],
   ['FREQ=MONTHLY;INTERVAL=3', '2026-12-22', 'every 3 months on the 22nd'],

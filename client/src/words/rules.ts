@@ -1,4 +1,5 @@
 import { BadRule, parseRRule, WEEKDAYS, type RRule, type Series } from '@kotiva/core';
+import { sayHour } from './customs.ts';
 import { formatDate } from './formats.ts';
 import { locale, t, together } from './index.ts';
 import { dayMonth } from './dates.ts';
@@ -11,7 +12,7 @@ const UNIT = { D: 'day', W: 'week', M: 'month', Y: 'year' } as const;
 const WORKDAYS = '1,2,3,4,5';
 
 export function sayRule(series: SayableRule): string {
-  const time = series.dtstart.slice(11, 16);
+  const time = series.dtstart.length > 10 ? sayHour(series.dtstart) : '';
   const said = series.afterDone ? sayAfter(series.afterDone) : sayRRule(series.rrule ?? '', series.dtstart);
   const timed = time && !/BYHOUR|HOURLY|MINUTELY/.test(series.rrule ?? '') ? t('rule.at', { what: said, time }) : said;
   return series.offDay && series.offDay !== 'keep' ? t(`rule.shift.${series.offDay}`, { what: timed }) : timed;
@@ -60,7 +61,9 @@ function plain(rule: RRule, dtstart: string): string | null {
 }
 
 const atHours = (what: string, { byHour, byMinute }: RRule): string =>
-  byHour.length === 0 ? what : t('rule.at', { what, time: together(byHour.map((hour) => `${hour}:${String(byMinute[0] ?? 0).padStart(2, '0')}`)) });
+  byHour.length === 0
+    ? what
+    : t('rule.at', { what, time: together(byHour.map((hour) => sayHour(`${String(hour).padStart(2, '0')}:${String(byMinute[0] ?? 0).padStart(2, '0')}`))) });
 
 function weekly({ interval: count, byDay }: RRule, dtstart: string): string {
   const days = byDay.length > 0 ? byDay.map(({ weekday }) => weekday) : [weekdayOfDate(dtstart)];

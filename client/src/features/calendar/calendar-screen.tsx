@@ -1,4 +1,4 @@
-import { addDays, calendarDateOf, weekdayOf } from '@kotiva/core';
+import { addDays, calendarDateOf } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
@@ -8,7 +8,7 @@ import { Screen } from '@/features/shell';
 import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Heading, IconButton, Menu, useNarrow, useWide } from '@/ui';
 import { t } from '@/words';
-import { calendarWords, dayMonth, monthAfter } from '@/words/dates.ts';
+import { calendarWords, dayMonth, monthAfter, startOfWeek } from '@/words/dates.ts';
 import { useChosenDay, VIEWS, type CalendarViewName } from './chosen-day.ts';
 import { DayHours } from './day-hours.tsx';
 import { DayList, DaysList } from './day-list.tsx';
@@ -23,11 +23,10 @@ import { WeekGrid } from './week-grid.tsx';
 const LISTED = 60;
 
 const daysFrom = (date: string, count: number): string[] => Array.from({ length: count }, (_, nth) => addDays(date, nth));
-const mondayOf = (date: string): string => addDays(date, 1 - weekdayOf(date));
 
 function datesOf(view: CalendarViewName, chosen: string): string[] {
   if (view === 'day') return [chosen];
-  if (view === 'week') return daysFrom(mondayOf(chosen), 7);
+  if (view === 'week') return daysFrom(startOfWeek(chosen), 7);
   if (view === 'list') return daysFrom(chosen, LISTED);
   return daysFrom(`${chosen.slice(0, 7)}-01`, 31).filter((date) => date.startsWith(chosen.slice(0, 7)));
 }
@@ -35,7 +34,7 @@ function datesOf(view: CalendarViewName, chosen: string): string[] {
 /** The day one comes to by turning over: a month begins with its first day, or today. */
 function turned(view: CalendarViewName, chosen: string, by: number, today: string): string {
   if (view === 'day') return addDays(chosen, by);
-  if (view === 'week') return addDays(mondayOf(chosen), by * 7);
+  if (view === 'week') return addDays(startOfWeek(chosen), by * 7);
   if (view === 'list') return addDays(chosen, by * LISTED);
   const month = monthAfter(chosen.slice(0, 7), by);
   return month === today.slice(0, 7) ? today : `${month}-01`;

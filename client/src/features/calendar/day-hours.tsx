@@ -2,6 +2,7 @@ import type { CalendarEntry } from '@kotiva/core';
 import { Pressable, View } from 'react-native';
 import { Txt } from '@/ui';
 import { t } from '@/words';
+import { sayHour } from '@/words/customs.ts';
 import { DayHead } from './day-head.tsx';
 import type { DayMarks } from './day-marks.ts';
 import { DropMoment } from './drag.tsx';
@@ -41,12 +42,12 @@ export function DayHours({ date, today, entries, marks, hour, onHour, onMove }: 
           <Pressable
             role="button"
             aria-pressed={at === hour}
-            aria-label={t('calendar.planAt', { time: at })}
+            aria-label={t('calendar.planAt', { time: sayHour(at) })}
             onPress={() => onHour(at === hour ? null : at)}
             className={`min-h-11 w-16 justify-start pl-4 pt-2 ${at === hour ? 'bg-ink' : ''}`}
           >
             <Txt size={13} tone={at === hour ? 'ground' : 'muted'}>
-              {at}
+              {sayHour(at)}
             </Txt>
           </Pressable>
           <View className="min-w-0 grow shrink basis-0">{timed.filter((entry) => hourOf(entry) === at).map(row)}</View>

@@ -5,6 +5,7 @@ import { OccurrenceSheet } from '@/features/occurrence';
 import { useOpenHouse } from '@/store/store.ts';
 import { Row } from '@/ui';
 import { t, together } from '@/words';
+import { sayHour } from '@/words/customs.ts';
 import { sayRuleShort } from '@/words/rules.ts';
 import { DragEntry } from './drag.tsx';
 import { EntryMenu } from './entry-menu.tsx';
@@ -67,7 +68,10 @@ function SlotRow({ entry, day, tools }: { entry: CalendarEntry & { kind: 'slot' 
   const time = entry.time!;
   const itemIds = entry.items.map(({ id }) => id);
   const overlaps = entry.done ? [] : overlapsOf({ time, minutes: entry.minutes, itemIds }, day, me.id);
-  const said = [t('slot.booked', { from: time, to: endOf({ time, minutes: entry.minutes }) }), ...overlaps.map((one) => t('slot.overlaps', { ...one }))];
+  const said = [
+    t('slot.booked', { from: sayHour(time), to: sayHour(endOf({ time, minutes: entry.minutes })) }),
+    ...overlaps.map((one) => t('slot.overlaps', { ...one })),
+  ];
   return (
     <Row
       title={together(entry.items.map(({ title }) => title))}

@@ -1,10 +1,11 @@
 import type { CaptureContext as ReadingContext, Span } from '@kotiva/core/capture';
 import { t, together } from '@/words';
+import { sayHour } from '@/words/customs.ts';
 import { dayMonth } from '@/words/dates.ts';
 
 /** What a chip says: the exact day, the whole name. */
 export function sayChip(span: Span, context: ReadingContext): string {
-  const day = (moment: string) => dayMonth(moment) + (moment.length > 10 ? ` ${moment.slice(11)}` : '');
+  const day = (moment: string) => dayMonth(moment) + (moment.length > 10 ? ` ${sayHour(moment)}` : '');
   switch (span.kind) {
     case 'due':
       return t('chip.due', { when: day(span.value) });

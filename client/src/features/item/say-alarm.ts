@@ -12,6 +12,7 @@ import {
 } from '@kotiva/core';
 import { Temporal } from 'temporal-polyfill';
 import { either, t, together } from '@/words';
+import { sayHour } from '@/words/customs.ts';
 import { sayMoment, sayWeekday } from '@/words/dates.ts';
 import { nameOf } from './knot-of.ts';
 
@@ -48,8 +49,14 @@ function sayPlaceTrigger({ place: placeId, on, who, from, until, days, fallback 
   const name = typeof place === 'string' ? t('alarm.somewhere') : place.name;
   const when = [
     days && days.length < WEEKDAYS.length ? t('alarm.onDays', { days: together(days.map((day) => sayWeekday(WEEKDAYS.indexOf(day) + 1))) }) : null,
-    from && until ? t('alarm.between', { from, until }) : from ? t('alarm.after', { from }) : until ? t('alarm.until', { until }) : null,
-    fallback ? t('alarm.fallback', { hour: fallback }) : null,
+    from && until
+      ? t('alarm.between', { from: sayHour(from), until: sayHour(until) })
+      : from
+        ? t('alarm.after', { from: sayHour(from) })
+        : until
+          ? t('alarm.until', { until: sayHour(until) })
+          : null,
+    fallback ? t('alarm.fallback', { hour: sayHour(fallback) }) : null,
   ].filter(Boolean);
   return [t(`alarm.${on}.${who}`, { place: name }), ...when].join(', ');
 }

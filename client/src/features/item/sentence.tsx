@@ -5,6 +5,7 @@ import { slotsFor } from '@/features/slot';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, FocusFirst, Tappable, Txt } from '@/ui';
 import { either, t, together } from '@/words';
+import { sayHour } from '@/words/customs.ts';
 import { sayDone, sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
 import { sayRule } from '@/words/rules.ts';
 import { choreOf } from './chore-of.ts';
@@ -197,7 +198,10 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
       ? {
           panel: 'slot',
           before: t('sentence.booked'),
-          words: t('sentence.slot', { when: sayMoment(slot.start, now, house.zone), to: endOf({ time: slot.start.slice(11, 16), minutes: slot.minutes }) }),
+          words: t('sentence.slot', {
+            when: sayMoment(slot.start, now, house.zone),
+            to: sayHour(endOf({ time: slot.start.slice(11, 16), minutes: slot.minutes })),
+          }),
           label: t('slot.change'),
         }
       : null,

@@ -5,7 +5,7 @@ import Svg, { Defs, G, Path, Pattern, Rect, Text as SvgText } from 'react-native
 import { ink, personInk } from '@/ui';
 import { t } from '@/words';
 import { sayHours } from '@/words/amounts.ts';
-import { calendarWords } from '@/words/dates.ts';
+import { weekdayLetter } from '@/words/dates.ts';
 
 interface LoadChartProps {
   days: readonly DayLoad[];
@@ -32,7 +32,6 @@ export function LoadChart({ days, colour, label }: LoadChartProps) {
   const highest = Math.max(LEAST_TOP, ...days.map(({ minutes, capacity }) => Math.max(minutes, capacity ?? 0)));
   const every = stepFor(highest);
   const most = Math.max(highest, 2 * every);
-  const letters = calendarWords().weekdays;
   const y = (minutes: number) => HEIGHT - (minutes / most) * (HEIGHT - 10);
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
@@ -60,7 +59,7 @@ export function LoadChart({ days, colour, label }: LoadChartProps) {
             <G key={date}>
               {nth % 7 === 0 && nth > 0 ? <Path d={`M${x + 0.5} 0V${HEIGHT}`} stroke={ink('line')} /> : null}
               <SvgText x={x + step / 2} y={HEIGHT + 13} textAnchor="middle" fontFamily="AtkinsonHyperlegibleNext_400Regular" fontSize={11} fill={ink('muted')}>
-                {letters[weekdayOf(date) - 1]}
+                {weekdayLetter(weekdayOf(date))}
               </SvgText>
               {away ? <Rect x={x + 1} width={step - 2} height={HEIGHT} fill={`url(#away${id})`} /> : null}
               {minutes > 0 ? (

@@ -7,6 +7,7 @@ import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Menu, MomentInput, Switch, Txt } from '@/ui';
 import { t } from '@/words';
+import { sayHour, weekdaysInOrder } from '@/words/customs.ts';
 import { sayMoment, sayWeekday } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { PagePart } from './page-part.tsx';
@@ -104,7 +105,7 @@ function NewMatter({ person }: { person: Person }) {
   );
 }
 
-const WEEK = ['1', '2', '3', '4', '5', '6', '7'] as const;
+type Weekday = '1' | '2' | '3' | '4' | '5' | '6' | '7';
 
 function RegularTalk({ person }: { person: Person }) {
   const { rows, me } = useOpenHouse();
@@ -112,19 +113,24 @@ function RegularTalk({ person }: { person: Person }) {
   const held = rows.get('talk', talkId(me.id, person.id));
   const talk = typeof held === 'string' || held.endedAt !== null ? null : held;
   const [open, setOpen] = useState(false);
-  const [weekday, setWeekday] = useState<(typeof WEEK)[number]>(talk ? (String(talk.weekday) as '1') : '3');
+  const [weekday, setWeekday] = useState<Weekday>(talk ? (String(talk.weekday) as Weekday) : '3');
   const [time, setTime] = useState(talk?.time ?? '10:00');
   if (!open)
     return (
       <View className="items-start px-2 pt-1">
         <Button kind="quiet" expanded={false} onPress={() => setOpen(true)}>
-          {talk ? t('talk.every', { weekday: sayWeekday(talk.weekday), time: talk.time }) : t('talk.regular')}
+          {talk ? t('talk.every', { weekday: sayWeekday(talk.weekday), time: sayHour(talk.time) }) : t('talk.regular')}
         </Button>
       </View>
     );
   return (
     <View className="mx-4 my-2 gap-3 rounded-sheet bg-sunk p-4">
-      <Choice label={t('talk.weekday')} value={weekday} options={WEEK.map((value) => ({ value, words: sayWeekday(Number(value)) }))} onChange={setWeekday} />
+      <Choice
+        label={t('talk.weekday')}
+        value={weekday}
+        options={weekdaysInOrder().map((value) => ({ value: String(value) as Weekday, words: sayWeekday(value) }))}
+        onChange={setWeekday}
+      />
       <View className="max-w-[180px]">
         <MomentInput label={t('talk.time')} kind="time" value={time} onChange={setTime} />
       </View>

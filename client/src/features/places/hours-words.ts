@@ -1,5 +1,6 @@
 import { DAY_CODES, plainHours, type DayCode } from '@kotiva/core';
 import { t } from '@/words';
+import { sayHour } from '@/words/customs.ts';
 import { sayWeekday } from '@/words/dates.ts';
 
 /** A day of the week as it is called. */
@@ -9,7 +10,7 @@ export const sayDayCode = (code: DayCode): string => sayWeekday(DAY_CODES.indexO
 export function sayHours(text: string): string[] {
   const rows = plainHours(text);
   if (rows === null) return text.split(';').map((rule) => rule.trim());
-  return rows.map(({ days, from, to }) => t('hours.line', { days: sayDays(days), from, to }));
+  return rows.map(({ days, from, to }) => t('hours.line', { days: sayDays(days), from: sayHour(from), to: sayHour(to) }));
 }
 
 function sayDays(days: readonly DayCode[]): string {

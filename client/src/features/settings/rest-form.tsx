@@ -4,10 +4,11 @@ import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { Button, ErrorLine, Labelled, MomentInput, Switch, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
+import { weekdaysInOrder } from '@/words/customs.ts';
 import { sayWeekday } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 
-const WEEK = ['1', '2', '3', '4', '5', '6', '7'] as const;
+const DAYS_OF_WEEK = 7;
 
 /** When somebody is left in peace: hours of the night, and whole days. */
 export function RestForm({ person }: { person: Person }) {
@@ -18,7 +19,7 @@ export function RestForm({ person }: { person: Person }) {
   const [days, setDays] = useState<readonly string[]>(person.rest.daysOff.map(String));
   const [error, setError] = useState<string | null>(null);
   const save = () => {
-    if (days.length === WEEK.length) return setError(t('rest.everyDay'));
+    if (days.length === DAYS_OF_WEEK) return setError(t('rest.everyDay'));
     const rest = { hours: nights && from && to ? { from, to } : null, daysOff: days.map(Number) };
     const reason = submit('person.setRest', { person: person.id, rest }, { words: t('said.saved'), ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
@@ -36,7 +37,12 @@ export function RestForm({ person }: { person: Person }) {
         </View>
       ) : null}
       <Labelled words={t('rest.daysOff')}>
-        <Toggles label={t('rest.daysOff')} on={days} options={WEEK.map((day) => ({ value: day, words: sayWeekday(Number(day)) }))} onChange={setDays} />
+        <Toggles
+          label={t('rest.daysOff')}
+          on={days}
+          options={weekdaysInOrder().map((day) => ({ value: String(day), words: sayWeekday(day) }))}
+          onChange={setDays}
+        />
       </Labelled>
       <ErrorLine says={error} />
       <View className="items-start">

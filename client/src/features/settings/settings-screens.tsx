@@ -7,7 +7,7 @@ import { useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, GroupHead, Icon, Row } from '@/ui';
 import { t } from '@/words';
 import { CaptureTokens } from './capture-tokens.tsx';
-import { DeviceChoices } from './device-choices.tsx';
+import { CustomsChoice, DeviceChoices } from './device-choices.tsx';
 import { Devices } from './devices.tsx';
 import { HouseSettings } from './house-settings.tsx';
 import { Labels } from './labels.tsx';
@@ -72,6 +72,7 @@ export function DeviceScreen() {
   return (
     <SettingsPage title={t('settings.device')} sub={t('more.sub.device')}>
       <ThemeChoice />
+      <CustomsChoice />
       <DeviceChoices />
       <Devices />
       <SignOuts />

@@ -5,6 +5,7 @@ import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, Field, Txt } from '@/ui';
 import { t } from '@/words';
+import { weekdaysInOrder } from '@/words/customs.ts';
 import { readHours, sayHours } from '@/words/amounts.ts';
 import { sayWeekday } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -33,7 +34,7 @@ export function WeekHours({ person }: { person: Person }) {
         {t('capacity.means')}
       </Txt>
       <View className="flex-row flex-wrap gap-2">
-        {WEEK.map((day) => (
+        {weekdaysInOrder().map((day) => (
           <Field
             key={day}
             label={sayWeekday(day)}

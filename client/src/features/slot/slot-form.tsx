@@ -6,6 +6,7 @@ import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { ConfirmRow, ErrorLine, Field, MomentInput, Txt } from '@/ui';
 import { t } from '@/words';
+import { sayHour } from '@/words/customs.ts';
 import { sayReason } from '@/words/problems.ts';
 
 interface SlotFormProps {
@@ -57,7 +58,7 @@ export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
     if (!day || !from) return setError({ field: 'day', words: t('slot.needsHour') });
     if (!isLength) return setError({ field: 'length', words: t('slot.badLength') });
     const start = `${day}T${from}`;
-    const words = { words: t('said.slotBooked', { from, to: endOf({ time: from, minutes }) }), undo: true, ownRefusal: true };
+    const words = { words: t('said.slotBooked', { from: sayHour(from), to: sayHour(endOf({ time: from, minutes })) }), undo: true, ownRefusal: true };
     const reason = slot ? submit('slot.change', { slot: slot.id, start, minutes }, words) : submit('slot.book', { items: [...itemIds], start, minutes }, words);
     if (reason) setError({ field: 'day', words: sayReason(reason) });
     else close();
@@ -92,7 +93,7 @@ function Overlaps({ day, time, minutes, itemIds }: { day: string; time: string; 
   const overlaps = overlapsOf({ time, minutes, itemIds }, entries, me.id);
   return (
     <Txt size={15} tone={overlaps.length > 0 ? 'waits' : 'muted'} aria-live="polite">
-      {[t('slot.until', { time: endOf({ time, minutes }) }), ...overlaps.map((one) => t('slot.overlaps', { ...one }))].join(' ')}
+      {[t('slot.until', { time: sayHour(endOf({ time, minutes })) }), ...overlaps.map((one) => t('slot.overlaps', { ...one }))].join(' ')}
     </Txt>
   );
 }

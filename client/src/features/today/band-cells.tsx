@@ -6,6 +6,7 @@ import { choreOf, knotOf, useMyKnot, useOpenItem } from '@/features/item';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Band, Icon, Knot, KnotMark, Txt, type Tone } from '@/ui';
 import { t } from '@/words';
+import { sayHour } from '@/words/customs.ts';
 import { sayDue } from '@/words/dates.ts';
 import { sayRuleShort } from '@/words/rules.ts';
 
@@ -125,6 +126,6 @@ function useSegmentWords({ item, part, late, carriedOver, where }: AgendaEntry):
   if (late && item.due) return [sayDue(item.due, true, now, house.zone), 'late'];
   if (part.standing === 'tentative') return [t('knot.asked'), 'waits'];
   if (carriedOver) return [t('row.carriedOver'), 'plan'];
-  const hour = [part.plan, item.due].find((moment) => moment && moment.length > 10)?.slice(11) ?? null;
-  return [hour ?? '', 'muted'];
+  const hour = [part.plan, item.due].find((moment) => moment && moment.length > 10);
+  return [hour ? sayHour(hour) : '', 'muted'];
 }

@@ -3,6 +3,7 @@ import { ItemRow, nameOf } from '@/features/item';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Menu, SwipeRow, useWide, type Tone } from '@/ui';
 import { t } from '@/words';
+import { sayHour } from '@/words/customs.ts';
 import { sayDue, sayMoment } from '@/words/dates.ts';
 import { useRowWords } from './row-words.ts';
 
@@ -50,7 +51,7 @@ function useRight({ item, part, late, carriedOver, where }: AgendaEntry): { righ
   if (where === 'done') return {};
   if (late && item.due) return { right: sayDue(item.due, true, now, house.zone), rightTone: 'late' };
   if (carriedOver) return { right: t('row.carriedOver'), rightTone: 'plan' };
-  if (part.plan && part.plan.length > 10 && part.plan.startsWith(today)) return { right: part.plan.slice(11), rightTone: 'plan' };
+  if (part.plan && part.plan.length > 10 && part.plan.startsWith(today)) return { right: sayHour(part.plan), rightTone: 'plan' };
   if (part.plan && where !== 'today') return { right: sayMoment(part.plan, now, house.zone), rightTone: 'plan' };
   return item.due ? { right: sayDue(item.due, false, now, house.zone) } : {};
 }
