@@ -37,6 +37,7 @@ import { changePlace, makePlace } from './places.ts';
 import { changeSituation, makeSituation } from './situations.ts';
 import { nudge, sendNudges, setRest } from './nudges.ts';
 import { leaveParts, orderParts, planForPerson, planParts, pullParts, shelveParts, takePartsOff } from './planning.ts';
+import { changeSavedView, makeSavedView } from './saved-views.ts';
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, lookAsPerson, makeInvitation, setRole, withdrawInvitation } from './people.ts';
 import { purgeItem } from './purging.ts';
@@ -175,6 +176,8 @@ const KINDS = {
   'notice.undelivered': reportUndelivered,
   'mail.held': reportHeldMail,
   'view.arrange': arrangeView,
+  'savedView.make': makeSavedView,
+  'savedView.change': changeSavedView,
   'capacity.set': setCapacity,
   'watch.set': setWatch,
   'listWatch.set': setListWatch,

@@ -65,6 +65,7 @@ export const REASON_CODES = [
   'not-to-come',
   'no-longer-nobodys',
   'bad-hours',
+  'filter-empty',
   'place-unseen',
 ] as const;
 export type ReasonCode = (typeof REASON_CODES)[number];

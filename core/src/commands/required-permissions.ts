@@ -121,6 +121,8 @@ export const REQUIRED_PERMISSIONS = {
   'notice.undelivered': ['system'],
   'mail.held': ['system'],
   'view.arrange': ['keep'],
+  'savedView.make': ['keep'],
+  'savedView.change': ['self', 'manage'],
   'capacity.set': ['self', 'manage'],
   'watch.set': ['see', 'self', 'change'],
   'listWatch.set': ['see', 'change'],

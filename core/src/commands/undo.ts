@@ -23,6 +23,7 @@ const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unk
   place: (d) => ({ removedAt: d.now }),
   errandRound: (d) => ({ endedAt: d.now }),
   situation: (d) => ({ removedAt: d.now }),
+  savedView: (d) => ({ removedAt: d.now }),
   bundle: (d) => ({ removedAt: d.now }),
   list: (d) => ({ removedAt: d.now }),
   section: (d) => ({ removedAt: d.now }),

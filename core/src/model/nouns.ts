@@ -16,6 +16,7 @@ import type { Activity } from './activity-schema.ts';
 import type { Comment } from './comment-schema.ts';
 import type { Notice } from './notice-schema.ts';
 import type { Override, Series } from './series-schema.ts';
+import type { SavedView } from './saved-view-schema.ts';
 import type { Slot } from './slot-schema.ts';
 import type { Situation } from './situation-schema.ts';
 import type { Matter, MeetingNote, Talk } from './talk-schema.ts';
@@ -40,6 +41,7 @@ export interface Nouns {
   errandRound: ErrandRound;
   capacity: Capacity;
   arrangement: Arrangement;
+  savedView: SavedView;
   timeAway: TimeAway;
   slot: Slot;
   noticeChoices: NoticeChoices;
@@ -113,6 +115,7 @@ export const INDEXES = {
   errandRound: ['personId'],
   capacity: ['personId'],
   arrangement: ['personId'],
+  savedView: [],
   timeAway: ['personId', 'standInId'],
   slot: ['personId'],
   noticeChoices: ['personId'],

@@ -201,6 +201,22 @@ export const arrangement = sqliteTable(
   (t) => [index('arrangement_seq_ix').on(t.houseId, t.seq), index('arrangement_person_ix').on(t.personId)],
 );
 
+export const savedView = sqliteTable(
+  'savedView',
+  {
+    ...shared(),
+    ownerId: text().notNull(),
+    name: text().notNull(),
+    filter: json(),
+    isShared: integer({ mode: 'boolean' }).notNull(),
+    group: text().notNull(),
+    sort: text().notNull(),
+    position: text().notNull(),
+    removedAt: text(),
+  },
+  (t) => [index('saved_view_seq_ix').on(t.houseId, t.seq)],
+);
+
 export const series = sqliteTable(
   'series',
   {
@@ -515,6 +531,7 @@ export const nounTables = {
   person,
   invitation,
   bundle,
+  savedView,
   list,
   section,
   share,

@@ -42,6 +42,9 @@ const planning = (payload: (items: string[]) => unknown): Record<string, Case> =
   },
   anothers: async (s) => ({ payload: payload([await s.itemOfOther()]), allowed: ownPart(s) }),
 });
+const lateThings = { match: 'all', state: 'open', conditions: [{ of: 'date', field: 'due', span: { kind: 'past' } }] };
+const othersView = async ({ house }: Situation, isShared: boolean) =>
+  house.made('savedView', await house.must('Other', 'savedView.make', { name: 'View', filter: lateThings, isShared } as never)).id;
 const othersBundle = async ({ house }: Situation) => house.made('bundle', await house.must('Other', 'bundle.make', { name: 'Bundle' })).id;
 
 const othersPile = async ({ house }: Situation) => house.made('item', await house.must('Other', 'item.add', { title: 'Theirs' })).id;
@@ -98,6 +101,11 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'person.setRest': {
     oneself: byAll((s) => ({ person: s.house.person(s.me), rest: { hours: null, daysOff: [7] } })),
     another: byManagers((s) => ({ person: s.other, rest: { hours: null, daysOff: [7] } })),
+  },
+  'savedView.make': { own: byAll(() => ({ name: 'Late', filter: lateThings })) },
+  'savedView.change': {
+    'another’s own': async (s) => ({ payload: { view: await othersView(s, false), name: 'Renamed' }, allowed: false }),
+    'the house’s': byManagers(async (s) => ({ view: await othersView(s, true), name: 'Renamed' })),
   },
   'person.lookAs': {
     'somebody who is no manager': byManagers(async (s) => ({ person: await someone(s) })),

@@ -6,7 +6,7 @@ import { Visibility } from './visibility.ts';
  * Most commands reach nothing.
  */
 /** Who reads them follows from themselves alone. */
-const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound'] as const;
+const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound', 'savedView'] as const;
 type Single = (typeof SINGLES)[number];
 const isSingle = (noun: Noun): noun is Single => (SINGLES as readonly Noun[]).includes(noun);
 
@@ -14,7 +14,7 @@ export interface VisibilityScope {
   lists: Set<string>;
   items: Set<string>;
   series: Set<string>;
-  /** Agenda lines, notes and places that are shared or no longer. */
+  /** Agenda lines, notes, places and kept views that are shared or no longer. */
   singles: Set<`${Single}:${string}`>;
   /** Tags that items carry now, or did. */
   tags: Set<string>;
@@ -34,6 +34,7 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   meetingNote: ['shared', 'personIds'],
   place: ['seenBy'],
   errandRound: ['personId'],
+  savedView: ['isShared'],
   timeAway: ['standInId', 'removedAt'],
 };
 

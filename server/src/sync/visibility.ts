@@ -89,6 +89,8 @@ export class Visibility {
       case 'noticeChoices':
       case 'notice':
         return (row as Row<'notice' | 'arrangement'>).personId === this.person.id;
+      case 'savedView':
+        return (row as Row<'savedView'>).isShared || (row as Row<'savedView'>).ownerId === this.person.id;
       case 'matter': {
         const { makerId, personId, shared } = row as Row<'matter'>;
         return makerId === this.person.id || (shared && personId === this.person.id);

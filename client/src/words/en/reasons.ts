@@ -33,6 +33,7 @@ export const reasonsWords = {
   'reason.too-many': 'That’s too many at once: at most {max}.',
   'reason.too-many-chores': 'You can add at most {max} repeating lines at once. Add some now and the rest afterwards.',
   'reason.too-large': 'That’s more than 1 MB at once.',
+  'reason.filter-empty': 'Choose at least one condition first.',
   'reason.manager-unseen': '{name} is a manager too. What managers see isn’t shown to others.',
   'reason.mark-taken': '{name} already has the initials {mark}. Choose others.',
   'reason.last-manager': '{name} is the last manager. Make someone else a manager first.',

@@ -1,0 +1,40 @@
+import type { FilterCondition, Filter } from './filter-schema.ts';
+
+export type { FilterCondition, Filter, Span } from './filter-schema.ts';
+
+export const MOST_CONDITIONS = 20;
+/** Lists, tags, people and so on in one condition. */
+export const MOST_NAMED = 50;
+export const MOST_SPAN_DAYS = 3_660;
+
+/** `plan`: the reader's own. `made`, `done`: the house's calendar day of the moment. */
+export const DATE_FIELDS = ['due', 'plan', 'start', 'made', 'done'] as const;
+export type DateField = (typeof DATE_FIELDS)[number];
+
+export const HAVINGS = ['steps', 'notes', 'comments', 'reminder', 'repeat', 'waits'] as const;
+export type Having = (typeof HAVINGS)[number];
+
+/** Everything open. */
+export const NO_FILTER: Filter = { match: 'all', state: 'open', conditions: [] };
+
+export const isNarrowing = ({ state, conditions }: Filter): boolean => state !== 'open' || conditions.length > 0;
+
+/** What a condition names: rows that may be gone. */
+const NAMES = {
+  list: 'list',
+  bundle: 'bundle',
+  section: 'section',
+  tag: 'tag',
+  place: 'place',
+  situation: 'situation',
+  person: 'person',
+  giver: 'person',
+} as const;
+export type NamedNoun = (typeof NAMES)[keyof typeof NAMES];
+
+/** The noun whose rows a condition names, with their ids; null where it names none. */
+export function namedBy(condition: FilterCondition): { noun: NamedNoun; ids: string[] } | null {
+  if ('ids' in condition) return { noun: NAMES[condition.of], ids: condition.ids };
+  if ('who' in condition) return { noun: 'person', ids: condition.who.filter((who) => who !== 'me' && who !== 'nobody') };
+  return null;
+}

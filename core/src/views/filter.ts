@@ -1,0 +1,265 @@
+import { countingParts, doneSince, isDone, openParts } from '../followup/standing.ts';
+import type { FilterCondition, DateField, Filter, Having, NamedNoun, Span } from '../model/filter.ts';
+import { namedBy } from '../model/filter.ts';
+import type { Item } from '../model/item.ts';
+import type { Part } from '../model/part.ts';
+import type { Noun, Row } from '../model/nouns.ts';
+import { nextDay, partFor } from '../planning/whereabouts.ts';
+import type { Arrangeable } from '../planning/arrange.ts';
+import type { PlanRows, PlanView } from '../planning/rows.ts';
+import { addDays, calendarDateOf, weekdayOf } from '../time/clock.ts';
+import { folded } from './find.ts';
+
+/** What filtering reads: what a device and a server have. */
+export interface FilterRows extends Omit<PlanRows, 'all' | 'get' | 'by'> {
+  all<N extends Noun>(noun: N): Row<N>[];
+  get<N extends Noun>(noun: N, id: string): Row<N> | 'absent' | 'not-held';
+  by: PlanRows['by'] & {
+    (noun: 'alarm', field: 'itemId', value: string): Row<'alarm'>[];
+    (noun: 'comment', field: 'itemId', value: string): Row<'comment'>[];
+    (noun: 'list', field: 'bundleId', value: string): Row<'list'>[];
+  };
+}
+
+/** An item with what it takes to judge it. */
+interface Judged {
+  item: Item;
+  parts: readonly Part[];
+}
+/** Null: nobody said, so that neither it nor its opposite holds. */
+type Test = (judged: Judged) => boolean | null;
+
+/**
+ * Items that meet a filter, for whoever looks, in the order of the rows: `part` is the looking person's own, or nobody's. Steps stand by
+ * themselves only where they have a person or a day of their own. Nothing from archived and removed lists; what is to be looked up only where
+ * its list is named.
+ */
+export function filtered(filter: Filter, view: PlanView, rows: FilterRows): Arrangeable[] {
+  const meets = compile(filter, view, rows);
+  const namesLists = filter.conditions.some(({ of, not }) => (of === 'list' || of === 'section' || of === 'bundle') && !not);
+  const closed = closedLists(rows, namesLists);
+  const found: Arrangeable[] = [];
+  for (const item of rows.all('item')) {
+    if (item.removedAt !== null || item.purgedAt !== null || (item.listId !== null && closed.has(item.listId))) continue;
+    const parts = rows.by('part', 'itemId', item.id);
+    if (filter.state !== 'both' && isDone(item, parts) !== (filter.state === 'done')) continue;
+    if (!meets({ item, parts })) continue;
+    const part = partFor(item, parts, view.personId, rows);
+    if (item.parentId === null || standsAlone(item, parts, part)) found.push({ item, part });
+  }
+  return found;
+}
+
+/** Whether an item, with its parts, meets a filter; what is asked of open and done is not looked at. */
+export function compile(filter: Filter, view: PlanView, rows: FilterRows): (judged: Judged) => boolean {
+  const tests = liveConditions(filter, rows).conditions.map((condition) => turned(testOf(condition, view, rows), condition.not));
+  if (tests.length === 0) return () => filter.conditions.length === 0;
+  return filter.match === 'all' ? (judged) => tests.every((test) => test(judged)) : (judged) => tests.some((test) => test(judged));
+}
+
+/** A filter without what it names that is gone; `gone` are the conditions that are left out, because nothing of what they name is there. */
+export function liveConditions(filter: Filter, rows: Pick<FilterRows, 'get'>): { conditions: FilterCondition[]; gone: FilterCondition[] } {
+  const conditions: FilterCondition[] = [];
+  const gone: FilterCondition[] = [];
+  for (const condition of filter.conditions) {
+    const left = withoutGone(condition, rows);
+    if (left) conditions.push(left);
+    else gone.push(condition);
+  }
+  return { conditions, gone };
+}
+
+function withoutGone(condition: FilterCondition, rows: Pick<FilterRows, 'get'>): FilterCondition | null {
+  const named = namedBy(condition);
+  if (!named) return condition;
+  const here = (id: string) => isThere(named.noun, id, rows);
+  if ('ids' in condition) {
+    const ids = condition.ids.filter(here);
+    return ids.length === 0 ? null : { ...condition, ids };
+  }
+  if (!('who' in condition)) return condition;
+  const who = condition.who.filter((one) => one === 'me' || one === 'nobody' || here(one));
+  return who.length === 0 ? null : { ...condition, who };
+}
+
+/** People who have left are still named: what was theirs is found by them. */
+function isThere(noun: NamedNoun, id: string, rows: Pick<FilterRows, 'get'>): boolean {
+  const row = rows.get(noun, id);
+  return typeof row !== 'string' && (row as { removedAt?: string | null }).removedAt == null;
+}
+
+const turned = (test: Test, not: boolean): ((judged: Judged) => boolean) => (not ? (judged) => test(judged) === false : (judged) => test(judged) === true);
+
+function testOf(condition: FilterCondition, view: PlanView, rows: FilterRows): Test {
+  switch (condition.of) {
+    case 'list':
+      return within(condition.ids, ({ item }) => item.listId);
+    case 'section':
+      return within(condition.ids, ({ item }) => item.sectionId);
+    case 'bundle':
+      return within(
+        condition.ids.flatMap((id) => rows.by('list', 'bundleId', id).map((list) => list.id)),
+        ({ item }) => item.listId,
+      );
+    case 'place':
+      return within(condition.ids, ({ item }) => item.placeId);
+    case 'tag':
+      return among(withBelowTags(condition.ids, rows), ({ item }) => item.tagIds);
+    case 'situation':
+      return among(new Set(condition.ids), ({ item }) => item.situationIds);
+    case 'person':
+      return among(peopleOf(condition.who, view), holders);
+    case 'giver':
+      return among(peopleOf(condition.who, view), givers);
+    case 'date':
+      return dateTest(condition.field, condition.span, view, rows);
+    case 'importance':
+      return ({ item }) => item.importance >= condition.least;
+    case 'effort':
+      return ({ item }) => (condition.most === null ? item.effort === null : item.effort === null ? null : item.effort <= condition.most);
+    case 'energy':
+      return ({ item }) => (item.energy === null ? null : condition.levels.includes(item.energy));
+    case 'dayPart':
+      return ({ item }) => (item.dayPart === null ? null : condition.parts.includes(item.dayPart));
+    case 'has':
+      return HAS[condition.what](view, rows);
+    case 'words':
+      return wordsTest(condition.words);
+  }
+}
+
+const within = (ids: readonly string[], of: (judged: Judged) => string | null): Test => {
+  const wanted = new Set(ids);
+  return (judged) => wanted.has(of(judged) ?? '');
+};
+
+const among =
+  (wanted: ReadonlySet<string>, of: (judged: Judged) => readonly string[]): Test =>
+  (judged) =>
+    of(judged).some((one) => wanted.has(one));
+
+/** A broader tag gathers those under it. */
+function withBelowTags(ids: readonly string[], rows: Pick<FilterRows, 'all'>): Set<string> {
+  const found = new Set(ids);
+  const tags = rows.all('tag').filter(({ removedAt }) => removedAt === null);
+  // a set that grows is walked to its end: each tag once, also where two lie under each other
+  for (const id of found) for (const tag of tags) if (tag.parentId === id) found.add(tag.id);
+  return found;
+}
+
+const NOBODY = 'nobody';
+const peopleOf = (who: readonly string[], { personId }: PlanView): Set<string> => new Set(who.map((one) => (one === 'me' ? personId : one)));
+
+/** Who still has it; of what is done, whoever had a part in it. */
+function holders({ item, parts }: Judged): string[] {
+  const having = isDone(item, parts) ? countingParts(parts) : openParts(parts);
+  const people = having.flatMap(({ personId }) => personId ?? []);
+  return people.length > 0 ? people : [NOBODY];
+}
+
+const givers = ({ parts }: Judged): string[] => countingParts(parts).flatMap(({ giverId, originId }) => [giverId, originId].filter((id) => id !== null));
+
+function dateTest(field: DateField, span: Span, view: PlanView, rows: FilterRows): Test {
+  const dayOf = DAYS[field](view, rows);
+  if (span.kind === 'none') return (judged) => dayOf(judged) === null;
+  if (span.kind === 'any') return (judged) => dayOf(judged) !== null;
+  const [from, to] = daysOfSpan(span, calendarDateOf(view.now, view.house.zone));
+  return (judged) => {
+    const day = dayOf(judged);
+    // what has no day is in no span, and not outside of one either
+    return day === null ? null : day >= from && day <= to;
+  };
+}
+
+const DAYS: Record<DateField, (view: PlanView, rows: FilterRows) => (judged: Judged) => string | null> = {
+  due:
+    () =>
+    ({ item }) =>
+      item.due?.slice(0, 10) ?? null,
+  start:
+    () =>
+    ({ item }) =>
+      item.start?.slice(0, 10) ?? null,
+  plan:
+    ({ personId }, rows) =>
+    ({ item, parts }) =>
+      partFor(item, parts, personId, rows)?.plan?.slice(0, 10) ?? null,
+  made:
+    ({ house }) =>
+    ({ item }) =>
+      calendarDateOf(item.createdAt, house.zone),
+  done:
+    ({ house }) =>
+    ({ item, parts }) => {
+      const at = doneSince(item, parts);
+      return at === null ? null : calendarDateOf(at, house.zone);
+    },
+};
+
+const FIRST = '0000-01-01';
+const LAST = '9999-12-31';
+
+/** The first and the last calendar day of a span; a fixed one that was given the wrong way round is turned. */
+export function daysOfSpan(span: Exclude<Span, { kind: 'none' | 'any' }>, today: string): [from: string, to: string] {
+  switch (span.kind) {
+    case 'past':
+      return [FIRST, addDays(today, -1)];
+    case 'next':
+      return [today, addDays(today, span.days)];
+    case 'last':
+      return [addDays(today, -span.days), today];
+    case 'week': {
+      const monday = addDays(today, 1 - weekdayOf(today) + 7 * span.weeks);
+      return [monday, addDays(monday, 6)];
+    }
+    case 'between':
+      return span.from <= span.to ? [span.from, span.to] : [span.to, span.from];
+  }
+}
+
+/** A moment no span reaches. For who draws an axis. */
+export const SPAN_ENDS = [FIRST, LAST] as const;
+
+const HAS: Record<Having, (view: PlanView, rows: FilterRows) => Test> = {
+  steps:
+    (_, rows) =>
+    ({ item }) =>
+      rows.by('item', 'parentId', item.id).some(({ removedAt }) => removedAt === null),
+  notes:
+    () =>
+    ({ item }) =>
+      item.notes.trim() !== '',
+  comments:
+    (_, rows) =>
+    ({ item }) =>
+      rows.by('comment', 'itemId', item.id).some(({ removedAt }) => removedAt === null),
+  reminder:
+    ({ personId }, rows) =>
+    ({ item }) =>
+      rows.by('alarm', 'itemId', item.id).some((alarm) => alarm.personId === personId && alarm.removedAt === null),
+  repeat:
+    () =>
+    ({ item }) =>
+      item.seriesId !== null,
+  waits:
+    (_, rows) =>
+    ({ item }) =>
+      rows.by('wait', 'itemId', item.id).some(({ endedAt }) => endedAt === null),
+};
+
+function wordsTest(typed: string): Test {
+  const words = folded(typed.trim()).split(/\s+/).filter(Boolean);
+  return ({ item }) => {
+    const text = folded(`${item.title} ${item.notes}`);
+    return words.every((word) => text.includes(word));
+  };
+}
+
+/** A step with a person or a day of its own. */
+const standsAlone = (item: Item, parts: readonly Part[], part: Part | null): boolean =>
+  parts.some((one) => one.personId !== null && one.takenBackAt === null) || item.due !== null || (part !== null && nextDay(item, part) !== null);
+
+function closedLists(rows: FilterRows, withReference: boolean): Set<string> {
+  const closed = rows.all('list').filter((list) => list.removedAt !== null || list.filedAt !== null || (list.kind === 'reference' && !withReference));
+  return new Set(closed.map(({ id }) => id));
+}
