@@ -152,11 +152,14 @@ test('everything open, by list, by person and under one tag; what is typed there
   expect(await count()).toBeGreaterThanOrEqual(200);
   await arranged(aino, 'By person');
   await expect(aino.getByRole('heading', { name: t('group.without.person') })).toBeVisible();
-  await aino.getByRole('button', { name: t('whole.byTag') }).click();
-  await aino.getByRole('radio', { name: '#calls' }).click();
+  await aino.getByRole('button', { name: t('filter.narrow'), exact: true }).click();
+  const sheet = aino.getByRole('dialog');
+  await sheet.getByRole('button', { name: t('filter.kind.tag'), exact: true }).click();
+  await sheet.getByRole('checkbox', { name: '#calls' }).click();
+  await sheet.getByRole('button', { name: /^Show \d+ items?$/ }).click();
   const before = await count();
   await aino.getByRole('textbox', { name: t('capture.line') }).fill('Ring the chimney sweep');
-  await expect(aino.getByText('Tagged #calls')).toBeVisible();
+  await expect(aino.getByText(t('capture.filtered', { what: '#calls' }))).toBeVisible();
   await aino.getByRole('textbox', { name: t('capture.line') }).press('Enter');
   await expect.poll(count).toBe(before + 1);
   await expect(aino.getByRole('button', { name: /^Ring the chimney sweep/ })).toBeVisible();

@@ -230,8 +230,17 @@ for (const size of [PHONE, WIDE]) {
     await expectAccessibleInBoth(page, 'choosing several, with steps');
     await page.getByRole('button', { name: t('common.cancel'), exact: true }).click();
     await page.goto(`${demo.base}/whole`);
-    await page.getByRole('button', { name: t('whole.byTag') }).click();
     await expectAccessibleInBoth(page, 'everything open');
+    await page.getByRole('button', { name: t('filter.narrow'), exact: true }).click();
+    const narrowing = page.getByRole('dialog');
+    await narrowing.getByRole('button', { name: t('filter.kind.tag'), exact: true }).click();
+    await narrowing.getByRole('checkbox', { name: '#calls' }).click();
+    await narrowing.getByRole('button', { name: t('filter.kind.due'), exact: true }).click();
+    await narrowing.getByRole('radio', { name: t('filter.span.next') }).click();
+    await expectAccessibleInBoth(page, 'choosing a filter');
+    await narrowing.getByRole('button', { name: /^Show \d+ items?$/ }).click();
+    await expect(page.getByRole('button', { name: t('filter.change', { what: '#calls' }) })).toBeVisible();
+    await expectAccessibleInBoth(page, 'a filter in words');
     await page.goto(`${demo.base}/removed`);
     await expect(page.getByRole('heading', { name: t('removed.title') })).toBeVisible();
     await expectAccessibleInBoth(page, 'removed');

@@ -1,1 +1,1 @@
-export { WholeScreen as default } from '@/features/whole';
+export { WholeScreen as default } from '@/features/views';

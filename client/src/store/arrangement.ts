@@ -4,13 +4,14 @@ import { useOpenHouse } from './store.ts';
 
 export type Arranging = Pick<Arrangement, 'group' | 'sort' | 'detail' | 'cap'>;
 
-/** How I have a view arranged, and the way to change it: remembered for me, on every device. */
-export function useArrangement(view: string): { arranged: Arranging; arrange: (some: Partial<Arranging>) => void } {
+/** How I have a view arranged, and the way to change it: remembered for me, on every device. `usual`: how it is for who has not changed it. */
+export function useArrangement(view: string, usual: Partial<Arranging> = {}): { arranged: Arranging; arrange: (some: Partial<Arranging>) => void } {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const kept = rows.get('arrangement', arrangementId(view, me.id));
   return {
-    arranged: typeof kept === 'string' ? USUAL_ARRANGEMENT : kept,
-    arrange: (some) => void submit('view.arrange', { view, ...some }),
+    arranged: typeof kept === 'string' ? { ...USUAL_ARRANGEMENT, ...usual } : kept,
+    // what the view begins with is kept along with the first thing that is changed
+    arrange: (some) => void submit('view.arrange', { view, ...(typeof kept === 'string' ? usual : {}), ...some }),
   };
 }

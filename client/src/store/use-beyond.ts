@@ -4,9 +4,16 @@ import { reachedTo, type Reached } from './beyond.ts';
 import { useLiveHouse } from './live-house.tsx';
 import { useHouseState, type State } from './store.ts';
 
-/** What can be looked at beyond what the device holds: an item, or all of a chore, a list, a month, a person, a note. */
+/** What can be looked at beyond what the device holds: an item, or all of a chore, a list, a month, a person, a note; what is found by words or by a filter. */
 export type Beyond =
-  { item: string } | { series: string } | { list: string; before: number } | { month: string } | { person: string } | { note: string } | { words: string };
+  | { item: string }
+  | { series: string }
+  | { list: string; before: number }
+  | { month: string }
+  | { person: string }
+  | { note: string }
+  | { words: string }
+  | { filter: string };
 
 /**
  * Has what lies beyond what this device holds fetched while a screen looks at it; null: nothing is looked at there. `here` also where the

@@ -8,6 +8,7 @@ import Days from 'lucide-react-native/icons/calendar-days';
 import Car from 'lucide-react-native/icons/car';
 import Close from 'lucide-react-native/icons/x';
 import Down from 'lucide-react-native/icons/chevron-down';
+import Filter from 'lucide-react-native/icons/list-filter';
 import Flame from 'lucide-react-native/icons/flame';
 import Grip from 'lucide-react-native/icons/grip-vertical';
 import Heart from 'lucide-react-native/icons/heart';
@@ -42,6 +43,7 @@ const ICONS = {
   days: Days,
   close: Close,
   down: Down,
+  filter: Filter,
   flame: Flame,
   grip: Grip,
   heart: Heart,

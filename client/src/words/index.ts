@@ -1,12 +1,14 @@
 import { catalogueOf, type Plain, type Slots } from './catalogue.ts';
-import { en } from './en.ts';
-import { pseudo, speaksPseudo } from './pseudo.ts';
+import { addWords, sentences } from './add-words.ts';
+import type { en } from './en.ts';
+import { first } from './first.ts';
 
 export type WordKey = Plain<keyof typeof en>;
 export type { Slots } from './catalogue.ts';
 
 const LANGUAGE = 'en';
-const sentenceOf = catalogueOf(LANGUAGE, speaksPseudo() ? pseudo(en) : en);
+addWords(first);
+const sentenceOf = catalogueOf(LANGUAGE, sentences);
 
 /** A sentence of the catalogue with its slots filled. `count` chooses the plural. */
 export const t = (key: WordKey, slots: Slots = {}): string => sentenceOf(key, slots) ?? key;

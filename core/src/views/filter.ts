@@ -35,19 +35,28 @@ type Test = (judged: Judged) => boolean | null;
  * its list is named.
  */
 export function filtered(filter: Filter, view: PlanView, rows: FilterRows): Arrangeable[] {
+  const judge = judging(filter, view, rows);
+  const found: Arrangeable[] = [];
+  for (const item of rows.all('item')) {
+    const one = judge(item);
+    if (one) found.push(one);
+  }
+  return found;
+}
+
+/** The same of one item after the other; null: it is not among them. */
+export function judging(filter: Filter, view: PlanView, rows: FilterRows): (item: Item) => Arrangeable | null {
   const meets = compile(filter, view, rows);
   const namesLists = filter.conditions.some(({ of, not }) => (of === 'list' || of === 'section' || of === 'bundle') && !not);
   const closed = closedLists(rows, namesLists);
-  const found: Arrangeable[] = [];
-  for (const item of rows.all('item')) {
-    if (item.removedAt !== null || item.purgedAt !== null || (item.listId !== null && closed.has(item.listId))) continue;
+  return (item) => {
+    if (item.removedAt !== null || item.purgedAt !== null || (item.listId !== null && closed.has(item.listId))) return null;
     const parts = rows.by('part', 'itemId', item.id);
-    if (filter.state !== 'both' && isDone(item, parts) !== (filter.state === 'done')) continue;
-    if (!meets({ item, parts })) continue;
+    if (filter.state !== 'both' && isDone(item, parts) !== (filter.state === 'done')) return null;
+    if (!meets({ item, parts })) return null;
     const part = partFor(item, parts, view.personId, rows);
-    if (item.parentId === null || standsAlone(item, parts, part)) found.push({ item, part });
-  }
-  return found;
+    return item.parentId === null || standsAlone(item, parts, part) ? { item, part } : null;
+  };
 }
 
 /** Whether an item, with its parts, meets a filter; what is asked of open and done is not looked at. */
@@ -150,11 +159,11 @@ function withBelowTags(ids: readonly string[], rows: Pick<FilterRows, 'all'>): S
 const NOBODY = 'nobody';
 const peopleOf = (who: readonly string[], { personId }: PlanView): Set<string> => new Set(who.map((one) => (one === 'me' ? personId : one)));
 
-/** Who still has it; of what is done, whoever had a part in it. */
+/** Who still has it; of what is done, whoever had a part in it. What lies in an own pile and was given to nobody is its maker's. */
 function holders({ item, parts }: Judged): string[] {
   const having = isDone(item, parts) ? countingParts(parts) : openParts(parts);
   const people = having.flatMap(({ personId }) => personId ?? []);
-  return people.length > 0 ? people : [NOBODY];
+  return people.length > 0 ? people : [item.listId === null && item.parentId === null ? item.makerId : NOBODY];
 }
 
 const givers = ({ parts }: Judged): string[] => countingParts(parts).flatMap(({ giverId, originId }) => [giverId, originId].filter((id) => id !== null));

@@ -41,6 +41,29 @@ describe('what lies beyond what a device holds', () => {
     expect(await titles('Aino', 'words=rudder')).toEqual([]);
   });
 
+  test('by a filter: what is done too, by the same rule as on the device, and what narrows nothing is refused', async () => {
+    const by = (filter: object) => `filter=${encodeURIComponent(JSON.stringify(filter))}`;
+    const inList = {
+      match: 'all',
+      state: 'both',
+      conditions: [
+        { of: 'list', ids: [list] },
+        { of: 'date', field: 'due', span: { kind: 'any' } },
+      ],
+    };
+    expect(await titles('Aino', by(inList))).toEqual(['Varnish', 'Äänekoski oars']);
+    // of a list one can't open nothing can be asked: that condition is left out, as on the device
+    expect(await titles('Leila', by({ ...inList, conditions: [inList.conditions[0]!] }))).toEqual([]);
+    expect(await titles('Leila', by({ ...inList, conditions: [inList.conditions[1]!] }))).toEqual(['Varnish', 'Äänekoski oars']);
+    for (const filter of [
+      {},
+      { conditions: [{ of: 'odd' }] },
+      { conditions: [{ of: 'date', field: 'due', span: { kind: 'between', from: '2026-02-31', to: '2026-03-01' } }] },
+    ])
+      expect((await get('Aino', by(filter))).status).toBe(422);
+    expect((await get('Aino', `filter=${'x'.repeat(16_001)}`)).status).toBe(422);
+  });
+
   test('everyone gets what they may see, and nobody else’s', async () => {
     expect(await titles('Leila', `list=${list}&before=100`)).toEqual(['Varnish', 'Äänekoski oars']);
     expect(await titles('Leila', 'words=private')).toEqual([]);

@@ -1,4 +1,6 @@
-import { chainOf, findItems, type Item, type Noun, type Person, type Row } from '@kotiva/core';
+import { chainOf, findItems, type Filter, type Item, type Noun, type Person, type Row } from '@kotiva/core';
+import { isNarrowing, judging, readFilterText } from '@kotiva/core/filtering';
+import { Filter as FilterSchema } from '@kotiva/core/schemas';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
@@ -7,6 +9,7 @@ import { AS_JSON, fromDriver, type SqliteRows } from '../db/sqlite-rows.ts';
 import { Problem } from '../problem.ts';
 import { inSlices } from '../slices.ts';
 import { rowsOfClusters } from '../sync/visibility-scope.ts';
+import { SeenRows } from '../sync/seen-rows.ts';
 import { Visibility } from '../sync/visibility.ts';
 import { memberOf } from './house.ts';
 import { signedIn } from './session.ts';
@@ -16,6 +19,10 @@ const MOST_ITEMS = 400;
 const MOST_ROWS = 12_000;
 /** Things found by their words. */
 const MOST_FOUND = 50;
+/** Things that meet a filter. */
+const MOST_MET = 400;
+/** Of a filter, as text: twenty conditions of fifty ids each are more than anybody puts together by hand. */
+const MOST_LETTERS = 16_000;
 /** Items read at a time where all are read. */
 const AT_ONCE = 500;
 
@@ -28,6 +35,7 @@ const Query = z.union([
   z.strictObject({ person: z.uuid() }),
   z.strictObject({ note: z.uuid() }),
   z.strictObject({ words: z.string().trim().min(1).max(200) }),
+  z.strictObject({ filter: z.string().max(MOST_LETTERS) }),
 ]);
 type Query = z.infer<typeof Query>;
 
@@ -39,24 +47,32 @@ export function beyondRoutes(services: Services): Hono<Env> {
   app.get('/houses/:house/beyond', signedIn(services), async (c) => {
     const person = memberOf(c, services);
     const parsed = Query.safeParse(c.req.query());
-    if (!parsed.success) throw new Problem(422, 'malformed', 'Say what to look at: an item, a chore, a list, a month, a person, a note or words.');
+    if (!parsed.success) throw new Problem(422, 'malformed', 'Say what to look at: an item, a chore, a list, a month, a person, a note, words or a filter.');
     const { houseId } = person;
     // where the house stands before anything is read: what is written meanwhile comes as a change
     const at = ledger.seq(houseId);
-    const put = await inSlices(rowsFor(parsed.data, ledger.rows(houseId), person, storage.raw));
+    const put = await inSlices(rowsFor(parsed.data, ledger.rows(houseId), person, { raw: storage.raw, now: services.clock.now() }));
     return c.json({ seq: at, more: false, from: ledger.from(houseId), put, evict: [] });
   });
 
   return app;
 }
 
-function* rowsFor(query: Query, rows: SqliteRows, person: Person, raw: Raw): Generator<void, { noun: Noun; row: Row }[]> {
+interface Asked {
+  raw: Raw;
+  /** UTC instant. */
+  now: string;
+}
+
+function* rowsFor(query: Query, rows: SqliteRows, person: Person, { raw, now }: Asked): Generator<void, { noun: Noun; row: Row }[]> {
   const itemIds =
     'words' in query
       ? yield* foundBy(query.words, rows, person, raw)
-      : 'series' in query
-        ? ofChore(query.series, rows, raw)
-        : idsOf(query, person.houseId, raw);
+      : 'filter' in query
+        ? yield* meeting(filterOf(query.filter), rows, person, { raw, now })
+        : 'series' in query
+          ? ofChore(query.series, rows, raw)
+          : idsOf(query, person.houseId, raw);
   const sight = new Visibility(rows, person);
   const put = new Map<string, { noun: Noun; row: Row }>();
   for (const itemId of itemIds) {
@@ -78,7 +94,7 @@ function ofChore(seriesId: string, rows: SqliteRows, raw: Raw): string[] {
 }
 
 /** The items, the last written first. */
-function idsOf(query: Exclude<Query, { words: string }>, houseId: string, raw: Raw): string[] {
+function idsOf(query: Exclude<Query, { words: string } | { filter: string }>, houseId: string, raw: Raw): string[] {
   const ask = (sql: string, ...values: unknown[]) => (raw.prepare(`${sql} LIMIT ${MOST_ITEMS}`).all(...values) as { id: string }[]).map(({ id }) => id);
   const items = (where: string, ...values: unknown[]) =>
     ask(`SELECT id FROM item WHERE ${where} AND "houseId" = ? AND "purgedAt" IS NULL ORDER BY seq DESC`, ...values, houseId);
@@ -101,17 +117,36 @@ function idsOf(query: Exclude<Query, { words: string }>, houseId: string, raw: R
   );
 }
 
-/** Items of theirs in which every word occurs: the house is read through a piece at a time, the newest first, until enough are found. */
-function* foundBy(words: string, rows: SqliteRows, person: Person, raw: Raw): Generator<void, string[]> {
+/** Items of theirs in which every word occurs. */
+function foundBy(words: string, rows: SqliteRows, person: Person, raw: Raw): Generator<void, string[]> {
   const sight = new Visibility(rows, person);
+  return reading(person.houseId, raw, MOST_FOUND, (items) => findItems(words, items).filter((item) => sight.sees('item', item)));
+}
+
+/** Items of theirs that meet a filter, by the same rule as on their device, and by what they may read. */
+function meeting(filter: Filter, rows: SqliteRows, person: Person, { raw, now }: Asked): Generator<void, string[]> {
+  const seen = new SeenRows(rows, person);
+  const [house] = seen.all('house');
+  const judge = judging(filter, { personId: person.id, now, house: house! }, seen);
+  return reading(person.houseId, raw, MOST_MET, (items) => items.filter((item) => judge(item) !== null && seen.get('item', item.id) !== 'absent'));
+}
+
+function filterOf(text: string): Filter {
+  const parsed = FilterSchema.safeParse(readFilterText(text).filter);
+  if (!parsed.success || !isNarrowing(parsed.data)) throw new Problem(422, 'malformed', 'This is no filter.', { field: 'filter' });
+  return parsed.data;
+}
+
+/** Reads a house through, a piece at a time, the newest first, until enough are found. */
+function* reading(houseId: string, raw: Raw, most: number, find: (items: readonly Item[]) => Item[]): Generator<void, string[]> {
   const next = raw.prepare(
     `SELECT rowid AS at, ${AS_JSON.item} FROM item WHERE "houseId" = ? AND rowid < ? AND "removedAt" IS NULL ORDER BY rowid DESC LIMIT ${AT_ONCE}`,
   );
   const found: string[] = [];
-  for (let before = Number.MAX_SAFE_INTEGER; found.length < MOST_FOUND;) {
-    const read = next.all(person.houseId, before) as { at: number; row: string }[];
+  for (let before = Number.MAX_SAFE_INTEGER; found.length < most;) {
+    const read = next.all(houseId, before) as { at: number; row: string }[];
     const items = read.map((one) => fromDriver('item', one) as Item);
-    for (const item of findItems(words, items)) if (found.length < MOST_FOUND && sight.sees('item', item)) found.push(item.id);
+    for (const { id } of find(items)) if (found.length < most) found.push(id);
     if (read.length < AT_ONCE) break;
     before = Number(read.at(-1)!.at);
     yield;

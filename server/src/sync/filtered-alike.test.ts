@@ -1,4 +1,5 @@
-import { filtered, MemoryRows, type Filter, type FilterCondition, type Noun, type Row } from '@kotiva/core';
+import { MemoryRows, type Filter, type FilterCondition, type Noun, type Row } from '@kotiva/core';
+import { filtered } from '@kotiva/core/filtering';
 import * as fc from 'fast-check';
 import { Household } from '../testing/household.ts';
 import { RealServer } from '../testing/real-server.ts';

@@ -8,6 +8,8 @@ import { t } from '@/words';
 interface ArrangeProps {
   /** What is arranged: `today`, `whole`, or a list's id. */
   view: string;
+  /** How it is arranged for who has not changed it. */
+  usual?: Partial<Arranging>;
   /** The groupings that make sense here; the first is the usual one. */
   groupings: readonly Grouping[];
   /** What the usual grouping and order are here, in words. */
@@ -19,7 +21,7 @@ interface ArrangeProps {
 
 /** One word that says how a view is arranged and opens the ways to change it. */
 export function ArrangeButton(props: ArrangeProps) {
-  const { arranged } = useArrangement(props.view);
+  const { arranged } = useArrangement(props.view, props.usual);
   const [open, setOpen] = useState(false);
   const how = sayArranged(arranged, props);
   const usual = isUsual(arranged);
@@ -41,7 +43,7 @@ const sayArranged = ({ group, sort }: Arranging, props: ArrangeProps): string =>
   t('arrange.how', { group: wordOfGroup(group, props), sort: wordOfSort(sort, props) });
 
 function ArrangeSheet(props: ArrangeProps & { onClose: () => void }) {
-  const { arranged, arrange } = useArrangement(props.view);
+  const { arranged, arrange } = useArrangement(props.view, props.usual);
   const title = t('arrange.title');
   return (
     <Sheet open onClose={props.onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>

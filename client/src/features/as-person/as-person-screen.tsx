@@ -1,4 +1,5 @@
-import { finding, seenBy, type MemoryRows, type Person, type SeenBy } from '@kotiva/core';
+import { finding, type MemoryRows, type Person } from '@kotiva/core';
+import { seenBy, type SeenBy } from '@kotiva/core/views/seen-by';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';

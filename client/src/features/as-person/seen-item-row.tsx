@@ -1,4 +1,5 @@
-import { isLate, openParts, type MemoryRows, type Person, type SeenItem } from '@kotiva/core';
+import { isLate, openParts, type MemoryRows, type Person } from '@kotiva/core';
+import type { SeenItem } from '@kotiva/core/views/seen-by';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Row } from '@/ui';
 import { t, together } from '@/words';

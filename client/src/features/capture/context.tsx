@@ -7,7 +7,7 @@ export interface CaptureContext {
   person?: string;
   /** A day: what is typed is planned for it, unless the line says another. */
   plan?: string;
-  tag?: string;
+  tags?: readonly string[];
   /** Said below the line: where it goes. */
   words?: string;
 }
@@ -27,10 +27,12 @@ export function useCapture() {
 }
 
 /** While this view is open, what is typed takes this over. */
-export function useCaptureHere({ list, section, person, plan, tag, words }: CaptureContext): void {
+export function useCaptureHere({ list, section, person, plan, tags, words }: CaptureContext): void {
   const { set } = useCapture();
+  // a name of a tag is one line
+  const names = tags?.join('\n');
   useEffect(() => {
-    set({ list, section, person, plan, tag, words });
+    set({ list, section, person, plan, tags: names ? names.split('\n') : undefined, words });
     return () => set({});
-  }, [list, section, person, plan, tag, words, set]);
+  }, [list, section, person, plan, names, words, set]);
 }

@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
+import { ViewRows } from '@/features/views';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, Fold, GroupHead, Icon, Menu, Row } from '@/ui';
@@ -32,6 +33,7 @@ export function ListsScreen() {
     <Screen title={t('nav.lists')} sub={t('lists.count', { count: open.length })}>
       {open.length === 0 ? <Empty words={t('lists.empty')} action={t('lists.make')} onAction={() => setMaking('list')} /> : null}
       <EverythingRow />
+      <ViewRows />
       <View className="lg:grid lg:grid-cols-2 lg:gap-x-8">
         {bundles.map((bundle) => (
           <View key={bundle.id}>

@@ -1,0 +1,1 @@
+export { ViewRows, ViewScreen, WholeScreen } from './fetched.ts';

@@ -1,0 +1,9 @@
+import { addWords } from '@/words/add-words.ts';
+import { filtersWords } from '@/words/en/filters.ts';
+
+/** Fetched once one of them is opened, or before when nothing else is to do. */
+export { ViewRows } from './view-rows.tsx';
+export { ViewScreen } from './view-screen.tsx';
+export { WholeScreen } from './whole-screen.tsx';
+
+addWords(filtersWords);

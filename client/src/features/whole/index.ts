@@ -1,1 +1,0 @@
-export { WholeScreen } from './whole-screen.tsx';

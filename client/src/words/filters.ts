@@ -1,0 +1,79 @@
+import type { Filter, FilterCondition, MemoryRows } from '@kotiva/core';
+import { namedBy, type NamedNoun } from '@kotiva/core/filtering';
+import { sayDuration } from './amounts.ts';
+import { dayMonth } from './dates.ts';
+import { either, t, together } from './index.ts';
+
+/** A filter said in words, a piece for each condition: "#boats or #shore", "Leila’s or nobody’s", "due within 14 days". */
+
+const nameOf = (noun: NamedNoun, id: string, rows: MemoryRows): string => {
+  const row = rows.get(noun, id);
+  return typeof row === 'string' ? t('filter.gone') : row.name;
+};
+
+export function sayCondition(condition: FilterCondition, rows: MemoryRows): string {
+  const said = plain(condition, rows);
+  return condition.not ? t('filter.not', { what: said }) : said;
+}
+
+function plain(condition: FilterCondition, rows: MemoryRows): string {
+  const named = namedBy(condition);
+  const names = (named?.ids ?? []).map((id) => nameOf(named!.noun, id, rows));
+  switch (condition.of) {
+    case 'tag':
+      return either(names.map((name) => `#${name}`));
+    case 'list':
+    case 'section':
+    case 'bundle':
+    case 'place':
+    case 'situation':
+      return t(`filter.in.${condition.of}`, { names: either(names) });
+    case 'person':
+      return either(condition.who.map((who) => (who === 'me' ? t('filter.mine') : who === 'nobody' ? t('filter.nobodys') : t('filter.whose', { name: nameOf('person', who, rows) })))); // prettier-ignore
+    case 'giver':
+      return t('filter.givenBy', { names: either(condition.who.map((who) => (who === 'me' ? t('filter.byMe') : nameOf('person', who, rows)))) });
+    case 'date':
+      return sayDate(condition);
+    case 'importance':
+      return t('filter.importance', { importance: t(`importance.${condition.least as 0 | 1 | 2 | 3}`) });
+    case 'effort':
+      return condition.most === null ? t('filter.effortUnknown') : t('filter.effort', { time: sayDuration(condition.most) });
+    case 'energy':
+      return t('filter.energy', { levels: either(condition.levels.map((level) => t(`energy.${level}`))) });
+    case 'dayPart':
+      return either(condition.parts.map((part) => t(`dayPart.${part}`).toLowerCase()));
+    case 'has':
+      return t(`filter.has.${condition.what}`);
+    case 'words':
+      return t('filter.words', { words: condition.words });
+  }
+}
+
+function sayDate({ field, span }: Extract<FilterCondition, { of: 'date' }>): string {
+  const what = t(`filter.date.${field}`);
+  switch (span.kind) {
+    case 'none':
+      return t(`filter.none.${field}`);
+    case 'any':
+      return t(`filter.any.${field}`);
+    case 'past':
+      return field === 'due' ? t('filter.late') : t('filter.past', { what });
+    case 'next':
+      return span.days === 0 ? t('filter.today', { what }) : t('filter.next', { what, count: span.days });
+    case 'last':
+      return span.days === 0 ? t('filter.today', { what }) : t('filter.last', { what, count: span.days });
+    case 'week':
+      if (Math.abs(span.weeks) <= 1) return t(`filter.week.${span.weeks as -1 | 0 | 1}`, { what });
+      return span.weeks > 0 ? t('filter.weeksAhead', { what, count: span.weeks }) : t('filter.weeksAgo', { what, count: -span.weeks });
+    case 'between': {
+      const [from, to] = [span.from, span.to].sort() as [string, string];
+      return t('filter.between', { what, from: dayMonth(from), to: dayMonth(to) });
+    }
+  }
+}
+
+/** All of it as one line. */
+export function sayFilter({ match, state, conditions }: Filter, rows: MemoryRows): string {
+  const said = conditions.map((condition) => sayCondition(condition, rows));
+  return [t(`filter.state.${state}`), ...(said.length === 0 ? [] : [match === 'all' ? together(said) : either(said)])].join(', ');
+}
