@@ -2,7 +2,7 @@ import { crowd, growth } from './growth.ts';
 import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
 import { errandRoundMs, geofenceFixesPerSecond } from './places.ts';
-import { captureParse, fitsNowMs, nudgePlan, today10k } from './planning.ts';
+import { captureParse, fitsNowMs, nudgePlan, today10k, filter10k } from './planning.ts';
 import { nextAfter20Years, occurrencesPerSecond } from './recurrence.ts';
 import { calendarMonth } from './calendar.ts';
 import { shareOutMs } from './sharing-out.ts';
@@ -21,6 +21,7 @@ try {
   unbrokenMs();
   captureParse();
   today10k();
+  filter10k();
   fitsNowMs();
   nudgePlan();
   occurrencesPerSecond();

@@ -1,4 +1,5 @@
 import { agendaOf, bestWithin, candidatesOf, FRESH_PART, MemoryRows, nudgeBatches, partId, type Item, type Part, type PlanView } from '@kotiva/core';
+import { filtered, type Filter } from '@kotiva/core/filtering';
 import { readLine } from '@kotiva/core/capture/read-line';
 import { GB } from 'chrono-node/en';
 import { percentile, report } from './report.ts';
@@ -55,6 +56,27 @@ export function today10k(): void {
     medianOf(() => agendaOf(VIEW, rows)),
     'ms',
     medianOf(() => items.map(({ title }) => title).sort()),
+  );
+}
+
+/** Four conditions over 10,000 open items, from nothing, beside a plain filter over the same fields of the same items. */
+export function filter10k(): void {
+  const { rows, items } = manyItems();
+  const filter: Filter = {
+    match: 'all',
+    state: 'open',
+    conditions: [
+      { of: 'date', field: 'due', span: { kind: 'next', days: 30 }, not: false },
+      { of: 'person', who: ['me', 'nobody'], not: false },
+      { of: 'importance', least: 1, not: false },
+      { of: 'effort', most: 30, not: true },
+    ],
+  };
+  report(
+    'filter_10k_ms',
+    medianOf(() => filtered(filter, VIEW, rows)),
+    'ms',
+    medianOf(() => items.filter(({ due, importance, effort }) => due !== null && due >= '2026-11-24' && due < '2026-12-25' && importance >= 1 && effort! > 30)),
   );
 }
 

@@ -25,7 +25,9 @@ test('narrowed by tags, a deadline and its opposite, kept for the house, and use
   await expect.poll(async () => Number(/\d+/.exec(await show(aino).innerText())![0])).toBeGreaterThan(boats);
   await sheetOf(aino).getByRole('checkbox', { name: '#calls' }).click();
   await fold(aino, t('filter.kind.due')).click();
-  await sheetOf(aino).getByRole('radio', { name: t('filter.span.none') }).click();
+  await sheetOf(aino)
+    .getByRole('radio', { name: t('filter.span.none') })
+    .click();
   await expect(sheetOf(aino).getByText('open, #boats and no deadline')).toBeVisible();
   await show(aino).click();
   await expect(aino.getByRole('button', { name: t('filter.change', { what: '#boats' }) })).toBeVisible();
@@ -33,7 +35,10 @@ test('narrowed by tags, a deadline and its opposite, kept for the house, and use
 
   // the opposite: with what was found before it is all of them
   await aino.getByRole('button', { name: t('filter.change', { what: t('filter.none.due') }) }).click();
-  await sheetOf(aino).getByRole('checkbox', { name: t('filter.notSwitch') }).last().click();
+  await sheetOf(aino)
+    .getByRole('checkbox', { name: t('filter.notSwitch') })
+    .last()
+    .click();
   await show(aino).click();
   await expect.poll(() => countOn(aino)).toBe(boats - undated);
   await aino.getByRole('button', { name: t('filter.remove', { what: t('filter.not', { what: t('filter.none.due') }) }) }).click();
@@ -43,7 +48,9 @@ test('narrowed by tags, a deadline and its opposite, kept for the house, and use
   await aino.reload();
   await expect(aino.getByRole('button', { name: t('filter.change', { what: '#boats' }) })).toBeVisible();
   await aino.getByRole('button', { name: t('view.save') }).click();
-  await sheetOf(aino).getByRole('checkbox', { name: t('view.shared') }).click();
+  await sheetOf(aino)
+    .getByRole('checkbox', { name: t('view.shared') })
+    .click();
   await sheetOf(aino).getByLabel(t('view.name')).fill('Boats before the ice');
   await aino.keyboard.press('Enter');
   await expect(aino.getByRole('heading', { level: 1, name: 'Boats before the ice' })).toBeVisible();
@@ -80,7 +87,9 @@ test('what it can’t take over is said before Enter; done things are found; let
   const all = await countOn(aino);
   await narrow(aino).click();
   await fold(aino, t('filter.kind.due')).click();
-  await sheetOf(aino).getByRole('radio', { name: t('filter.span.next') }).click();
+  await sheetOf(aino)
+    .getByRole('radio', { name: t('filter.span.next') })
+    .click();
   await sheetOf(aino).getByLabel(t('filter.days')).fill('0');
   await expect(sheetOf(aino).getByText(t('filter.daysWrong', { most: 3660 }))).toBeVisible();
   await sheetOf(aino).getByLabel(t('filter.days')).fill('10');
@@ -94,9 +103,10 @@ test('what it can’t take over is said before Enter; done things are found; let
   await expect.poll(() => countOn(aino)).toBe(all);
 
   await narrow(aino).click();
-  await sheetOf(aino).getByRole('radio', { name: t('filter.state.done'), exact: true }).click();
+  await sheetOf(aino)
+    .getByRole('radio', { name: t('filter.state.done'), exact: true })
+    .click();
   await show(aino).click();
   await expect(aino.getByRole('heading', { level: 1, name: t('whole.titleAll') })).toBeVisible();
   await expect.poll(() => countOn(aino)).toBeGreaterThan(20);
 });
-

@@ -7,6 +7,9 @@ import { locale, t } from './index.ts';
 export const dayMonth = (date: string): string =>
   `${format(date, { weekday: 'short' })} ${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
 
+/** "4 Dec". */
+export const shortDay = (date: string): string => `${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
+
 /** A date as people say it: "today", "Fri", "Fri 4 Dec". With the hour, if it has one. */
 export function sayMoment(moment: string, now: string, zone: string): string {
   const day = sayDay(moment.slice(0, 10), calendarDateOf(now, zone));

@@ -6,6 +6,8 @@ export const MOST_CONDITIONS = 20;
 /** Lists, tags, people and so on in one condition. */
 export const MOST_NAMED = 50;
 export const MOST_SPAN_DAYS = 3_660;
+/** So much of what lies beyond a device is found by a filter, the newest. */
+export const MOST_MET = 1_500;
 
 /** `plan`: the reader's own. `made`, `done`: the house's calendar day of the moment. */
 export const DATE_FIELDS = ['due', 'plan', 'start', 'made', 'done'] as const;

@@ -1,4 +1,4 @@
-import { countingParts, doneSince, isDone, openParts } from '../followup/standing.ts';
+import { counts, countingParts, doneSince, isDone } from '../followup/standing.ts';
 import type { FilterCondition, DateField, Filter, Having, NamedNoun, Span } from '../model/filter.ts';
 import { namedBy } from '../model/filter.ts';
 import type { Item } from '../model/item.ts';
@@ -25,6 +25,7 @@ export interface FilterRows extends Omit<PlanRows, 'all' | 'get' | 'by'> {
 interface Judged {
   item: Item;
   parts: readonly Part[];
+  isDone: boolean;
 }
 /** Null: nobody said, so that neither it nor its opposite holds. */
 type Test = (judged: Judged) => boolean | null;
@@ -46,25 +47,32 @@ export function filtered(filter: Filter, view: PlanView, rows: FilterRows): Arra
 
 /** The same of one item after the other; null: it is not among them. */
 export function judging(filter: Filter, view: PlanView, rows: FilterRows): (item: Item) => Arrangeable | null {
-  const meets = compile(filter, view, rows);
-  const namesLists = filter.conditions.some(({ of, not }) => (of === 'list' || of === 'section' || of === 'bundle') && !not);
+  const { conditions } = liveConditions(filter, rows);
+  if (conditions.length === 0 && filter.conditions.length > 0) return () => null;
+  // what an item says itself is asked first: most are told apart by it, without looking anything up
+  const all = conditions.map((condition) => ({ test: turned(testOf(condition, view, rows), condition.not), isQuick: QUICK.has(quickKey(condition)) }));
+  const isEach = filter.match === 'all';
+  const first = isEach ? all.filter(({ isQuick }) => isQuick).map(({ test }) => test) : [];
+  const then = (isEach ? all.filter(({ isQuick }) => !isQuick) : all).map(({ test }) => test);
+  const namesLists = conditions.some(({ of, not }) => (of === 'list' || of === 'section' || of === 'bundle') && !not);
   const closed = closedLists(rows, namesLists);
   return (item) => {
     if (item.removedAt !== null || item.purgedAt !== null || (item.listId !== null && closed.has(item.listId))) return null;
-    const parts = rows.by('part', 'itemId', item.id);
-    if (filter.state !== 'both' && isDone(item, parts) !== (filter.state === 'done')) return null;
-    if (!meets({ item, parts })) return null;
-    const part = partFor(item, parts, view.personId, rows);
-    return item.parentId === null || standsAlone(item, parts, part) ? { item, part } : null;
+    const judged: Judged = { item, parts: NO_PARTS, isDone: false };
+    for (const test of first) if (!test(judged)) return null;
+    judged.parts = rows.by('part', 'itemId', item.id);
+    judged.isDone = isDone(item, judged.parts);
+    if (filter.state !== 'both' && judged.isDone !== (filter.state === 'done')) return null;
+    if (isEach ? !then.every((test) => test(judged)) : then.length > 0 && !then.some((test) => test(judged))) return null;
+    const part = partFor(item, judged.parts, view.personId, rows);
+    return item.parentId === null || standsAlone(item, judged.parts, part) ? { item, part } : null;
   };
 }
 
-/** Whether an item, with its parts, meets a filter; what is asked of open and done is not looked at. */
-export function compile(filter: Filter, view: PlanView, rows: FilterRows): (judged: Judged) => boolean {
-  const tests = liveConditions(filter, rows).conditions.map((condition) => turned(testOf(condition, view, rows), condition.not));
-  if (tests.length === 0) return () => filter.conditions.length === 0;
-  return filter.match === 'all' ? (judged) => tests.every((test) => test(judged)) : (judged) => tests.some((test) => test(judged));
-}
+const NO_PARTS: readonly Part[] = [];
+/** Conditions that are told from the item alone. */
+const QUICK = new Set(['list', 'section', 'bundle', 'tag', 'place', 'situation', 'importance', 'effort', 'energy', 'dayPart', 'words', 'date due', 'date start', 'date made']); // prettier-ignore
+const quickKey = (condition: FilterCondition): string => (condition.of === 'date' ? `date ${condition.field}` : condition.of);
 
 /** A filter without what it names that is gone; `gone` are the conditions that are left out, because nothing of what they name is there. */
 export function liveConditions(filter: Filter, rows: Pick<FilterRows, 'get'>): { conditions: FilterCondition[]; gone: FilterCondition[] } {
@@ -117,7 +125,7 @@ function testOf(condition: FilterCondition, view: PlanView, rows: FilterRows): T
     case 'situation':
       return among(new Set(condition.ids), ({ item }) => item.situationIds);
     case 'person':
-      return among(peopleOf(condition.who, view), holders);
+      return isHeldBy(peopleOf(condition.who, view));
     case 'giver':
       return among(peopleOf(condition.who, view), givers);
     case 'date':
@@ -160,10 +168,16 @@ const NOBODY = 'nobody';
 const peopleOf = (who: readonly string[], { personId }: PlanView): Set<string> => new Set(who.map((one) => (one === 'me' ? personId : one)));
 
 /** Who still has it; of what is done, whoever had a part in it. What lies in an own pile and was given to nobody is its maker's. */
-function holders({ item, parts }: Judged): string[] {
-  const having = isDone(item, parts) ? countingParts(parts) : openParts(parts);
-  const people = having.flatMap(({ personId }) => personId ?? []);
-  return people.length > 0 ? people : [item.listId === null && item.parentId === null ? item.makerId : NOBODY];
+function isHeldBy(wanted: ReadonlySet<string>): Test {
+  return ({ item, parts, isDone: done }) => {
+    let isSomebodys = false;
+    for (const part of parts) {
+      if (part.personId === null || !counts(part) || (!done && part.standing === 'completed')) continue;
+      if (wanted.has(part.personId)) return true;
+      isSomebodys = true;
+    }
+    return !isSomebodys && wanted.has(item.listId === null && item.parentId === null ? item.makerId : NOBODY);
+  };
 }
 
 const givers = ({ parts }: Judged): string[] => countingParts(parts).flatMap(({ giverId, originId }) => [giverId, originId].filter((id) => id !== null));
@@ -173,10 +187,12 @@ function dateTest(field: DateField, span: Span, view: PlanView, rows: FilterRows
   if (span.kind === 'none') return (judged) => dayOf(judged) === null;
   if (span.kind === 'any') return (judged) => dayOf(judged) !== null;
   const [from, to] = daysOfSpan(span, calendarDateOf(view.now, view.house.zone));
+  // after all hours of the last day
+  const end = `${to}T~`;
   return (judged) => {
     const day = dayOf(judged);
     // what has no day is in no span, and not outside of one either
-    return day === null ? null : day >= from && day <= to;
+    return day === null ? null : day >= from && day <= end;
   };
 }
 
@@ -184,15 +200,15 @@ const DAYS: Record<DateField, (view: PlanView, rows: FilterRows) => (judged: Jud
   due:
     () =>
     ({ item }) =>
-      item.due?.slice(0, 10) ?? null,
+      item.due,
   start:
     () =>
     ({ item }) =>
-      item.start?.slice(0, 10) ?? null,
+      item.start,
   plan:
     ({ personId }, rows) =>
     ({ item, parts }) =>
-      partFor(item, parts, personId, rows)?.plan?.slice(0, 10) ?? null,
+      partFor(item, parts, personId, rows)?.plan ?? null,
   made:
     ({ house }) =>
     ({ item }) =>

@@ -1,5 +1,5 @@
 import { chainOf, findItems, type Filter, type Item, type Noun, type Person, type Row } from '@kotiva/core';
-import { isNarrowing, judging, readFilterText } from '@kotiva/core/filtering';
+import { isNarrowing, MOST_MET, judging, readFilterText } from '@kotiva/core/filtering';
 import { Filter as FilterSchema } from '@kotiva/core/schemas';
 import { Hono } from 'hono';
 import * as z from 'zod';
@@ -19,8 +19,6 @@ const MOST_ITEMS = 400;
 const MOST_ROWS = 12_000;
 /** Things found by their words. */
 const MOST_FOUND = 50;
-/** Things that meet a filter. */
-const MOST_MET = 400;
 /** Of a filter, as text: twenty conditions of fifty ids each are more than anybody puts together by hand. */
 const MOST_LETTERS = 16_000;
 /** Items read at a time where all are read. */

@@ -28,6 +28,7 @@ const SAID: Record<string, WordKey> = {
   '/share-out': 'more.sub.shareOut',
   '/load': 'load.sub',
   '/activity': 'more.sub.activity',
+  '/looking-back': 'more.sub.back',
   '/shelf': 'more.sub.shelf',
   '/removed': 'removed.means',
   '/settings/device': 'more.sub.device',

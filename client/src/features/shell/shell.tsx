@@ -48,10 +48,10 @@ export function Shell({ children }: { children: React.ReactNode }) {
               {narrow ? (
                 <NarrowBar />
               ) : (
-                <>
+                <View className="print:hidden">
                   <CaptureLine />
                   <BottomBar />
-                </>
+                </View>
               )}
             </>
           )}
@@ -159,7 +159,7 @@ function TopBar() {
   const router = useRouter();
   const { me } = useOpenHouse();
   return (
-    <View className="z-20 h-16 flex-row items-center gap-3 border-b border-line bg-surface px-4 xl:gap-7 xl:px-7">
+    <View className="z-20 h-16 flex-row print:hidden items-center gap-3 border-b border-line bg-surface px-4 xl:gap-7 xl:px-7">
       <Txt size={20} face="title" tone="pine">
         Kotiva
       </Txt>

@@ -1,0 +1,1 @@
+export { LookingBackScreen as default } from '@/features/looking-back';

@@ -1,0 +1,1 @@
+export { LookingBackScreen } from './looking-back-screen.tsx';
