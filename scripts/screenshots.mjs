@@ -71,9 +71,9 @@ const PICTURES = {
     await page.getByText('Done at').scrollIntoViewIfNeeded();
   },
   'item-phone': async (page) => item(page, 'Boathouse', 'Count the life jackets'),
-  'reminders-phone': async (page) => {
-    await item(page, 'Boathouse', 'Winter storage for the boats');
-    await page.getByRole('dialog').getByRole('button', { name: 'Remind me' }).first().click();
+  'looking-back-phone': async (page) => {
+    await go(page, '/looking-back?span=lastMonth');
+    await page.getByText(/things done$/).waitFor();
   },
   'chore-phone': async (page) => {
     await item(page, 'Sauna and shore', 'Heat the shore sauna');

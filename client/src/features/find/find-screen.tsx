@@ -45,10 +45,11 @@ export function FindScreen() {
   useEffect(() => {
     if ((kept ?? '') !== settled) router.setParams({ words: settled || undefined });
   }, [kept, settled, router]);
-  const found = useMemo(() => {
-    const all = findItems(words, rows.all('item'));
-    return withDone ? all : all.filter((item) => !isDone(item, rows.by('part', 'itemId', item.id)));
-  }, [words, rows, withDone]);
+  const all = useMemo(() => findItems(words, rows.all('item')), [words, rows]);
+  const open = useMemo(() => all.filter((item) => !isDone(item, rows.by('part', 'itemId', item.id))), [all, rows]);
+  const found = withDone ? all : open;
+  // nothing to do has it, but something that was done: one tap away
+  const onlyDone = withDone || open.length > 0 ? 0 : all.length;
   const reached = useBeyond(withDone && settled.length >= LEAST_ASKED ? { words: settled } : null);
   const places = findPlaces(words, rows.all('place'));
   const remember = (on: boolean) => {
@@ -75,7 +76,10 @@ export function FindScreen() {
         <Switch words={t('find.done')} on={withDone} onChange={remember} />
       </View>
       {words.trim() && settled === words.trim() ? <BeyondLine reached={reached} /> : null}
-      {words.trim() && reached === 'here' && found.length + places.length === 0 ? (
+      {onlyDone > 0 ? (
+        <Empty words={t('find.onlyDone', { count: onlyDone })} action={t('find.showDone', { count: onlyDone })} onAction={() => remember(true)} />
+      ) : null}
+      {words.trim() && reached === 'here' && onlyDone === 0 && found.length + places.length === 0 ? (
         <Empty words={t(withDone ? 'find.nothing' : 'find.nothingOpen', { words: words.trim() })} />
       ) : null}
       {!words.trim() ? <Empty words={t('find.hint')} /> : null}

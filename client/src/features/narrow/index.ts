@@ -3,4 +3,4 @@ export { FilteredItems } from './filtered-items.tsx';
 export { NarrowBar } from './narrow-bar.tsx';
 export { useDemands } from './use-demands.ts';
 export { useFiltering } from './use-filtered.ts';
-export { addressOf, useNarrowing, type Narrowing } from './use-narrowing.ts';
+export { useNarrowing, type Narrowing } from './use-narrowing.ts';

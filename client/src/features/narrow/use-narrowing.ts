@@ -26,6 +26,3 @@ export function useNarrowing(starts: Filter = NO_FILTER): Narrowing {
 }
 
 const isSame = (a: Filter, b: Filter): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-/** The address of everything that meets a filter. */
-export const addressOf = (filter: Filter): string => (isNarrowing(filter) ? `/whole?narrow=${encodeURIComponent(JSON.stringify(filter))}` : '/whole');

@@ -1,7 +1,9 @@
 import { type SituationKind, type Situation, type Tag } from '@kotiva/core';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { NameSheet } from '@/features/lists';
+import { addressOfTag } from '@/features/pages';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Fold, Row, TagDot, Txt } from '@/ui';
@@ -23,6 +25,7 @@ const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompar
 
 function Tags() {
   const { rows, me } = useOpenHouse();
+  const router = useRouter();
   const [open, setOpen] = useState<Tag | null>(null);
   const tags = rows
     .all('tag')
@@ -43,7 +46,14 @@ function Tags() {
           lead={<TagDot colour={tag.colour} />}
           title={`#${tag.name}`}
           sub={[parentOf(tag) ? t('tags.under', { name: parentOf(tag)! }) : null, t('tags.carriedBy', { count: count(tag) })].filter(Boolean).join(' · ')}
-          onPress={tag.makerId === me.id || me.role === 'manager' ? () => setOpen(tag) : undefined}
+          onPress={() => router.push(addressOfTag(tag.id) as '/whole')}
+          trail={
+            tag.makerId === me.id || me.role === 'manager' ? (
+              <Button kind="quiet" label={t('tags.editNamed', { name: tag.name })} onPress={() => setOpen(tag)}>
+                {t('common.edit')}
+              </Button>
+            ) : undefined
+          }
         />
       ))}
       {open ? <TagSheet key={open.id} tag={open} onClose={() => setOpen(null)} /> : null}

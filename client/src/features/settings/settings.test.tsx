@@ -7,6 +7,7 @@ import { inHouse } from '@/testing/in-house.tsx';
 import { AwayForm } from './away-form.tsx';
 import { DaysOff } from './days-off.tsx';
 import { EndSheet } from './end-sheet.tsx';
+import { went } from '@/testing/router.ts';
 import { Labels } from './labels.tsx';
 import { PersonSheet } from './person-sheet.tsx';
 import { RestForm } from './rest-form.tsx';
@@ -141,6 +142,9 @@ test('a tag merged into another keeps what it lay on; removed, it says from how 
   inHouse(w, 'Aino', <Labels />);
   tap('Tags, 2');
   tap(/^#boat(?!s)/);
+  // the tag leads to everything that carries it; it is changed beside that
+  expect(went.at(-1)).toMatch(/^\/whole\?narrow=/);
+  tap(t('tags.editNamed', { name: 'boat' }));
   fireEvent.click(within(screen.getByRole('radiogroup', { name: t('tags.mergeInto') })).getByRole('radio', { name: '#boats' }));
   tap(t('tags.merge'));
   const boats = w.rows.all('tag').filter(({ removedAt }) => !removedAt);
