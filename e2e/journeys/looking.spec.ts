@@ -241,6 +241,12 @@ for (const size of [PHONE, WIDE]) {
     await narrowing.getByRole('button', { name: /^Show \d+ items?$/ }).click();
     await expect(page.getByRole('button', { name: t('filter.change', { what: '#calls' }) })).toBeVisible();
     await expectAccessibleInBoth(page, 'a filter in words');
+    await page.goto(`${demo.base}/weekly-review`);
+    await expect(page.getByRole('heading', { name: t('review.pile.to-sort') })).toBeVisible();
+    await expectAccessibleInBoth(page, 'the weekly review');
+    await page.goto(`${demo.base}/looking-back?span=lastMonth`);
+    await expect(page.getByText(/things done$/)).toBeVisible();
+    await expectAccessibleInBoth(page, 'looking back');
     await page.goto(`${demo.base}/removed`);
     await expect(page.getByRole('heading', { name: t('removed.title') })).toBeVisible();
     await expectAccessibleInBoth(page, 'removed');

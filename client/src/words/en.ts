@@ -1,6 +1,7 @@
 import { filtersWords } from './en/filters.ts';
 import { lookingBackWords } from './en/looking-back.ts';
+import { weeklyReviewWords } from './en/weekly-review.ts';
 import { first } from './first.ts';
 
 /** All of it, as a translator and the tests have it. On a device only what comes first is there at once: see `add-words.ts`. */
-export const en = { ...first, ...filtersWords, ...lookingBackWords } as const;
+export const en = { ...first, ...filtersWords, ...lookingBackWords, ...weeklyReviewWords } as const;

@@ -29,6 +29,7 @@ const SAID: Record<string, WordKey> = {
   '/load': 'load.sub',
   '/activity': 'more.sub.activity',
   '/looking-back': 'more.sub.back',
+  '/weekly-review': 'more.sub.review',
   '/shelf': 'more.sub.shelf',
   '/removed': 'removed.means',
   '/settings/device': 'more.sub.device',

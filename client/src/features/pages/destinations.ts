@@ -23,6 +23,7 @@ export const DESTINATIONS: readonly Destination[] = [
   { path: '/load', group: 'together', words: 'load.title', terms: 'more.terms.load' },
   { path: '/activity', group: 'together', words: 'activity.title', terms: 'more.terms.activity' },
   { path: '/looking-back', group: 'together', words: 'back.title', terms: 'more.terms.back' },
+  { path: '/weekly-review', group: 'together', words: 'review.title', terms: 'more.terms.review' },
   { path: '/shelf', group: 'kept', words: 'shelf.title', terms: 'more.terms.shelf' },
   { path: '/removed', group: 'kept', words: 'removed.title', terms: 'more.terms.removed' },
   { path: '/settings/you', group: 'settings', words: 'profile.title', terms: 'more.terms.you' },

@@ -1,0 +1,1 @@
+export { WeeklyReviewScreen as default } from '@/features/weekly-review';

@@ -1,0 +1,1 @@
+export { WeeklyReviewScreen } from './weekly-review-screen.tsx';

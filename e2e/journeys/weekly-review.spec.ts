@@ -1,0 +1,39 @@
+import { expect } from '@playwright/test';
+import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { t } from './words.ts';
+
+test('the week is gone through pile after pile; stopped half-way it goes on where it was, and ends with what came of it', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.goto(`${demo.base}/weekly-review`);
+  await expect(aino.getByRole('heading', { name: t('review.pile.to-sort') })).toBeVisible();
+  await aino.getByRole('button', { name: t('review.next', { pile: t('review.pile.late') }) }).click();
+  await expect(aino.getByRole('heading', { name: t('review.pile.late') })).toBeVisible();
+  const piles = aino.getByRole('group', { name: t('review.piles') });
+  const lateBefore = Number(/\d+$/.exec(await piles.getByRole('button', { name: /^Late \d+$/ }).innerText())![0]);
+  expect(lateBefore).toBeGreaterThan(0);
+
+  // left in the middle, and gone on with where one was
+  await aino.getByRole('link', { name: t('nav.today') }).click();
+  await aino.goto(`${demo.base}/weekly-review`);
+  await expect(aino.getByText(t('review.at', { nth: 2, of: 7 }))).toBeVisible();
+
+  // what will never be done goes together
+  await aino.getByRole('button', { name: t('sort.select'), exact: true }).click();
+  await aino.getByRole('button', { name: t('sort.selectAll') }).click();
+  await aino.getByRole('button', { name: t('decide.remove'), exact: true }).click();
+  await expect(piles.getByRole('button', { name: t('review.pileCount', { pile: t('review.pile.late'), count: 0 }) })).toBeVisible();
+  for (const pile of ['needs-you', 'silent', 'waits', 'shelf', 'untouched'] as const)
+    await aino.getByRole('button', { name: t('review.next', { pile: t(`review.pile.${pile}`) }) }).click();
+  await aino.getByRole('button', { name: t('review.finish') }).click();
+  await expect(aino.getByText(t('review.changed', { pile: t('review.pile.late'), before: lateBefore, now: 0 }))).toBeVisible();
+  await aino.getByRole('button', { name: t('review.repeat') }).click();
+  await expect(aino.getByText(t('said.reviewRepeats'), { exact: false })).toBeVisible();
+  await expect(aino.getByRole('button', { name: t('review.repeat') })).toHaveCount(0);
+
+  // another person’s review is their own
+  const petri = await devices.open(WIDE);
+  await enterDemo(petri, demo, 'Petri');
+  await petri.goto(`${demo.base}/weekly-review`);
+  await expect(petri.getByText(t('review.at', { nth: 1, of: 7 }))).toBeVisible();
+});
