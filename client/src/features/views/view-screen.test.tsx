@@ -1,0 +1,70 @@
+import { screen } from '@testing-library/react';
+import type { FilterCondition } from '@kotiva/core';
+import { World } from '@kotiva/core/testing/world';
+import { tap } from '@/testing/hands.ts';
+import { inHouse } from '@/testing/in-house.tsx';
+import { carry } from '@/testing/router.ts';
+import { t } from '@/words';
+import { ViewScreen } from './view-screen.tsx';
+
+afterEach(() => carry({}));
+
+/** A house with a kept view of what carries these tags, each asked by itself. */
+function house(...names: string[]) {
+  const w = new World();
+  w.join('Petri');
+  const list = w.list('Aino', 'Boats', [['Petri', 'edit']]);
+  w.item('Aino', 'Paint the hull', { list, tags: ['boats', 'paint'] });
+  w.item('Aino', 'Oil the oars', { list, tags: ['boats'] });
+  const tag = (name: string) => w.rows.all('tag').find((one) => one.name === name)!.id;
+  const conditions = names.map((name): FilterCondition => ({ of: 'tag', ids: [tag(name)], not: false }));
+  w.must('Aino', 'savedView.make', { name: 'On the water', isShared: true, filter: { match: 'all', state: 'open', conditions } });
+  return { w, tag, view: w.rows.all('savedView')[0]! };
+}
+
+test('a tag that was removed is struck through and left out; what is left of the view goes on', () => {
+  const { w, tag, view } = house('boats', 'paint');
+  const before = inHouse(w, 'Aino', <ViewScreen viewId={view.id} />);
+  expect(before.titles()).toEqual(['Paint the hull']);
+  before.unmount();
+  w.must('Aino', 'tag.remove', { tag: tag('paint') });
+  const { titles } = inHouse(w, 'Aino', <ViewScreen viewId={view.id} />);
+  expect(screen.getByRole('button', { name: t('filter.goneCondition', { what: '#paint' }) })).toBeTruthy();
+  expect(titles().toSorted()).toEqual(['Oil the oars', 'Paint the hull']);
+});
+
+test('if nothing is left of what it asks for, that is said, and nothing is shown', () => {
+  const { w, tag, view } = house('paint');
+  w.must('Aino', 'tag.remove', { tag: tag('paint') });
+  const { titles } = inHouse(w, 'Aino', <ViewScreen viewId={view.id} />);
+  expect(titles()).toEqual([]);
+  expect(screen.getByText(t('view.allGone'))).toBeTruthy();
+});
+
+test('a condition of another version is named as left out; who may not change the view keeps their own', () => {
+  const { w, view } = house('boats');
+  carry({ narrow: JSON.stringify({ match: 'all', state: 'open', conditions: [view.filter.conditions[0], { of: 'colour', is: 'red' }] }) });
+  const { titles } = inHouse(w, 'Petri', <ViewScreen viewId={view.id} />);
+  expect(screen.getByText(t('filter.unknown', { count: 1 }))).toBeTruthy();
+  expect(titles().toSorted()).toEqual(['Oil the oars', 'Paint the hull']);
+  expect(screen.queryByRole('button', { name: t('view.more', { name: 'On the water' }) })).toBeNull();
+});
+
+test('changed by who may: saved, taken back, and as it was saved again', () => {
+  const { w, view } = house('boats');
+  const { given } = inHouse(w, 'Aino', <ViewScreen viewId={view.id} />);
+  tap(t('filter.narrow'));
+  tap(t('filter.kind.importance'));
+  tap(t('importance.2'), 'radio');
+  tap(/^Show 0 items$/);
+  tap(t('view.saveChange'));
+  expect(given).toEqual(['savedView.change']);
+  expect(w.rows.all('savedView')[0]!.filter.conditions).toHaveLength(2);
+});
+
+test('one that was removed says so', () => {
+  const { w, view } = house('boats');
+  w.must('Aino', 'savedView.change', { view: view.id, removed: true });
+  inHouse(w, 'Aino', <ViewScreen viewId={view.id} />);
+  expect(screen.getByText(t('view.goneWhy'))).toBeTruthy();
+});
