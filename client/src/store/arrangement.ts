@@ -2,7 +2,7 @@ import { arrangementId, USUAL_ARRANGEMENT, type Arrangement } from '@kotiva/core
 import { useSubmit } from './live-house.tsx';
 import { useOpenHouse } from './store.ts';
 
-export type Arranging = Pick<Arrangement, 'group' | 'sort' | 'detail' | 'cap'>;
+export type Arranging = Pick<Arrangement, 'group' | 'sort' | 'detail' | 'cap' | 'isOnToday'>;
 
 /** How I have a view arranged, and the way to change it: remembered for me, on every device. `usual`: how it is for who has not changed it. */
 export function useArrangement(view: string, usual: Partial<Arranging> = {}): { arranged: Arranging; arrange: (some: Partial<Arranging>) => void } {

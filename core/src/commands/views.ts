@@ -16,6 +16,7 @@ export const arrangeView = commandKind({
     sort: z.optional(Sorting),
     detail: z.optional(Detail),
     cap: z.optional(z.nullable(Cap)),
+    isOnToday: z.optional(z.boolean()),
   }),
   asks: () => [{ permission: 'keep' }],
   decide({ view, ...chosen }, d) {

@@ -26,5 +26,7 @@ export const Arrangement = z.object({
   sort: Sorting,
   detail: Detail,
   cap: z.nullable(Cap),
+  /** A kept view that stands on this person's day as a part of its own. */
+  isOnToday: z.boolean(),
 });
 export type Arrangement = z.infer<typeof Arrangement>;

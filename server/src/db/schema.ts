@@ -197,6 +197,7 @@ export const arrangement = sqliteTable(
     sort: text().notNull(),
     detail: text().notNull(),
     cap: integer(),
+    isOnToday: integer({ mode: 'boolean' }).notNull().default(false),
   },
   (t) => [index('arrangement_seq_ix').on(t.houseId, t.seq), index('arrangement_person_ix').on(t.personId)],
 );

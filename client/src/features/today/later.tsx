@@ -1,5 +1,6 @@
 import { addDays, byDay, calendarDateOf, stepsThatWait, type AgendaEntry } from '@kotiva/core';
 import { View } from 'react-native';
+import { ViewsOnToday } from '@/features/views';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Fold, GroupHead } from '@/ui';
 import { t } from '@/words';
@@ -22,6 +23,7 @@ export function Later({ agenda, isOpen = false }: { agenda: readonly AgendaEntry
   const waiting = at('waiting');
   return (
     <View>
+      <ViewsOnToday />
       {ahead.length > 0 ? (
         <Fold words={t('today.ahead', { count: ahead.length })} startsOpen={isOpen}>
           {byDay(ahead, addDays(today, 1)).map(({ date, entries }) => (

@@ -1,1 +1,1 @@
-export { ViewRows, ViewScreen, WholeScreen } from './fetched.ts';
+export { ViewRows, ViewScreen, ViewsOnToday, WholeScreen } from './fetched.ts';

@@ -4,6 +4,7 @@ import { filtersWords } from '@/words/en/filters.ts';
 /** Fetched once one of them is opened, or before when nothing else is to do. */
 export { ViewRows } from './view-rows.tsx';
 export { ViewScreen } from './view-screen.tsx';
+export { ViewsOnToday } from './views-on-today.tsx';
 export { WholeScreen } from './whole-screen.tsx';
 
 addWords(filtersWords);

@@ -1,11 +1,12 @@
-import { screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import type { FilterCondition } from '@kotiva/core';
 import { World } from '@kotiva/core/testing/world';
-import { tap } from '@/testing/hands.ts';
+import { choose, tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { t } from '@/words';
 import { ViewScreen } from './view-screen.tsx';
+import { ViewsOnToday } from './views-on-today.tsx';
 
 afterEach(() => carry({}));
 
@@ -47,7 +48,9 @@ test('a condition of another version is named as left out; who may not change th
   const { titles } = inHouse(w, 'Petri', <ViewScreen viewId={view.id} />);
   expect(screen.getByText(t('filter.unknown', { count: 1 }))).toBeTruthy();
   expect(titles().toSorted()).toEqual(['Oil the oars', 'Paint the hull']);
-  expect(screen.queryByRole('button', { name: t('view.more', { name: 'On the water' }) })).toBeNull();
+  fireEvent.keyDown(screen.getByRole('button', { name: t('view.more', { name: 'On the water' }) }), { key: 'Enter' });
+  expect(screen.getByRole('menuitem', { name: t('view.onToday') })).toBeTruthy();
+  expect(screen.queryByRole('menuitem', { name: t('view.rename') })).toBeNull();
 });
 
 test('changed by who may: saved, taken back, and as it was saved again', () => {
@@ -60,6 +63,21 @@ test('changed by who may: saved, taken back, and as it was saved again', () => {
   tap(t('view.saveChange'));
   expect(given).toEqual(['savedView.change']);
   expect(w.rows.all('savedView')[0]!.filter.conditions).toHaveLength(2);
+});
+
+test('put on one’s day it stands there, folded, with what meets it now; for nobody else', async () => {
+  const { w, view } = house('boats');
+  const shown = inHouse(w, 'Aino', <ViewScreen viewId={view.id} />);
+  choose(t('view.more', { name: 'On the water' }), t('view.onToday'));
+  await waitFor(() => expect(shown.given).toEqual(['view.arrange']));
+  shown.unmount();
+  const today = inHouse(w, 'Aino', <ViewsOnToday />);
+  tap(t('view.folded', { name: 'On the water', count: 2 }));
+  expect(today.titles().toSorted()).toEqual(['Oil the oars', 'Paint the hull']);
+  w.must('Aino', 'part.checkOff', { item: w.rows.all('item').find(({ title }) => title === 'Oil the oars')!.id, person: null });
+  today.unmount();
+  expect(inHouse(w, 'Aino', <ViewsOnToday />).container.textContent).toContain(t('view.folded', { name: 'On the water', count: 1 }));
+  expect(inHouse(w, 'Petri', <ViewsOnToday />).container.textContent).toBe('');
 });
 
 test('one that was removed says so', () => {

@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { useCaptureHere } from '@/features/capture';
 import { BeyondFilter, FilteredItems, NarrowBar, useDemands, useFiltering, useNarrowing } from '@/features/narrow';
 import { Screen } from '@/features/shell';
+import { useArrangement } from '@/store/arrangement.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, Menu } from '@/ui';
@@ -39,7 +40,7 @@ function Kept({ view }: { view: SavedView }) {
   const isAllGone = conditions.length === 0 && gone.length > 0;
   const saveChange = () => void submit('savedView.change', { view: view.id, filter }, { words: t('said.viewChanged', { name: view.name }), undo: true });
   return (
-    <Screen title={view.name} sub={t('whole.countAll', { count: entries.length })} actions={mayChange ? <ViewMenu view={view} /> : undefined}>
+    <Screen title={view.name} sub={t('whole.countAll', { count: entries.length })} actions={<ViewMenu view={view} mayChange={mayChange} />}>
       <FilteredItems view={view.id} usual={{ group: view.group, sort: view.sort }} entries={entries} empty={t(isAllGone ? 'view.allGone' : 'view.nothing')}>
         <NarrowBar narrowing={{ ...narrowing, unknown: narrowing.unknown + (isChanged ? 0 : kept.unknown) }}>
           {isChanged && isNarrowing(filter) ? (
@@ -59,7 +60,8 @@ function Kept({ view }: { view: SavedView }) {
   );
 }
 
-function ViewMenu({ view }: { view: SavedView }) {
+function ViewMenu({ view, mayChange }: { view: SavedView; mayChange: boolean }) {
+  const { arranged, arrange } = useArrangement(view.id, { group: view.group, sort: view.sort });
   const submit = useSubmit();
   const router = useRouter();
   const [naming, setNaming] = useState(false);
@@ -72,8 +74,17 @@ function ViewMenu({ view }: { view: SavedView }) {
       <Menu
         label={t('view.more', { name: view.name })}
         entries={[
-          { key: 'change', words: t('view.rename'), onPress: () => setNaming(true) },
-          { key: 'remove', words: t('view.remove'), onPress: remove },
+          {
+            key: 'today',
+            words: t(arranged.isOnToday ? 'view.offToday' : 'view.onToday'),
+            onPress: () => arrange({ isOnToday: !arranged.isOnToday }),
+          },
+          ...(mayChange
+            ? [
+                { key: 'change', words: t('view.rename'), onPress: () => setNaming(true) },
+                { key: 'remove', words: t('view.remove'), onPress: remove },
+              ]
+            : []),
         ]}
       />
       {naming ? (

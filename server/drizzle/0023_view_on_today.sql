@@ -1,0 +1,1 @@
+ALTER TABLE `arrangement` ADD `isOnToday` integer DEFAULT false NOT NULL;
