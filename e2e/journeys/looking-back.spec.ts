@@ -53,3 +53,17 @@ test('on paper it is whole, without what can only be tapped', async ({ demo, dev
   const cut = await aino.evaluate(() => [...document.querySelectorAll('#root div')].filter((one) => one.scrollHeight > one.clientHeight + 2 && getComputedStyle(one).overflowY !== 'visible').length); // prettier-ignore
   expect(cut).toBe(0);
 });
+
+test('195 pixels wide no name is broken, and days of another year name it', async ({ demo, devices }) => {
+  const aino = await devices.open({ width: 195, height: 844 });
+  await enterDemo(aino, demo, 'Aino');
+  await aino.goto(`${demo.base}/looking-back?span=lastMonth`);
+  const first = aino.getByRole('list', { name: t('back.byPerson') }).getByText('Marek', { exact: true });
+  await expect(first).toBeVisible();
+  expect((await first.boundingBox())!.height).toBeLessThan(40);
+  await aino.goto(`${demo.base}/looking-back?from=2025-01-01&to=2025-12-31`);
+  await expect(aino.getByText(t('back.range', { from: 'Wed 1 Jan 2025', to: 'Wed 31 Dec 2025' }))).toBeVisible();
+  // years there are not are no days: it shows this week
+  await aino.goto(`${demo.base}/looking-back?from=0001-01-01&to=9999-12-31`);
+  await expect(aino.getByRole('radio', { name: t('back.span.week'), exact: true })).toBeChecked();
+});

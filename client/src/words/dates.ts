@@ -7,6 +7,10 @@ import { locale, t } from './index.ts';
 export const dayMonth = (date: string): string =>
   `${format(date, { weekday: 'short' })} ${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
 
+/** "Fri 4 Dec", with the year where it is not this one. */
+export const dayMonthYear = (date: string, today: string): string =>
+  date.slice(0, 4) === today.slice(0, 4) ? dayMonth(date) : `${dayMonth(date)} ${date.slice(0, 4)}`;
+
 /** "4 Dec". */
 export const shortDay = (date: string): string => `${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
 
@@ -22,8 +26,7 @@ export function sayDay(date: string, today: string): string {
   if (days === 1) return t('date.tomorrow');
   if (days === -1) return t('date.yesterday');
   if (days > 0 && days < 7) return format(date, { weekday: 'long' });
-  const year = date.slice(0, 4) === today.slice(0, 4) ? '' : ` ${date.slice(0, 4)}`;
-  return dayMonth(date) + year;
+  return dayMonthYear(date, today);
 }
 
 /** A day as a heading: "Tomorrow", "Fri 4 Dec". */

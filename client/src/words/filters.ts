@@ -1,7 +1,7 @@
 import type { Filter, FilterCondition, MemoryRows } from '@kotiva/core';
 import { namedBy, type NamedNoun } from '@kotiva/core/filtering';
 import { sayDuration } from './amounts.ts';
-import { dayMonth } from './dates.ts';
+import { shortDay } from './dates.ts';
 import { either, t, together } from './index.ts';
 
 /** A filter said in words, a piece for each condition: "#boats or #shore", "Leila’s or nobody’s", "due within 14 days". */
@@ -49,6 +49,9 @@ function plain(condition: FilterCondition, rows: MemoryRows): string {
   }
 }
 
+/** A filter is kept: its days are those of a year. */
+const withYear = (date: string): string => `${shortDay(date)} ${date.slice(0, 4)}`;
+
 function sayDate({ field, span }: Extract<FilterCondition, { of: 'date' }>): string {
   const what = t(`filter.date.${field}`);
   switch (span.kind) {
@@ -67,7 +70,7 @@ function sayDate({ field, span }: Extract<FilterCondition, { of: 'date' }>): str
       return span.weeks > 0 ? t('filter.weeksAhead', { what, count: span.weeks }) : t('filter.weeksAgo', { what, count: -span.weeks });
     case 'between': {
       const [from, to] = [span.from, span.to].sort() as [string, string];
-      return t('filter.between', { what, from: dayMonth(from), to: dayMonth(to) });
+      return t('filter.between', { what, from: withYear(from), to: withYear(to) });
     }
   }
 }

@@ -1,4 +1,5 @@
 import { DATE_FIELDS, HAVINGS, MOST_CONDITIONS, MOST_NAMED, MOST_SPAN_DAYS, NO_FILTER, type Filter, type FilterCondition } from '../model/filter.ts';
+import { isCalendarDate } from '../time/calendar-date.ts';
 
 /** A filter as it was found somewhere, and how many of its conditions are none that are known here. */
 export interface ReadFilter {
@@ -37,7 +38,6 @@ type Fields = Record<string, unknown>;
 const isRecord = (value: unknown): value is Fields => typeof value === 'object' && value !== null;
 const isId = (value: unknown): boolean => typeof value === 'string' && /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(value);
 const isWhole = (value: unknown, least: number, most: number): boolean => Number.isInteger(value) && (value as number) >= least && (value as number) <= most;
-const isDate = (value: unknown): boolean => typeof value === 'string' && /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(value);
 const isSome = (value: unknown, is: (one: unknown) => boolean): boolean =>
   Array.isArray(value) && value.length > 0 && value.length <= MOST_NAMED && value.every(is);
 const isOneOf = (all: readonly unknown[]) => (value: unknown) => all.includes(value);
@@ -75,7 +75,7 @@ function isSpan(span: Fields): boolean {
     case 'week':
       return isWhole(span['weeks'], -520, 520);
     case 'between':
-      return isDate(span['from']) && isDate(span['to']);
+      return isCalendarDate(span['from']) && isCalendarDate(span['to']);
     default:
       return false;
   }

@@ -24,10 +24,10 @@ export function Bars({ bars, label }: { bars: readonly Bar[]; label: string }) {
           key={key}
           role="listitem"
           aria-label={[t('back.bars', { label: name, count }), more].filter(Boolean).join(', ')}
-          className="min-h-11 flex-row items-center gap-x-3"
+          className="min-h-11 flex-row flex-wrap items-center gap-x-3 py-0.5"
         >
           {lead}
-          <View className="min-w-0 grow shrink basis-0">
+          <View className="min-w-[6.5rem] grow shrink basis-0">
             <Txt size={15}>{name}</Txt>
             {more ? (
               <Txt size={13} tone="muted">

@@ -12,7 +12,7 @@ import { Button, Choice, Empty, GroupHead, MomentInput, PersonMark, Txt } from '
 import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
 import { sayDuration } from '@/words/amounts.ts';
-import { dayMonth, shortDay, startOfWeek } from '@/words/dates.ts';
+import { dayMonth, dayMonthYear, shortDay, startOfWeek } from '@/words/dates.ts';
 import { lookingBackWords } from '@/words/en/looking-back.ts';
 import { Bars, type Bar } from './bars.tsx';
 import { Deeds } from './deeds.tsx';
@@ -26,6 +26,7 @@ const MOST_DAYS_DRAWN = 14;
 /** What was done between two days, by whom and on time: who manages sees everyone’s punctuality, others their own. */
 export function LookingBackScreen() {
   const { rows, me, house } = useOpenHouse();
+  const today = calendarDateOf(useNow(), house.zone);
   const narrowed = useNarrowed();
   const { name, typed, span, wasTurned, choose, set } = useSpan();
   const { reached, isPartial } = useReachBack(span);
@@ -33,7 +34,7 @@ export function LookingBackScreen() {
   const deeds = narrowed === null ? all : all.filter(({ personId }) => personId === narrowed);
   const someone = narrowed === null ? null : personOf(rows, narrowed);
   return (
-    <Screen title={t('back.title')} sub={t('back.range', { from: dayMonth(span.from), to: dayMonth(span.to) })} strip>
+    <Screen title={t('back.title')} sub={t('back.range', { from: dayMonthYear(span.from, today), to: dayMonthYear(span.to, today) })} strip>
       <View className="gap-3 px-4 pt-3">
         <Choice label={t('back.span')} value={name} options={SPANS.map((value) => ({ value, words: t(`back.span.${value}`) }))} onChange={choose} />
         {name === 'own' ? (

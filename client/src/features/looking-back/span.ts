@@ -1,14 +1,12 @@
 import { addDays, calendarDateOf } from '@kotiva/core';
 import { spanOfDays, type BackSpan } from '@kotiva/core/views/looking-back';
+import { isCalendarDate } from '@kotiva/core/time/calendar-date';
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { monthAfter, startOfWeek } from '@/words/dates.ts';
 
 export const SPANS = ['week', 'lastWeek', 'month', 'lastMonth', 'own'] as const;
 export type SpanName = (typeof SPANS)[number];
-
-const isDay = (day: string | undefined): day is string =>
-  day !== undefined && /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(day) && !Number.isNaN(Date.parse(day));
 
 function daysOf(name: Exclude<SpanName, 'own'>, today: string): BackSpan {
   const monday = startOfWeek(today);
@@ -38,7 +36,7 @@ export function useSpan(): {
   const today = calendarDateOf(useNow(), house.zone);
   const router = useRouter();
   const asked = useGlobalSearchParams<{ span?: string; from?: string; to?: string }>();
-  const isOwn = isDay(asked.from) && isDay(asked.to);
+  const isOwn = isCalendarDate(asked.from) && isCalendarDate(asked.to);
   const known = SPANS.find((one) => one === asked.span && one !== 'own') as Exclude<SpanName, 'own'> | undefined;
   const typed = isOwn ? { from: asked.from!, to: asked.to! } : daysOf(known ?? 'week', today);
   const { wasTurned, ...span } = spanOfDays(typed.from, typed.to);
