@@ -1,5 +1,5 @@
 import { DATE_FIELDS, HAVINGS, MOST_CONDITIONS, MOST_NAMED, MOST_SPAN_DAYS, NO_FILTER, type Filter, type FilterCondition } from '../model/filter.ts';
-import { isCalendarDate } from '../time/calendar-date.ts';
+import { isCalendarDate } from '../model/calendar-date.ts';
 
 /** A filter as it was found somewhere, and how many of its conditions are none that are known here. */
 export interface ReadFilter {

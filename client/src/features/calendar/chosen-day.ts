@@ -1,4 +1,4 @@
-import { isCalendarDate } from '@kotiva/core/time/calendar-date';
+import { isCalendarDate } from '@kotiva/core/model/calendar-date';
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useCallback } from 'react';
 import { useLayerStep } from '@/ui';

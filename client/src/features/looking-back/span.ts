@@ -1,6 +1,6 @@
 import { addDays, calendarDateOf } from '@kotiva/core';
 import { spanOfDays, type BackSpan } from '@kotiva/core/views/looking-back';
-import { isCalendarDate } from '@kotiva/core/time/calendar-date';
+import { isCalendarDate } from '@kotiva/core/model/calendar-date';
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { monthAfter, startOfWeek } from '@/words/dates.ts';

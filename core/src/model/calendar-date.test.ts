@@ -1,4 +1,4 @@
-import { CalendarDate } from '../model/row-schema.ts';
+import { CalendarDate } from './row-schema.ts';
 import { isCalendarDate } from './calendar-date.ts';
 
 test.each([

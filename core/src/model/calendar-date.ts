@@ -1,5 +1,5 @@
-import { FIRST_YEAR, LAST_YEAR } from '../model/row.ts';
-import { civilFromDays, daysOf } from './epoch.ts';
+import { FIRST_YEAR, LAST_YEAR } from './row.ts';
+import { civilFromDays, daysOf } from '../time/epoch.ts';
 
 /** Whether it is a calendar date, `2026-11-27`, that exists and lies within the years there are: what an address or a file may hold is not always. */
 export function isCalendarDate(value: unknown): value is string {
