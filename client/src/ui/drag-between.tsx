@@ -6,16 +6,19 @@ import {
   MouseSensor,
   pointerWithin,
   TouchSensor,
+  useDraggable,
+  useDroppable,
   useSensor,
   useSensors,
   type CollisionDetection,
   type DragEndEvent,
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
-import { useState } from 'react';
+import { createElement, useState } from 'react';
 import { View } from 'react-native';
 import { sayDragging, type DragWords } from './drag-words.ts';
 import { useDropPoint } from './drop-point.ts';
+import { Icon } from './icon.tsx';
 import { putBackWhenLeft } from './let-go.ts';
 import { Txt } from './text.tsx';
 
@@ -75,6 +78,41 @@ export function DragBetween<T>({ words, nameOf, titleOf, onDrop, children }: Dra
         )}
       </DragOverlay>
     </DndContext>
+  );
+}
+
+interface DragPieceProps {
+  id: string;
+  /** What is dragged. */
+  data: object;
+  disabled?: boolean;
+  /** What its handle is called; null: it has none, as it stands elsewhere with one. */
+  handle: string | null;
+  className?: string;
+  children: React.ReactNode;
+}
+
+/** Something that can be taken hold of anywhere; by keyboard at its handle, so that Enter on it still opens it. */
+export function DragPiece({ id, data, disabled = false, handle, className = 'row flex-row items-center', children }: DragPieceProps) {
+  const { setNodeRef, listeners, attributes, isDragging } = useDraggable({ id, data, disabled });
+  const { onKeyDown, ...byPointer } = listeners ?? {};
+  return (
+    <View ref={setNodeRef as never} {...(byPointer as object)} className={className} style={isDragging ? { opacity: 0.4 } : undefined}>
+      <View className="min-w-0 grow shrink basis-0">{children}</View>
+      {handle !== null && !disabled
+        ? createElement('button', { type: 'button', ...attributes, onKeyDown, className: 'entry-handle', 'aria-label': handle }, <Icon name="grip" size={16} />)
+        : null}
+    </View>
+  );
+}
+
+/** Somewhere to drop on. */
+export function DropSpot({ id, className = '', children }: { id: string; className?: string; children: React.ReactNode }) {
+  const { setNodeRef, isOver } = useDroppable({ id });
+  return (
+    <View ref={setNodeRef as never} className={`${className} ${isOver ? 'bg-line' : ''}`}>
+      {children}
+    </View>
   );
 }
 

@@ -21,12 +21,14 @@ import Mic from 'lucide-react-native/icons/mic';
 import Menu from 'lucide-react-native/icons/ellipsis';
 import Package from 'lucide-react-native/icons/package';
 import Paw from 'lucide-react-native/icons/paw-print';
+import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import Right from 'lucide-react-native/icons/chevron-right';
 import Search from 'lucide-react-native/icons/search';
 import Sailboat from 'lucide-react-native/icons/sailboat';
 import Basket from 'lucide-react-native/icons/shopping-basket';
 import Lines from 'lucide-react-native/icons/text-align-start';
+import Up from 'lucide-react-native/icons/chevron-up';
 import Utensils from 'lucide-react-native/icons/utensils';
 import Wrench from 'lucide-react-native/icons/wrench';
 import { ink, personInk, type Token } from './tokens.ts';
@@ -54,6 +56,7 @@ const ICONS = {
   list: ListIcon,
   menu: Menu,
   mic: Mic,
+  minus: Minus,
   package: Package,
   paw: Paw,
   plus: Plus,
@@ -62,6 +65,7 @@ const ICONS = {
   search: Search,
   basket: Basket,
   lines: Lines,
+  up: Up,
   utensils: Utensils,
   wrench: Wrench,
 };

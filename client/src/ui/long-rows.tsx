@@ -19,16 +19,19 @@ interface LongRowsProps<T> {
   children: (row: T) => React.ReactNode;
   /** How high a row is, where that is not the usual. */
   rowPx?: number;
+  /** What some rows are laid out by, where they don't stand one below the other. */
+  laidOut?: (some: React.ReactNode) => React.ReactNode;
 }
 
 /** Any number of rows one below the other: only those near to what is in sight are drawn, the rest keeps its room. */
-export function LongRows<T>({ rows, keyOf, children, rowPx }: LongRowsProps<T>) {
-  if (rows.length <= CHUNK) return rows.map((row) => <Fragment key={keyOf(row)}>{children(row)}</Fragment>);
+export function LongRows<T>({ rows, keyOf, children, rowPx, laidOut = (some) => some }: LongRowsProps<T>) {
+  const draw = (some: readonly T[]) => laidOut(some.map((row) => <Fragment key={keyOf(row)}>{children(row)}</Fragment>));
+  if (rows.length <= CHUNK) return draw(rows);
   const chunks: T[][] = [];
   for (let from = 0; from < rows.length; from += CHUNK) chunks.push(rows.slice(from, from + CHUNK));
   return chunks.map((some, nth) => (
     <Chunk key={nth} count={some.length} startsDrawn={nth === 0} rowPx={rowPx}>
-      {() => some.map((row) => <Fragment key={keyOf(row)}>{children(row)}</Fragment>)}
+      {() => draw(some)}
     </Chunk>
   ));
 }

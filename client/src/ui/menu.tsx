@@ -30,7 +30,7 @@ export function Menu({ label, entries, words }: { label: string; entries: readon
       <Dropdown.Portal container={layer}>
         <Dropdown.Content align="end" sideOffset={4} className="z-50 min-w-[200px]">
           <MenuStep />
-          <View className="rounded-sheet border border-line bg-surface py-1">
+          <View className="max-h-[70vh] overflow-y-auto rounded-sheet border border-line bg-surface py-1">
             {entries.map(({ key, words, onPress, late }) => (
               <Dropdown.Item key={key} onPress={() => afterClosing(onPress)} className="min-h-11 cursor-pointer justify-center px-4 outline-none focus:bg-sunk">
                 <Txt tone={late ? 'late' : 'ink'}>{words}</Txt>

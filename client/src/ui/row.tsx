@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native';
 import { Txt, type Tone } from './text.tsx';
 import { personInk } from './tokens.ts';
 
-interface RowProps {
+export interface RowProps {
   title: string;
   /** A short line below: where it is, from whom, what it waits for. */
   sub?: string;

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { isNarrowing } from '../model/filter.ts';
 import { Filter } from '../model/filter-schema.ts';
-import { Grouping, Sorting } from '../model/arrangement-schema.ts';
+import { BoardBy, Grouping, Layout, Sorting } from '../model/arrangement-schema.ts';
 import { keyAtEnd } from '../model/position.ts';
 import { Id, Name } from '../model/row-schema.ts';
 import type { Deciding } from './deciding.ts';
@@ -26,13 +26,15 @@ export const makeSavedView = commandKind({
     isShared: z._default(z.boolean(), false),
     group: z._default(Grouping, 'usual'),
     sort: z._default(Sorting, 'usual'),
+    layout: z._default(Layout, 'rows'),
+    boardBy: z._default(BoardBy, 'person'),
   }),
   asks: () => [{ permission: 'keep' }],
-  decide({ name, filter, isShared, group, sort }, d) {
+  decide({ name, filter, ...begins }, d) {
     refuseUnlessNarrowing(filter);
     const views = d.all('savedView').filter(({ removedAt }) => removedAt === null);
     if (views.length >= MOST_VIEWS) refuse('too-many', { max: MOST_VIEWS }, 'name');
-    d.insert('savedView', d.newId(), { ownerId: d.actor.id, name, filter, isShared, group, sort, position: keyAtEnd(views), removedAt: null });
+    d.insert('savedView', d.newId(), { ownerId: d.actor.id, name, filter, ...begins, position: keyAtEnd(views), removedAt: null });
   },
 });
 

@@ -14,9 +14,24 @@ test('a view stays as it was arranged, each choice by itself, for each person', 
   expect(of('Aino')).toMatchObject({ sort: 'title', cap: null });
 });
 
+test('columns stay in the order and as wide as one has them, each once', () => {
+  const w = new World();
+  const columns = [{ column: 'tag' as const, width: 200 }, { column: 'due' as const, width: 90 }]; // prettier-ignore
+  w.must('Aino', 'view.arrange', { view: 'whole', columns, titleWidth: 400, layout: 'table' });
+  w.must('Aino', 'view.arrange', { view: 'whole', isDescending: true });
+  expect(w.rows.get('arrangement', arrangementId('whole', w.person('Aino')))).toMatchObject({ columns, titleWidth: 400, layout: 'table', phoneLayout: 'rows' });
+  w.must('Aino', 'view.arrange', { view: 'whole', columns: [] });
+  expect(w.rows.get('arrangement', arrangementId('whole', w.person('Aino')))).toMatchObject({ columns: [] });
+});
+
 test.each([
   ['no such view', { view: 'tomorrow' }],
   ['a day for nothing', { view: 'today', cap: 0 }],
+  ['a column twice', { view: 'whole', columns: [{ column: 'due' as const, width: 90 }, { column: 'due' as const, width: 90 }] }], // prettier-ignore
+  ['a column there is not', { view: 'whole', columns: [{ column: 'colour' as 'due', width: 90 }] }],
+  ['a column too wide', { view: 'whole', columns: [{ column: 'due' as const, width: 9_000 }] }],
+  ['half a pixel', { view: 'whole', titleWidth: 100.5 }],
+  ['a layout there is not', { view: 'whole', layout: 'cloud' as 'rows' }],
   ['an unknown order', { view: 'today', sort: 'colour' as 'title' }],
 ])('refused: %s', (_name, payload) => {
   expect(new World().refused('Aino', 'view.arrange', payload).code).toMatch(/malformed|too-many/);

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { arrangementId, USUAL_ARRANGEMENT } from '../model/arrangement.ts';
-import { Cap, Detail, Grouping, Sorting, ViewName } from '../model/arrangement-schema.ts';
+import { BoardBy, Cap, ColumnWidth, Detail, Grouping, Layout, Sorting, TableColumns, ViewName } from '../model/arrangement-schema.ts';
 import { capacityId } from '../model/capacity.ts';
 import { Minutes } from '../model/capacity-schema.ts';
 import { Id } from '../model/row-schema.ts';
@@ -14,9 +14,15 @@ export const arrangeView = commandKind({
     view: ViewName,
     group: z.optional(Grouping),
     sort: z.optional(Sorting),
+    isDescending: z.optional(z.boolean()),
     detail: z.optional(Detail),
     cap: z.optional(z.nullable(Cap)),
     isOnToday: z.optional(z.boolean()),
+    layout: z.optional(Layout),
+    phoneLayout: z.optional(Layout),
+    boardBy: z.optional(BoardBy),
+    columns: z.optional(z.nullable(TableColumns)),
+    titleWidth: z.optional(ColumnWidth),
   }),
   asks: () => [{ permission: 'keep' }],
   decide({ view, ...chosen }, d) {

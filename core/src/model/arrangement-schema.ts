@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { DETAILS, SORTINGS } from './arrangement.ts';
+import { BOARD_BYS, COLUMN_WIDTH, COLUMNS, DETAILS, LAYOUTS, SORTINGS } from './arrangement.ts';
 import { Id, shared } from './row-schema.ts';
 
 /** How rows are put together: `usual` is what the view is about, a day's parts or a list's sections. */
@@ -10,6 +10,23 @@ export const Sorting = z.enum(SORTINGS);
 export type Sorting = z.infer<typeof Sorting>;
 export const Detail = z.enum(DETAILS);
 export type Detail = z.infer<typeof Detail>;
+
+export const Layout = z.enum(LAYOUTS);
+export type Layout = z.infer<typeof Layout>;
+export const BoardBy = z.enum(BOARD_BYS);
+export type BoardBy = z.infer<typeof BoardBy>;
+
+/** Pixels. */
+export const ColumnWidth = z.int().check(z.gte(COLUMN_WIDTH.least), z.lte(COLUMN_WIDTH.most));
+export const Column = z.enum(COLUMNS);
+export type Column = z.infer<typeof Column>;
+export const TableColumn = z.object({ column: Column, width: ColumnWidth });
+export type TableColumn = z.infer<typeof TableColumn>;
+/** In the order shown, each once. */
+export const TableColumns = z.array(TableColumn).check(
+  z.maxLength(COLUMNS.length),
+  z.refine((columns) => new Set(columns.map(({ column }) => column)).size === columns.length),
+);
 
 /** How many things a day may hold before the rest waits folded. */
 export const Cap = z.int().check(z.gte(1), z.lte(50));
@@ -24,9 +41,18 @@ export const Arrangement = z.object({
   view: ViewName,
   group: Grouping,
   sort: Sorting,
+  /** The other way round; what has none of it stays last. */
+  isDescending: z.boolean(),
   detail: Detail,
   cap: z.nullable(Cap),
   /** A kept view that stands on this person's day as a part of its own. */
   isOnToday: z.boolean(),
+  /** On a wide screen, and on a phone. */
+  layout: Layout,
+  phoneLayout: Layout,
+  boardBy: BoardBy,
+  /** Null: the usual ones. */
+  columns: z.nullable(TableColumns),
+  titleWidth: ColumnWidth,
 });
 export type Arrangement = z.infer<typeof Arrangement>;

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { Grouping, Sorting } from './arrangement-schema.ts';
+import { BoardBy, Grouping, Layout, Sorting } from './arrangement-schema.ts';
 import { Filter } from './filter-schema.ts';
 import { Id, Instant, Name, shared } from './row-schema.ts';
 
@@ -14,6 +14,8 @@ export const SavedView = z.object({
   /** How it is arranged for who has not arranged it otherwise. */
   group: Grouping,
   sort: Sorting,
+  layout: Layout,
+  boardBy: BoardBy,
   position: z.string(),
   removedAt: z.nullable(Instant),
 });

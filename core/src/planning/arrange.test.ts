@@ -34,6 +34,15 @@ test.each([
   expect(titles(sortBy(entries(), sorting, w.rows))).toEqual(expected);
 });
 
+test('the other way round, what has none of it still comes last', () => {
+  const { w, entries } = house();
+  const around = (sorting: 'due' | 'person' | 'list' | 'importance') => titles(sortBy(entries(), sorting, w.rows, true));
+  expect(around('due')).toEqual(['Item 10', 'item 9', 'Candles', 'Both']);
+  expect(around('person')).toEqual(['item 9', 'Both', 'Candles', 'Item 10']);
+  expect(around('list')).toEqual(['Candles', 'Both', 'Item 10', 'item 9']);
+  expect(around('importance')).toEqual(['Item 10', 'Both', 'item 9', 'Candles']);
+});
+
 function named(w: World, groups: Group<{ item: { title: string } }>[]) {
   const name = ({ by, key }: Group<unknown>) => {
     if (key === null || by === 'date') return key;
@@ -54,16 +63,17 @@ test('by date, list, person and tag', () => {
 
 test('sorting loses nothing, and sorting twice changes nothing', () => {
   const moment = fc.constantFrom(null, '2026-11-25', '2026-11-25T08:00', '2026-12-01');
-  const some = fc.array(fc.record({ title: fc.string({ minLength: 1, maxLength: 4 }), due: moment, importance: fc.integer({ min: 0, max: 3 }) }), {
-    maxLength: 12,
-  });
+  const effort = fc.option(fc.integer({ min: 1, max: 90 }));
+  const importance = fc.integer({ min: 0, max: 3 });
+  const one = fc.record({ title: fc.string({ minLength: 1, maxLength: 4 }), due: moment, start: moment, effort, importance });
   fc.assert(
-    fc.property(some, fc.constantFrom(...SORTINGS), (made, sorting) => {
+    fc.property(fc.array(one, { maxLength: 12 }), fc.constantFrom(...SORTINGS), fc.boolean(), (made, sorting, isDescending) => {
       const w = new World();
-      const entries = made.map((one, nth) => ({ item: { ...one, id: String(nth), tagIds: [] } as never, part: null }));
-      const once = sortBy(entries, sorting, w.rows);
+      const plain = { tagIds: [], listId: null, createdAt: '2026-11-25T08:00:00Z' };
+      const entries = made.map((some, nth) => ({ item: { ...plain, ...some, id: String(nth) } as never, part: null }));
+      const once = sortBy(entries, sorting, w.rows, isDescending);
       expect(new Set(once)).toEqual(new Set(entries));
-      expect(sortBy(once, sorting, w.rows)).toEqual(once);
+      expect(sortBy(once, sorting, w.rows, isDescending)).toEqual(once);
     }),
   );
 });

@@ -28,11 +28,12 @@ export interface ArrangeRows extends Pick<PlanRows, 'by'> {
   get(noun: 'person', id: string): Person | 'absent' | 'not-held';
 }
 
-/** Sorted by what was chosen, stably: what is alike stays in the order given. What has no such thing comes last. */
-export function sortBy<T extends Arrangeable>(entries: readonly T[], sorting: Sorting, rows: ArrangeRows): T[] {
+/** Sorted by what was chosen, stably: what is alike stays in the order given. What has no such thing comes last, either way round. */
+export function sortBy<T extends Arrangeable>(entries: readonly T[], sorting: Sorting, rows: ArrangeRows, isDescending = false): T[] {
   if (sorting === 'usual') return [...entries];
   const keyed = entries.map((entry) => ({ entry, key: SORT_KEYS[sorting](entry, rows) }));
-  return keyed.sort((a, b) => compareKeys(a.key, b.key)).map(({ entry }) => entry);
+  const way = isDescending ? -1 : 1;
+  return keyed.sort((a, b) => compareKeys(a.key, b.key) * (a.key === null || b.key === null ? 1 : way)).map(({ entry }) => entry);
 }
 
 /** Words are compared as people read them, codes (days, hours, own order) by their characters. */
@@ -44,7 +45,12 @@ const SORT_KEYS: Record<Exclude<Sorting, 'usual'>, (entry: Arrangeable, rows: Ar
   plan: ({ part }) => atTheEnd(part?.plan ?? null),
   title: ({ item }) => ({ words: item.title }),
   tag: ({ item }, rows) => inWords(namesOfTags(item, rows)[0]),
-  importance: ({ item }) => -item.importance,
+  importance: ({ item }) => (item.importance === 0 ? null : -item.importance),
+  person: ({ item }, rows) => inWords(namesOfHolders(item, rows)[0]),
+  list: ({ item }, rows) => (item.listId === null ? null : HEADING_RANKS.list(item.listId, rows)),
+  start: ({ item }) => (item.start === null ? null : { code: item.start }),
+  minutes: ({ item }) => item.effort,
+  made: ({ item }) => ({ code: item.createdAt }),
 };
 
 const atTheEnd = (moment: string | null): SortKey => (moment === null ? null : { code: moment.length === 10 ? `${moment}T24:00` : moment });
@@ -70,6 +76,15 @@ const namesOfTags = (item: Item, rows: ArrangeRows): string[] =>
     .map((tag) => tag.name)
     .sort(collator.compare);
 
+const namesOfHolders = (item: Item, rows: ArrangeRows): string[] =>
+  holdersOf(item, rows)
+    .map((id) => rows.get('person', id))
+    .flatMap((person) => (typeof person === 'string' ? [] : person.name))
+    .sort(collator.compare);
+
+/** Whoever has it to do, or did it. */
+const holdersOf = (item: Item, rows: ArrangeRows): string[] => countingParts(rows.by('part', 'itemId', item.id)).flatMap((part) => part.personId ?? []);
+
 /**
  * Put under headings, each in the order given. By person and by tag, what belongs to several stands under each of them.
  * Dates come in their order, lists in theirs, people and tags by name; what has none of it comes last.
@@ -94,7 +109,7 @@ const GROUP_KEYS: Record<Group<unknown>['by'], (entry: Arrangeable, rows: Arrang
     return day === null ? [] : [day];
   },
   list: ({ item }) => (item.listId === null ? [] : [item.listId]),
-  person: ({ item }, rows) => countingParts(rows.by('part', 'itemId', item.id)).flatMap((part) => part.personId ?? []),
+  person: ({ item }, rows) => holdersOf(item, rows),
   tag: ({ item }, rows) => tagsOf(item, rows).map((tag) => tag.id),
 };
 

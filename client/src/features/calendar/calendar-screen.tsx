@@ -6,15 +6,17 @@ import { BeyondLine } from '@/features/beyond';
 import { useCaptureHere } from '@/features/capture';
 import { Screen } from '@/features/shell';
 import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Heading, IconButton, Menu, useNarrow, useWide } from '@/ui';
+import { Button, Choice, Menu, useWide } from '@/ui';
 import { t } from '@/words';
-import { calendarWords, dayMonth, monthAfter, startOfWeek } from '@/words/dates.ts';
+import { dayMonth, monthAfter, startOfWeek } from '@/words/dates.ts';
+import { Beside } from './beside.tsx';
 import { useChosenDay, VIEWS, type CalendarViewName } from './chosen-day.ts';
 import { DayHours } from './day-hours.tsx';
 import { DayList, DaysList } from './day-list.tsx';
 import { marksOf } from './day-marks.ts';
 import { CalendarDrag } from './drag.tsx';
 import { MonthGrid } from './month-grid.tsx';
+import { Turning } from './turning.tsx';
 import { useDays } from './use-days.ts';
 import { useMove } from './use-move.tsx';
 import { WeekGrid } from './week-grid.tsx';
@@ -85,23 +87,6 @@ export function CalendarScreen() {
   );
 }
 
-/** The day's list right of the month where there is room, else below it. */
-function Beside({ wide, list, children }: { wide: boolean; list: React.ReactNode; children: React.ReactNode }) {
-  if (!wide)
-    return (
-      <>
-        <View className="px-2">{children}</View>
-        {list}
-      </>
-    );
-  return (
-    <View className="flex-row gap-6 px-4">
-      <View className="min-w-0 grow shrink basis-0">{children}</View>
-      <View className="w-[420px]">{list}</View>
-    </View>
-  );
-}
-
 /** Further screens that belong to it; in a menu where there is no room for their names. */
 function Ways({ isManager }: { isManager: boolean }) {
   const router = useRouter();
@@ -119,26 +104,6 @@ function Ways({ isManager }: { isManager: boolean }) {
           {words}
         </Button>
       ))}
-    </View>
-  );
-}
-
-function Turning({ view, dates, onTurn }: { view: CalendarViewName; dates: readonly string[]; onTurn: (by: number) => void }) {
-  const words = calendarWords();
-  const narrow = useNarrow();
-  const span =
-    view === 'month'
-      ? words.month(dates[0]!)
-      : view === 'day'
-        ? dayMonth(dates[0]!)
-        : t('away.range', { from: dayMonth(dates[0]!), to: dayMonth(dates.at(-1)!) });
-  return (
-    <View className="flex-row items-center px-2">
-      <IconButton icon="left" label={t(`calendar.before.${view}`)} onPress={() => onTurn(-1)} />
-      <View className="min-w-0 grow shrink basis-0" aria-live="polite">
-        <Heading level={narrow ? 3 : 2}>{span}</Heading>
-      </View>
-      <IconButton icon="right" label={t(`calendar.after.${view}`)} onPress={() => onTurn(1)} />
     </View>
   );
 }

@@ -1,1 +1,1 @@
-export { CalendarScreen } from './calendar-screen.tsx';
+export { CalendarScreen, ItemsInCalendar } from './fetched.ts';

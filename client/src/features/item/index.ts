@@ -1,5 +1,5 @@
 export { IN_LISTS, needsMore, useDecide, type Decision } from './decide.ts';
-export { Decisions, DuePanel, PassOnPanel, PeoplePicker, ToPerson, WaitingPanel } from './fetched.ts';
+export { Decisions, DuePanel, HandToSheet, PassOnPanel, PeoplePicker, ToPerson, WaitingPanel } from './fetched.ts';
 export { Outline, type OutlineGroup } from './outline-rows.tsx';
 export { SelectButton, Selecting, SelectionBar, useSelection } from './selection.tsx';
 export { sayEntry } from './activity-words.ts';
@@ -8,6 +8,7 @@ export { canOpen, everyoneIn } from './everyone.ts';
 export { useWays } from './ways.tsx';
 export { useGiveAll } from './give-all.ts';
 export { Steps } from './steps.tsx';
+export { useItemFace } from './item-face.tsx';
 export { ItemRow } from './item-row.tsx';
 export { WantedSheet } from './wanted-sheet.tsx';
 export { ItemSheet } from './item-sheet.tsx';

@@ -7,11 +7,11 @@ import { useOpenHouse } from '@/store/store.ts';
 import { GroupHead, LongRows } from '@/ui';
 
 /** A list put together in another way than it was laid out. */
-export function ArrangedItems({ open, arranged: { group, sort, detail } }: { open: readonly Item[]; arranged: Arranging }) {
+export function ArrangedItems({ open, arranged: { group, sort, isDescending, detail } }: { open: readonly Item[]; arranged: Arranging }) {
   const { rows, me } = useOpenHouse();
   const heading = useHeading();
   const entries = open.map((item): Arrangeable => ({ item, part: partFor(item, rows.by('part', 'itemId', item.id), me.id, rows) }));
-  const sorted = sortBy(entries, sort, rows);
+  const sorted = sortBy(entries, sort, rows, isDescending);
   const draw = (some: readonly Arrangeable[]) => (
     <LongRows rows={some} keyOf={({ item }) => item.id}>
       {({ item }) => <ItemRow item={item} detail={detail} />}

@@ -1,7 +1,9 @@
-import { groupBy, sortBy, type Arrangeable, type Grouping } from '@kotiva/core';
+import { groupBy, sortBy, type Arrangeable, type BoardBy, type Grouping, type Layout } from '@kotiva/core';
 import { View } from 'react-native';
-import { ArrangeButton, useHeading } from '@/features/arrange';
+import { ArrangeButton, LayoutTabs, useHeading, useLayout } from '@/features/arrange';
+import { ItemsInCalendar } from '@/features/calendar';
 import { IN_LISTS, ItemRow, SelectButton, Selecting, SelectionBar } from '@/features/item';
+import { ItemsBoard, ItemsTable, ItemsTiles } from '@/features/layouts';
 import { useArrangement, type Arranging } from '@/store/arrangement.ts';
 import { useOpenHouse } from '@/store/store.ts';
 import { Empty, GroupHead, LongRows, useWide } from '@/ui';
@@ -18,31 +20,23 @@ interface FilteredItemsProps {
   children?: React.ReactNode;
 }
 
-/** Items from many lists, arranged as their reader has it: by list, by person, by day, or one below the other. */
+const LAYOUTS: readonly Layout[] = ['rows', 'tiles', 'table', 'board', 'calendar'];
+const BOARD_BYS: readonly BoardBy[] = ['person', 'list', 'importance'];
+
+/** Items from many lists, arranged as their reader has it: as rows, tiles, a table, a board or a calendar. */
 export function FilteredItems({ view, usual, entries, empty, children }: FilteredItemsProps) {
-  const { rows } = useOpenHouse();
-  const heading = useHeading();
   const wide = useWide();
-  const { arranged } = useArrangement(view, usual);
-  const group: Exclude<Grouping, 'usual'> = arranged.group === 'usual' ? 'list' : arranged.group;
-  const sorted = sortBy(entries, arranged.sort, rows);
-  const nameOfList = (id: string | null): string | undefined => {
-    const list = id ? rows.get('list', id) : 'absent';
-    return typeof list === 'string' ? undefined : list.name;
-  };
-  const draw = (some: readonly Arrangeable[]) => (
-    <LongRows rows={some} keyOf={({ item }) => item.id}>
-      {({ item }) => <ItemRow item={item} sub={group === 'list' ? undefined : nameOfList(item.listId)} detail={arranged.detail} />}
-    </LongRows>
-  );
   return (
     <Selecting>
       <View className="flex-row flex-wrap items-start">
         <View className="min-w-0 grow shrink basis-0">{children}</View>
-        <View className="ml-auto px-2 pt-3">
+        <View className="ml-auto flex-row items-center px-2 pt-3">
+          {wide ? <LayoutTabs view={view} usual={usual} layouts={LAYOUTS} /> : null}
           <ArrangeButton
             view={view}
             usual={usual}
+            layouts={LAYOUTS}
+            boardBys={BOARD_BYS}
             groupings={['usual', 'person', 'date', 'tag', 'none']}
             usualGroup={t('group.list')}
             usualSort={t('sortBy.own')}
@@ -56,19 +50,77 @@ export function FilteredItems({ view, usual, entries, empty, children }: Filtere
         </View>
       </View>
       <SelectionBar ids={entries.map(({ item }) => item.id)} only={IN_LISTS} />
-      {entries.length === 0 ? <Empty words={empty} /> : null}
-      {group === 'none' ? (
-        draw(sorted)
-      ) : (
-        <View className={wide ? 'columns' : ''}>
-          {groupBy(sorted, group, rows).map((one) => (
-            <View key={one.key ?? 'none'} className={wide ? 'column-group' : ''}>
-              <GroupHead title={heading(one)} count={one.entries.length} />
-              {draw(one.entries)}
-            </View>
-          ))}
-        </View>
-      )}
+      {entries.length === 0 ? <Empty words={empty} /> : <LaidOut view={view} usual={usual} entries={entries} />}
     </Selecting>
+  );
+}
+
+function LaidOut({ view, usual, entries }: Pick<FilteredItemsProps, 'view' | 'usual' | 'entries'>) {
+  const { rows } = useOpenHouse();
+  const { layout } = useLayout(view, usual);
+  const { arranged, arrange } = useArrangement(view, usual);
+  const sorted = sortBy(entries, arranged.sort, rows, arranged.isDescending);
+  const nameOfList = ({ item }: Arrangeable): string | undefined => {
+    const list = item.listId ? rows.get('list', item.listId) : 'absent';
+    return typeof list === 'string' ? undefined : list.name;
+  };
+  switch (layout) {
+    case 'table':
+      return <ItemsTable entries={sorted} arranged={arranged} arrange={arrange} />;
+    case 'board':
+      return (
+        <ItemsBoard
+          entries={sorted}
+          by={arranged.boardBy}
+          detail={arranged.detail}
+          subOf={(entry) => (arranged.boardBy === 'list' ? undefined : nameOfList(entry))}
+        />
+      );
+    case 'calendar':
+      return <ItemsInCalendar itemIds={sorted.map(({ item }) => item.id)} />;
+    case 'rows':
+    case 'tiles': {
+      const group: Exclude<Grouping, 'usual'> = arranged.group === 'usual' ? 'list' : arranged.group;
+      const subOf = (entry: Arrangeable) => (group === 'list' ? undefined : nameOfList(entry));
+      return (
+        <Grouped entries={sorted} group={group} isPaper={layout === 'rows'}>
+          {(some) =>
+            layout === 'tiles' ? (
+              <ItemsTiles entries={some} detail={arranged.detail} subOf={subOf} />
+            ) : (
+              <LongRows rows={some} keyOf={({ item }) => item.id}>
+                {(entry) => <ItemRow item={entry.item} sub={subOf(entry)} detail={arranged.detail} />}
+              </LongRows>
+            )
+          }
+        </Grouped>
+      );
+    }
+  }
+}
+
+interface GroupedProps {
+  entries: readonly Arrangeable[];
+  group: Exclude<Grouping, 'usual'>;
+  /** Groups run on in columns where there is room. */
+  isPaper: boolean;
+  children: (some: readonly Arrangeable[]) => React.ReactNode;
+}
+
+function Grouped({ entries, group, isPaper, children }: GroupedProps) {
+  const { rows } = useOpenHouse();
+  const heading = useHeading();
+  const wide = useWide();
+  const inColumns = isPaper && wide;
+  if (group === 'none') return children(entries);
+  return (
+    <View className={inColumns ? 'columns' : ''}>
+      {groupBy(entries, group, rows).map((one) => (
+        <View key={one.key ?? 'none'} className={inColumns ? 'column-group' : ''}>
+          <GroupHead title={heading(one)} count={one.entries.length} />
+          {children(one.entries)}
+        </View>
+      ))}
+    </View>
   );
 }

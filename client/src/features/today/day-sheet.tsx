@@ -1,13 +1,13 @@
 import { byArrival, DAY_PARTS, daySheet, isHere, type DayBand, type DayPart } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { HandToSheet } from '@/features/item';
 import { useOpenHouse, usePlanView } from '@/store/store.ts';
 import { personInk, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { Bands, DropBand, type Moved } from './bands.tsx';
 import { BandHead } from './band-head.tsx';
 import { BandCells } from './band-cells.tsx';
-import { HandSheet } from './hand-sheet.tsx';
 import { useIsOver } from './today-groups.tsx';
 
 /** The day of everyone whose day can be seen from here, oneself first. */
@@ -59,7 +59,9 @@ export function DaySheet({ bands }: { bands: readonly DayBand[] }) {
               {t('sheet.idle', { names: together(idle) })}
             </Txt>
           ) : null}
-          {moved ? <HandSheet moved={moved} onClose={() => setMoved(null)} /> : null}
+          {moved ? (
+            <HandToSheet item={moved.entry.item} from={moved.entry.part.personId === null ? null : moved.from} to={moved.to} onClose={() => setMoved(null)} />
+          ) : null}
         </View>
       )}
     </Bands>

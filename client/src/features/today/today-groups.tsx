@@ -105,7 +105,7 @@ function Groups({ entries }: { entries: readonly AgendaEntry[] }) {
   const { rows } = useOpenHouse();
   const { arranged } = useArrangement('today');
   const heading = useHeading();
-  const sorted = sortBy(entries, arranged.sort, rows);
+  const sorted = sortBy(entries, arranged.sort, rows, arranged.isDescending);
   if (arranged.group === 'usual') return <DayParts entries={sorted} detail={arranged.detail} />;
   if (arranged.group === 'none') return <Rows entries={sorted} detail={arranged.detail} />;
   return groupBy(sorted, arranged.group, rows).map((group) => (

@@ -30,10 +30,10 @@ export function SaveView({
   if (!isNarrowing(narrowing.filter)) return null;
   const make = (name: string, isShared: boolean) => {
     const before = new Set(rows.all('savedView').map(({ id }) => id));
-    const { group, sort } = arranged;
+    const { group, sort, layout, boardBy } = arranged;
     const reason = submit(
       'savedView.make',
-      { name, isShared, filter: narrowing.filter, group, sort },
+      { name, isShared, filter: narrowing.filter, group, sort, layout, boardBy },
       { words: t('said.viewSaved', { name }), undo: true, ownRefusal: true },
     );
     if (reason) return reason;

@@ -41,7 +41,7 @@ function Kept({ view }: { view: SavedView }) {
   const saveChange = () => void submit('savedView.change', { view: view.id, filter }, { words: t('said.viewChanged', { name: view.name }), undo: true });
   return (
     <Screen title={view.name} sub={t('whole.countAll', { count: entries.length })} actions={<ViewMenu view={view} mayChange={mayChange} />}>
-      <FilteredItems view={view.id} usual={{ group: view.group, sort: view.sort }} entries={entries} empty={t(isAllGone ? 'view.allGone' : 'view.nothing')}>
+      <FilteredItems view={view.id} usual={beginningOf(view)} entries={entries} empty={t(isAllGone ? 'view.allGone' : 'view.nothing')}>
         <NarrowBar narrowing={{ ...narrowing, unknown: narrowing.unknown + (isChanged ? 0 : kept.unknown) }}>
           {isChanged && isNarrowing(filter) ? (
             <>
@@ -60,8 +60,11 @@ function Kept({ view }: { view: SavedView }) {
   );
 }
 
+/** How a view is arranged for who has not arranged it otherwise. */
+const beginningOf = ({ group, sort, layout, boardBy }: SavedView) => ({ group, sort, layout, boardBy });
+
 function ViewMenu({ view, mayChange }: { view: SavedView; mayChange: boolean }) {
-  const { arranged, arrange } = useArrangement(view.id, { group: view.group, sort: view.sort });
+  const { arranged, arrange } = useArrangement(view.id, beginningOf(view));
   const submit = useSubmit();
   const router = useRouter();
   const [naming, setNaming] = useState(false);

@@ -1,30 +1,37 @@
+import type { Item, Person } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useWays } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, Field, Foot, Heading, Sheet } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
-import type { Moved } from './bands.tsx';
+import { useWays } from './ways.tsx';
 
-/** After dragging from one band to another: a word to go with it, if wanted, and it is handed over. */
-export function HandSheet({ moved: { entry, from, to }, onClose }: { moved: Moved; onClose: () => void }) {
+interface HandToProps {
+  item: Item;
+  /** Who has it; null: nobody yet. */
+  from: Person | null;
+  to: Person;
+  onClose: () => void;
+}
+
+/** After dragging to somebody: a word to go with it, if wanted, and it is handed over. */
+export function HandToSheet({ item, from, to, onClose }: HandToProps) {
   const { me } = useOpenHouse();
   const submit = useSubmit();
   const [error, setError] = useState<string | null>(null);
-  const { item, part } = entry;
   const [message, setMessage, sent] = useDraft(`hand-to/${item.id}/${to.id}`, '');
-  const title = to.id === me.id ? t('sheet.take', { title: item.title, from: from.name }) : t('sheet.hand', { title: item.title, name: to.name });
+  const title = to.id === me.id && from ? t('sheet.take', { title: item.title, from: from.name }) : t('sheet.hand', { title: item.title, name: to.name });
   const saying = { words: t('said.handed', { title: item.title, names: to.name }), undo: true, ownRefusal: true };
   const ways = useWays([item.listId], [to.id]);
   const hand = () => {
     if (ways.isOpen) return setError(t('ways.first'));
     const reason =
-      part.personId === null
+      from === null
         ? submit('part.handOver', { items: [item.id], persons: [to.id], message }, saying)
-        : submit('part.passOn', { item: item.id, from: part.personId, to: to.id, message }, saying);
+        : submit('part.passOn', { item: item.id, from: from.id, to: to.id, message }, saying);
     if (reason) return setError(sayReason(reason));
     ways.settle();
     sent();

@@ -1,0 +1,130 @@
+import { countingParts, isDone, isLate, openParts, openWaits, progressOf, type Detail, type Item } from '@kotiva/core';
+import { useNow, useOpenHouse } from '@/store/store.ts';
+import { useUnsent } from '@/store/unsent.ts';
+import { ChosenMark, Knot, KnotMark, Thread, type RowProps, type Tone } from '@/ui';
+import { t, type WordKey } from '@/words';
+import { sayDue, sayInstant } from '@/words/dates.ts';
+import { sayRuleShort } from '@/words/rules.ts';
+import { choreOf } from './chore-of.ts';
+import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
+import { alarmsSeenBy, isToRing, sayTriggerFor } from './say-alarm.ts';
+import { useOpenItem } from './open-item.ts';
+import { sayAnswer } from './say-answer.ts';
+import { useSelection } from './selection.tsx';
+import { partToTie, useTie } from './use-check.ts';
+
+export interface ItemRowProps {
+  item: Item;
+  /** Said below the title before anything else: the list's name, who gave it. */
+  sub?: string;
+  trail?: React.ReactNode;
+  tools?: React.ReactNode;
+  /** Before the knot: a handle to drag by. */
+  handle?: React.ReactNode;
+  /** Said at the right instead of the deadline. */
+  right?: string;
+  rightTone?: Tone;
+  detail?: Detail;
+}
+
+const firstLine = (notes: string): string => notes.split('\n', 1)[0]!.slice(0, 120);
+
+/** What is shown of an item wherever it stands: the knot one ties, the title, who shares it, what is due. */
+export function useItemFace({ item, sub, trail, tools, handle, right, rightTone, detail = 'short' }: ItemRowProps): RowProps {
+  const { rows, me, house } = useOpenHouse();
+  const now = useNow();
+  const open = useOpenItem();
+  const selection = useSelection();
+  const choosing = selection?.chosen ?? null;
+  const tie = useTie();
+  const parts = rows.by('part', 'itemId', item.id);
+  const given = givenParts(rows, item.id);
+  const done = isDone(item, parts);
+  const mine = partToTie(item, parts, me, rows);
+  // where it is not one's own, the knot of somebody who still has it: never one that looks done while others are open
+  const shown = mine ?? openParts(given)[0] ?? countingParts(given)[0] ?? given[0] ?? parts[0];
+  // who passed it on no longer has it: their part stands in the sheet
+  const having = countingParts(given);
+  const others = having.filter((part) => part !== shown);
+  const late = !done && isLate(item, now, house.zone);
+  const person = shown ? personOf(rows, shown.personId) : null;
+  const steps = rows.by('item', 'parentId', item.id).filter((step) => !step.removedAt);
+  const waiting = openWaits(rows.by('wait', 'itemId', item.id))[0];
+  const waitingStep = steps.find((step) => openWaits(rows.by('wait', 'itemId', step.id)).length > 0 && !isDone(step, rows.by('part', 'itemId', step.id)));
+  const reminder = alarmsSeenBy(rows, item.id, me.id).find((alarm) => isToRing(alarm, house, rows));
+  const completed = parts.find((part) => part.standing === 'completed');
+
+  const series = choreOf(item, rows);
+
+  const unsent = useUnsent([item, ...parts]);
+
+  const lines = [
+    unsent ? t('row.unsent') : null,
+    sub,
+    done && completed?.completedAt
+      ? t('row.doneBy', { name: nameOf(rows, completed.completedBy), when: sayInstant(completed.completedAt, now, house.zone) })
+      : null,
+    done && completed?.answer ? sayAnswer(item, completed.answer) : null,
+    !done && item.wanted ? t('row.asksFor', { what: item.wanted.what }) : null,
+    !done && steps.length > 0
+      ? t('row.steps', { done: steps.filter((step) => isDone(step, rows.by('part', 'itemId', step.id))).length, of: steps.length })
+      : null,
+    !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
+    !done && !mine && having.length === 1 ? nameOf(rows, having[0]!.personId) : null,
+    series ? sayRuleShort(series) : null,
+    !done && waiting ? t('row.waitsFor', { words: waiting.words }) : null,
+    !done && waitingStep ? t('row.stepWaitsFor', { step: waitingStep.title, words: openWaits(rows.by('wait', 'itemId', waitingStep.id))[0]!.words }) : null,
+    !done && reminder ? t('row.reminds', { when: sayTriggerFor(reminder, { rows, now, zone: house.zone, me }) }) : null,
+  ].filter(Boolean);
+  const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));
+  const knot = shown ? knotOf(item, shown) : 'nobody';
+  const lead = choosing ? (
+    <ChosenMark on={choosing.has(item.id)} />
+  ) : mine && shown ? (
+    <Knot
+      state={knot}
+      colour={person?.colour ?? null}
+      onTie={() => tie(item, mine)}
+      label={t(mine.standing === 'completed' ? 'knot.untie' : 'knot.tie', { title: item.title })}
+    />
+  ) : (
+    <KnotMark state={knot} colour={person?.colour ?? null} />
+  );
+  return {
+    rowId: item.id,
+    title: item.title,
+    sub:
+      detail === 'bare'
+        ? unsent
+          ? t('row.unsent')
+          : undefined
+        : [...lines, detail === 'full' ? firstLine(item.notes) : null].filter(Boolean).join(' · ') || undefined,
+    right: right ?? (!done && item.due ? sayDue(item.due, late, now, house.zone) : undefined),
+    rightTone: rightTone ?? (late ? 'late' : 'ink'),
+    tags: detail === 'bare' ? undefined : tags,
+    done,
+    first: item.importance > 0 && !done ? t(`importance.${item.importance as 1 | 2 | 3}`) : undefined,
+    isStrong: item.importance === 3,
+    onPress: () => (choosing ? selection!.toggle(item.id) : open(item.id)),
+    onLongPress: selection ? () => (choosing ? selection.toggle(item.id) : selection.start(item.id)) : undefined,
+    chosen: choosing ? choosing.has(item.id) : undefined,
+    state: mine ? undefined : t(`knot.${knot}` as WordKey),
+    lead: handle ? (
+      <>
+        {handle}
+        {lead}
+      </>
+    ) : (
+      lead
+    ),
+    tools,
+    trail: (
+      <>
+        {others.length > 0 ? (
+          <Thread strands={strandsOf(item, others, rows)} each={item.policy === 'each'} late={late} label={sayStrands(item, others, rows)} />
+        ) : null}
+        {trail}
+      </>
+    ),
+  };
+}

@@ -1,0 +1,31 @@
+import { byArrival, byPosition, isHere, type Arrangeable, type BoardBy, type BoardColumn, type MemoryRows } from '@kotiva/core';
+import { t } from '@/words';
+
+/** The columns of a board before any item is in them, in their order. */
+export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: MemoryRows): (string | null)[] {
+  const lists = new Set(entries.map(({ item }) => item.listId));
+  switch (by) {
+    case 'importance':
+      return ['3', '2', '1', '0'];
+    case 'person': {
+      const people = rows.all('person').filter((one) => isHere(one) && one.role !== 'outside');
+      return [null, ...people.sort(byArrival).map(({ id }) => id)];
+    }
+    case 'list': {
+      const named = rows.all('list').filter(({ id }) => lists.has(id));
+      return [...(lists.has(null) ? [null] : []), ...named.sort(byPosition).map(({ id }) => id)];
+    }
+    case 'section': {
+      const sections = rows.all('section').filter(({ listId }) => lists.has(listId));
+      return [null, ...sections.sort(byPosition).map(({ id }) => id)];
+    }
+  }
+}
+
+/** What stands above a column. */
+export function sayColumn({ key }: Pick<BoardColumn<unknown>, 'key'>, by: BoardBy, rows: MemoryRows): string {
+  if (by === 'importance') return t(`board.importance.${(key ?? '0') as '0' | '1' | '2' | '3'}`);
+  if (key === null) return t(`board.without.${by}`);
+  const row = rows.get(by, key);
+  return typeof row === 'string' ? t(`board.without.${by}`) : row.name;
+}

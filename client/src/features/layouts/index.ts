@@ -1,0 +1,1 @@
+export { ItemsBoard, ItemsTable, ItemsTiles } from './fetched.ts';
