@@ -40,6 +40,7 @@ import { heldMailRoutes } from './routes/held-mail.ts';
 import { linkRoutes, outsidePages } from './routes/outside.ts';
 import { remoteOf } from './routes/asker.ts';
 import { sessionRoutes } from './routes/session.ts';
+import { SearchIndex } from './search/search-index.ts';
 import { Ledger } from './sync/apply.ts';
 import { CommandGroups } from './sync/groups.ts';
 import { ChangeFeed } from './sync/changes.ts';
@@ -104,6 +105,8 @@ export function createApp(options: AppOptions) {
       links.withdraw({ houseId, personId: id });
     }
   });
+  const search = new SearchIndex(storage.raw);
+  ledger.beside((houseId, changes, rows) => search.follow(houseId, changes, rows));
   const vapid = vapidKeys(storage.db);
   const ways: Ways = {
     push: new WebPush(vapid, publicUrl.startsWith('https:') ? publicUrl : `mailto:kotiva@${mailDomain}`, standIns ? new URL(publicUrl).origin : null),
@@ -120,6 +123,7 @@ export function createApp(options: AppOptions) {
     accounts,
     tokens,
     ledger,
+    search,
     groups: new CommandGroups(ledger),
     feed,
     hub,

@@ -12,6 +12,7 @@ import type { Outbox, Ways } from './notify/outbox.ts';
 import type { VapidKeys } from './notify/web-push.ts';
 import type { OutsideDesk } from './outside/desk.ts';
 import type { OutsideLinks } from './outside/links.ts';
+import type { SearchIndex } from './search/search-index.ts';
 import type { Ledger } from './sync/apply.ts';
 import type { CommandGroups } from './sync/groups.ts';
 import type { ChangeFeed } from './sync/changes.ts';
@@ -43,6 +44,8 @@ export interface Services {
   accounts: Accounts;
   tokens: CaptureTokens;
   ledger: Ledger;
+  /** The words of everything, to be found by. */
+  search: SearchIndex;
   /** Where commands of devices are given. */
   groups: CommandGroups;
   feed: ChangeFeed;

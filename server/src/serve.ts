@@ -10,6 +10,7 @@ import { keepPrivate, takeFolder, Unusable } from './db/folder.ts';
 import { openStorage, type Storage } from './db/open.ts';
 import { listenForMail } from './mail-in/listening.ts';
 import { keepMemorySmall } from './memory.ts';
+import { fillSearch } from './search/filling.ts';
 import { serveMetrics } from './metrics.ts';
 import { keepWarm } from './warm-up.ts';
 
@@ -96,8 +97,10 @@ export async function startServer(options: ServeOptions): Promise<void> {
   if (metrics && metricsPort !== undefined) await listening(metrics, metricsPort);
   // what fell due while nothing ran is done once there is somebody to answer: the start waits for none of it
   const beating = beat(services);
+  const leaveSearch = fillSearch(services);
   ending(services, server, () => {
     for (const timer of beating) clearInterval(timer);
+    leaveSearch();
     mail?.close();
     metrics?.close();
     // nothing is to be done any more: the file holds all there is

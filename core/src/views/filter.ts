@@ -8,7 +8,9 @@ import { nextDay, partFor } from '../planning/whereabouts.ts';
 import type { Arrangeable } from '../planning/arrange.ts';
 import type { PlanRows, PlanView } from '../planning/rows.ts';
 import { addDays, calendarDateOf, weekdayOf } from '../time/clock.ts';
-import { folded } from './find.ts';
+import { itemHasTerms } from './find.ts';
+import { withBelowTags } from './tags-below.ts';
+import { termsOf } from './terms.ts';
 
 /** What filtering reads: what a device and a server have. */
 export interface FilterRows extends Omit<PlanRows, 'all' | 'get' | 'by'> {
@@ -155,15 +157,6 @@ const among =
   (judged) =>
     of(judged).some((one) => wanted.has(one));
 
-/** A broader tag gathers those under it. */
-function withBelowTags(ids: readonly string[], rows: Pick<FilterRows, 'all'>): Set<string> {
-  const found = new Set(ids);
-  const tags = rows.all('tag').filter(({ removedAt }) => removedAt === null);
-  // a set that grows is walked to its end: each tag once, also where two lie under each other
-  for (const id of found) for (const tag of tags) if (tag.parentId === id) found.add(tag.id);
-  return found;
-}
-
 const NOBODY = 'nobody';
 const peopleOf = (who: readonly string[], { personId }: PlanView): Set<string> => new Set(who.map((one) => (one === 'me' ? personId : one)));
 
@@ -273,11 +266,8 @@ const HAS: Record<Having, (view: PlanView, rows: FilterRows) => Test> = {
 };
 
 function wordsTest(typed: string): Test {
-  const words = folded(typed.trim()).split(/\s+/).filter(Boolean);
-  return ({ item }) => {
-    const text = folded(`${item.title} ${item.notes}`);
-    return words.every((word) => text.includes(word));
-  };
+  const terms = termsOf(typed);
+  return ({ item }) => itemHasTerms(item, terms);
 }
 
 /** A step with a person or a day of its own. */

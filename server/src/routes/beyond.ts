@@ -7,6 +7,8 @@ import type { Env, Services } from '../context.ts';
 import type { Raw } from '../db/open.ts';
 import { AS_JSON, fromDriver, type SqliteRows } from '../db/sqlite-rows.ts';
 import { Problem } from '../problem.ts';
+import { foundBy } from '../search/found-by.ts';
+import type { SearchIndex } from '../search/search-index.ts';
 import { inSlices } from '../slices.ts';
 import { rowsOfClusters } from '../sync/visibility-scope.ts';
 import { SeenRows } from '../sync/seen-rows.ts';
@@ -18,7 +20,7 @@ import { signedIn } from './session.ts';
 const MOST_ITEMS = 400;
 const MOST_ROWS = 12_000;
 /** Things found by their words. */
-const MOST_FOUND = 50;
+const MOST_FOUND = 200;
 /** Of a filter, as text: twenty conditions of fifty ids each are more than anybody puts together by hand. */
 const MOST_LETTERS = 16_000;
 /** Items read at a time where all are read. */
@@ -49,7 +51,7 @@ export function beyondRoutes(services: Services): Hono<Env> {
     const { houseId } = person;
     // where the house stands before anything is read: what is written meanwhile comes as a change
     const at = ledger.seq(houseId);
-    const put = await inSlices(rowsFor(parsed.data, ledger.rows(houseId), person, { raw: storage.raw, now: services.clock.now() }));
+    const put = await inSlices(rowsFor(parsed.data, ledger.rows(houseId), person, { raw: storage.raw, search: services.search, now: services.clock.now() }));
     return c.json({ seq: at, more: false, from: ledger.from(houseId), put, evict: [] });
   });
 
@@ -58,16 +60,18 @@ export function beyondRoutes(services: Services): Hono<Env> {
 
 interface Asked {
   raw: Raw;
+  search: SearchIndex;
   /** UTC instant. */
   now: string;
 }
 
-function* rowsFor(query: Query, rows: SqliteRows, person: Person, { raw, now }: Asked): Generator<void, { noun: Noun; row: Row }[]> {
+function* rowsFor(query: Query, rows: SqliteRows, person: Person, asked: Asked): Generator<void, { noun: Noun; row: Row }[]> {
+  const { raw } = asked;
   const itemIds =
     'words' in query
-      ? yield* foundBy(query.words, rows, person, raw)
+      ? yield* byWords(query.words, rows, person, asked)
       : 'filter' in query
-        ? yield* meeting(filterOf(query.filter), rows, person, { raw, now })
+        ? yield* meeting(filterOf(query.filter), rows, person, asked)
         : 'series' in query
           ? ofChore(query.series, rows, raw)
           : idsOf(query, person.houseId, raw);
@@ -115,14 +119,17 @@ function idsOf(query: Exclude<Query, { words: string } | { filter: string }>, ho
   );
 }
 
-/** Items of theirs in which every word occurs. */
-function foundBy(words: string, rows: SqliteRows, person: Person, raw: Raw): Generator<void, string[]> {
-  const sight = new Visibility(rows, person);
-  return reading(person.houseId, raw, MOST_FOUND, (items) => findItems(words, items).filter((item) => sight.sees('item', item)));
+/** Items of theirs in which every word occurs: by the index, or read through while that is still being made. */
+function byWords(words: string, rows: SqliteRows, person: Person, { raw, search }: Asked): Generator<void, string[]> {
+  if (search.isFilled(person.houseId)) return foundBy(words, rows, person, raw, MOST_FOUND);
+  const seen = new SeenRows(rows, person);
+  return reading(person.houseId, raw, MOST_FOUND, (items) =>
+    findItems(words, { all: (noun) => (noun === 'item' ? items.filter(({ id }) => seen.get('item', id) !== 'absent') : []) as never }),
+  );
 }
 
 /** Items of theirs that meet a filter, by the same rule as on their device, and by what they may read. */
-function meeting(filter: Filter, rows: SqliteRows, person: Person, { raw, now }: Asked): Generator<void, string[]> {
+function meeting(filter: Filter, rows: SqliteRows, person: Person, { raw, now }: Pick<Asked, 'raw' | 'now'>): Generator<void, string[]> {
   const seen = new SeenRows(rows, person);
   const [house] = seen.all('house');
   const judge = judging(filter, { personId: person.id, now, house: house! }, seen);

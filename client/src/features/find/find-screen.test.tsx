@@ -17,7 +17,7 @@ function house() {
   w.must('Aino', 'place.make', { name: 'Winch hut', position: { lat: 62.3, lon: 27.1 }, address: 'Rantatie 1' });
   return w;
 }
-const WORDS = 'Search titles, steps and notes';
+const WORDS = t('find.words');
 beforeEach(() => localStorage.clear());
 
 test('in titles, steps and notes, with where it stands; places too', () => {
@@ -27,6 +27,34 @@ test('in titles, steps and notes, with where it stands; places too', () => {
   expect(screen.getByText(/^Boathouse · Count the jackets$/)).toBeTruthy();
   tap(/^Winch hut/);
   expect(went.at(-1)).toMatch(/^\/places\//);
+});
+
+test('what was said, and the names of lists, people and tags, each leading to what is under it', () => {
+  const w = house();
+  const valve = w.item('Aino', 'Sauna boiler', { tags: ['brassware'] });
+  w.must('Aino', 'comment.say', { item: valve, text: 'The brass one' });
+  w.join('Brassica');
+  const { titles } = inHouse(w, 'Aino', <FindScreen />);
+  type(WORDS, 'brass');
+  expect(titles()).toEqual(['Brassica', '#brassware', 'Sauna boiler']);
+  tap(/^#brassware/);
+  expect(went.at(-1)).toMatch(/^\/whole\?narrow=/);
+  type(WORDS, 'boathouse');
+  expect(titles()).toEqual(['Boathouse']);
+});
+
+test('signs narrow it as they do in the line', () => {
+  const w = house();
+  w.join('Leila');
+  w.item('Aino', 'Paint the winch', { tags: ['boats'], persons: [w.person('Leila')] });
+  w.item('Aino', 'Paint the fence', { tags: ['boats'] });
+  const { titles } = inHouse(w, 'Aino', <FindScreen />);
+  type(WORDS, '#boats');
+  expect(titles()).toEqual(expect.arrayContaining(['Paint the winch', 'Paint the fence']));
+  type(WORDS, 'paint @leila ');
+  expect(titles()).toEqual(['Paint the winch']);
+  type(WORDS, '#boats fence');
+  expect(titles()).toEqual(['Paint the fence']);
 });
 
 test('what is done only where one asks for it, and it is remembered', () => {
