@@ -1,3 +1,4 @@
+import { find10k, findServer } from './find.ts';
 import { crowd, growth } from './growth.ts';
 import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
@@ -22,6 +23,8 @@ try {
   captureParse();
   today10k();
   filter10k();
+  find10k();
+  findServer();
   fitsNowMs();
   nudgePlan();
   occurrencesPerSecond();

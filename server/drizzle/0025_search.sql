@@ -9,8 +9,5 @@ CREATE UNIQUE INDEX `search_doc_row_ux` ON `searchDoc` (`rowId`);--> statement-b
 CREATE INDEX `search_doc_item_ix` ON `searchDoc` (`itemId`);--> statement-breakpoint
 CREATE VIRTUAL TABLE `searchText` USING fts5(house, title, notes, said, content='', contentless_delete=1, prefix='1 2 3', tokenize='unicode61 remove_diacritics 0');--> statement-breakpoint
 CREATE TABLE `searchHouse` (
-	`houseId` text PRIMARY KEY NOT NULL,
-	`item` integer DEFAULT 0 NOT NULL,
-	`comment` integer DEFAULT 0 NOT NULL,
-	`isFilled` integer DEFAULT false NOT NULL
+	`houseId` text PRIMARY KEY NOT NULL
 );

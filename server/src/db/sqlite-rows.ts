@@ -1,62 +1,15 @@
-import {
-  NOUNS,
-  recordOf,
-  applyChange,
-  type Change,
-  type Held,
-  type IndexOf,
-  type Noun,
-  type Reader,
-  type RecordedCommand,
-  type Row,
-  type Writer,
-} from '@kotiva/core';
-import { getTableColumns, type Column } from 'drizzle-orm';
+import { recordOf, applyChange, type Change, type Held, type IndexOf, type Noun, type Reader, type RecordedCommand, type Row, type Writer } from '@kotiva/core';
 import { conditionOf } from './lookups.ts';
 import type { Raw } from './open.ts';
 import { CACHED, RowCache } from './row-cache.ts';
+import { AS_JSON, fieldsOf, fromDriver, ofEachNoun, toDriver, type Json } from './row-json.ts';
+import { rowPages } from './row-pages.ts';
 import { prepared } from './statements.ts';
-import { nounTables } from './schema.ts';
 
 interface Statement {
   get(...values: unknown[]): unknown;
   all(...values: unknown[]): unknown[];
   run(...values: unknown[]): unknown;
-}
-type Values = Record<string, unknown>;
-/** A row as it is read: its fields in their order, as JSON. */
-interface Json {
-  row: string;
-}
-
-/** Rows read at a time where all are read. */
-const AT_ONCE = 500;
-
-const columnsOf = Object.fromEntries(NOUNS.map((noun) => [noun, getTableColumns(nounTables[noun])])) as unknown as Record<Noun, Record<string, Column>>;
-
-const ofEachNoun = <T>(make: (noun: Noun) => T) => Object.fromEntries(NOUNS.map((noun) => [noun, make(noun)])) as Record<Noun, T>;
-const fieldsOf = ofEachNoun((noun) => Object.keys(columnsOf[noun]));
-const REALS = ofEachNoun((noun) => new Set(fieldsOf[noun].filter((field) => columnsOf[noun][field]!.getSQLType() === 'real')));
-const isOfJson = (noun: Noun, field: string): boolean => columnsOf[noun][field]!.dataType === 'json';
-const isReal = (noun: Noun, field: string): boolean => REALS[noun].has(field);
-
-/** How a field is read; null: as it stands. */
-const READ = ofEachNoun((noun) =>
-  fieldsOf[noun].map((field) => {
-    const column = columnsOf[noun][field]!;
-    const asItStands = column.dataType === 'string' || column.dataType === 'json' || (column.dataType === 'number' && !isReal(noun, field));
-    const read = (value: unknown): unknown => (isReal(noun, field) ? Number(value) : column.mapFromDriverValue(value as never));
-    return { field, read: asItStands ? null : read };
-  }),
-);
-
-/** A row as one text: handed over column by column it takes nearly three times as long. */
-export const AS_JSON = ofEachNoun((noun) => `json_array(${fieldsOf[noun].map((field) => asJson(noun, field)).join(', ')}) AS row`);
-
-/** What is JSON already is put in as it stands. JSON of SQLite has fifteen digits of a real; as text it has all of them. */
-function asJson(noun: Noun, field: string): string {
-  if (isOfJson(noun, field)) return `json("${field}")`;
-  return isReal(noun, field) ? `CASE WHEN "${field}" IS NULL THEN NULL ELSE printf('%!.17g', "${field}") END` : `"${field}"`;
 }
 
 /** Put together once: a row is written thousands of times. */
@@ -138,12 +91,8 @@ export class SqliteRows implements Reader {
   *loading(noun: Noun): Generator<void> {
     if (this.cache.isComplete(noun) || !CACHED.includes(noun)) return;
     const { forgotten } = this.cache;
-    const next = this.prepared(`SELECT rowid AS _at, ${AS_JSON[noun]} FROM "${noun}" WHERE "houseId" = ? AND rowid > ? ORDER BY rowid LIMIT ${AT_ONCE}`);
-    for (let from = 0; ;) {
-      const found = next.all(this.houseId, from) as (Json & { _at: number })[];
-      this.cache.keepSome(noun, this.read(noun, found) as never);
-      if (found.length < AT_ONCE) break;
-      from = Number(found.at(-1)!._at);
+    for (const rows of rowPages(this.raw, noun, this.houseId)) {
+      this.cache.keepSome(noun, rows as never);
       yield;
       if (this.cache.forgotten !== forgotten) return;
     }
@@ -212,23 +161,3 @@ export function insertRow(raw: Raw, noun: Noun, row: Row): void {
   const statement = prepared(raw, INSERTS[noun]) as unknown as Statement;
   statement.run(...toDriver(noun, row, fieldsOf[noun]));
 }
-
-/** A row that was selected {@link AS_JSON}. */
-export function fromDriver(noun: Noun, { row: text }: Json): Row {
-  const values = JSON.parse(text) as unknown[];
-  const row: Values = {};
-  const fields = READ[noun];
-  for (let nth = 0; nth < fields.length; nth++) {
-    const { field, read } = fields[nth]!;
-    const value = values[nth];
-    row[field] = value === null || read === null ? value : read(value);
-  }
-  return row as unknown as Row;
-}
-
-/** The values of some fields as the database holds them, in their order. */
-const toDriver = (noun: Noun, row: Row, fields: readonly string[]): unknown[] =>
-  fields.map((field) => {
-    const value = (row as unknown as Values)[field];
-    return value === null || value === undefined ? null : columnsOf[noun][field]!.mapToDriverValue(value as never);
-  });

@@ -2,7 +2,7 @@ import { ACTIVITY_GROUPS, activityGroupOf, type Activity } from '@kotiva/core';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
-import { AS_JSON, fromDriver } from '../db/sqlite-rows.ts';
+import { AS_JSON, fromDriver } from '../db/row-json.ts';
 import { Problem } from '../problem.ts';
 import { Visibility } from '../sync/visibility.ts';
 import { memberOf } from './house.ts';

@@ -5,7 +5,8 @@ import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
 import type { Raw } from '../db/open.ts';
-import { AS_JSON, fromDriver, type SqliteRows } from '../db/sqlite-rows.ts';
+import { rowPages } from '../db/row-pages.ts';
+import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { Problem } from '../problem.ts';
 import { foundBy } from '../search/found-by.ts';
 import type { SearchIndex } from '../search/search-index.ts';
@@ -23,8 +24,6 @@ const MOST_ROWS = 12_000;
 const MOST_FOUND = 200;
 /** Of a filter, as text: twenty conditions of fifty ids each are more than anybody puts together by hand. */
 const MOST_LETTERS = 16_000;
-/** Items read at a time where all are read. */
-const AT_ONCE = 500;
 
 const seq = z.string().regex(/^\d{1,15}$/);
 const Query = z.union([
@@ -144,16 +143,10 @@ function filterOf(text: string): Filter {
 
 /** Reads a house through, a piece at a time, the newest first, until enough are found. */
 function* reading(houseId: string, raw: Raw, most: number, find: (items: readonly Item[]) => Item[]): Generator<void, string[]> {
-  const next = raw.prepare(
-    `SELECT rowid AS at, ${AS_JSON.item} FROM item WHERE "houseId" = ? AND rowid < ? AND "removedAt" IS NULL ORDER BY rowid DESC LIMIT ${AT_ONCE}`,
-  );
   const found: string[] = [];
-  for (let before = Number.MAX_SAFE_INTEGER; found.length < most;) {
-    const read = next.all(houseId, before) as { at: number; row: string }[];
-    const items = read.map((one) => fromDriver('item', one) as Item);
-    for (const { id } of find(items)) if (found.length < most) found.push(id);
-    if (read.length < AT_ONCE) break;
-    before = Number(read.at(-1)!.at);
+  for (const items of rowPages(raw, 'item', houseId, { newestFirst: true })) {
+    for (const { id } of find(items.filter(({ removedAt }) => removedAt === null))) if (found.length < most) found.push(id);
+    if (found.length >= most) break;
     yield;
   }
   return found;

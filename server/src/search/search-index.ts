@@ -24,8 +24,8 @@ export class SearchIndex {
       dropDoc: raw.prepare('DELETE FROM "searchDoc" WHERE id = ?'),
       dropText: raw.prepare('DELETE FROM "searchText" WHERE rowid = ?'),
       under: raw.prepare('UPDATE "searchDoc" SET "topId" = ? WHERE "itemId" = ?'),
-      isFilled: raw.prepare('SELECT 1 FROM "searchHouse" WHERE "houseId" = ? AND "isFilled"'),
-      fill: raw.prepare('INSERT INTO "searchHouse" ("houseId", "isFilled") VALUES (?, true)'),
+      isFilled: raw.prepare('SELECT 1 FROM "searchHouse" WHERE "houseId" = ?'),
+      fill: raw.prepare('INSERT OR IGNORE INTO "searchHouse" ("houseId") VALUES (?)'),
     };
   }
 
@@ -34,10 +34,15 @@ export class SearchIndex {
     return this.statements.isFilled.get(houseId) !== undefined;
   }
 
+  /** From now on everything of it can be found. */
+  isWhole(houseId: string): void {
+    this.statements.fill.run(houseId);
+  }
+
   /** Keeps up with what a command wrote. */
   follow(houseId: string, changes: readonly Change[], rows: Reader): void {
     for (const { noun, id, made, fields } of changes) {
-      if (noun === 'house' && made) this.statements.fill.run(houseId);
+      if (noun === 'house' && made) this.isWhole(houseId);
       if (noun !== 'item' && noun !== 'comment') continue;
       if (!made && !SEARCHED[noun].some((field) => field in fields)) continue;
       const row = rows.get(noun, id);
