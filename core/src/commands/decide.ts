@@ -40,7 +40,7 @@ import { leaveParts, orderParts, planForPerson, planParts, pullParts, shelvePart
 import { changeSavedView, makeSavedView } from './saved-views.ts';
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, lookAsPerson, makeInvitation, setRole, withdrawInvitation } from './people.ts';
-import { purgeItem } from './purging.ts';
+import { purgeItem, purgeRemovedItems } from './purging.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
 import { reportHeldMail, reportUndelivered } from './reporting.ts';
 import { changeRound, handRound, startRound } from './rounds.ts';
@@ -111,6 +111,7 @@ const KINDS = {
   'item.remove': removeItem,
   'item.bringBack': bringBackItem,
   'item.purge': purgeItem,
+  'item.purgeRemoved': purgeRemovedItems,
   'chore.make': makeChore,
   'chore.change': changeChore,
   'chore.fromNowOn': fromNowOn,

@@ -133,3 +133,41 @@ test('into a list one may only look at nothing is moved, and all of it stays', (
   expect(titles(w, list)).toEqual(['Rake', 'Hoe']);
   expect(titles(w, accounts)).toEqual([]);
 });
+
+test('what lay in a list that is gone comes back where it is seen: into one’s own pile, or the list one says', () => {
+  const w = new World();
+  w.join('Petri');
+  const [old, next] = [w.list('Aino', 'Old', [['Petri', 'edit']]), w.list('Aino', 'Next')]; // prettier-ignore
+  const [a, b] = ['A', 'B'].map((title) => w.item('Aino', title, { list: old })) as [string, string];
+  const step = w.item('Aino', 'Step of B', { parent: b });
+  w.must('Aino', 'item.remove', { items: [a, b] });
+  w.must('Aino', 'list.remove', { list: old, removed: true });
+  const { id } = w.must('Petri', 'item.bringBack', { items: [a] });
+  expect(w.row(a)).toMatchObject({ removedAt: null, listId: null, makerId: w.person('Petri') });
+  w.must('Petri', 'undo', { command: id });
+  expect(w.row(a)).toMatchObject({ listId: old, makerId: w.person('Aino') });
+  expect(w.row(a).removedAt).not.toBeNull();
+  w.must('Aino', 'item.bringBack', { items: [b], list: next });
+  expect([b, step].map((one) => [w.row(one).listId, w.row(one).removedAt])).toEqual([[next, null], [next, null]]); // prettier-ignore
+  // into a list one may not add to it can't
+  w.must('Aino', 'item.remove', { items: [b] });
+  expect(w.refused('Petri', 'item.bringBack', { items: [a], list: next }).code).toBe('not-allowed');
+});
+
+test('removed for good: with its steps and what was said, for nobody to bring back; never what is not removed', () => {
+  const w = new World();
+  w.join('Petri');
+  const list = w.list('Aino', 'List', [['Petri', 'check']]);
+  const [a, kept] = ['A', 'Kept'].map((title) => w.item('Aino', title, { list, notes: 'words' })) as [string, string];
+  const step = w.item('Aino', 'Step', { parent: a });
+  w.must('Aino', 'comment.say', { item: a, text: 'said' });
+  w.must('Aino', 'item.remove', { items: [a] });
+  expect(w.refused('Aino', 'item.purgeRemoved', { items: [a, kept] })).toMatchObject({ code: 'not-removed', params: { title: 'Kept' } });
+  expect(w.refused('Petri', 'item.purgeRemoved', { items: [a] }).code).toBe('not-allowed');
+  const { id } = w.must('Aino', 'item.purgeRemoved', { items: [a] });
+  expect([a, step].map((one) => w.row(one).purgedAt === null)).toEqual([false, false]);
+  expect(w.row(a).notes).toBe('');
+  expect(w.rows.by('comment', 'itemId', a).map(({ text }) => text)).toEqual(['']);
+  expect(w.try('Aino', 'undo', { command: id }).outcome).toBe('refused');
+  expect(w.refused('Aino', 'item.bringBack', { items: [a] }).code).toMatch(/gone|not-allowed/);
+});

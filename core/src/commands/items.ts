@@ -16,7 +16,7 @@ import { notifyFollowers, notifyOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { refuse } from './reasons.ts';
 import { removeWhole } from './removing.ts';
-import { askForContainer, moveStepsAlong, NEIGHBOURS, putAllBeside, CONTAINER, containerOf } from './container.ts';
+import { askForContainer, moveStepsAlong, NEIGHBOURS, putAllBeside, CONTAINER, containerOf, type Container } from './container.ts';
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(500));
 
@@ -177,6 +177,13 @@ export const removeItem = commandKind({
   },
 });
 
+/** Where it comes to stand if not where it lay; null: there. A step stays with what it is a step of. */
+function placeToComeBackTo({ parentId, listId }: Item, { list, section }: { list?: string | null; section?: string | null }, d: Deciding): Container | null {
+  if (parentId !== null) return null;
+  if (list !== undefined) return containerOf({ list, section }, d);
+  return listId !== null && d.find('list', listId)?.removedAt ? containerOf({}, d) : null;
+}
+
 /** One of a chore that is removed is left out, and the next comes. */
 function skipRemoved(itemId: string, d: Deciding): void {
   const item = d.need('item', itemId);
@@ -186,18 +193,27 @@ function skipRemoved(itemId: string, d: Deciding): void {
   bringNext(item, d);
 }
 
-/** Brings removed items back to their place, with the steps that went with them. */
+/**
+ * Brings removed items back to their place, with the steps that went with them; or into a list that is named. What lay in a list that was
+ * removed since comes into the pile of who brings it back, where it is seen.
+ */
 export const bringBackItem = commandKind({
   name: 'item.bringBack',
-  payload: z.object({ items: SEVERAL }),
-  asks: ({ items }) => items.map((item) => ({ permission: 'change', item }) as const),
-  decide({ items }, d) {
+  payload: z.object({ items: SEVERAL, list: CONTAINER.list, section: CONTAINER.section }),
+  asks: ({ items, list }) => [...items.map((item) => ({ permission: 'change', item }) as const), ...(list ? [askForContainer({ list })] : [])],
+  decide({ items, list, section }, d) {
     for (const itemId of items) {
       const { removedAt, purgedAt, seriesId, recurrenceId } = d.need('item', itemId);
       if (purgedAt !== null) refuse('gone', { noun: 'item' });
       if (d.context.slice) {
         d.set('item', itemId, { removedAt: null, missedAt: null });
         continue;
+      }
+      const spot = placeToComeBackTo(d.need('item', itemId), { list, section }, d);
+      if (spot) {
+        d.set('item', itemId, { ...spot, ...(spot.listId === null ? { makerId: d.actor.id } : {}) });
+        moveStepsAlong(itemId, spot, d);
+        putAllBeside([itemId], spot, {}, d);
       }
       for (const id of withBelow(itemId, d)) if (d.need('item', id).removedAt === removedAt) d.set('item', id, { removedAt: null, missedAt: null });
       const series = seriesId === null ? undefined : d.find('series', seriesId);

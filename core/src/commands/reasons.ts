@@ -37,6 +37,7 @@ export const REASON_CODES = [
   'name-taken',
   'into-itself',
   'lies-in-removed',
+  'not-removed',
   'not-yours',
   'not-done',
   'nothing-done',

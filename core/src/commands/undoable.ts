@@ -24,6 +24,7 @@ const FINAL = [
   'notice.undelivered',
   'mail.held',
   'item.purge',
+  'item.purgeRemoved',
   'chore.appear',
   'notice.choose',
 ];

@@ -204,6 +204,13 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'item.copy': { 'to the own pile': onItem('see', (item) => ({ items: [item] })) },
   'item.remove': { it: onItem('change', (item) => ({ items: [item] })) },
   'item.bringBack': { it: onItem('change', (item) => ({ items: [item] })) },
+  'item.purgeRemoved': {
+    one: async (s) => {
+      const item = await s.item();
+      await s.house.must('Owner', 'item.remove', { items: [item] });
+      return { payload: { items: [item] }, allowed: s.allows('change') };
+    },
+  },
   'item.purge': { anyone: async (s) => ({ payload: { item: await s.item() }, allowed: false }) },
   'part.handOver': { 'to one more': onItem('change', (item, s) => ({ items: [item], persons: [s.house.person('Third')] })) },
   'part.take': {

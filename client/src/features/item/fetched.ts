@@ -9,5 +9,6 @@ export const HandToSheet = drawnLater(() => panels().then((all) => all.HandToShe
 export const OpenItem = drawnLater(() => panels().then((all) => all.OpenItem));
 export const PassOnPanel = drawnLater(() => panels().then((all) => all.PassOnPanel));
 export const PeoplePicker = drawnLater(() => panels().then((all) => all.PeoplePicker));
+export const PlaceList = drawnLater(() => panels().then((all) => all.PlaceList));
 export const ToPerson = drawnLater(() => panels().then((all) => all.ToPerson));
 export const WaitingPanel = drawnLater(() => panels().then((all) => all.WaitingPanel));

@@ -5,5 +5,6 @@ export { HandToSheet } from './hand-to-sheet.tsx';
 export { OpenItem } from './open-item-sheet.tsx';
 export { PassOnPanel } from './pass-on-panel.tsx';
 export { PeoplePicker } from './people-picker.tsx';
+export { PlaceList } from './where-panel.tsx';
 export { ToPerson } from './to-person.tsx';
 export { WaitingPanel } from './waiting-panel.tsx';

@@ -1,4 +1,5 @@
 import { finding, allows, contentsOf, progressOfList, type Item, type List } from '@kotiva/core';
+import { NO_FILTER } from '@kotiva/core/model/filter';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -34,6 +35,7 @@ export function ListScreen({ listId }: { listId: string }) {
 
 function OpenList({ list }: { list: List }) {
   const { rows, me } = useOpenHouse();
+  const router = useRouter();
   const wide = useWide();
   const narrow = useNarrowed();
   const [section, setSection] = useState<string | null>(null);
@@ -72,7 +74,10 @@ function OpenList({ list }: { list: List }) {
             <Txt size={15} face="medium">
               {sayMeasure(progress)}
             </Txt>
-            <View className="ml-auto">
+            <View className="ml-auto flex-row">
+              <Button kind="quiet" tone="muted" icon="filter" onPress={() => router.push(narrowedTo(list.id))}>
+                {t('list.filter')}
+              </Button>
               <ArrangeButton view={list.id} groupings={['usual', 'date', 'person', 'tag', 'none']} usualGroup={t('group.sections')} usualSort={t('sortBy.own')}>
                 {(close) => (
                   <View className="items-start">
@@ -110,6 +115,10 @@ function OpenList({ list }: { list: List }) {
     </Screen>
   );
 }
+
+/** Everything in it, to be narrowed further, and laid out as a table or a board. */
+const narrowedTo = (listId: string) =>
+  `/whole?narrow=${encodeURIComponent(JSON.stringify({ ...NO_FILTER, conditions: [{ of: 'list', ids: [listId], not: false }] }))}` as '/whole';
 
 /** What is typed here goes into this list, into the section chosen for it, and to who the screen is narrowed to. */
 function useCaptureInto(list: List, section: string | null, person: string | null): void {

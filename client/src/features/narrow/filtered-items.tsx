@@ -14,6 +14,8 @@ interface FilteredItemsProps {
   view: string;
   usual?: Partial<Arranging>;
   entries: readonly Arrangeable[];
+  /** They are of one list: its sections can be columns. */
+  ofOneList?: boolean;
   /** What is said where there are none. */
   empty: string;
   /** Above them: by what they are narrowed. */
@@ -22,9 +24,10 @@ interface FilteredItemsProps {
 
 const LAYOUTS: readonly Layout[] = ['rows', 'tiles', 'table', 'board', 'calendar'];
 const BOARD_BYS: readonly BoardBy[] = ['person', 'list', 'importance'];
+const BOARD_BYS_OF_LIST: readonly BoardBy[] = ['person', 'section', 'importance'];
 
 /** Items from many lists, arranged as their reader has it: as rows, tiles, a table, a board or a calendar. */
-export function FilteredItems({ view, usual, entries, empty, children }: FilteredItemsProps) {
+export function FilteredItems({ view, usual, entries, ofOneList = false, empty, children }: FilteredItemsProps) {
   const wide = useWide();
   return (
     <Selecting>
@@ -36,7 +39,7 @@ export function FilteredItems({ view, usual, entries, empty, children }: Filtere
             view={view}
             usual={usual}
             layouts={LAYOUTS}
-            boardBys={BOARD_BYS}
+            boardBys={ofOneList ? BOARD_BYS_OF_LIST : BOARD_BYS}
             groupings={['usual', 'person', 'date', 'tag', 'none']}
             usualGroup={t('group.list')}
             usualSort={t('sortBy.own')}

@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
-import { tap } from '@/testing/hands.ts';
+import { choose, tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { RemovedScreen } from './removed-screen.tsx';
 import { t } from '@/words';
@@ -42,4 +42,30 @@ test('after thirty days it is no longer offered', () => {
   w.later(29 * 24 * 60);
   inHouse(w, 'Aino', <RemovedScreen />);
   expect(titles()).toEqual(['Restore “Count the jackets”']);
+});
+
+test('what lay in a list that was removed since asks where to', async () => {
+  const { w, rope } = house();
+  w.list('Aino', 'Shore');
+  w.must('Aino', 'list.remove', { list: w.row(rope).listId!, removed: true });
+  inHouse(w, 'Aino', <RemovedScreen />);
+  tap('Restore “New rope”');
+  expect(w.row(rope).removedAt).not.toBeNull();
+  await screen.findByRole('button', { name: 'Shore' });
+  tap('Shore');
+  expect(w.row(rope)).toMatchObject({ removedAt: null, listId: w.rows.all('list').find(({ name }) => name === 'Shore')!.id });
+});
+
+test('for good asks once, with how many steps go along; then nothing brings it back', async () => {
+  const { w, jackets, rope } = house();
+  inHouse(w, 'Aino', <RemovedScreen />);
+  choose(t('row.more', { title: 'Count the jackets' }), t('removed.forGood'));
+  await screen.findByText(t('removed.withSteps', { count: 1 }));
+  tap(t('common.cancel'));
+  expect(w.row(jackets).purgedAt).toBeNull();
+  choose(t('removed.more'), t('removed.allForGood'));
+  await screen.findByText(t('removed.asksForGood', { count: 2 }));
+  tap(t('removed.forGood'));
+  expect([jackets, rope].map((id) => w.row(id).purgedAt === null)).toEqual([false, false]);
+  expect(screen.getByText(t('removed.nothing'))).toBeTruthy();
 });

@@ -1,12 +1,15 @@
 import { addDays, calendarDateOf, isWithdrawn, daysBetween, KEPT_DAYS, type Item, type List } from '@kotiva/core';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { nameOf, useGiveAll } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, GroupHead, Icon, LongRows, Row } from '@/ui';
+import { Button, Empty, GroupHead, Icon, LongRows, Menu, Row } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
+import { ForGoodSheet } from './for-good-sheet.tsx';
+import { WhereToSheet } from './where-to-sheet.tsx';
 
 /** What was removed in the last 30 days, newest first, each with its way back. */
 export function RemovedScreen() {
@@ -14,6 +17,8 @@ export function RemovedScreen() {
   const now = useNow();
   const submit = useSubmit();
   const giveAll = useGiveAll();
+  const [asked, setAsked] = useState<Item | null>(null);
+  const [going, setGoing] = useState<readonly Item[] | null>(null);
   const since = addDays(calendarDateOf(now, house.zone), -KEPT_DAYS);
   const isRecent = ({ removedAt }: { removedAt: string | null }) => removedAt !== null && removedAt.slice(0, 10) >= since;
   const newestFirst = (a: Item | List, b: Item | List) => (a.removedAt! > b.removedAt! ? -1 : 1);
@@ -21,7 +26,7 @@ export function RemovedScreen() {
   // a step that went with its item comes back with it
   const items = rows
     .all('item')
-    .filter((item) => isRecent(item) && !wentAlong(item) && !wentByItself(item))
+    .filter((item) => item.purgedAt === null && isRecent(item) && !wentAlong(item) && !wentByItself(item))
     .sort(newestFirst);
   function wentAlong({ parentId, removedAt }: Item): boolean {
     const parent = parentId ? rows.get('item', parentId) : 'absent';
@@ -57,15 +62,18 @@ export function RemovedScreen() {
       ))}
       {items.length > 0 ? (
         <GroupHead title={t('removed.items')} count={items.length}>
-          <Button
-            kind="quiet"
-            onPress={() => {
-              const ids = items.map(({ id }) => id);
-              giveAll('item.bringBack', ids, (some) => ({ items: some }), t('said.broughtBackAll', { count: ids.length }));
-            }}
-          >
-            {t('removed.all')}
-          </Button>
+          <View className="flex-row items-center">
+            <Button
+              kind="quiet"
+              onPress={() => {
+                const ids = items.map(({ id }) => id);
+                giveAll('item.bringBack', ids, (some) => ({ items: some }), t('said.broughtBackAll', { count: ids.length }));
+              }}
+            >
+              {t('removed.all')}
+            </Button>
+            <Menu label={t('removed.more')} entries={[{ key: 'all', words: t('removed.allForGood'), late: true, onPress: () => setGoing(items) }]} />
+          </View>
         </GroupHead>
       ) : null}
       <View>
@@ -75,20 +83,47 @@ export function RemovedScreen() {
               title={item.title}
               sub={[listOf(item), nameOf(rows, item.makerId), sub(item.removedAt!)].filter(Boolean).join(' · ')}
               trail={
-                <Button
-                  kind="quiet"
-                  label={t('removed.bringBack', { title: item.title })}
-                  onPress={() => void submit('item.bringBack', { items: [item.id] }, { words: t('said.broughtBack', { title: item.title }), undo: true })}
-                >
-                  {t('item.bringBack')}
-                </Button>
+                <View className="flex-row items-center">
+                  <Button
+                    kind="quiet"
+                    label={t('removed.bringBack', { title: item.title })}
+                    onPress={() => (isListGone(item) ? setAsked(item) : bringBack(item))}
+                  >
+                    {t('item.bringBack')}
+                  </Button>
+                  <Menu
+                    label={t('row.more', { title: item.title })}
+                    entries={[{ key: 'forGood', words: t('removed.forGood'), late: true, onPress: () => setGoing([item]) }]}
+                  />
+                </View>
               }
             />
           )}
         </LongRows>
       </View>
+      {asked ? (
+        <WhereToSheet
+          item={asked}
+          onChoose={(list, section) => {
+            bringBack(asked, { list, section });
+            setAsked(null);
+          }}
+          onClose={() => setAsked(null)}
+        />
+      ) : null}
+      {going ? <ForGoodSheet items={going} onClose={() => setGoing(null)} /> : null}
     </Screen>
   );
+
+  function bringBack(item: Item, to: { list?: string | null; section?: string | null } = {}): void {
+    submit('item.bringBack', { items: [item.id], ...to }, { words: t('said.broughtBack', { title: item.title }), undo: true });
+  }
+
+  /** It lay in a list that was removed since: there nobody would see it. */
+  function isListGone({ listId, parentId }: Item): boolean {
+    const list = listId && parentId === null ? rows.get('list', listId) : 'absent';
+    return typeof list !== 'string' && list.removedAt !== null;
+  }
 
   function listOf({ listId }: Item): string | null {
     const list = listId ? rows.get('list', listId) : 'absent';

@@ -1,4 +1,4 @@
-import type { Arrangeable } from '@kotiva/core';
+import type { Arrangeable, Filter, List, MemoryRows } from '@kotiva/core';
 import { useCaptureHere } from '@/features/capture';
 import { BeyondFilter, FilteredItems, NarrowBar, useDemands, useFiltering, useNarrowing } from '@/features/narrow';
 import { Screen } from '@/features/shell';
@@ -18,13 +18,20 @@ export function WholeScreen() {
   const demands = useDemands(narrowing.filter);
   useCaptureHere({ ...demands, person: narrow === null || narrow === me.id ? demands.person : narrow });
   const { state } = narrowing.filter;
+  const list = onlyListOf(narrowing.filter, rows);
   return (
     <Screen
-      title={t(state === 'open' ? 'whole.title' : 'whole.titleAll')}
+      title={list?.name ?? t(state === 'open' ? 'whole.title' : 'whole.titleAll')}
       sub={t(state === 'open' ? 'whole.count' : 'whole.countAll', { count: entries.length })}
       strip
     >
-      <FilteredItems view="whole" entries={entries} empty={t('whole.nothing')}>
+      <FilteredItems
+        view={list?.id ?? 'whole'}
+        usual={list ? { group: 'none' } : undefined}
+        entries={entries}
+        ofOneList={list !== null}
+        empty={t('whole.nothing')}
+      >
         <NarrowBar narrowing={narrowing}>
           <SaveView narrowing={narrowing} />
         </NarrowBar>
@@ -32,4 +39,13 @@ export function WholeScreen() {
       </FilteredItems>
     </Screen>
   );
+}
+
+/** The list all of it lies in, where only one will do. */
+function onlyListOf({ match, conditions }: Filter, rows: MemoryRows): List | null {
+  const named = conditions.filter((condition) => condition.of === 'list' && !condition.not && condition.ids.length === 1);
+  const [first] = named;
+  if (named.length !== 1 || first?.of !== 'list' || (match === 'any' && conditions.length > 1)) return null;
+  const list = rows.get('list', first.ids[0]!);
+  return typeof list === 'string' ? null : list;
 }

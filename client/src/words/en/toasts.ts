@@ -39,6 +39,8 @@ export const toastsWords = {
   'decided.day': '{what}: planned for {when}.',
   'decided.later': '{what}: later, without a day.',
   'decided.shelf': '{what}: on the shelf.',
+  'said.goneForGood_one': '{count} item deleted for good.',
+  'said.goneForGood_other': '{count} items deleted for good.',
   'decided.removed': '{what}: removed.',
   'decided.removedWithSteps_one': '{what}: removed, with {count} step.',
   'decided.removedWithSteps_other': '{what}: removed, with {count} steps.',
