@@ -16,7 +16,7 @@ test('the week is gone through pile after pile; stopped half-way it goes on wher
   // left in the middle, and gone on with where one was
   await aino.getByRole('link', { name: t('nav.today') }).click();
   await aino.goto(`${demo.base}/weekly-review`);
-  await expect(aino.getByText(t('review.at', { nth: 2, of: 7 }))).toBeVisible();
+  await expect(aino.getByText(t('review.at', { nth: 2, of: 8 }))).toBeVisible();
 
   // what will never be done goes together
   await aino.getByRole('button', { name: t('sort.select'), exact: true }).click();
@@ -25,6 +25,11 @@ test('the week is gone through pile after pile; stopped half-way it goes on wher
   await expect(piles.getByRole('button', { name: t('review.pileCount', { pile: t('review.pile.late'), count: 0 }) })).toBeVisible();
   for (const pile of ['needs-you', 'silent', 'waits', 'shelf', 'untouched'] as const)
     await aino.getByRole('button', { name: t('review.next', { pile: t(`review.pile.${pile}`) }) }).click();
+  // everybody's next week, with the way to share it out; to who manages nothing their own alone
+  await aino.getByRole('button', { name: t('review.next', { pile: t('review.ahead') }) }).click();
+  await expect(aino.getByRole('heading', { name: t('review.ahead') })).toBeVisible();
+  await expect(aino.getByRole('main').getByText('Tapio', { exact: true })).toBeVisible();
+  await expect(aino.getByRole('button', { name: t('shareOut.title') })).toBeVisible();
   await aino.getByRole('button', { name: t('review.finish') }).click();
   await expect(aino.getByText(t('review.changed', { pile: t('review.pile.late'), before: lateBefore, now: 0 }))).toBeVisible();
   await aino.getByRole('button', { name: t('review.repeat') }).click();
@@ -32,8 +37,11 @@ test('the week is gone through pile after pile; stopped half-way it goes on wher
   await expect(aino.getByRole('button', { name: t('review.repeat') })).toHaveCount(0);
 
   // another person’s review is their own
-  const petri = await devices.open(WIDE);
-  await enterDemo(petri, demo, 'Petri');
-  await petri.goto(`${demo.base}/weekly-review`);
-  await expect(petri.getByText(t('review.at', { nth: 1, of: 7 }))).toBeVisible();
+  const leila = await devices.open(WIDE);
+  await enterDemo(leila, demo, 'Leila');
+  await leila.goto(`${demo.base}/weekly-review`);
+  await expect(leila.getByText(t('review.at', { nth: 1, of: 8 }))).toBeVisible();
+  await leila.getByRole('button', { name: t('review.ahead') }).click();
+  await expect(leila.getByRole('main').getByText('Leila', { exact: true })).toBeVisible();
+  await expect(leila.getByRole('main').getByText('Tapio', { exact: true })).toHaveCount(0);
 });

@@ -13,12 +13,18 @@ import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
 import { startOfWeek } from '@/words/dates.ts';
 import { weeklyReviewWords } from '@/words/en/weekly-review.ts';
+import { WeekAhead } from './week-ahead.tsx';
 
 addWords(weeklyReviewWords);
 
+/** After the piles, the week that comes. */
+const AHEAD = PILES.length;
+const PARTS = PILES.length + 1;
+const nameOfPart = (nth: number): string => (nth < AHEAD ? t(`review.pile.${PILES[nth]!}`) : t('review.ahead'));
+
 /** How far one has come this week, and how much there was when one began. */
 interface Progress {
-  /** The pile one is at; the number of piles: all have been seen. */
+  /** The part one is at; the number of parts: all have been seen. */
   at: number;
   before: Partial<Record<Pile, number>>;
 }
@@ -31,16 +37,28 @@ export function WeeklyReviewScreen() {
   const piles = useMemo(() => pilesOf(view, rows), [view.personId, view.now, rows]); // eslint-disable-line react-hooks/exhaustive-deps -- a view is who and when
   const [begin] = useState<Progress>(() => ({ at: 0, before: {} }));
   const [progress, change] = useDraft(`review/${week}`, begin);
-  const at = Math.min(Math.max(0, progress.at), PILES.length);
+  const at = Math.min(Math.max(0, progress.at), PARTS);
   const counts = Object.fromEntries(PILES.map((pile) => [pile, piles[pile].length])) as Record<Pile, number>;
   // how much there was is noted when one moves on for the first time
   const go = (to: number) => change({ at: to, before: { ...counts, ...progress.before } });
   const pile = PILES[at];
   return (
-    <Screen title={t('review.title')} sub={pile ? t('review.at', { nth: at + 1, of: PILES.length }) : t('review.seen')}>
+    <Screen title={t('review.title')} sub={at < PARTS ? t('review.at', { nth: at + 1, of: PARTS }) : t('review.seen')}>
       <Ways at={at} counts={counts} onGo={go} />
       {pile ? (
-        <PileOf key={pile} pile={pile} items={piles[pile]} next={PILES[at + 1] ?? null} onBack={at > 0 ? () => go(at - 1) : null} onNext={() => go(at + 1)} />
+        <PileOf key={pile} pile={pile} items={piles[pile]} onBack={at > 0 ? () => go(at - 1) : null} onNext={() => go(at + 1)} next={nameOfPart(at + 1)} />
+      ) : at === AHEAD ? (
+        <>
+          <WeekAhead />
+          <View className="flex-row flex-wrap items-center gap-2 px-4 py-5">
+            <Button kind="main" onPress={() => go(at + 1)}>
+              {t('review.finish')}
+            </Button>
+            <Button kind="quiet" onPress={() => go(at - 1)}>
+              {t('review.back')}
+            </Button>
+          </View>
+        </>
       ) : (
         <Summary before={progress.before} counts={counts} week={week} onAgain={() => change({ at: 0, before: {} })} />
       )}
@@ -57,6 +75,9 @@ function Ways({ at, counts, onGo }: { at: number; counts: Record<Pile, number>; 
           {t('review.pileCount', { pile: t(`review.pile.${pile}`), count: counts[pile] })}
         </Button>
       ))}
+      <Button kind="quiet" tone={at === AHEAD ? 'ink' : 'muted'} onPress={() => onGo(AHEAD)}>
+        {t('review.ahead')}
+      </Button>
     </View>
   );
 }
@@ -64,7 +85,8 @@ function Ways({ at, counts, onGo }: { at: number; counts: Record<Pile, number>; 
 interface PileProps {
   pile: Pile;
   items: readonly Item[];
-  next: Pile | null;
+  /** What the next part is called. */
+  next: string;
   onBack: (() => void) | null;
   onNext: () => void;
 }
@@ -86,7 +108,7 @@ function PileOf({ pile, items, next, onBack, onNext }: PileProps) {
       </LongRows>
       <View className="flex-row flex-wrap items-center gap-2 px-4 py-5">
         <Button kind="main" onPress={onNext}>
-          {next ? t('review.next', { pile: t(`review.pile.${next}`) }) : t('review.finish')}
+          {t('review.next', { pile: next })}
         </Button>
         {items.length > 0 ? <SelectButton /> : null}
         {pile === 'to-sort' && items.length > 0 ? <Button onPress={() => router.push('/sort')}>{t('review.sortThem')}</Button> : null}
@@ -124,7 +146,6 @@ function Summary({ before, counts, week, onAgain }: { before: Progress['before']
         ))}
       </View>
       <View className="flex-row flex-wrap gap-2">
-        <Button onPress={() => router.push('/load')}>{t('review.load')}</Button>
         <Button onPress={() => router.push('/looking-back?span=lastWeek' as '/')}>{t('review.lookBack')}</Button>
         {isChore ? null : <Button onPress={repeat}>{t('review.repeat')}</Button>}
         <Button kind="quiet" onPress={onAgain}>
