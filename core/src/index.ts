@@ -29,6 +29,7 @@ export * from './model/notice-choices.ts';
 export * from './model/following.ts';
 export * from './model/push-message.ts';
 export * from './model/capacity.ts';
+export * from './model/pin.ts';
 export * from './model/part.ts';
 export type * from './model/activity-schema.ts';
 export type * from './model/comment-schema.ts';

@@ -40,6 +40,7 @@ import { leaveParts, orderParts, planForPerson, planParts, pullParts, shelvePart
 import { changeSavedView, makeSavedView } from './saved-views.ts';
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, lookAsPerson, makeInvitation, setRole, withdrawInvitation } from './people.ts';
+import { pinItem } from './pins.ts';
 import { purgeItem, purgeRemovedItems } from './purging.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
 import { reportHeldMail, reportUndelivered } from './reporting.ts';
@@ -110,6 +111,7 @@ const KINDS = {
   'item.copy': copyItem,
   'item.remove': removeItem,
   'item.bringBack': bringBackItem,
+  'item.pin': pinItem,
   'item.purge': purgeItem,
   'item.purgeRemoved': purgeRemovedItems,
   'chore.make': makeChore,

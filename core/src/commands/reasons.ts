@@ -38,6 +38,7 @@ export const REASON_CODES = [
   'into-itself',
   'lies-in-removed',
   'not-removed',
+  'pins-full',
   'not-yours',
   'not-done',
   'nothing-done',

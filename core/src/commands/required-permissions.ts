@@ -55,6 +55,7 @@ export const REQUIRED_PERMISSIONS = {
   'item.move': ['change', 'add', 'keep'],
   'item.remove': ['change'],
   'item.bringBack': ['change', 'add'],
+  'item.pin': ['see'],
   'item.purge': ['system'],
   'item.purgeRemoved': ['change'],
   'chore.make': ['add', 'change', 'keep'],

@@ -24,6 +24,7 @@ const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unk
   errandRound: (d) => ({ endedAt: d.now }),
   situation: (d) => ({ removedAt: d.now }),
   savedView: (d) => ({ removedAt: d.now }),
+  pin: (d) => ({ endedAt: d.now }),
   bundle: (d) => ({ removedAt: d.now }),
   list: (d) => ({ removedAt: d.now }),
   section: (d) => ({ removedAt: d.now }),

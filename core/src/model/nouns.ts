@@ -11,6 +11,7 @@ import type { NoticeChoices } from './notice-choices-schema.ts';
 import type { Part } from './part-schema.ts';
 import { isInHand } from './part.ts';
 import type { Person } from './person-schema.ts';
+import type { Pin } from './pin-schema.ts';
 import type { Place } from './place-schema.ts';
 import type { Activity } from './activity-schema.ts';
 import type { Comment } from './comment-schema.ts';
@@ -41,6 +42,7 @@ export interface Nouns {
   errandRound: ErrandRound;
   capacity: Capacity;
   arrangement: Arrangement;
+  pin: Pin;
   savedView: SavedView;
   timeAway: TimeAway;
   slot: Slot;
@@ -115,6 +117,7 @@ export const INDEXES = {
   errandRound: ['personId'],
   capacity: ['personId'],
   arrangement: ['personId'],
+  pin: ['personId'],
   savedView: [],
   timeAway: ['personId', 'standInId'],
   slot: ['personId'],

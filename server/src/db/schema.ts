@@ -208,6 +208,11 @@ export const arrangement = sqliteTable(
   (t) => [index('arrangement_seq_ix').on(t.houseId, t.seq), index('arrangement_person_ix').on(t.personId)],
 );
 
+export const pin = sqliteTable('pin', { ...shared(), personId: text().notNull(), itemId: text().notNull(), at: text().notNull(), endedAt: text() }, (t) => [
+  index('pin_seq_ix').on(t.houseId, t.seq),
+  index('pin_person_ix').on(t.personId),
+]);
+
 export const savedView = sqliteTable(
   'savedView',
   {
@@ -540,6 +545,7 @@ export const nounTables = {
   person,
   invitation,
   bundle,
+  pin,
   savedView,
   list,
   section,

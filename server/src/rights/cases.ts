@@ -204,6 +204,7 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'item.copy': { 'to the own pile': onItem('see', (item) => ({ items: [item] })) },
   'item.remove': { it: onItem('change', (item) => ({ items: [item] })) },
   'item.bringBack': { it: onItem('change', (item) => ({ items: [item] })) },
+  'item.pin': { it: onItem('see', (item) => ({ item, on: true })) },
   'item.purgeRemoved': {
     one: async (s) => {
       const item = await s.item();

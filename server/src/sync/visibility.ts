@@ -84,6 +84,7 @@ export class Visibility {
       case 'capacity':
         return this.person.role === 'manager' || (row as Row<'capacity'>).personId === this.person.id;
       case 'arrangement':
+      case 'pin':
       case 'visit':
       case 'slot':
       case 'noticeChoices':

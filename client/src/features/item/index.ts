@@ -18,6 +18,7 @@ export { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './k
 export { sayItemsNextNudge, sayNextNudge } from './next-nudge.ts';
 export { sayStanding } from './standing-words.ts';
 export { relations, partToTie, useMyKnot, useShelve, useTie } from './use-check.ts';
+export { usePinned } from './use-pinned.ts';
 export { choreOf } from './chore-of.ts';
 export { sayRemoved, stepsBelow } from './say-removed.ts';
 export { sayAnswer } from './say-answer.ts';

@@ -1,4 +1,4 @@
-import { byPosition, isDone, type Item, type MemoryRows } from '@kotiva/core';
+import { byPosition, isDone, pinId, type Item, type MemoryRows } from '@kotiva/core';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
@@ -22,7 +22,16 @@ export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHea
   const list = item.listId ? rows.get('list', item.listId) : null;
   const section = item.sectionId ? rows.get('section', item.sectionId) : null;
   const where = [list, section].flatMap((row) => (row && typeof row !== 'string' ? [row.name] : [])).join(' · ');
-  const entries: MenuEntry[] = [{ key: 'follow', words: t('watch.open'), onPress: onFollow }];
+  const pin = rows.get('pin', pinId(item.id, me.id));
+  const isPinned = typeof pin !== 'string' && pin.endedAt === null;
+  const entries: MenuEntry[] = [
+    {
+      key: 'pin',
+      words: t(isPinned ? 'pin.off' : 'pin.on'),
+      onPress: () => void submit('item.pin', { item: item.id, on: !isPinned }, { words: t(isPinned ? 'said.pinOff' : 'said.pinOn'), undo: true }),
+    },
+    { key: 'follow', words: t('watch.open'), onPress: onFollow },
+  ];
   if (canChange) {
     entries.push(
       ...moveEntries(

@@ -161,3 +161,23 @@ test('passed on, or left behind by somebody whose access ended, the row says who
   expect(row()).toContain('Leila');
   expect(row()).not.toContain('Noor');
 });
+
+test('what I keep on top stands above its sections, for me alone, until it is done', () => {
+  const w = new World();
+  w.join('Leila');
+  const list = w.list('Aino', 'Boathouse', [['Leila', 'edit']]);
+  w.item('Aino', 'Grease the winch', { list });
+  const rope = w.item('Aino', 'New rope', { list });
+  w.must('Aino', 'item.pin', { item: rope, on: true });
+  const first = inHouse(w, 'Aino', <ListScreen listId={list} />);
+  expect(screen.getByRole('heading', { name: t('pin.title') })).toBeTruthy();
+  expect(first.titles()).toEqual(['New rope', 'Grease the winch']);
+  first.unmount();
+  const leilas = inHouse(w, 'Leila', <ListScreen listId={list} />);
+  expect(screen.queryByRole('heading', { name: t('pin.title') })).toBeNull();
+  expect(leilas.titles()).toEqual(['Grease the winch', 'New rope']);
+  leilas.unmount();
+  w.must('Aino', 'part.checkOff', { item: rope, person: null });
+  inHouse(w, 'Aino', <ListScreen listId={list} />);
+  expect(screen.queryByRole('heading', { name: t('pin.title') })).toBeNull();
+});

@@ -5,12 +5,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { ArrangeButton } from '@/features/arrange';
 import { useCaptureHere } from '@/features/capture';
-import { IN_LISTS, ItemRow, SelectButton, Selecting, SelectionBar } from '@/features/item';
+import { IN_LISTS, ItemRow, SelectButton, Selecting, SelectionBar, usePinned } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNarrowed, useOpenHouse } from '@/store/store.ts';
-import { Band, Button, Empty, Fold, Icon, LongRows, Txt, useWide } from '@/ui';
+import { Band, Button, Empty, Fold, GroupHead, Icon, LongRows, Txt, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayMeasure } from '@/words/amounts.ts';
 import { ArrangedItems } from './arranged-items.tsx';
@@ -49,7 +49,10 @@ function OpenList({ list }: { list: List }) {
 
   const isInView = (item: Item) => narrow === null || rows.by('part', 'itemId', item.id).some((part) => part.personId === narrow && !part.takenBackAt);
   const contents = contentsOf(list, rows);
-  const open = contents.open.filter(isInView);
+  const pinned = usePinned();
+  const isOnTop = ({ id }: Item) => pinned.some((one) => one.id === id);
+  const onTop = contents.open.filter((item) => isInView(item) && isOnTop(item));
+  const open = contents.open.filter((item) => isInView(item) && !isOnTop(item));
   const done = contents.done.filter(isInView);
   const progress = progressOfList(list, rows);
   const asUsual = arranged.group === 'usual' && arranged.sort === 'usual';
@@ -88,8 +91,16 @@ function OpenList({ list }: { list: List }) {
             </View>
           </View>
         ) : null}
-        <SelectionBar ids={[...open, ...done].map((item) => item.id)} only={IN_LISTS} />
-        {open.length + done.length === 0 ? <Empty words={t(mayAdd ? 'list.empty' : 'list.emptyView')} /> : null}
+        <SelectionBar ids={[...onTop, ...open, ...done].map((item) => item.id)} only={IN_LISTS} />
+        {onTop.length + open.length + done.length === 0 ? <Empty words={t(mayAdd ? 'list.empty' : 'list.emptyView')} /> : null}
+        {onTop.length > 0 ? (
+          <View>
+            <GroupHead title={t('pin.title')} count={onTop.length} />
+            {onTop.map((item) => (
+              <ItemRow key={item.id} item={item} detail={arranged.detail} />
+            ))}
+          </View>
+        ) : null}
         {asUsual ? (
           <SectionedItems
             list={list}

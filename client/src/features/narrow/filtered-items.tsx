@@ -53,18 +53,18 @@ export function FilteredItems({ view, usual, entries, ofOneList = false, empty, 
         </View>
       </View>
       <SelectionBar ids={entries.map(({ item }) => item.id)} only={IN_LISTS} />
-      {entries.length === 0 ? <Empty words={empty} /> : <LaidOut view={view} usual={usual} entries={entries} />}
+      {entries.length === 0 ? <Empty words={empty} /> : <LaidOut view={view} usual={usual} entries={entries} ofOneList={ofOneList} />}
     </Selecting>
   );
 }
 
-function LaidOut({ view, usual, entries }: Pick<FilteredItemsProps, 'view' | 'usual' | 'entries'>) {
+function LaidOut({ view, usual, entries, ofOneList }: Pick<FilteredItemsProps, 'view' | 'usual' | 'entries' | 'ofOneList'>) {
   const { rows } = useOpenHouse();
   const { layout } = useLayout(view, usual);
   const { arranged, arrange } = useArrangement(view, usual);
   const sorted = sortBy(entries, arranged.sort, rows, arranged.isDescending);
   const nameOfList = ({ item }: Arrangeable): string | undefined => {
-    const list = item.listId ? rows.get('list', item.listId) : 'absent';
+    const list = item.listId && !ofOneList ? rows.get('list', item.listId) : 'absent';
     return typeof list === 'string' ? undefined : list.name;
   };
   switch (layout) {

@@ -1,9 +1,9 @@
-import { byDayPart, groupBy, sortBy, wallClockOf, type CappedDay, type DayPart, type Detail, type AgendaEntry } from '@kotiva/core';
+import { byDayPart, groupBy, sortBy, wallClockOf, type CappedDay, type DayPart, type Detail, type AgendaEntry, type Item } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ArrangeButton, useHeading } from '@/features/arrange';
-import { SelectButton, SelectionBar } from '@/features/item';
+import { ItemRow, SelectButton, SelectionBar, usePinned } from '@/features/item';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useNow, useOpenHouse, useSoNow } from '@/store/store.ts';
 import { Button, Choice, Empty, Fold, GroupHead, Labelled, LongRows, Txt } from '@/ui';
@@ -22,8 +22,10 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
   const [choosing, setChoosing] = useState(false);
   const soNow = useSoNow();
   const fits = ({ item }: AgendaEntry) => soNow.length === 0 || item.situationIds.every((id) => soNow.includes(id));
-  const entries = shown.filter(fits);
-  const needElse = shown.filter((entry) => !fits(entry));
+  const pinned = usePinned();
+  const isOnTop = ({ item }: AgendaEntry) => pinned.some(({ id }) => id === item.id);
+  const entries = shown.filter((entry) => fits(entry) && !isOnTop(entry));
+  const needElse = shown.filter((entry) => !fits(entry) && !isOnTop(entry));
   return (
     <View>
       <View className="flex-row flex-wrap items-center px-2 pt-1">
@@ -62,7 +64,8 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
       </View>
       {choosing ? <SoNowChoice /> : null}
       <SelectionBar ids={agenda.filter(({ where }) => where !== 'done').map(({ item }) => item.id)} />
-      {shown.length === 0 && next === null ? <Empty words={t('today.nothing')} /> : null}
+      {shown.length === 0 && next === null && pinned.length === 0 ? <Empty words={t('today.nothing')} /> : null}
+      <OnTop items={pinned} agenda={agenda} detail={arranged.detail} />
       {ordering ? <OrderedRows entries={entries} /> : <Groups entries={entries} />}
       <PossibleNow without={new Set(entries.map(({ item }) => item.id))} />
       {needElse.length > 0 ? (
@@ -70,7 +73,7 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
           <Rows entries={needElse} detail={arranged.detail} />
         </Fold>
       ) : null}
-      {next ? (
+      {next && !isOnTop(next) ? (
         <View>
           <GroupHead title={t('today.next')} />
           <TodayRow entry={next} />
@@ -81,6 +84,20 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
           <Rows entries={rest} detail={arranged.detail} />
         </Fold>
       ) : null}
+    </View>
+  );
+}
+
+/** What I keep on top, whatever its day; of others' things too. */
+function OnTop({ items, agenda, detail }: { items: readonly Item[]; agenda: readonly AgendaEntry[]; detail: Detail }) {
+  if (items.length === 0) return null;
+  return (
+    <View>
+      <GroupHead title={t('pin.title')} count={items.length} />
+      {items.map((item) => {
+        const entry = agenda.find((one) => one.item.id === item.id && one.where !== 'done');
+        return entry ? <TodayRow key={item.id} entry={entry} detail={detail} /> : <ItemRow key={item.id} item={item} detail={detail} />;
+      })}
     </View>
   );
 }

@@ -90,3 +90,19 @@ test('what somebody else does shows while one looks', () => {
   meanwhile(() => w.item('Aino', 'Just come', { list, due: '2026-11-24' }));
   expect(titles()).toContain('Just come');
 });
+
+test('what I keep on top is the first part of my day, whatever its day and whoever has it', () => {
+  const w = new World();
+  w.join('Leila');
+  const list = w.list('Aino', 'Boathouse', [['Leila', 'edit']]);
+  const today = w.item('Aino', 'Oil the hinges', { list, plan: '2026-11-24' });
+  const leilas = w.item('Aino', 'Paint the door', { list, persons: [w.person('Leila')] });
+  w.item('Aino', 'Sweep the jetty', { list, plan: '2026-11-24' });
+  w.must('Aino', 'item.pin', { item: leilas, on: true });
+  w.later(1);
+  w.must('Aino', 'item.pin', { item: today, on: true });
+  const { titles } = inHouse(w, 'Aino', <TodayScreen />);
+  expect(screen.getByRole('heading', { name: t('pin.title') })).toBeTruthy();
+  expect(titles().slice(0, 3)).toEqual(['Paint the door', 'Oil the hinges', 'Sweep the jetty']);
+  expect(titles().filter((title) => title === 'Oil the hinges')).toHaveLength(1);
+});

@@ -53,7 +53,7 @@ function PersonsWeek({ person, days }: { person: Person; days: readonly DayLoad[
         {person.name}
       </Txt>
       {capacity ? <Band share={minutes / capacity} width={96} height={10} /> : null}
-      <Txt size={15} tone={isOver ? 'waits' : 'muted'} className="text-right">
+      <Txt size={15} tone={isOver ? 'waits' : 'muted'} className="min-w-32 text-right">
         {capacity === null ? sayDuration(minutes) : t('common.of', { done: sayDuration(minutes), of: sayDuration(capacity) })}
       </Txt>
     </View>

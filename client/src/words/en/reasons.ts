@@ -12,6 +12,7 @@ export const reasonsWords = {
   'reason.after-done-too-long': 'That’s too long after it’s done: choose a hundred years at most.',
   'reason.year-out-of-range': 'Choose a date between {first} and {last}.',
   'reason.too-deep': 'Steps can be nested at most {max} levels deep.',
+  'reason.pins-full': 'You can keep {max} things on top. Take one off first.',
   'reason.not-removed': '“{title}” isn’t removed. Remove it first.',
   'reason.lies-in-removed': '“{title}” belongs to something that was removed. Restore that first.',
   'reason.taken': 'That’s already in use. Try again.',

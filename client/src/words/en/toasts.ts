@@ -96,6 +96,8 @@ export const toastsWords = {
   'said.due': 'Due {when}.',
   'said.noDue': 'No deadline.',
   'said.moved': 'Moved to {list}.',
+  'said.pinOn': 'It’s on top of your day and its list now. Only you see that.',
+  'said.pinOff': 'No longer on top.',
   'said.reordered': 'Moved.',
   'said.removed': 'Removed “{title}”.',
   'said.removedWithSteps_one': 'Removed “{title}” with its step.',
