@@ -92,9 +92,13 @@ const PICTURES = {
   },
   'follow-up-phone-dark': { dark: true, steps: async (page) => link(page, 'Follow-up') },
   'weave-wide': { size: WIDE, steps: async (page) => link(page, 'Follow-up') },
-  'person-phone': async (page) => {
-    await go(page, '/people');
-    await press(page, /^Tapio/);
+  'board-wide': {
+    size: WIDE,
+    steps: async (page) => {
+      await go(page, '/whole');
+      await page.getByRole('radio', { name: 'Board', exact: true }).click();
+      await page.getByRole('heading', { name: 'Nobody yet' }).waitFor();
+    },
   },
   'notices-phone': async (page) => press(page, /^Notifications, /),
   'outside-phone': async (page) => {

@@ -88,6 +88,7 @@ export * from './planning/fits-now.ts';
 export * from './views/progress.ts';
 export * from './planning/arrange.ts';
 export * from './planning/board.ts';
+export * from './planning/priorities.ts';
 export * from './planning/day-sheet.ts';
 export * from './planning/capped.ts';
 export * from './views/outline.ts';

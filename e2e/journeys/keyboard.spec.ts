@@ -84,7 +84,7 @@ test('a day by keys alone: add, date, person, tick, untick, next list, find, han
 
   // find, and back to what was found
   await keyboard.press('/');
-  await hasFocus(page, 'Search titles');
+  await hasFocus(page, t('find.words'));
   await keyboard.type('rain barrel');
   await expect(page.getByRole('checkbox', { name: 'Check off “Drain the rain barrel”' })).toBeVisible();
   await keyboard.press('Escape');

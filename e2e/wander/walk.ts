@@ -84,7 +84,7 @@ const tap: Way = async ({ page }, { controls }, random) => {
 
 const type: Way = async ({ page }, { controls }, random) => {
   const field = oneOfEach(
-    controls.filter(({ isField, name }) => isField && !/password|mail|link|address|web|Find a person|Search titles|Type a command/i.test(name)),
+    controls.filter(({ isField, name }) => isField && !/password|mail|link|address|web|Find a person|Search items|Type a command/i.test(name)),
     random,
   );
   if (!field) return { said: 'finds no field', faults: [] };

@@ -10,7 +10,7 @@ export const SORTINGS = ['usual', 'due', 'plan', 'title', 'tag', 'importance', '
 export const DETAILS = ['bare', 'short', 'full'] as const;
 
 /** The same items, laid out in different ways. */
-export const LAYOUTS = ['rows', 'tiles', 'table', 'board', 'calendar'] as const;
+export const LAYOUTS = ['rows', 'tiles', 'table', 'board', 'calendar', 'priorities'] as const;
 
 /** What the columns of a board are. */
 export const BOARD_BYS = ['person', 'list', 'section', 'importance'] as const;

@@ -83,7 +83,7 @@ export function ArrangeSheet(props: ArrangeProps & { onClose: () => void }) {
             )}
           </Labelled>
         )}
-        {shown === 'table' || shown === 'calendar' ? null : (
+        {shown === 'rows' || shown === 'tiles' || shown === 'board' ? (
           <Labelled words={t('arrange.detail')}>
             <Choice<Detail>
               label={t('arrange.detail')}
@@ -92,7 +92,7 @@ export function ArrangeSheet(props: ArrangeProps & { onClose: () => void }) {
               onChange={(detail) => arrange({ detail })}
             />
           </Labelled>
-        )}
+        ) : null}
         {props.children?.(props.onClose)}
         <Foot>
           <Button kind="main" onPress={props.onClose}>

@@ -16,7 +16,7 @@ export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: Me
       return [...(lists.has(null) ? [null] : []), ...named.sort(byPosition).map(({ id }) => id)];
     }
     case 'section': {
-      const sections = rows.all('section').filter(({ listId }) => lists.has(listId));
+      const sections = rows.all('section').filter(({ listId, removedAt }) => removedAt === null && lists.has(listId));
       return [null, ...sections.sort(byPosition).map(({ id }) => id)];
     }
   }

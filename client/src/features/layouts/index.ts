@@ -1,1 +1,1 @@
-export { ItemsBoard, ItemsTable, ItemsTiles } from './fetched.ts';
+export { ItemsBoard, ItemsPriorities, ItemsTable, ItemsTiles } from './fetched.ts';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { ArrangeButton, LayoutTabs, useHeading, useLayout } from '@/features/arrange';
 import { ItemsInCalendar } from '@/features/calendar';
 import { IN_LISTS, ItemRow, SelectButton, Selecting, SelectionBar } from '@/features/item';
-import { ItemsBoard, ItemsTable, ItemsTiles } from '@/features/layouts';
+import { ItemsBoard, ItemsPriorities, ItemsTable, ItemsTiles } from '@/features/layouts';
 import { useArrangement, type Arranging } from '@/store/arrangement.ts';
 import { useOpenHouse } from '@/store/store.ts';
 import { Empty, GroupHead, LongRows, useWide } from '@/ui';
@@ -22,7 +22,7 @@ interface FilteredItemsProps {
   children?: React.ReactNode;
 }
 
-const LAYOUTS: readonly Layout[] = ['rows', 'tiles', 'table', 'board', 'calendar'];
+const LAYOUTS: readonly Layout[] = ['rows', 'tiles', 'table', 'board', 'calendar', 'priorities'];
 const BOARD_BYS: readonly BoardBy[] = ['person', 'list', 'importance'];
 const BOARD_BYS_OF_LIST: readonly BoardBy[] = ['person', 'section', 'importance'];
 
@@ -79,6 +79,8 @@ function LaidOut({ view, usual, entries, ofOneList }: Pick<FilteredItemsProps, '
           subOf={(entry) => (arranged.boardBy === 'list' ? undefined : nameOfList(entry))}
         />
       );
+    case 'priorities':
+      return <ItemsPriorities entries={sorted} />;
     case 'calendar':
       return <ItemsInCalendar itemIds={sorted.map(({ item }) => item.id)} />;
     case 'rows':

@@ -15,6 +15,7 @@ export const listsWords = {
   'layout.table': 'Table',
   'layout.board': 'Board',
   'layout.calendar': 'Calendar',
+  'layout.priorities': 'Priorities',
   'boardBy.person': 'Person',
   'boardBy.list': 'List',
   'boardBy.section': 'Section',
