@@ -1,9 +1,9 @@
 import { calendarDateOf, dueIn, isDone, prioritiesOf, type Arrangeable, type DueBand, type Item } from '@kotiva/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useItemFace } from '@/features/item';
+import { ItemRow, useItemFace } from '@/features/item';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Txt } from '@/ui';
+import { Button, GroupHead, LongRows, Txt, useWide } from '@/ui';
 import { DragBetween, DragPiece, DropSpot } from '@/ui/drag-between.tsx';
 import { t } from '@/words';
 import { sayDragOfRows } from '@/words/dragging.ts';
@@ -20,8 +20,31 @@ const readSpot = (spot: string): { band: DueBand; importance: number } => {
   return { band: band as DueBand, importance: Number(importance) };
 };
 
-/** What is important against what is pressing: a lane for each importance, crossed by the days to the deadline. Dragged, either changes. */
+/** What is important against what is pressing: where there is room as lanes, else one band of days after the other, the most important first. */
 export function ItemsPriorities({ entries }: { entries: readonly Arrangeable[] }) {
+  const wide = useWide();
+  return wide ? <Lanes entries={entries} /> : <Bands entries={entries} />;
+}
+
+function Bands({ entries }: { entries: readonly Arrangeable[] }) {
+  const { house } = useOpenHouse();
+  const today = calendarDateOf(useNow(), house.zone);
+  return prioritiesOf(entries, today).map(({ band, lanes }) => {
+    const inBand = lanes.flat();
+    if (inBand.length === 0) return null;
+    return (
+      <View key={band}>
+        <GroupHead title={t(`band.${band}`)} count={inBand.length} tone={band === 'late' ? 'late' : 'ink'} />
+        <LongRows rows={inBand} keyOf={({ item }) => item.id}>
+          {({ item }) => <ItemRow item={item} />}
+        </LongRows>
+      </View>
+    );
+  });
+}
+
+/** A lane for each importance, crossed by the days to the deadline. Dragged, either changes. */
+function Lanes({ entries }: { entries: readonly Arrangeable[] }) {
   const { rows, house } = useOpenHouse();
   const today = calendarDateOf(useNow(), house.zone);
   const move = usePriorityMove();
