@@ -17,10 +17,12 @@ interface DueChoiceProps {
   /** What is typed as a day, kept by whoever asks. */
   words: string;
   onWords: (words: string) => void;
+  /** Why what was typed could not be set. */
+  refused?: string | null;
 }
 
 /** Chooses a day: a usual one with its exact date, in words, or from the calendar; with an hour or without. */
-export function DueChoice({ due, onChange, onEnter, words, onWords }: DueChoiceProps) {
+export function DueChoice({ due, onChange, onEnter, words, onWords, refused }: DueChoiceProps) {
   const { house } = useOpenHouse();
   const now = useNow();
   const today = calendarDateOf(now, house.zone);
@@ -39,7 +41,7 @@ export function DueChoice({ due, onChange, onEnter, words, onWords }: DueChoiceP
         options={usual.map(({ moment, words }) => ({ value: moment, words }))}
         onChange={(day) => set(day, time)}
       />
-      <InWords typed={words} onTyped={onWords} says={says} onMoment={onChange} onEnter={onEnter} />
+      <InWords typed={words} onTyped={onWords} refused={refused} says={says} onMoment={onChange} onEnter={onEnter} />
       <View className="-mx-4">
         <Fold words={t('due.calendar')}>
           <View className="px-4 pb-2">
@@ -54,7 +56,7 @@ export function DueChoice({ due, onChange, onEnter, words, onWords }: DueChoiceP
   );
 }
 
-interface InWordsProps extends Pick<DueChoiceProps, 'onEnter'> {
+interface InWordsProps extends Pick<DueChoiceProps, 'onEnter' | 'refused'> {
   typed: string;
   onTyped: (typed: string) => void;
   says: string;
@@ -62,7 +64,7 @@ interface InWordsProps extends Pick<DueChoiceProps, 'onEnter'> {
 }
 
 /** A day typed as people say it: below it which day is chosen, as it is typed; what is not understood says so and stays. */
-function InWords({ typed, onTyped, says, onMoment, onEnter }: InWordsProps) {
+function InWords({ typed, onTyped, refused, says, onMoment, onEnter }: InWordsProps) {
   const context = useReadingContext();
   useLater(lineReader);
   const [error, setError] = useState<string | null>(null);
@@ -91,7 +93,7 @@ function InWords({ typed, onTyped, says, onMoment, onEnter }: InWordsProps) {
       label={t('due.words')}
       placeholder={t('due.wordsHint')}
       value={typed}
-      error={error}
+      error={error ?? refused}
       // its line is kept free: nothing below moves when a day is read, or is not
       hint={says}
       onChangeText={(next) => {
@@ -147,11 +149,20 @@ export function DuePanel({
     done();
     onClose();
   };
+  const context = useReadingContext();
+  const [refused, setRefused] = useState<string | null>(null);
+  // words nobody understands are not thrown away with the day there was before
+  const isUnread = chosen === due && words.trim() !== '' && momentIn(words, context) === null;
+  const confirm = () => (isUnread ? setRefused(t('due.notUnderstood')) : save(chosen));
+  const type = (next: string) => {
+    setRefused(null);
+    setWords(next);
+  };
   return (
     <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
-      <DueChoice due={chosen} onChange={setChosen} onEnter={save} words={words} onWords={setWords} />
+      <DueChoice due={chosen} onChange={setChosen} onEnter={save} words={words} onWords={type} refused={refused} />
       {children}
-      <ConfirmRow verb={verb} onConfirm={() => save(chosen)} cancel={t('common.cancel')} onCancel={cancel}>
+      <ConfirmRow verb={verb} onConfirm={confirm} cancel={t('common.cancel')} onCancel={cancel}>
         {due && none ? <Button onPress={() => save(null)}>{none}</Button> : null}
       </ConfirmRow>
     </View>
