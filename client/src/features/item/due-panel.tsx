@@ -19,16 +19,22 @@ interface DueChoiceProps {
   onWords: (words: string) => void;
   /** Why what was typed could not be set. */
   refused?: string | null;
+  /** A day was tapped: whatever the words say, that one is meant. */
+  onPick?: () => void;
 }
 
 /** Chooses a day: a usual one with its exact date, in words, or from the calendar; with an hour or without. */
-export function DueChoice({ due, onChange, onEnter, words, onWords, refused }: DueChoiceProps) {
+export function DueChoice({ due, onChange, onEnter, words, onWords, refused, onPick }: DueChoiceProps) {
   const { house } = useOpenHouse();
   const now = useNow();
   const today = calendarDateOf(now, house.zone);
   const date = due?.slice(0, 10) ?? null;
   const time = due?.slice(11, 16) ?? '';
   const set = (day: string | null, hour: string) => onChange(day ? (hour ? `${day}T${hour}` : day) : null);
+  const pick = (day: string) => {
+    onPick?.();
+    set(day, time);
+  };
   // a date that falls on a day off is seen before it is set
   const holiday = date === null ? undefined : daysOffOf(house).get(date);
   const says = due === null ? NOTHING_YET : holiday ? t('due.dayOff', { when: sayExactly(due), name: holiday }) : t('due.exactly', { when: sayExactly(due) });
@@ -39,13 +45,13 @@ export function DueChoice({ due, onChange, onEnter, words, onWords, refused }: D
         label={t('due.usual')}
         value={usual.find((one) => one.moment === date)?.moment ?? null}
         options={usual.map(({ moment, words }) => ({ value: moment, words }))}
-        onChange={(day) => set(day, time)}
+        onChange={pick}
       />
       <InWords typed={words} onTyped={onWords} refused={refused} says={says} onMoment={onChange} onEnter={onEnter} />
       <View className="-mx-4">
         <Fold words={t('due.calendar')}>
           <View className="px-4 pb-2">
-            <Calendar value={date} today={today} words={calendarWords()} weeksOf={weeksOf} monthAfter={monthAfter} onChange={(day) => set(day, time)} />
+            <Calendar value={date} today={today} words={calendarWords()} weeksOf={weeksOf} monthAfter={monthAfter} onChange={pick} />
           </View>
         </Fold>
       </View>
@@ -119,6 +125,35 @@ function momentIn(typed: string, context: ReturnType<typeof useReadingContext>):
   return questions.length === 0 && found?.kind === 'plan' ? found.value : null;
 }
 
+/**
+ * A day in words is not thrown away because nobody understands it: before what it belongs to is given, `isRead` says so beside it and
+ * answers false, unless a day was tapped since. `field` is what `DueChoice` takes.
+ */
+export function useDayWords(words: string, onWords: (words: string) => void) {
+  const context = useReadingContext();
+  const [refused, setRefused] = useState<string | null>(null);
+  const [isPicked, setPicked] = useState(false);
+  const isRead = (): boolean => {
+    if (isPicked || words.trim() === '' || momentIn(words, context) !== null) return true;
+    setRefused(t(lineReader.held() ? 'due.notUnderstood' : 'common.notFetched'));
+    return false;
+  };
+  const field = {
+    words,
+    refused,
+    onWords: (next: string) => {
+      setRefused(null);
+      setPicked(false);
+      onWords(next);
+    },
+    onPick: () => {
+      setRefused(null);
+      setPicked(true);
+    },
+  };
+  return { isRead, field };
+}
+
 /** The same on the item's sheet, with its own buttons. */
 export function DuePanel({
   of,
@@ -149,18 +184,13 @@ export function DuePanel({
     done();
     onClose();
   };
-  const context = useReadingContext();
-  const [refused, setRefused] = useState<string | null>(null);
-  // words nobody understands are not thrown away with the day there was before
-  const isUnread = chosen === due && words.trim() !== '' && momentIn(words, context) === null;
-  const confirm = () => (isUnread ? setRefused(t('due.notUnderstood')) : save(chosen));
-  const type = (next: string) => {
-    setRefused(null);
-    setWords(next);
+  const day = useDayWords(words, setWords);
+  const confirm = () => {
+    if (day.isRead()) save(chosen);
   };
   return (
     <View className="my-2 gap-3 rounded-sheet bg-ground p-4">
-      <DueChoice due={chosen} onChange={setChosen} onEnter={save} words={words} onWords={type} refused={refused} />
+      <DueChoice due={chosen} onChange={setChosen} onEnter={save} {...day.field} />
       {children}
       <ConfirmRow verb={verb} onConfirm={confirm} cancel={t('common.cancel')} onCancel={cancel}>
         {due && none ? <Button onPress={() => save(null)}>{none}</Button> : null}

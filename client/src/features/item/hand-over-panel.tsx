@@ -7,7 +7,7 @@ import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, ConfirmRow, ErrorLine, Field, Heading, Switch, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
-import { DueChoice } from './due-panel.tsx';
+import { DueChoice, useDayWords } from './due-panel.tsx';
 import { everyoneIn } from './everyone.ts';
 import { relations } from './use-check.ts';
 import { givenParts, nameOf, personOf } from './knot-of.ts';
@@ -43,6 +43,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
   const reopens = policy === 'each' && isDone(item, parts) && chosen.length > 0;
 
   const ways = useWays([item.listId], chosen);
+  const day = useDayWords(handing.words, (words) => change({ words }));
   const inList = item.listId === null ? [] : everyoneIn(item.listId, me, rows).filter((id) => !holders.includes(id) && !chosen.includes(id));
 
   const finish = () => {
@@ -52,6 +53,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
   const handOver = () => {
     if (chosen.length === 0) return setError(t('hand.chooseSomeone'));
     if (ways.isOpen) return setError(t('ways.first'));
+    if (!day.isRead()) return;
     const names = chosen.map((id) => nameOf(rows, id));
     const reason = submit(
       'part.handOver',
@@ -123,7 +125,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
         <Txt size={15} face="medium" tone="muted">
           {t('due.by')}
         </Txt>
-        <DueChoice due={due} onChange={(next) => change({ due: next })} words={handing.words} onWords={(words) => change({ words })} />
+        <DueChoice due={due} onChange={(next) => change({ due: next })} {...day.field} />
       </View>
       <Switch words={t('hand.confirm')} on={confirm} onChange={(next) => change({ confirm: next })} />
       <ConfirmRow verb={t('hand.over')} onConfirm={handOver} cancel={t('common.cancel')} onCancel={finish} />

@@ -205,6 +205,12 @@ test('handed to nobody is said; to two, each or whoever comes first, by a day, w
   tap(/Tapio/, 'checkbox');
   tap(t('policy.any'), 'radio');
   type(t('nudge.words'), 'Before the inspection');
+  // a deadline nobody understands is not left out in silence
+  type(t('due.words'), 'one fine day');
+  tap(t('hand.over'));
+  expect(screen.getByText(t('due.notUnderstood'))).toBeTruthy();
+  expect(w.parts(jackets).some(({ personId }) => personId === w.person('Tapio'))).toBe(false);
+  type(t('due.words'), '');
   tap(t('hand.over'));
   expect(w.row(jackets).policy).toBe('any');
   expect(w.part(jackets, 'Tapio').message).toBe('Before the inspection');

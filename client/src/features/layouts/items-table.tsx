@@ -2,7 +2,7 @@ import type { Arrangeable, Column, Sorting, TableColumn } from '@kotiva/core';
 import { columnResizingFeature, columnSizingFeature, tableFeatures, useTable } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
-import { View } from 'react-native';
+import { useWindowDimensions, View } from 'react-native';
 import type { Arranging } from '@/store/arrangement.ts';
 import { Button, useWide } from '@/ui';
 import { DragBetween } from '@/ui/drag-between.tsx';
@@ -23,18 +23,22 @@ interface ItemsTableProps {
 const features = tableFeatures({ columnSizingFeature, columnResizingFeature });
 /** Pixels. */
 const ROW = { phone: 56, wide: 44 };
-/** On a phone a title leaves room for something beside it. */
-const PHONE_TITLE = 200;
+/** On a phone a title leaves room for something beside it: pixels, and of the width there is. */
+const PHONE_TITLE = { most: 200, share: 0.55 };
 
 /** Items as lines of a table in columns one chooses, in their order and as wide as one likes. Only the lines in sight are drawn. */
 export function ItemsTable({ entries, arranged, arrange }: ItemsTableProps) {
   const box = useRef<HTMLDivElement>(null);
   const wide = useWide();
+  const { width } = useWindowDimensions();
   const height = wide ? ROW.wide : ROW.phone;
   const [choosing, setChoosing] = useState(false);
   const columns = columnsOf(arranged);
-  const table = useColumnTable(entries, columns, wide ? arranged.titleWidth : Math.min(arranged.titleWidth, PHONE_TITLE), (id, width) =>
-    arrange(widened(columns, id, width)),
+  const table = useColumnTable(
+    entries,
+    columns,
+    wide ? arranged.titleWidth : Math.min(arranged.titleWidth, PHONE_TITLE.most, Math.round(width * PHONE_TITLE.share)),
+    (id, width) => arrange(widened(columns, id, width)),
   );
   // eslint-disable-next-line react-hooks/incompatible-library -- the compiler it warns of is not used
   const lines = useVirtualizer({ count: entries.length, getScrollElement: () => box.current, estimateSize: () => height, overscan: 12 });
@@ -76,7 +80,7 @@ export function ItemsTable({ entries, arranged, arrange }: ItemsTableProps) {
                       isDescending={arranged.isDescending}
                       onSort={sortBy}
                       onResizeStart={header.getResizeHandler()}
-                      onWidth={(width) => arrange(widened(columns, header.column.id as ColumnId, width))}
+                      onWidth={(px) => arrange(widened(columns, header.column.id as ColumnId, px))}
                     />
                   ))}
                 </tr>

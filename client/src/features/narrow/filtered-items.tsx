@@ -32,7 +32,7 @@ export function FilteredItems({ view, usual, entries, ofOneList = false, empty, 
   return (
     <Selecting>
       <View className="flex-row flex-wrap items-start">
-        <View className="min-w-0 grow shrink basis-0">{children}</View>
+        <View className="min-w-36 grow shrink basis-0">{children}</View>
         <View className="ml-auto flex-row items-center px-2 pt-3">
           {wide ? <LayoutTabs view={view} usual={usual} layouts={LAYOUTS} /> : null}
           <ArrangeButton
