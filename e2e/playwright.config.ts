@@ -29,8 +29,9 @@ export default defineConfig({
   fullyParallel: false,
   workers: 2,
   retries: 0,
-  timeout: 120_000,
-  expect: { timeout: 10_000 },
+  // both end what hangs, neither measures: the machine may stand still for seconds
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   reporter: [['list']],
   use: {
     trace: 'off',

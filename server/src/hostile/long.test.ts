@@ -40,7 +40,7 @@ test('removing, bringing back, and undoing either', async () => {
   expect(house.rows('item').every(({ removedAt }) => removedAt === null)).toBe(true);
   await house.must('Aino', 'undo', { command: back });
   expect(house.rows('item').every(({ removedAt }) => removedAt !== null)).toBe(true);
-}, 60_000);
+});
 
 test('what was removed before by itself stays removed when the rest comes back', async () => {
   const { top, under } = await tree();
@@ -49,7 +49,7 @@ test('what was removed before by itself stays removed when the rest comes back',
   await house.must('Aino', 'item.remove', { items: [top] });
   await house.must('Aino', 'item.bringBack', { items: [top] });
   expect(under().filter(({ removedAt }) => removedAt !== null).map(({ id }) => id)).toEqual([alone]); // prettier-ignore
-}, 60_000);
+});
 
 test('one that was cut off in the middle goes on where it was when it is given again', async () => {
   const { top } = await tree();
@@ -72,7 +72,7 @@ test('one that was cut off in the middle goes on where it was when it is given a
   expect(gone()).toBe(house.rows('item').length);
   await house.must('Aino', 'undo', { command: command.id });
   expect(gone()).toBe(0);
-}, 60_000);
+});
 
 test('a tag, a section and somebody’s access, with more than goes in one', async () => {
   const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Cellar', colour: 'moss', icon: 'leaf' })).id;
@@ -93,7 +93,7 @@ test('a tag, a section and somebody’s access, with more than goes in one', asy
   await house.must('Aino', 'person.end', { person: house.person('Leila'), parts });
   expect(house.rows('person').filter(isHere).map(({ name }) => name)).toEqual(['Aino']); // prettier-ignore
   expect(house.rows('part').filter(({ personId, takenBackAt }) => personId !== null && takenBackAt === null)).toEqual([]);
-}, 60_000);
+});
 
 test('handing over five hundred, and taking it back', async () => {
   const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Move', colour: 'moss', icon: 'leaf' })).id;
@@ -109,7 +109,7 @@ test('handing over five hundred, and taking it back', async () => {
   expect(house.rows('notice').filter(({ kind }) => kind === 'handed')).toHaveLength(500);
   await house.must('Aino', 'undo', { command: handed });
   expect(leilas()).toEqual([]);
-}, 60_000);
+});
 
 test('of what is refused as a whole nothing is done', async () => {
   const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Move', colour: 'moss', icon: 'leaf' })).id;
@@ -122,7 +122,7 @@ test('of what is refused as a whole nothing is done', async () => {
   const stranger = { items: [...items.slice(0, -2), secret], persons: [house.person('Leila')] };
   expect(await house.send('Aino', { name: 'part.handOver', payload: stranger })).toMatchObject({ outcome: 'refused', reason: { code: 'not-allowed' } });
   expect(house.rows('notice').filter(({ kind }) => kind === 'handed')).toEqual([]);
-}, 60_000);
+});
 
 test('a list of twelve hundred done things is used again', async () => {
   const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Season', colour: 'moss', icon: 'leaf' })).id;
@@ -139,7 +139,7 @@ test('a list of twelve hundred done things is used again', async () => {
   expect(house.rows('notice').filter(({ kind }) => kind === 'handed')).toHaveLength(told + 1);
   await house.must('Aino', 'undo', { command: again });
   expect(open()).toBe(0);
-}, 60_000);
+});
 
 test('what somebody who goes had handed to others is followed by whoever ends their access', async () => {
   await house.must('Aino', 'person.setRole', { person: house.person('Leila'), role: 'manager' });
@@ -150,13 +150,13 @@ test('what somebody who goes had handed to others is followed by whoever ends th
   await house.must('Leila', 'person.end', { person: house.person('Aino'), parts: [] });
   const origins = house.rows('part').flatMap(({ personId, originId }) => (personId === house.person('Leila') ? [originId] : []));
   expect(origins).toEqual(Array.from({ length: 900 }, () => house.person('Leila')));
-}, 60_000);
+});
 
 test('who may not do the whole does none of it', async () => {
   const { top } = await tree();
   expect(await house.send('Leila', { name: 'item.remove', payload: { items: [top] } })).toMatchObject({ outcome: 'refused', reason: { code: 'not-allowed' } });
   expect(house.rows('item').every(({ removedAt }) => removedAt === null)).toBe(true);
-}, 60_000);
+});
 
 test('a slice’s own words over the wire do nothing beside', async () => {
   const item = house.made('item', await house.must('Aino', 'item.add', { title: 'Lamp', tags: ['wood', 'shore'] })).id;
@@ -190,7 +190,7 @@ test('sharing a large list tells devices to begin anew, and they end with all of
   expect(seen.has(top)).toBe(true);
   // who has begun anew is not told again
   expect((await page(one.seq)).reset).toBeUndefined();
-}, 60_000);
+});
 
 test('adding many tagged things makes nobody begin anew', async () => {
   const since = server.services.ledger.seq(house.houseId);

@@ -127,7 +127,7 @@ test('in groups of whatever size the rows are the same as one by one', async () 
     }),
     { numRuns: 15 },
   );
-}, 60_000);
+});
 
 /** Applies by itself what is meant, and gives the command it was. */
 function doneBy({ house, command }: ReturnType<typeof together>, way: string, nth: number): NewCommand {
