@@ -3,3 +3,4 @@ export * from './model/filter.ts';
 export * from './views/filter.ts';
 export * from './views/demands.ts';
 export * from './views/read-filter.ts';
+export * from './views/calendar-filter.ts';

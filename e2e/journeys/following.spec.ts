@@ -74,9 +74,12 @@ test('the weave narrowed and sorted; more time, a nudge that was sent today alre
   await aino.getByRole('link', { name: t('nav.followUp') }).click();
   const weave = aino.getByRole('table', { name: /Items handed over/ });
   await expect(weave.getByText('Invoices of November')).toBeVisible();
-  await aino.getByRole('button', { name: /Filter and sort/ }).click();
   const sheet = aino.getByRole('dialog');
-  await sheet.getByRole('radio', { name: 'Boathouse' }).click();
+  await aino.getByRole('button', { name: t('filter.narrow'), exact: true }).click();
+  await sheet.getByRole('button', { name: t('filter.kind.list'), exact: true }).click();
+  await sheet.getByRole('checkbox', { name: 'Boathouse' }).click();
+  await sheet.getByRole('button', { name: starting('filter.show') }).click();
+  await aino.getByRole('button', { name: t('narrow.label', { how: t('narrow.narrow') }) }).click();
   await sheet.getByRole('radio', { name: t('sortBy.title') }).click();
   await sheet.getByRole('button', { name: t('narrow.show') }).click();
   await expect(weave.getByText('Invoices of November')).toHaveCount(0);

@@ -75,8 +75,10 @@ function sayDate({ field, span }: Extract<FilterCondition, { of: 'date' }>): str
   }
 }
 
-/** All of it as one line. */
-export function sayFilter({ match, state, conditions }: Filter, rows: MemoryRows): string {
+/** All of it as one line; without whether open or done where a view has a rule of its own for that. */
+export function sayFilter({ match, state, conditions }: Filter, rows: MemoryRows, withState = true): string {
   const said = conditions.map((condition) => sayCondition(condition, rows));
-  return [t(`filter.state.${state}`), ...(said.length === 0 ? [] : [match === 'all' ? together(said) : either(said)])].join(', ');
+  const asked = said.length === 0 ? [] : [match === 'all' ? together(said) : either(said)];
+  if (withState) return [t(`filter.state.${state}`), ...asked].join(', ');
+  return asked[0] ?? t('filter.everything');
 }

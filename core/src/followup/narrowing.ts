@@ -8,20 +8,15 @@ export type FollowUpSort = (typeof FOLLOW_UP_SORTS)[number];
 /** What of what is followed is looked at; null: everything. */
 export interface FollowUpNarrowing {
   group: FollowUpGroup | null;
-  /** A list, or `none`: what lies in no list. */
-  listId: string | 'none' | null;
   personId: string | null;
   sort: FollowUpSort;
 }
-export const EVERYTHING: FollowUpNarrowing = { group: null, listId: null, personId: null, sort: 'urgency' };
+export const EVERYTHING: FollowUpNarrowing = { group: null, personId: null, sort: 'urgency' };
 
 /** Those that are looked at, in their order. `followUps` come by urgency. */
-export function narrowed(followUps: readonly FollowUp[], { group, listId, personId, sort }: FollowUpNarrowing): FollowUp[] {
+export function narrowed(followUps: readonly FollowUp[], { group, personId, sort }: FollowUpNarrowing): FollowUp[] {
   const found = followUps.filter(
-    (one) =>
-      (group === null || one.group === group) &&
-      (listId === null || one.item.listId === (listId === 'none' ? null : listId)) &&
-      (personId === null || one.parts.some((part) => part.personId === personId)),
+    (one) => (group === null || one.group === group) && (personId === null || one.parts.some((part) => part.personId === personId)),
   );
   const key = KEYS[sort];
   return key ? found.sort((a, b) => compare(key(a), key(b)) || compare(a.item.title, b.item.title) || compare(a.item.id, b.item.id)) : found;

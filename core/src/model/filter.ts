@@ -9,8 +9,8 @@ export const MOST_SPAN_DAYS = 3_660;
 /** So much of what lies beyond a device is found by a filter, the newest. */
 export const MOST_MET = 1_500;
 
-/** `plan`: the reader's own. `made`, `done`: the house's calendar day of the moment. */
-export const DATE_FIELDS = ['due', 'plan', 'start', 'made', 'done'] as const;
+/** `plan`: the reader's own. `made`, `done`, `touched`: the house's calendar day of the moment. */
+export const DATE_FIELDS = ['due', 'plan', 'start', 'made', 'done', 'touched'] as const;
 export type DateField = (typeof DATE_FIELDS)[number];
 
 export const HAVINGS = ['steps', 'notes', 'comments', 'reminder', 'repeat', 'waits'] as const;

@@ -4,7 +4,7 @@ import { Filter as FilterSchema } from '../model/filter-schema.ts';
 import type { Item } from '../model/item.ts';
 import { World } from '../testing/world.ts';
 import { demandsOf } from './demands.ts';
-import { daysOfSpan, filtered, liveConditions } from './filter.ts';
+import { daysOfSpan, filtered, liveConditions, meeting } from './filter.ts';
 
 /** A Tuesday. */
 const TODAY = '2026-11-24';
@@ -55,6 +55,16 @@ describe('what a filter finds', () => {
     expect(look(w, filter([due({ kind: 'between', from: '2026-12-31', to: '2026-12-01' })]))).toEqual(['Oil the oars']);
     expect(look(w, filter([due({ kind: 'none' })]))).toEqual(['Mend the roof', 'Rake leaves']);
     expect(look(w, filter([due({ kind: 'any' })]))).toHaveLength(3);
+  });
+
+  test('last touched: by anybody but the clock, and its making counts', () => {
+    const { w } = house();
+    const touched = (span: object): Loose => ({ of: 'date', field: 'touched', span }) as Loose;
+    w.later(10 * 24 * 60);
+    const roof = w.rows.all('item').find(({ title }) => title === 'Mend the roof')!.id;
+    w.must('Petri', 'item.change', { item: roof, title: 'Mend the barn roof' });
+    expect(look(w, filter([touched({ kind: 'last', days: 3 })]))).toEqual(['Mend the barn roof']);
+    expect(look(w, filter([{ ...touched({ kind: 'last', days: 3 }), not: true } as Loose]))).toHaveLength(4);
   });
 
   test('minutes: unknown is not at most, and not more than it either', () => {
@@ -221,4 +231,18 @@ describe('a filter is what its sentence says, for random houses and filters', ()
     const [from, to] = [asked.from, asked.to].sort() as [string, string];
     return day(fact.due) >= from && day(fact.due) <= to;
   }
+});
+
+test('a view with a rule of its own is narrowed by the conditions alone: steps, archived lists and what is to be looked up as well', () => {
+  const { w, boats } = house();
+  const hull = w.rows.all('item').find(({ title }) => title === 'Paint the hull')!;
+  const step = w.item('Aino', 'Sand it first', { parent: hull.id });
+  w.must('Aino', 'list.change', { list: boats, filed: true } as never);
+  const meets = (conditions: Loose[]) => meeting(filter(conditions, { state: 'both' }), { personId: w.person('Aino'), now: w.now, house: w.rows.all('house')[0]! }, w.rows as never); // prettier-ignore
+  const inBoats = meets([{ of: 'list', ids: [boats] }]);
+  expect(inBoats(w.row(hull.id))).toBe(true);
+  expect(inBoats(w.row(step))).toBe(true);
+  expect(meets([{ of: 'words', words: 'roof' }])(w.row(hull.id))).toBe(false);
+  // nothing of what it names is there any more: nothing meets it
+  expect(meets([{ of: 'tag', ids: ['00000000-0000-4000-8000-000000000000'] }])(w.row(hull.id))).toBe(false);
 });

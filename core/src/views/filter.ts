@@ -10,6 +10,7 @@ import type { PlanRows, PlanView } from '../planning/rows.ts';
 import { addDays, calendarDateOf, weekdayOf } from '../time/clock.ts';
 import { itemHasTerms } from './find.ts';
 import { withBelowTags } from './tags-below.ts';
+import { lastTouched } from './last-touched.ts';
 import { termsOf } from './terms.ts';
 
 /** What filtering reads: what a device and a server have. */
@@ -17,6 +18,7 @@ export interface FilterRows extends Omit<PlanRows, 'all' | 'get' | 'by'> {
   all<N extends Noun>(noun: N): Row<N>[];
   get<N extends Noun>(noun: N, id: string): Row<N> | 'absent' | 'not-held';
   by: PlanRows['by'] & {
+    (noun: 'activity', field: 'itemId', value: string): Row<'activity'>[];
     (noun: 'alarm', field: 'itemId', value: string): Row<'alarm'>[];
     (noun: 'comment', field: 'itemId', value: string): Row<'comment'>[];
     (noun: 'list', field: 'bundleId', value: string): Row<'list'>[];
@@ -49,25 +51,42 @@ export function filtered(filter: Filter, view: PlanView, rows: FilterRows): Arra
 
 /** The same of one item after the other; null: it is not among them. */
 export function judging(filter: Filter, view: PlanView, rows: FilterRows): (item: Item) => Arrangeable | null {
+  const judge = judgingAlone(filter, view, rows);
+  if (!judge) return () => null;
+  const namesLists = liveConditions(filter, rows).conditions.some(({ of, not }) => (of === 'list' || of === 'section' || of === 'bundle') && !not);
+  const closed = closedLists(rows, namesLists);
+  return (item) => {
+    if (item.removedAt !== null || item.purgedAt !== null || (item.listId !== null && closed.has(item.listId))) return null;
+    const judged = judge(item);
+    if (!judged) return null;
+    const part = partFor(item, judged.parts, view.personId, rows);
+    return item.parentId === null || standsAlone(item, judged.parts, part) ? { item, part } : null;
+  };
+}
+
+/** Whether an item that a view shows anyway meets a filter, whatever it lies in: for narrowing a view that has its own rule. `parts`: of one that isn't there yet. */
+export function meeting(filter: Filter, view: PlanView, rows: FilterRows): (item: Item, parts?: readonly Part[]) => boolean {
+  const judge = judgingAlone(filter, view, rows);
+  return (item, parts) => judge !== null && judge(item, parts) !== null;
+}
+
+/** Judges items by the conditions and nothing else; null where none of what the filter names is there any more. */
+function judgingAlone(filter: Filter, view: PlanView, rows: FilterRows): ((item: Item, parts?: readonly Part[]) => Judged | null) | null {
   const { conditions } = liveConditions(filter, rows);
-  if (conditions.length === 0 && filter.conditions.length > 0) return () => null;
+  if (conditions.length === 0 && filter.conditions.length > 0) return null;
   // what an item says itself is asked first: most are told apart by it, without looking anything up
   const all = conditions.map((condition) => ({ test: turned(testOf(condition, view, rows), condition.not), isQuick: QUICK.has(quickKey(condition)) }));
   const isEach = filter.match === 'all';
   const first = isEach ? all.filter(({ isQuick }) => isQuick).map(({ test }) => test) : [];
   const then = (isEach ? all.filter(({ isQuick }) => !isQuick) : all).map(({ test }) => test);
-  const namesLists = conditions.some(({ of, not }) => (of === 'list' || of === 'section' || of === 'bundle') && !not);
-  const closed = closedLists(rows, namesLists);
-  return (item) => {
-    if (item.removedAt !== null || item.purgedAt !== null || (item.listId !== null && closed.has(item.listId))) return null;
+  return (item, parts) => {
     const judged: Judged = { item, parts: NO_PARTS, isDone: false };
     for (const test of first) if (!test(judged)) return null;
-    judged.parts = rows.by('part', 'itemId', item.id);
+    judged.parts = parts ?? rows.by('part', 'itemId', item.id);
     judged.isDone = isDone(item, judged.parts);
     if (filter.state !== 'both' && judged.isDone !== (filter.state === 'done')) return null;
-    if (isEach ? !then.every((test) => test(judged)) : then.length > 0 && !then.some((test) => test(judged))) return null;
-    const part = partFor(item, judged.parts, view.personId, rows);
-    return item.parentId === null || standsAlone(item, judged.parts, part) ? { item, part } : null;
+    const isMet = isEach ? then.every((test) => test(judged)) : then.length === 0 || then.some((test) => test(judged));
+    return isMet ? judged : null;
   };
 }
 
@@ -212,6 +231,10 @@ const DAYS: Record<DateField, (view: PlanView, rows: FilterRows) => (judged: Jud
       const at = doneSince(item, parts);
       return at === null ? null : calendarDateOf(at, house.zone);
     },
+  touched:
+    ({ house }, rows) =>
+    ({ item }) =>
+      calendarDateOf(lastTouched(item, rows), house.zone),
 };
 
 const FIRST = '0000-01-01';

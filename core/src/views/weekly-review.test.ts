@@ -1,5 +1,6 @@
 import { World } from '../testing/world.ts';
-import { lastTouched, pilesOf, PILES, type Pile } from './weekly-review.ts';
+import { lastTouched } from './last-touched.ts';
+import { pilesOf, PILES, type Pile } from './weekly-review.ts';
 
 function house() {
   const w = new World();

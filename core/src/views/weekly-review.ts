@@ -4,6 +4,7 @@ import type { Row } from '../model/nouns.ts';
 import { agendaOf } from '../planning/agenda.ts';
 import type { PlanRows, PlanView } from '../planning/rows.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
+import { lastTouched } from './last-touched.ts';
 
 /** What is gone through once a week, in this order; an item stands in the first that it meets. */
 export const PILES = ['to-sort', 'late', 'needs-you', 'silent', 'waits', 'shelf', 'untouched'] as const;
@@ -40,11 +41,4 @@ export function pilesOf(view: PlanView, rows: ReviewRows): Record<Pile, Item[]> 
   const since = instantOf(epochOf(view.now) - UNTOUCHED_DAYS * DAY_MS);
   for (const { day, item } of agenda) if (day === null && lastTouched(item, rows) < since) put('untouched', item);
   return piles;
-}
-
-/** When somebody last did anything with an item, as far as it is known here; its making counts. */
-export function lastTouched(item: Pick<Item, 'id' | 'createdAt'>, rows: Pick<ReviewRows, 'by'>): string {
-  let last = item.createdAt;
-  for (const { actorId, arrivedAt } of rows.by('activity', 'itemId', item.id)) if (actorId !== null && arrivedAt > last) last = arrivedAt;
-  return last;
 }

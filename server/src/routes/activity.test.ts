@@ -54,6 +54,26 @@ describe('what happened, by page', () => {
     expect((await all('Leila')).some(({ itemId }) => itemId !== null && itemId !== item)).toBe(false);
   });
 
+  test('narrowed by a filter, as its reader sees things: done ones too, and nothing that is about no item', async () => {
+    const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Boats', colour: 'moss', icon: 'leaf' })).id;
+    const oars = house.made('item', await house.must('Aino', 'item.add', { title: 'Oars', list, tags: ['wood'] })).id;
+    const rope = house.made('item', await house.must('Aino', 'item.add', { title: 'Rope', list })).id;
+    await house.must('Aino', 'part.checkOff', { item: oars, person: null });
+    await house.must('Aino', 'part.handOver', { items: [rope], persons: [house.person('Leila')] });
+    const tag = server.services.ledger
+      .rows(house.houseId)
+      .all('tag')
+      .find(({ name }) => name === 'wood')!;
+    const by = (condition: object) => `filter=${encodeURIComponent(JSON.stringify({ match: 'all', state: 'open', conditions: [condition] }))}`;
+    const kinds = async (who: string, query: string) => (await all(who, query)).map(({ kind }) => kind);
+    expect(await kinds('Aino', by({ of: 'tag', ids: [tag.id] }))).toEqual(['part.checkOff', 'item.add']);
+    expect(await kinds('Aino', by({ of: 'giver', who: ['me'] }))).toEqual(['part.handOver', 'item.add']);
+    // Leila was handed one of them: of the other she is told nothing
+    expect(await kinds('Leila', by({ of: 'list', ids: [list] }))).toEqual([]);
+    expect(await kinds('Leila', by({ of: 'words', words: 'rope' }))).toEqual(['part.handOver']);
+    expect((await house.fetch('Aino', 'GET', `/api/houses/${house.houseId}/activity?filter=%7B`)).status).toBe(422);
+  });
+
   test('a query that is none is refused with what is wrong', async () => {
     const answer = await house.fetch('Aino', 'GET', `/api/houses/${house.houseId}/activity?before=x`);
     expect(answer.status).toBe(422);

@@ -1,10 +1,14 @@
-import { ACTIVITY_GROUPS, activityGroupOf, type Activity } from '@kotiva/core';
+import { ACTIVITY_GROUPS, activityGroupOf, type Activity, type Person } from '@kotiva/core';
+import { meeting, type Filter } from '@kotiva/core/filtering';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
 import { AS_JSON, fromDriver } from '../db/row-json.ts';
+import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { Problem } from '../problem.ts';
+import { SeenRows } from '../sync/seen-rows.ts';
 import { Visibility } from '../sync/visibility.ts';
+import { filterOf, MOST_FILTER_LETTERS } from './filter-of.ts';
 import { memberOf } from './house.ts';
 import { signedIn } from './session.ts';
 
@@ -17,6 +21,8 @@ const Query = z.object({
   list: z.uuid().optional(),
   person: z.uuid().optional(),
   group: z.enum(ACTIVITY_GROUPS).optional(),
+  /** Only of items that meet it, done or not. */
+  filter: z.string().max(MOST_FILTER_LETTERS).optional(),
   /** `seq:id` of the last entry of the page before. */
   before: z
     .string()
@@ -33,9 +39,10 @@ export function activityRoutes(services: Services): Hono<Env> {
     const person = memberOf(c, services);
     const parsed = Query.safeParse(c.req.query());
     if (!parsed.success) throw new Problem(422, 'malformed', 'This page can’t be asked for so.', { field: String(parsed.error.issues[0]!.path[0] ?? '') });
-    const { group, before, ...about } = parsed.data;
+    const { group, before, filter, ...about } = parsed.data;
     const rows = ledger.rows(person.houseId);
     const sight = new Visibility(rows, person);
+    const isMet = filter === undefined ? () => true : aboutMeeting(filterOf(filter), person, rows, services.clock.now());
     const entries: Activity[] = [];
     let last: string | null = before ?? null;
     let more = true;
@@ -46,7 +53,7 @@ export function activityRoutes(services: Services): Hono<Env> {
       for (const entry of found) {
         if (entries.length === PAGE) break;
         last = `${entry.seq}:${entry.id}`;
-        if ((group === undefined || activityGroupOf(entry.kind) === group) && sight.sees('activity', entry)) entries.push(entry);
+        if ((group === undefined || activityGroupOf(entry.kind) === group) && sight.sees('activity', entry) && isMet(entry)) entries.push(entry);
       }
       more ||= entries.length === PAGE && last !== `${found.at(-1)?.seq}:${found.at(-1)?.id}`;
     }
@@ -80,4 +87,21 @@ export function activityRoutes(services: Services): Hono<Env> {
   }
 
   return app;
+}
+
+/** Whether what happened is about an item that meets a filter, as its reader sees it; each item is judged once. */
+function aboutMeeting(filter: Filter, person: Person, rows: SqliteRows, now: string): (entry: Activity) => boolean {
+  const seen = new SeenRows(rows, person);
+  const [house] = seen.all('house');
+  const meets = meeting({ ...filter, state: 'both' }, { personId: person.id, now, house: house! }, seen);
+  const known = new Map<string, boolean>();
+  return ({ itemId }) => {
+    if (itemId === null) return false;
+    const before = known.get(itemId);
+    if (before !== undefined) return before;
+    const item = seen.get('item', itemId);
+    const isMet = typeof item !== 'string' && meets(item);
+    known.set(itemId, isMet);
+    return isMet;
+  };
 }

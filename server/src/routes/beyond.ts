@@ -1,6 +1,5 @@
 import { chainOf, findItems, type Filter, type Item, type Noun, type Person, type Row } from '@kotiva/core';
-import { isNarrowing, MOST_MET, judging, readFilterText } from '@kotiva/core/filtering';
-import { Filter as FilterSchema } from '@kotiva/core/schemas';
+import { MOST_MET, judging } from '@kotiva/core/filtering';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
@@ -14,6 +13,7 @@ import { inSlices } from '../slices.ts';
 import { rowsOfClusters } from '../sync/visibility-scope.ts';
 import { SeenRows } from '../sync/seen-rows.ts';
 import { Visibility } from '../sync/visibility.ts';
+import { filterOf, MOST_FILTER_LETTERS } from './filter-of.ts';
 import { memberOf } from './house.ts';
 import { signedIn } from './session.ts';
 
@@ -22,8 +22,6 @@ const MOST_ITEMS = 400;
 const MOST_ROWS = 12_000;
 /** Things found by their words. */
 const MOST_FOUND = 200;
-/** Of a filter, as text: twenty conditions of fifty ids each are more than anybody puts together by hand. */
-const MOST_LETTERS = 16_000;
 
 const seq = z.string().regex(/^\d{1,15}$/);
 const Query = z.union([
@@ -34,7 +32,7 @@ const Query = z.union([
   z.strictObject({ person: z.uuid() }),
   z.strictObject({ note: z.uuid() }),
   z.strictObject({ words: z.string().trim().min(1).max(200) }),
-  z.strictObject({ filter: z.string().max(MOST_LETTERS) }),
+  z.strictObject({ filter: z.string().max(MOST_FILTER_LETTERS) }),
 ]);
 type Query = z.infer<typeof Query>;
 
@@ -133,12 +131,6 @@ function meeting(filter: Filter, rows: SqliteRows, person: Person, { raw, now }:
   const [house] = seen.all('house');
   const judge = judging(filter, { personId: person.id, now, house: house! }, seen);
   return reading(person.houseId, raw, MOST_MET, (items) => items.filter((item) => judge(item) !== null && seen.get('item', item.id) !== 'absent'));
-}
-
-function filterOf(text: string): Filter {
-  const parsed = FilterSchema.safeParse(readFilterText(text).filter);
-  if (!parsed.success || !isNarrowing(parsed.data)) throw new Problem(422, 'malformed', 'This is no filter.', { field: 'filter' });
-  return parsed.data;
 }
 
 /** Reads a house through, a piece at a time, the newest first, until enough are found. */

@@ -53,7 +53,7 @@ describe('a filter finds the same on a device and on the server', () => {
       fc.record({ of: fc.constant('list' as const), ids: fc.subarray(lists, { minLength: 1 }), not: fc.boolean() }),
       fc.record({ of: fc.constant('person' as const), who: fc.subarray(['me', 'nobody', house.person('Leila')], { minLength: 1 }), not: fc.boolean() }),
       fc.record({ of: fc.constant('giver' as const), who: fc.subarray(['me', house.person('Petri')], { minLength: 1 }), not: fc.boolean() }),
-      fc.record({ of: fc.constant('date' as const), field: fc.constantFrom('due' as const, 'done' as const, 'made' as const), span: fc.record({ kind: fc.constantFrom('next' as const, 'last' as const), days: fc.nat(12) }), not: fc.boolean() }), // prettier-ignore
+      fc.record({ of: fc.constant('date' as const), field: fc.constantFrom('due' as const, 'done' as const, 'made' as const, 'touched' as const), span: fc.record({ kind: fc.constantFrom('next' as const, 'last' as const), days: fc.nat(12) }), not: fc.boolean() }), // prettier-ignore
       fc.record({ of: fc.constant('has' as const), what: fc.constantFrom('comments' as const, 'notes' as const), not: fc.boolean() }),
       fc.record({ of: fc.constant('importance' as const), least: fc.nat(3), not: fc.boolean() }),
     );

@@ -2,6 +2,7 @@ import { ACTIVITY_GROUPS, calendarDateOf, isHere, type Activity, type ActivityGr
 import { useGlobalSearchParams } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
+import { FilterBar, FilterButton } from '@/features/filter-here';
 import { nameOf, personOf, sayEntry, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { ask, type Answer } from '@/store/api.ts';
@@ -21,7 +22,12 @@ interface ActivityPage {
 export function ActivityScreen() {
   const { rows } = useOpenHouse();
   // `item` in an address opens that item's sheet
-  const { list: listId, about: itemId, person: startsWith } = useGlobalSearchParams<{ list?: string; about?: string; person?: string }>();
+  const {
+    list: listId,
+    about: itemId,
+    person: startsWith,
+    narrow,
+  } = useGlobalSearchParams<{ list?: string; about?: string; person?: string; narrow?: string }>();
   const [person, setPerson] = useState(startsWith ?? '');
   const [group, setGroup] = useState<ActivityGroup | 'all'>('all');
   const query = [
@@ -29,6 +35,7 @@ export function ActivityScreen() {
     itemId ? `item=${itemId}` : null,
     person ? `person=${person}` : null,
     group === 'all' ? null : `group=${group}`,
+    narrow ? `filter=${encodeURIComponent(narrow)}` : null,
   ]
     .filter(Boolean)
     .join('&');
@@ -40,7 +47,8 @@ export function ActivityScreen() {
     .filter(isHere)
     .sort((a, b) => a.name.localeCompare(b.name));
   return (
-    <Screen title={t('activity.title')} sub={about}>
+    <Screen title={t('activity.title')} sub={about} actions={itemId ? undefined : <FilterButton items={null} />}>
+      {narrow ? <FilterBar items={null} /> : null}
       <View className="gap-3 px-4 pt-3">
         <Choice<ActivityGroup | 'all'>
           label={t('activity.kind')}

@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
 import { tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
+import { carry } from '@/testing/router.ts';
 import { CalendarScreen } from './calendar-screen.tsx';
 import { t } from '@/words';
 
@@ -24,6 +25,7 @@ function house() {
   const sweep = w.item('Aino', 'Chimney sweep', { list, due: '2026-12-01T09:00' });
   return { w, list, sweep };
 }
+afterEach(() => carry({}));
 const open = (w: World) => inHouse(w, 'Aino', <CalendarScreen />);
 const day = (name: RegExp) => screen.getByRole('button', { name });
 const choose = async (row: string, how: string) => {
@@ -43,6 +45,17 @@ test('a month with what stands on each day; the day chosen is listed, with whose
   expect(screen.getByText('Chimney sweep')).toBeTruthy();
   fireEvent.click(day(/ 2 Dec/));
   expect(screen.getByText(t('calendar.nothing'))).toBeTruthy();
+});
+
+test('narrowed by a filter, chores still to come as well', () => {
+  const { w } = house();
+  carry({ narrow: JSON.stringify({ match: 'all', state: 'open', conditions: [{ of: 'words', words: 'plants', not: false }] }) });
+  open(w);
+  expect(day(/27 Nov.*1 open/)).toBeTruthy();
+  tap(t('calendar.next'));
+  expect(day(/ 1 Dec.*0 open/)).toBeTruthy();
+  fireEvent.click(day(/ 2 Dec/));
+  expect(screen.getByText(t('filter.nothingHere'))).toBeTruthy();
 });
 
 test('one of a chore moved asks whether only this one is meant; the others stay', async () => {

@@ -1,9 +1,10 @@
-import { addDays, calendarDateOf } from '@kotiva/core';
+import { addDays, calendarDateOf, type CalendarEntry, type Item } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { BeyondLine } from '@/features/beyond';
 import { useCaptureHere } from '@/features/capture';
+import { FilterBar, FilterButton, useFilterHere } from '@/features/filter-here';
 import { Screen } from '@/features/shell';
 import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Menu, useWide } from '@/ui';
@@ -42,6 +43,12 @@ function turned(view: CalendarViewName, chosen: string, by: number, today: strin
   return month === today.slice(0, 7) ? today : `${month}-01`;
 }
 
+const daysMeeting = (days: ReadonlyMap<string, CalendarEntry[]>, meets: (entry: CalendarEntry) => boolean): Map<string, CalendarEntry[]> =>
+  new Map([...days].map(([date, entries]) => [date, entries.filter(meets)] as const).filter(([, entries]) => entries.length > 0));
+
+const itemsOn = (days: ReadonlyMap<string, CalendarEntry[]>): Item[] =>
+  [...days.values()].flat().flatMap((entry) => (entry.kind === 'slot' ? entry.items : entry.kind === 'ahead' ? [] : [entry.item]));
+
 /** What is done and due, what one means to do, time one booked, and the chores still to come with whose turn each would be. */
 export function CalendarScreen() {
   const { rows, me, house } = useOpenHouse();
@@ -52,15 +59,42 @@ export function CalendarScreen() {
   const [hour, setHour] = useState<string | null>(null);
   const { move, question } = useMove();
   const dates = datesOf(view, chosen);
-  const { days, reached } = useDays(dates[0]!, dates.at(-1)!);
+  const { days: everything, reached } = useDays(dates[0]!, dates.at(-1)!);
+  const filterHere = useFilterHere();
+  const days = filterHere.isOn ? daysMeeting(everything, filterHere.meetsOnDay) : everything;
+  const items = itemsOn(everything);
   const marks = useCallback((date: string) => marksOf(date, narrowed, rows, house), [narrowed, rows, house]);
   const at = view === 'day' && hour ? hour : null;
-  useCaptureHere({ plan: at ? `${chosen}T${at}` : chosen, words: t('capture.onDay', { day: at ? `${dayMonth(chosen)} ${at}` : dayMonth(chosen) }) });
+  const { takenOver } = filterHere;
+  useCaptureHere({
+    ...takenOver,
+    plan: at ? `${chosen}T${at}` : chosen,
+    words: [t('capture.onDay', { day: at ? `${dayMonth(chosen)} ${at}` : dayMonth(chosen) }), takenOver.words].filter(Boolean).join(' '),
+  });
   const common = { days, marksOf: marks, today };
   const entries = days.get(chosen) ?? [];
-  const list = <DayList date={chosen} today={today} entries={entries} marks={marks(chosen)} onMove={move} empty={t('calendar.nothing')} />;
+  const list = (
+    <DayList
+      date={chosen}
+      today={today}
+      entries={entries}
+      marks={marks(chosen)}
+      onMove={move}
+      empty={t(filterHere.isOn ? 'filter.nothingHere' : 'calendar.nothing')}
+    />
+  );
   return (
-    <Screen title={t('nav.calendar')} strip actions={<Ways isManager={me.role === 'manager'} />}>
+    <Screen
+      title={t('nav.calendar')}
+      strip
+      actions={
+        <>
+          <FilterButton items={items} />
+          <Ways isManager={me.role === 'manager'} />
+        </>
+      }
+    >
+      {filterHere.isOn ? <FilterBar items={items} /> : null}
       <View className="px-4 pt-3">
         <Choice label={t('calendar.view')} value={view} options={VIEWS.map((value) => ({ value, words: t(`calendar.view.${value}`) }))} onChange={setView} />
       </View>

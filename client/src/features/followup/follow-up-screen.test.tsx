@@ -28,16 +28,29 @@ test('each stands in its group with its reason, how long it has been out and whe
   expect(within(screen.getByRole('region', { name: t('wait.mine') })).getByText(/Waiting for the price · since today · ask again/)).toBeTruthy();
 });
 
-test('narrowed to a list, and everything again', () => {
+test('narrowed to a list by the filter, and everything again', () => {
   screenOf();
-  tap(/Filter and sort/);
-  choose('Boats');
-  fireEvent.click(screen.getByRole('button', { name: t('narrow.show') }));
+  tap(t('filter.narrow'));
+  tap(t('filter.kind.list'));
+  const sheet = within(screen.getByRole('dialog'));
+  fireEvent.click(sheet.getByRole('checkbox', { name: 'Boats' }));
+  // counted is what this view shows, not all there is
+  fireEvent.click(sheet.getByRole('button', { name: t('filter.show', { count: 1 }) }));
   expect(screen.queryByText('Order the fish')).toBeNull();
   expect(screen.getByText('Count the jackets')).toBeTruthy();
-  tap(/Filter and sort: Boats/);
-  fireEvent.click(screen.getByRole('button', { name: t('narrow.reset') }));
+  tap(t('filter.clear'));
   expect(screen.getByText('Order the fish')).toBeTruthy();
+});
+
+test('narrowed to how things stand, and everything again', () => {
+  screenOf();
+  tap(t('narrow.label', { how: t('narrow.narrow') }));
+  choose(t('follow.group.needs-you'));
+  fireEvent.click(screen.getByRole('button', { name: t('narrow.show') }));
+  expect(screen.queryByText('Count the jackets')).toBeNull();
+  tap(t('narrow.label', { how: t('follow.group.needs-you') }));
+  fireEvent.click(screen.getByRole('button', { name: t('narrow.reset') }));
+  expect(screen.getByText('Count the jackets')).toBeTruthy();
 });
 
 test('a nudge goes at once; the second of the day is asked about first', () => {

@@ -1,6 +1,7 @@
 import { byArrival, calendarDateOf, FOLLOW_UP_GROUPS, followUpsOf, isLate, narrowed, type FollowUp, type FollowUpGroup } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { FilterBar, FilterButton, useFilterHere } from '@/features/filter-here';
 import { givenParts, nameOf, sayStrands, strandsOf, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
@@ -24,7 +25,8 @@ export function FollowUpScreen() {
   const narrow = useNarrowed();
   const [narrowing, setNarrowing] = useState<Narrowing>(ALL);
   const everything = followUpsOf(me.id, rows, now, house.zone);
-  const all = narrowed(everything, { ...narrowing, personId: narrow });
+  const { isOn, meets } = useFilterHere();
+  const all = narrowed(everything, { ...narrowing, personId: narrow }).filter(({ item }) => meets(item));
   // another order than by what it asks goes across the groups
   const groups: WeaveGroup[] = (
     narrowing.sort === 'urgency'
@@ -42,7 +44,10 @@ export function FollowUpScreen() {
   );
   const out = all.filter(({ group }) => group !== 'back').length;
   const sub = t('follow.out', { things: t('follow.things', { count: out }), people: t('follow.people', { count: holding.size }) });
-  const narrowButton = everything.length > 0 ? <NarrowButton narrowing={narrowing} followUps={everything} onChange={setNarrowing} /> : null;
+  const items = everything.map(({ item }) => item);
+  const filterBar = isOn ? <FilterBar items={items} /> : null;
+  const narrowButton = everything.length > 0 ? <NarrowButton narrowing={narrowing} onChange={setNarrowing} /> : null;
+  const filterButton = everything.length > 0 || isOn ? <FilterButton items={items} /> : null;
   if (wide && everything.length > 0)
     return (
       <Woven
@@ -50,6 +55,8 @@ export function FollowUpScreen() {
         groups={groups}
         people={columnsOf(all, people)}
         narrow={narrowButton}
+        filter={filterButton}
+        filterBar={filterBar}
         waits={
           <>
             <StandingIn />
@@ -60,7 +67,13 @@ export function FollowUpScreen() {
     );
   return (
     <Screen title={t('nav.followUp')} sub={out > 0 ? sub : undefined} strip>
-      {narrowButton ? <View className="items-end px-4 pt-1">{narrowButton}</View> : null}
+      {filterButton ? (
+        <View className="flex-row justify-end px-2 pt-1">
+          {filterButton}
+          {narrowButton}
+        </View>
+      ) : null}
+      {filterBar}
       {groups.length === 0 ? <Empty words={t(everything.length > 0 ? 'narrow.nothing' : 'follow.empty')} /> : null}
       {groups.map(({ title, tone, rows: inGroup }) => (
         <View key={title}>
@@ -134,23 +147,29 @@ interface WovenProps {
   groups: readonly WeaveGroup[];
   people: Parameters<typeof Weave>[0]['people'];
   narrow: React.ReactNode;
+  filter: React.ReactNode;
+  filterBar: React.ReactNode;
   waits: React.ReactNode;
 }
 
-function Woven({ sub, groups, people, narrow, waits }: WovenProps) {
+function Woven({ sub, groups, people, narrow, filter, filterBar, waits }: WovenProps) {
   const [scrolls, setScrolls] = useState<Element | null>(null);
   return (
     <View className="h-full">
       <View className="flex-row items-end border-b border-line px-3 pb-3 pt-5">
-        <View className="grow shrink basis-0 pl-4">
-          <Heading level={1}>{t('nav.followUp')}</Heading>
-          <Txt size={15} tone="muted">
-            {sub}
-          </Txt>
+        <View className="grow shrink basis-0 flex-row items-end pl-4 pr-2">
+          <View className="grow shrink basis-0">
+            <Heading level={1}>{t('nav.followUp')}</Heading>
+            <Txt size={15} tone="muted">
+              {sub}
+            </Txt>
+          </View>
+          {filter}
         </View>
         <WeaveHead people={people} />
         <View className="w-40 items-end">{narrow}</View>
       </View>
+      {filterBar ? <View className="bg-surface px-3">{filterBar}</View> : null}
       <View ref={(view) => setScrolls(view as unknown as Element | null)} className="min-h-0 grow shrink basis-0 overflow-y-auto bg-surface px-3 pb-16">
         <ScrollRoot.Provider value={scrolls}>
           {groups.length === 0 ? <Empty words={t('narrow.nothing')} /> : null}

@@ -79,7 +79,7 @@ function OpenList({ list }: { list: List }) {
             </Txt>
             <View className="ml-auto flex-row">
               <Button kind="quiet" tone="muted" icon="filter" onPress={() => router.push(narrowedTo(list.id))}>
-                {t('list.filter')}
+                {t('filter.narrow')}
               </Button>
               <ArrangeButton view={list.id} groupings={['usual', 'date', 'person', 'tag', 'none']} usualGroup={t('group.sections')} usualSort={t('sortBy.own')}>
                 {(close) => (

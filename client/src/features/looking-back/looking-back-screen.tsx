@@ -4,6 +4,7 @@ import { deedsBy, lookBack, sumOf, type BackSpan, type BackSum, type Deed } from
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { BeyondLine } from '@/features/beyond';
+import { FilterBar, FilterButton, useFilterHere } from '@/features/filter-here';
 import { personOf } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
@@ -31,10 +32,18 @@ export function LookingBackScreen() {
   const { name, typed, span, wasTurned, choose, set } = useSpan();
   const { reached, isPartial } = useReachBack(span);
   const all = useMemo(() => lookBack(span, house, rows), [span.from, span.to, house, rows]); // eslint-disable-line react-hooks/exhaustive-deps -- the two days are all there is of a span
-  const deeds = narrowed === null ? all : all.filter(({ personId }) => personId === narrowed);
+  const { isOn, meets } = useFilterHere();
+  const items = useMemo(() => [...new Set(all.map(({ item }) => item))], [all]);
+  const deeds = all.filter(({ item, personId }) => (narrowed === null || personId === narrowed) && meets(item));
   const someone = narrowed === null ? null : personOf(rows, narrowed);
   return (
-    <Screen title={t('back.title')} sub={t('back.range', { from: dayMonthYear(span.from, today), to: dayMonthYear(span.to, today) })} strip>
+    <Screen
+      title={t('back.title')}
+      sub={t('back.range', { from: dayMonthYear(span.from, today), to: dayMonthYear(span.to, today) })}
+      strip
+      actions={<FilterButton items={items} />}
+    >
+      {isOn ? <FilterBar items={items} /> : null}
       <View className="gap-3 px-4 pt-3">
         <Choice label={t('back.span')} value={name} options={SPANS.map((value) => ({ value, words: t(`back.span.${value}`) }))} onChange={choose} />
         {name === 'own' ? (
@@ -52,7 +61,7 @@ export function LookingBackScreen() {
       <BeyondLine reached={reached} />
       {isPartial && all.length >= MOST_MET ? <Empty words={t('back.someMissing')} /> : null}
       {deeds.length === 0 ? (
-        <Empty words={t('back.nothing')} />
+        <Empty words={t(isOn ? 'filter.nothingHere' : 'back.nothing')} />
       ) : (
         <>
           <Total sum={sumOf(deeds)} someone={someone} seesTime={me.role === 'manager' || narrowed === me.id} />

@@ -23,6 +23,7 @@ export function Editor(props: EditorProps) {
     case 'plan':
     case 'done':
     case 'made':
+    case 'touched':
       return <DateEditor {...props} kind={props.kind} />;
     case 'importance':
       return <ImportanceEditor {...props} />;
@@ -108,6 +109,7 @@ const SPANS = {
   plan: ['past', 'today', 'next', 'week.0', 'week.1', 'between', 'none', 'any'],
   done: ['today', 'last', 'week.0', 'week.-1', 'between'],
   made: ['today', 'last', 'week.0', 'week.-1', 'between'],
+  touched: ['today', 'last', 'week.0', 'week.-1', 'between'],
 } as const;
 type SpanKey = (typeof SPANS)[keyof typeof SPANS][number];
 const USUAL_DAYS = 14;

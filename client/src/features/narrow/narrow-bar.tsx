@@ -1,4 +1,4 @@
-import type { FilterCondition } from '@kotiva/core';
+import type { Filter, FilterCondition } from '@kotiva/core';
 import { isNarrowing, liveConditions } from '@kotiva/core/filtering';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -12,12 +12,14 @@ import type { Narrowing } from './use-narrowing.ts';
 
 interface NarrowBarProps {
   narrowing: Narrowing;
+  /** In a view with a rule of its own: see the sheet. Its button stands with the view's others. */
+  countOf?: ((filter: Filter) => number) | null;
   /** What can be done with the filter as it is: keeping it. */
   children?: React.ReactNode;
 }
 
 /** What a view is narrowed by, in words, each of which is tapped to change it; always in sight, and one tap to let go. */
-export function NarrowBar({ narrowing, children }: NarrowBarProps) {
+export function NarrowBar({ narrowing, countOf, children }: NarrowBarProps) {
   const { rows } = useOpenHouse();
   const [at, setAt] = useState<{ kind: Kind | null } | null>(null);
   const { filter, unknown, set, clear, isChanged } = narrowing;
@@ -25,10 +27,12 @@ export function NarrowBar({ narrowing, children }: NarrowBarProps) {
   const without = (nth: number) => set({ ...filter, conditions: filter.conditions.filter((_, at) => at !== nth) });
   return (
     <View role="group" aria-label={t('filter.of')} className="flex-row flex-wrap items-center gap-2 px-4 pt-3">
-      <Button icon="filter" onPress={() => setAt({ kind: null })}>
-        {t('filter.narrow')}
-      </Button>
-      {filter.state !== 'open' ? (
+      {countOf === undefined ? (
+        <Button icon="filter" onPress={() => setAt({ kind: null })}>
+          {t('filter.narrow')}
+        </Button>
+      ) : null}
+      {countOf === undefined && filter.state !== 'open' ? (
         <Words words={t(`filter.state.${filter.state}`)} onPress={() => setAt({ kind: null })} onRemove={() => set({ ...filter, state: 'open' })} />
       ) : null}
       {filter.conditions.map((condition, nth) => (
@@ -56,6 +60,7 @@ export function NarrowBar({ narrowing, children }: NarrowBarProps) {
         <NarrowSheet
           filter={filter}
           at={at.kind}
+          countOf={countOf}
           onClose={(next) => {
             setAt(null);
             set(next);

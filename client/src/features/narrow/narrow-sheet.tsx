@@ -14,22 +14,25 @@ interface NarrowSheetProps {
   filter: Filter;
   /** Opened at one of its kinds. */
   at: Kind | null;
+  /** How many of a view with a rule of its own meet it, done or not; null: nobody knows before asking. Without it: of everything, open or done as chosen. */
+  countOf?: ((filter: Filter) => number) | null;
   /** However it is closed, what was chosen holds. */
   onClose: (filter: Filter) => void;
 }
 
 /** Everything that can be asked of items, a fold for each kind; how many meet it stands on the button while it changes. */
-export function NarrowSheet({ filter: begin, at, onClose }: NarrowSheetProps) {
+export function NarrowSheet({ filter: begin, at, countOf, onClose }: NarrowSheetProps) {
   const { rows } = useOpenHouse();
   const filtering = useFiltering();
   const [filter, setFilter] = useState(begin);
   const close = () => onClose(filter);
-  const count = filtering(filter).length;
+  const hasOwnRule = countOf !== undefined;
+  const count = hasOwnRule ? countOf?.(filter) : filtering(filter).length;
   return (
     <Sheet open onClose={close} title={t('filter.title')} closeLabel={t('common.close')} head={<Heading level={2}>{t('filter.title')}</Heading>}>
       <View className="gap-4 pt-2">
         <Txt size={15} aria-live="polite" tone={isNarrowing(filter) ? 'ink' : 'muted'}>
-          {sayFilter(filter, rows)}
+          {sayFilter(filter, rows, !hasOwnRule)}
         </Txt>
         {filter.conditions.length > 1 ? (
           <LabelledChoice<Filter['match']>
@@ -39,12 +42,14 @@ export function NarrowSheet({ filter: begin, at, onClose }: NarrowSheetProps) {
             onChange={(match) => setFilter({ ...filter, match })}
           />
         ) : null}
-        <LabelledChoice<Filter['state']>
-          label={t('filter.state')}
-          value={filter.state}
-          options={(['open', 'done', 'both'] as const).map((value) => ({ value, words: t(`filter.state.${value}`) }))}
-          onChange={(state) => setFilter({ ...filter, state })}
-        />
+        {hasOwnRule ? null : (
+          <LabelledChoice<Filter['state']>
+            label={t('filter.state')}
+            value={filter.state}
+            options={(['open', 'done', 'both'] as const).map((value) => ({ value, words: t(`filter.state.${value}`) }))}
+            onChange={(state) => setFilter({ ...filter, state })}
+          />
+        )}
         <View className="-mx-4">
           {KINDS.map((kind) => (
             <KindFold key={kind} kind={kind} filter={filter} startsOpen={kind === at} onChange={(conditions) => setFilter({ ...filter, conditions })} />
@@ -53,7 +58,7 @@ export function NarrowSheet({ filter: begin, at, onClose }: NarrowSheetProps) {
         <Foot>
           <View className="flex-row flex-wrap gap-2">
             <Button kind="main" onPress={close}>
-              {t('filter.show', { count })}
+              {count === undefined ? t('filter.showThem') : t('filter.show', { count })}
             </Button>
             {isNarrowing(filter) ? <Button onPress={() => setFilter(NO_FILTER)}>{t('filter.clear')}</Button> : null}
           </View>

@@ -1,4 +1,4 @@
-import type { Filter, MemoryRows } from '@kotiva/core';
+import type { Filter, MemoryRows, Person } from '@kotiva/core';
 import { demandsOf } from '@kotiva/core/filtering';
 import type { CaptureContext } from '@/features/capture';
 import { useOpenHouse } from '@/store/store.ts';
@@ -8,6 +8,10 @@ import { sayCondition } from '@/words/filters.ts';
 /** What is typed in a narrowed view takes over what the filter demands; what it can't is said below the line before Enter. */
 export function useDemands(filter: Filter): CaptureContext {
   const { rows, me } = useOpenHouse();
+  return takenOver(filter, me, rows);
+}
+
+export function takenOver(filter: Filter, me: Person, rows: MemoryRows): CaptureContext {
   const { demands, open } = demandsOf(filter);
   const tags = demands.tagIds.flatMap((id) => nameOf('tag', id, rows));
   const person = demands.personId === 'me' ? me.id : demands.personId === 'nobody' ? undefined : demands.personId;

@@ -1,5 +1,6 @@
 import { isDone, isLate, openParts, type Item } from '@kotiva/core';
 import { View } from 'react-native';
+import { FilterBar, FilterButton, useFilterHere } from '@/features/filter-here';
 import { personOf, useOpenItem } from '@/features/item';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Empty, GroupHead, KnotMark, Row } from '@/ui';
@@ -12,15 +13,23 @@ export function OfPerson({ personId }: { personId: string }) {
   const now = useNow();
   const open = useOpenItem();
   const person = personOf(rows, personId);
-  const items = openParts(rows.all('part'))
+  const { isOn, meets } = useFilterHere();
+  const everything = openParts(rows.all('part'))
     .filter((part) => part.personId === personId)
     .map((part) => rows.get('item', part.itemId))
     .filter((item): item is Item => typeof item !== 'string' && !item.removedAt && !isDone(item, rows.by('part', 'itemId', item.id)))
     .sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
+  const items = everything.filter(meets);
   return (
     <View>
-      <GroupHead title={t('today.ofPerson', { name: person?.name ?? '' })} count={items.length || undefined} />
-      {items.length === 0 ? <Empty words={t('today.nothingOf', { name: person?.name ?? '' })} /> : null}
+      {isOn ? <FilterBar items={everything} /> : null}
+      <View className="flex-row items-end">
+        <View className="min-w-0 grow shrink basis-0">
+          <GroupHead title={t('today.ofPerson', { name: person?.name ?? '' })} count={items.length || undefined} />
+        </View>
+        <FilterButton items={everything} />
+      </View>
+      {items.length === 0 ? <Empty words={isOn ? t('filter.nothingHere') : t('today.nothingOf', { name: person?.name ?? '' })} /> : null}
       {items.map((item) => {
         const late = isLate(item, now, house.zone);
         return (

@@ -1,4 +1,4 @@
-import { isGranted, candidatesOf, whyNot, type Candidate } from '@kotiva/core';
+import { isGranted, candidatesOf, whyNot, type Candidate, type Item } from '@kotiva/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
@@ -47,7 +47,7 @@ export function SoNowChoice() {
 }
 
 /** What the situations that are so now make possible, dated or not, from every list. */
-export function PossibleNow({ without }: { without: ReadonlySet<string> }) {
+export function PossibleNow({ without, meets }: { without: ReadonlySet<string>; meets: (item: Item) => boolean }) {
   const { rows, me } = useOpenHouse();
   const view = usePlanView();
   const on = useSoNow();
@@ -62,7 +62,7 @@ export function PossibleNow({ without }: { without: ReadonlySet<string> }) {
     // the minute is all that changes in the view
     [view.now, view.personId, rows, me, key], // eslint-disable-line react-hooks/exhaustive-deps
   );
-  const shown = possible.filter(({ item }) => !without.has(item.id));
+  const shown = possible.filter(({ item }) => !without.has(item.id) && meets(item));
   if (shown.length === 0) return null;
   const names = on.map((id) => rows.get('situation', id)).flatMap((row) => (typeof row === 'string' ? [] : [row.name]));
   return (

@@ -3,7 +3,9 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ArrangeButton, useHeading } from '@/features/arrange';
+import { FilterButton, useFilterHere } from '@/features/filter-here';
 import { ItemRow, SelectButton, SelectionBar, usePinned } from '@/features/item';
+import { useAgenda } from '@/store/agenda.ts';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useNow, useOpenHouse, useSoNow } from '@/store/store.ts';
 import { Button, Choice, Empty, Fold, GroupHead, Labelled, LongRows, Txt } from '@/ui';
@@ -22,7 +24,9 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
   const [choosing, setChoosing] = useState(false);
   const soNow = useSoNow();
   const fits = ({ item }: AgendaEntry) => soNow.length === 0 || item.situationIds.every((id) => soNow.includes(id));
-  const pinned = usePinned();
+  const { isOn, meets } = useFilterHere();
+  const pinned = usePinned().filter(meets);
+  const everything = useAgenda();
   const isOnTop = ({ item }: AgendaEntry) => pinned.some(({ id }) => id === item.id);
   const entries = shown.filter((entry) => fits(entry) && !isOnTop(entry));
   const needElse = shown.filter((entry) => !fits(entry) && !isOnTop(entry));
@@ -33,7 +37,8 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
           {t('fits.title')}
         </Button>
         <SoNowButton open={choosing} onPress={() => setChoosing(!choosing)} />
-        <View className="ml-auto">
+        <View className="ml-auto flex-row">
+          <FilterButton items={everything.map(({ item }) => item)} />
           {ordering ? (
             <Button kind="quiet" onPress={() => setOrdering(false)}>
               {t('today.ordered')}
@@ -64,10 +69,10 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
       </View>
       {choosing ? <SoNowChoice /> : null}
       <SelectionBar ids={agenda.filter(({ where }) => where !== 'done').map(({ item }) => item.id)} />
-      {shown.length === 0 && next === null && pinned.length === 0 ? <Empty words={t('today.nothing')} /> : null}
+      {shown.length === 0 && next === null && pinned.length === 0 ? <Empty words={t(isOn ? 'filter.nothingHere' : 'today.nothing')} /> : null}
       <OnTop items={pinned} agenda={agenda} detail={arranged.detail} />
       {ordering ? <OrderedRows entries={entries} /> : <Groups entries={entries} />}
-      <PossibleNow without={new Set(entries.map(({ item }) => item.id))} />
+      <PossibleNow without={new Set(entries.map(({ item }) => item.id))} meets={meets} />
       {needElse.length > 0 ? (
         <Fold words={t('soNow.needElse', { count: needElse.length })}>
           <Rows entries={needElse} detail={arranged.detail} />

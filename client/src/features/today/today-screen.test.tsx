@@ -1,6 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
 import { inHouse } from '@/testing/in-house.tsx';
+import { carry } from '@/testing/router.ts';
 import { TodayScreen } from './today-screen.tsx';
 import { t } from '@/words';
 
@@ -16,6 +17,8 @@ function house() {
   w.item('Aino', 'On Friday', { list, due: '2026-11-27' });
   return { w, list };
 }
+afterEach(() => carry({}));
+
 const tap = (name: string | RegExp, role = 'button') => fireEvent.click(screen.getByRole(role, { name }));
 
 test('by part of day: what is late is for now, what is over is one line', () => {
@@ -105,4 +108,26 @@ test('what I keep on top is the first part of my day, whatever its day and whoev
   expect(screen.getByRole('heading', { name: t('pin.title') })).toBeTruthy();
   expect(titles().slice(0, 3)).toEqual(['Paint the door', 'Oil the hinges', 'Sweep the jetty']);
   expect(titles().filter((title) => title === 'Oil the hinges')).toHaveLength(1);
+});
+
+test('the day narrowed by a filter: counted of the day, said above it, what is typed takes it over; and let go', () => {
+  const { w } = house();
+  const yard = w.list('Aino', 'Yard');
+  w.item('Aino', 'Rake leaves', { list: yard, plan: '2026-11-24' });
+  w.item('Aino', 'Prune the roses', { list: yard });
+  const { titles } = inHouse(w, 'Aino', <TodayScreen />);
+  tap(t('filter.narrow'));
+  tap(t('filter.kind.list'));
+  tap('Yard', 'checkbox');
+  tap(t('filter.show', { count: 2 }));
+  expect(titles()).toEqual(['Rake leaves']);
+  expect(screen.getByRole('group', { name: t('filter.of') }).textContent).toContain(t('filter.in.list', { names: 'Yard' }));
+  tap(t('filter.remove', { what: t('filter.in.list', { names: 'Yard' }) }));
+  expect(titles()).toContain('By four');
+});
+
+test('a filter nothing of the day meets says so', () => {
+  carry({ narrow: JSON.stringify({ match: 'all', state: 'open', conditions: [{ of: 'words', words: 'piano', not: false }] }) });
+  inHouse(house().w, 'Aino', <TodayScreen />);
+  expect(screen.getByText(t('filter.nothingHere'))).toBeTruthy();
 });

@@ -1,4 +1,4 @@
-import { calendarDateOf, cappedDay, isLate, remaining, type AgendaEntry } from '@kotiva/core';
+import { calendarDateOf, cappedDay, isLate, remaining, type AgendaEntry, type DayBand, type Item } from '@kotiva/core';
 import { Redirect } from 'expo-router';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
@@ -9,6 +9,7 @@ import { Screen } from '@/features/shell';
 import { SortBar } from '@/features/sort';
 import { useAgenda } from '@/store/agenda.ts';
 import { useArrangement } from '@/store/arrangement.ts';
+import { FilterBar, FilterButton, useFilterHere } from '@/features/filter-here';
 import { HereOnToday } from '@/features/here';
 import { narrowed, useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, GroupHead, useWide } from '@/ui';
@@ -40,17 +41,30 @@ function useCaptureToday(narrow: string | null): void {
   const { rows, me, house } = useOpenHouse();
   const other = narrow !== null && narrow !== me.id ? narrow : undefined;
   const words = other ? t('capture.todayFor', { name: nameOf(rows, other) }) : t('capture.today');
-  useCaptureHere({ plan: calendarDateOf(useNow(), house.zone), person: other, words });
+  const { takenOver } = useFilterHere();
+  useCaptureHere({
+    ...takenOver,
+    plan: calendarDateOf(useNow(), house.zone),
+    person: other ?? takenOver.person,
+    words: [words, takenOver.words].filter(Boolean).join(' '),
+  });
 }
 
 function Everyone() {
   const { house } = useOpenHouse();
   const agenda = useAgenda();
-  const bands = useDaySheet();
-  const entries = bands.flatMap(({ cells }) => Object.values(cells).flat());
+  const { isOn, meets } = useFilterHere();
+  const everything = useDaySheet();
+  const bands = isOn ? everything.map((band) => narrowedBand(band, meets)) : everything;
+  const entries = entriesIn(bands);
   const done = entries.filter(({ where }) => where === 'done').length;
   return (
-    <Screen title={sayToday(calendarDateOf(useNow(), house.zone), false)} sub={t('sheet.counts', { todo: entries.length - done, done })}>
+    <Screen
+      title={sayToday(calendarDateOf(useNow(), house.zone), false)}
+      sub={t('sheet.counts', { todo: entries.length - done, done })}
+      actions={<FilterButton items={entriesIn(everything).map(({ item }) => item)} />}
+    >
+      {isOn ? <FilterBar items={entriesIn(everything).map(({ item }) => item)} /> : null}
       <RoundOnToday />
       <HereOnToday />
       <HintsOnToday />
@@ -62,17 +76,27 @@ function Everyone() {
   );
 }
 
+const entriesIn = (bands: readonly DayBand[]) => bands.flatMap(({ cells }) => Object.values(cells).flat());
+
+function narrowedBand(band: DayBand, meets: (item: Item) => boolean): DayBand {
+  const cells = Object.fromEntries(Object.entries(band.cells).map(([part, entries]) => [part, entries.filter(({ item }) => meets(item))]));
+  return { ...band, cells: cells as DayBand['cells'] };
+}
+
 function Mine() {
   const { me, house } = useOpenHouse();
   const wide = useWide();
   const dispatch = useDispatch();
-  const agenda = useAgenda();
+  const everything = useAgenda();
+  const { isOn, meets } = useFilterHere();
+  const agenda = isOn ? everything.filter(({ item }) => meets(item)) : everything;
   const { arranged } = useArrangement('today');
   const date = calendarDateOf(useNow(), house.zone);
   const day = cappedDay(agenda, arranged.cap, date);
   // what is offered next does not stand among the coming days as well
   const later = agenda.filter((entry) => entry !== day.next && (house.hintsListId === null || entry.item.listId !== house.hintsListId));
   const counts = useDayInALine(agenda);
+  const filterBar = isOn ? <FilterBar items={everything.map(({ item }) => item)} /> : null;
   const title = sayToday(date, !wide);
   return (
     <Screen title={title} sub={counts} strip actions={wide ? <Button onPress={() => dispatch(narrowed(me.id))}>{t('sheet.everyone')}</Button> : undefined}>
@@ -80,6 +104,7 @@ function Mine() {
         {wide ? (
           <View className="flex-row">
             <View className="grow basis-0">
+              {filterBar}
               <RoundOnToday />
               <HereOnToday />
               <HintsOnToday />
@@ -92,6 +117,7 @@ function Mine() {
           </View>
         ) : (
           <>
+            {filterBar}
             <RoundOnToday />
             <HereOnToday />
             <HintsOnToday />

@@ -1,1 +1,1 @@
-export { ViewRows, ViewScreen, ViewsOnToday, WholeScreen } from './fetched.ts';
+export { FilterBar, FilterSheet, filterRules, ViewRows, ViewScreen, ViewsOnToday, WholeScreen } from './fetched.ts';
