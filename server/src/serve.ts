@@ -22,6 +22,8 @@ const HOUR_MS = 3_600_000;
 /** A request that has not come whole by then is ended. */
 const REQUEST_MS = 30_000;
 const HEADERS_MS = 15_000;
+/** A connection nobody asks anything over is kept longer than a proxy in front keeps it: who asks over one that is just being closed gets no answer. */
+const KEEP_ALIVE_MS = 75_000;
 const CHECKED_EVERY_MS = 5_000;
 const MOST_CONNECTIONS = 5_000;
 /** So long what is under way may take to end, once the server is to stop. */
@@ -87,7 +89,7 @@ export async function startServer(options: ServeOptions): Promise<void> {
     fetch: app.fetch,
     port,
     hostname: host,
-    serverOptions: { requestTimeout: REQUEST_MS, headersTimeout: HEADERS_MS, connectionsCheckingInterval: CHECKED_EVERY_MS },
+    serverOptions: { requestTimeout: REQUEST_MS, headersTimeout: HEADERS_MS, keepAliveTimeout: KEEP_ALIVE_MS, connectionsCheckingInterval: CHECKED_EVERY_MS },
   }) as Server;
   server.maxConnections = MOST_CONNECTIONS;
   await listening(server, port);

@@ -41,7 +41,9 @@ export class RealServer {
     this.app = app;
     if (!this.overSockets) return void this.storage.raw.pragma('synchronous = OFF');
     await new Promise<void>((resolve) => {
-      this.http = serve({ fetch: app.fetch, port: 0, hostname: '127.0.0.1' }, (info: AddressInfo) => {
+      // the machine may stand still for longer than a connection is usually kept: asking over one that is just being closed would fail
+      const serverOptions = { keepAliveTimeout: 600_000 };
+      this.http = serve({ fetch: app.fetch, port: 0, hostname: '127.0.0.1', serverOptions }, (info: AddressInfo) => {
         this.base = `http://127.0.0.1:${info.port}`;
         resolve();
       });
