@@ -3,6 +3,7 @@ import { instantOf, isHere, type CommandName, type House, type MemoryRows, type 
 import { useSelector } from 'react-redux';
 import { beyondSlice } from './beyond.ts';
 import { clockSlice } from './clock.ts';
+import { glanceSlice } from './glance.ts';
 import { houseSlice, type HouseState } from './house.ts';
 import { lookingSlice } from './looking.ts';
 import { selectRows } from './rows.ts';
@@ -50,6 +51,7 @@ const reducer = combineReducers({
   soNow: soNowSlice.reducer,
   looking: lookingSlice.reducer,
   wanted: wantedSlice.reducer,
+  glance: glanceSlice.reducer,
   beyond: beyondSlice.reducer,
 });
 export type State = ReturnType<typeof reducer>;

@@ -30,6 +30,7 @@ export * from './scroll-root.tsx';
 export * from './sheet.tsx';
 export * from './swatches.tsx';
 export * from './swipe-row.tsx';
+export type { TagWord } from './tag-words.tsx';
 export * from './text.tsx';
 export * from './thread.tsx';
 export * from './tokens.ts';

@@ -1,7 +1,6 @@
-import type { Colour } from '@kotiva/core';
 import { Pressable, View } from 'react-native';
+import { TagWords, type TagWord } from './tag-words.tsx';
 import { Txt, type Tone } from './text.tsx';
-import { personInk } from './tokens.ts';
 
 export interface RowProps {
   title: string;
@@ -9,7 +8,7 @@ export interface RowProps {
   sub?: string;
   subTone?: Tone;
   /** Topic words after the line, each in its colour. */
-  tags?: readonly { name: string; colour: Colour }[];
+  tags?: readonly TagWord[];
   /** A short word at the right: hour, days late, figure. */
   right?: string;
   rightTone?: Tone;
@@ -84,11 +83,7 @@ export function Row({
               </Txt>
             ) : null}
             {sub}
-            {tags.map(({ name, colour }, nth) => (
-              <Txt key={name} size={13} face="medium" style={{ color: personInk(colour) }}>
-                {`${sub || nth > 0 ? ' · ' : ''}#${name}`}
-              </Txt>
-            ))}
+            <TagWords tags={tags} isFirst={!sub} />
           </Txt>
         ) : null}
         {state ? <Txt className="sr-only">{state}</Txt> : null}

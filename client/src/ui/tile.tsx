@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
 import type { RowProps } from './row.tsx';
+import { TagWords } from './tag-words.tsx';
 import { Txt } from './text.tsx';
-import { personInk } from './tokens.ts';
 
 /** The same as a row says, on a small ground of its own, so that several stand side by side. */
 export function Tile({
@@ -55,11 +55,7 @@ export function Tile({
       {right || tags.length > 0 || trail ? (
         <View className="mt-auto flex-row items-center gap-2 pl-11 pr-2">
           <Txt size={13} numberOfLines={1} className="min-w-0 grow shrink basis-0">
-            {tags.map(({ name, colour }, nth) => (
-              <Txt key={name} size={13} face="medium" style={{ color: personInk(colour) }}>
-                {`${nth > 0 ? ' · ' : ''}#${name}`}
-              </Txt>
-            ))}
+            <TagWords tags={tags} isFirst />
           </Txt>
           {right ? (
             <Txt size={13} face="medium" tone={rightTone}>

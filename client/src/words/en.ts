@@ -1,8 +1,9 @@
 import { filtersWords } from './en/filters.ts';
+import { glanceWords } from './en/glance.ts';
 import { layoutsWords } from './en/layouts.ts';
 import { lookingBackWords } from './en/looking-back.ts';
 import { weeklyReviewWords } from './en/weekly-review.ts';
 import { first } from './first.ts';
 
 /** All of it, as a translator and the tests have it. On a device only what comes first is there at once: see `add-words.ts`. */
-export const en = { ...first, ...filtersWords, ...layoutsWords, ...lookingBackWords, ...weeklyReviewWords } as const;
+export const en = { ...first, ...filtersWords, ...glanceWords, ...layoutsWords, ...lookingBackWords, ...weeklyReviewWords } as const;

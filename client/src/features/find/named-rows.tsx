@@ -1,7 +1,7 @@
 import { calendarDateOf, findNamed, isHere, type MeetingNote } from '@kotiva/core';
-import { NO_FILTER } from '@kotiva/core/model/filter';
 import { useRouter } from 'expo-router';
 import { nameOf } from '@/features/item';
+import { everythingUnder } from '@/features/pages';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Row } from '@/ui';
 import { t } from '@/words';
@@ -26,7 +26,7 @@ export function useNamed(words: string): Named[] {
   return [
     ...lists.map(({ id, name, purpose }) => ({ key: id, title: name, sub: said('find.list', purpose), path: `/lists/${id}` })),
     ...people.map(({ id, name }) => ({ key: id, title: name, sub: t('find.person'), path: `/people/${id}` })),
-    ...tags.map(({ id, name }) => ({ key: id, title: `#${name}`, sub: t('find.tag'), path: underTag(id) })),
+    ...tags.map(({ id, name }) => ({ key: id, title: `#${name}`, sub: t('find.tag'), path: everythingUnder('tag', id) })),
     ...places.map(({ id, name, address }) => ({ key: id, title: name, sub: said('find.place', address), path: `/places/${id}` })),
     ...notes.map((note) => ({
       key: note.id,
@@ -44,5 +44,3 @@ export function NamedRows({ named }: { named: readonly Named[] }) {
 
 const said = (kind: 'find.list' | 'find.place', more: string): string => [t(kind), more].filter(Boolean).join(' · ');
 const otherOf = ({ personIds, makerId }: MeetingNote, meId: string): string => personIds.find((id) => id !== meId) ?? makerId;
-const underTag = (id: string): string =>
-  `/whole?narrow=${encodeURIComponent(JSON.stringify({ ...NO_FILTER, conditions: [{ of: 'tag', ids: [id], not: false }] }))}`;

@@ -5,6 +5,7 @@ const panels = () => import('./panels.ts');
 /** The item's sheet and its panels: no screen shows them before something is tapped. */
 export const Decisions = drawnLater(() => panels().then((all) => all.Decisions));
 export const DuePanel = drawnLater(() => panels().then((all) => all.DuePanel));
+export const Glance = drawnLater(() => panels().then((all) => all.Glance));
 export const HandToSheet = drawnLater(() => panels().then((all) => all.HandToSheet));
 export const OpenItem = drawnLater(() => panels().then((all) => all.OpenItem));
 export const PassOnPanel = drawnLater(() => panels().then((all) => all.PassOnPanel));

@@ -1,5 +1,5 @@
 export { IN_LISTS, needsMore, useDecide, type Decision } from './decide.ts';
-export { Decisions, DuePanel, HandToSheet, PassOnPanel, PeoplePicker, PlaceList, ToPerson, WaitingPanel } from './fetched.ts';
+export { Decisions, DuePanel, Glance, HandToSheet, PassOnPanel, PeoplePicker, PlaceList, ToPerson, WaitingPanel } from './fetched.ts';
 export { Outline, type OutlineGroup } from './outline-rows.tsx';
 export { SelectButton, Selecting, SelectionBar, useSelection } from './selection.tsx';
 export { sayEntry } from './activity-words.ts';

@@ -1,7 +1,9 @@
 import { countingParts, isDone, isLate, openParts, openWaits, progressOf, type Detail, type Item } from '@kotiva/core';
+import { useRouter } from 'expo-router';
+import { everythingUnder } from '@/features/pages';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { useUnsent } from '@/store/unsent.ts';
-import { ChosenMark, Knot, KnotMark, Thread, type RowProps, type Tone } from '@/ui';
+import { ChosenMark, Knot, KnotMark, Thread, useWide, type RowProps, type TagWord, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayDue, sayInstant } from '@/words/dates.ts';
 import { sayRuleShort } from '@/words/rules.ts';
@@ -25,6 +27,17 @@ export interface ItemRowProps {
   right?: string;
   rightTone?: Tone;
   detail?: Detail;
+}
+
+/** Its tags; with a pointer and room each is the way to everything under it. */
+function useTagWords({ tagIds }: Item, isChoosing: boolean): TagWord[] {
+  const { rows } = useOpenHouse();
+  const router = useRouter();
+  const wide = useWide();
+  return tagIds
+    .map((id) => rows.get('tag', id))
+    .flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]))
+    .map(({ id, name, colour }) => ({ name, colour, onPress: wide && !isChoosing ? () => router.push(everythingUnder('tag', id)) : undefined }));
 }
 
 const firstLine = (notes: string): string => notes.split('\n', 1)[0]!.slice(0, 120);
@@ -76,7 +89,7 @@ export function useItemFace({ item, sub, trail, tools, handle, right, rightTone,
     !done && waitingStep ? t('row.stepWaitsFor', { step: waitingStep.title, words: openWaits(rows.by('wait', 'itemId', waitingStep.id))[0]!.words }) : null,
     !done && reminder ? t('row.reminds', { when: sayTriggerFor(reminder, { rows, now, zone: house.zone, me }) }) : null,
   ].filter(Boolean);
-  const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));
+  const tags = useTagWords(item, choosing !== null);
   const knot = shown ? knotOf(item, shown) : 'nobody';
   const lead = choosing ? (
     <ChosenMark on={choosing.has(item.id)} />

@@ -1,5 +1,7 @@
 import { byPosition, isDone, pinId, type Item, type MemoryRows } from '@kotiva/core';
-import { View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import { everythingUnder } from '@/features/pages';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Menu, Txt, type MenuEntry } from '@/ui';
@@ -19,6 +21,7 @@ interface ItemHeadProps {
 export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHeadProps) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
+  const router = useRouter();
   const list = item.listId ? rows.get('list', item.listId) : null;
   const section = item.sectionId ? rows.get('section', item.sectionId) : null;
   const where = [list, section].flatMap((row) => (row && typeof row !== 'string' ? [row.name] : [])).join(' · ');
@@ -75,11 +78,43 @@ export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHea
   const isOwn = item.listId === null && item.makerId === me.id;
   return (
     <View className="flex-row items-center">
-      <Txt size={13} tone="muted" numberOfLines={1} className="grow shrink basis-0">
-        {where || (isOwn ? t('item.ownPile') : t('row.from', { name: nameOf(rows, item.makerId) }))}
-      </Txt>
+      <View className="min-w-0 grow shrink basis-0 flex-row flex-wrap items-center gap-x-3">
+        {list && typeof list !== 'string' ? (
+          <Way words={where} label={t('item.openList', { name: list.name })} onPress={() => router.push(`/lists/${list.id}`)} />
+        ) : (
+          <Txt size={13} tone="muted">
+            {isOwn ? t('item.ownPile') : t('row.from', { name: nameOf(rows, item.makerId) })}
+          </Txt>
+        )}
+        <Under item={item} />
+      </View>
       <Menu label={t('item.more')} entries={entries} />
     </View>
+  );
+}
+
+/** Its tags and its place: each is the way to everything under it. */
+function Under({ item }: { item: Item }) {
+  const { rows } = useOpenHouse();
+  const router = useRouter();
+  const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));
+  const place = item.placeId ? rows.get('place', item.placeId) : 'absent';
+  const ways = [
+    ...tags.map(({ id, name }) => ({ of: 'tag' as const, id, words: `#${name}` })),
+    ...(typeof place === 'string' || place.removedAt ? [] : [{ of: 'place' as const, id: place.id, words: place.name }]),
+  ];
+  return ways.map(({ of, id, words }) => (
+    <Way key={id} words={words} label={t('item.everythingUnder', { name: words })} onPress={() => router.push(everythingUnder(of, id))} />
+  ));
+}
+
+function Way({ words, label, onPress }: { words: string; label: string; onPress: () => void }) {
+  return (
+    <Pressable role="link" aria-label={label} onPress={onPress} className="min-h-11 max-w-full justify-center">
+      <Txt size={15} tone="plan" numberOfLines={1}>
+        {words}
+      </Txt>
+    </Pressable>
   );
 }
 

@@ -1,6 +1,7 @@
 /** What opens over a screen or below a row: fetched together once a screen is drawn, see `fetched.ts`. */
 export { Decisions } from './decisions.tsx';
 export { DuePanel } from './due-panel.tsx';
+export { Glance } from './glance.tsx';
 export { HandToSheet } from './hand-to-sheet.tsx';
 export { OpenItem } from './open-item-sheet.tsx';
 export { PassOnPanel } from './pass-on-panel.tsx';

@@ -1,11 +1,11 @@
 import { finding, allows, contentsOf, progressOfList, type Item, type List } from '@kotiva/core';
-import { NO_FILTER } from '@kotiva/core/model/filter';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ArrangeButton } from '@/features/arrange';
 import { useCaptureHere } from '@/features/capture';
 import { IN_LISTS, ItemRow, SelectButton, Selecting, SelectionBar, usePinned } from '@/features/item';
+import { everythingUnder } from '@/features/pages';
 import { Screen } from '@/features/shell';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -78,7 +78,7 @@ function OpenList({ list }: { list: List }) {
               {sayMeasure(progress)}
             </Txt>
             <View className="ml-auto flex-row">
-              <Button kind="quiet" tone="muted" icon="filter" onPress={() => router.push(narrowedTo(list.id))}>
+              <Button kind="quiet" tone="muted" icon="filter" onPress={() => router.push(everythingUnder('list', list.id))}>
                 {t('filter.narrow')}
               </Button>
               <ArrangeButton view={list.id} groupings={['usual', 'date', 'person', 'tag', 'none']} usualGroup={t('group.sections')} usualSort={t('sortBy.own')}>
@@ -126,10 +126,6 @@ function OpenList({ list }: { list: List }) {
     </Screen>
   );
 }
-
-/** Everything in it, to be narrowed further, and laid out as a table or a board. */
-const narrowedTo = (listId: string) =>
-  `/whole?narrow=${encodeURIComponent(JSON.stringify({ ...NO_FILTER, conditions: [{ of: 'list', ids: [listId], not: false }] }))}` as '/whole';
 
 /** What is typed here goes into this list, into the section chosen for it, and to who the screen is narrowed to. */
 function useCaptureInto(list: List, section: string | null, person: string | null): void {

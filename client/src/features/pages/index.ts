@@ -1,2 +1,2 @@
-export { addressOfTag } from './tagged-address.ts';
+export { everythingUnder } from './everything-under.ts';
 export { destinationsFor, findDestinations, type Destination, type DestinationGroup } from './destinations.ts';

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { NameSheet } from '@/features/lists';
-import { addressOfTag } from '@/features/pages';
+import { everythingUnder } from '@/features/pages';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Fold, Row, TagDot, Txt } from '@/ui';
@@ -46,7 +46,7 @@ function Tags() {
           lead={<TagDot colour={tag.colour} />}
           title={`#${tag.name}`}
           sub={[parentOf(tag) ? t('tags.under', { name: parentOf(tag)! }) : null, t('tags.carriedBy', { count: count(tag) })].filter(Boolean).join(' · ')}
-          onPress={() => router.push(addressOfTag(tag.id) as '/whole')}
+          onPress={() => router.push(everythingUnder('tag', tag.id))}
           trail={
             tag.makerId === me.id || me.role === 'manager' ? (
               <Button kind="quiet" label={t('tags.editNamed', { name: tag.name })} onPress={() => setOpen(tag)}>

@@ -2,6 +2,7 @@ import { usePathname, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useOpenedItem, useOpenItem, useShelve, type OpensAt } from '@/features/item';
+import { glanced } from '@/store/glance.ts';
 import { toastShown, useOpenHouse } from '@/store/store.ts';
 import { useHeldKey, useKeysAnywhere, useKeysEverywhere, useKeysFirst } from '@/ui';
 import { t } from '@/words';
@@ -49,6 +50,7 @@ function useRowKeys(): void {
     if (PLACES[key]) return (router.navigate(PLACES[key] as '/'), true);
     const item = itemOfRow();
     if (!item) return false;
+    if (key === 'i') return (dispatch(glanced(item)), true);
     if (PANELS[key]) return (open(item, PANELS[key]), true);
     const held = rows.get('item', item);
     if (key !== 's' || typeof held === 'string') return false;

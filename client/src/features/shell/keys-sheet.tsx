@@ -19,6 +19,7 @@ const OF_ROWS: Keys = [
   ['j  k', 'keys.rows'],
   ['Space', 'keys.tie'],
   ['Enter', 'keys.open'],
+  ['i', 'keys.glance'],
 ];
 const OF_ITEM: Keys = [
   ['h', 'keys.hand'],

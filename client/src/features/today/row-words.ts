@@ -1,5 +1,7 @@
 import { finding, allows, addDays, calendarDateOf, type AgendaEntry } from '@kotiva/core';
+import { useDispatch } from 'react-redux';
 import { useOpenItem } from '@/features/item';
+import { glanced } from '@/store/glance.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import type { RowWord } from '@/ui';
@@ -15,8 +17,10 @@ export function useRowWords({ item, part, where }: AgendaEntry): RowWord[] {
   const tomorrow = addDays(today, 1);
   const { title, id } = item;
   const word = (key: string, words: string, onPress: () => void): RowWord => ({ key, words, onPress });
+  const dispatch = useDispatch();
+  const glance = word('glance', t('row.glance'), () => void dispatch(glanced(id)));
   const more = word('more', t('row.moreWords'), () => open(id));
-  if (where === 'done') return [];
+  if (where === 'done') return [glance];
   const take =
     part.standing === 'needs-action' && part.personId !== null
       ? [word('take', t('answer.take'), () => void submit('part.accept', { item: id }, { words: t('said.taken', { title }), undo: true }))]
@@ -48,7 +52,7 @@ export function useRowWords({ item, part, where }: AgendaEntry): RowWord[] {
     t('row.offShelf'),
     () => void submit('part.shelve', { items: [id], shelved: false }, { words: t('said.offShelf', { title }), undo: true }),
   );
-  if (where === 'shelf') return [unshelf, intoToday, more];
-  if (where === 'today') return [...take, putOff, offToday, ...(item.due ? [] : [shelf]), more];
-  return [...take, intoToday, ...(item.due || where === 'waiting' ? [] : [shelf]), more];
+  if (where === 'shelf') return [unshelf, intoToday, glance, more];
+  if (where === 'today') return [...take, putOff, offToday, ...(item.due ? [] : [shelf]), glance, more];
+  return [...take, intoToday, ...(item.due || where === 'waiting' ? [] : [shelf]), glance, more];
 }

@@ -1,5 +1,6 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
+import { Glance } from '@/features/item';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { TodayScreen } from './today-screen.tsx';
@@ -130,4 +131,20 @@ test('a filter nothing of the day meets says so', () => {
   carry({ narrow: JSON.stringify({ match: 'all', state: 'open', conditions: [{ of: 'words', words: 'piano', not: false }] }) });
   inHouse(house().w, 'Aino', <TodayScreen />);
   expect(screen.getByText(t('filter.nothingHere'))).toBeTruthy();
+});
+
+test('a swipe’s word shows the facts of a thing without opening it', () => {
+  const { w } = house();
+  inHouse(
+    w,
+    'Aino',
+    <>
+      <TodayScreen />
+      <Glance />
+    </>,
+  );
+  fireEvent.click(screen.getAllByRole('button', { name: t('row.glance') })[0]!);
+  const sheet = within(screen.getByRole('dialog', { name: t('glance.of', { title: 'Late from Friday' }) }));
+  expect(sheet.getByText(t('glance.due'))).toBeTruthy();
+  expect(sheet.getByText(t('glance.none'))).toBeTruthy();
 });

@@ -42,6 +42,7 @@ export const shellWords = {
   'keys.nothingToTie': 'Nothing here is yours to check off. Press Enter to open it.',
   'keys.open': 'Open the row',
   'keys.hand': 'Hand over',
+  'keys.glance': 'The facts at a glance',
   'keys.due': 'Deadline',
   'keys.plan': 'Plan a day',
   'keys.shelf': 'Put on the shelf',
