@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
-import { MOST_PINS, pinId, pinnedBy } from '../model/pin.ts';
+import { arrangementId } from '../model/arrangement.ts';
+import { USUAL_PIN_LIMIT, pinId, pinnedBy } from '../model/pin.ts';
 import { Id } from '../model/row-schema.ts';
 import { isDone } from '../followup/standing.ts';
 import type { Deciding } from './deciding.ts';
@@ -15,7 +16,8 @@ export const pinItem = commandKind({
     d.need('item', itemId);
     const id = pinId(itemId, d.actor.id);
     const held = d.find('pin', id);
-    if (on && (held === undefined || held.endedAt !== null) && placesTaken(d) >= MOST_PINS) refuse('pins-full', { max: MOST_PINS });
+    const max = d.find('arrangement', arrangementId('today', d.actor.id))?.pinLimit ?? USUAL_PIN_LIMIT;
+    if (on && (held === undefined || held.endedAt !== null) && placesTaken(d) >= max) refuse('pins-full', { max });
     if (held) d.set('pin', id, on ? { at: d.now, endedAt: null } : { endedAt: held.endedAt ?? d.now });
     else if (on) d.insert('pin', id, { personId: d.actor.id, itemId, at: d.now, endedAt: null });
   },

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { arrangementId, USUAL_ARRANGEMENT } from '../model/arrangement.ts';
-import { BoardBy, Cap, ColumnWidth, Detail, Grouping, Layout, Sorting, TableColumns, ViewName } from '../model/arrangement-schema.ts';
+import { BoardBy, Cap, ColumnWidth, Detail, Grouping, Layout, PinLimit, Sorting, TableColumns, ViewName } from '../model/arrangement-schema.ts';
 import { capacityId } from '../model/capacity.ts';
 import { Minutes } from '../model/capacity-schema.ts';
 import { Id } from '../model/row-schema.ts';
@@ -18,6 +18,8 @@ export const arrangeView = commandKind({
     detail: z.optional(Detail),
     cap: z.optional(z.nullable(Cap)),
     isOnToday: z.optional(z.boolean()),
+    isHidden: z.optional(z.boolean()),
+    pinLimit: z.optional(PinLimit),
     layout: z.optional(Layout),
     phoneLayout: z.optional(Layout),
     boardBy: z.optional(BoardBy),

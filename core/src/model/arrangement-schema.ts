@@ -31,6 +31,9 @@ export const TableColumns = z.array(TableColumn).check(
 /** How many things a day may hold before the rest waits folded. */
 export const Cap = z.int().check(z.gte(1), z.lte(50));
 
+/** How many things may be kept on top. */
+export const PinLimit = z.int().check(z.gte(1), z.lte(20));
+
 /** A name for what is being looked at: `today`, `whole`, or the id of a list. */
 export const ViewName = z.string().check(z.regex(/^(today|whole|[0-9a-f-]{36})$/));
 
@@ -47,6 +50,10 @@ export const Arrangement = z.object({
   cap: z.nullable(Cap),
   /** A kept view that stands on this person's day as a part of its own. */
   isOnToday: z.boolean(),
+  /** A view this person wants folded away among their lists. */
+  isHidden: z.boolean(),
+  /** Of `today`: so many things they may keep on top. */
+  pinLimit: PinLimit,
   /** On a wide screen, and on a phone. */
   layout: Layout,
   phoneLayout: Layout,

@@ -1,5 +1,6 @@
 import type { Arrangement, TableColumn } from './arrangement-schema.ts';
 import { v5 } from 'uuid';
+import { USUAL_PIN_LIMIT } from './pin.ts';
 
 export type { Grouping, Sorting, Detail, Layout, BoardBy, Column, TableColumn, Arrangement } from './arrangement-schema.ts';
 
@@ -30,6 +31,8 @@ export const USUAL_ARRANGEMENT = {
   detail: 'short',
   cap: null,
   isOnToday: false,
+  isHidden: false,
+  pinLimit: USUAL_PIN_LIMIT,
   layout: 'rows',
   phoneLayout: 'rows',
   boardBy: 'person',

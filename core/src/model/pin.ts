@@ -3,8 +3,8 @@ import type { Pin } from './pin-schema.ts';
 
 export type { Pin } from './pin-schema.ts';
 
-/** So many things stand on top at most: with more of them nothing stands out. */
-export const MOST_PINS = 7;
+/** So many things stand on top at most, unless somebody chose another number: with more of them nothing stands out. */
+export const USUAL_PIN_LIMIT = 7;
 
 /** One for each person and item. */
 export const pinId = (itemId: string, personId: string): string => v5(`pin:${itemId}`, personId);

@@ -198,6 +198,8 @@ export const arrangement = sqliteTable(
     detail: text().notNull(),
     cap: integer(),
     isOnToday: integer({ mode: 'boolean' }).notNull().default(false),
+    isHidden: integer({ mode: 'boolean' }).notNull().default(false),
+    pinLimit: integer().notNull().default(7),
     isDescending: integer({ mode: 'boolean' }).notNull().default(false),
     layout: text().notNull().default('rows'),
     phoneLayout: text().notNull().default('rows'),

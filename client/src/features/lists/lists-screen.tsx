@@ -1,4 +1,4 @@
-import { byPosition, progressOfList, wholeHouse, type Bundle, type List } from '@kotiva/core';
+import { byPosition, progressOfList, type Bundle, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -32,7 +32,6 @@ export function ListsScreen() {
   return (
     <Screen title={t('nav.lists')} sub={t('lists.count', { count: open.length })}>
       {open.length === 0 ? <Empty words={t('lists.empty')} action={t('lists.make')} onAction={() => setMaking('list')} /> : null}
-      <EverythingRow />
       <ViewRows />
       <View className="lg:grid lg:grid-cols-2 lg:gap-x-8">
         {bundles.map((bundle) => (
@@ -91,24 +90,6 @@ export function ListsScreen() {
       {making === 'bundle' ? <BundleSheet onClose={() => setMaking(null)} /> : null}
       {changing ? <BundleSheet bundle={changing} onClose={() => setChanging(null)} /> : null}
     </Screen>
-  );
-}
-
-/** The whole picture across all lists and people. */
-function EverythingRow() {
-  const { rows, me } = useOpenHouse();
-  const router = useRouter();
-  const count = wholeHouse(me.id, rows).length;
-  if (count === 0) return null;
-  return (
-    <Row
-      lead={<Icon name="lines" size={22} />}
-      title={t('whole.title')}
-      sub={t('whole.what')}
-      right={t('whole.count', { count })}
-      rightTone="muted"
-      onPress={() => router.push('/whole')}
-    />
   );
 }
 

@@ -15,6 +15,7 @@ import { PossibleNow, SoNowButton, SoNowChoice } from './so-now.tsx';
 import { TodayRow } from './today-row.tsx';
 
 const CAPS = ['3', '5', '8', '12', 'none'] as const;
+const PIN_LIMITS = [1, 3, 5, 7, 12] as const;
 
 /** What is for today: by part of day or as it was arranged, within the cap, narrowed to what is so now. */
 export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: readonly AgendaEntry[]; day: CappedDay }) {
@@ -48,6 +49,7 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
               {(close) => (
                 <>
                   <CapChoice cap={arranged.cap} onChange={(cap) => arrange({ cap })} />
+                  <PinLimitChoice limit={arranged.pinLimit} onChange={(pinLimit) => arrange({ pinLimit })} />
                   <View className="flex-row flex-wrap gap-2">
                     {shown.length > 1 ? (
                       <Button
@@ -119,6 +121,19 @@ function CapChoice({ cap, onChange }: { cap: number | null; onChange: (cap: numb
       <Txt size={15} tone="muted">
         {t('cap.means')}
       </Txt>
+    </Labelled>
+  );
+}
+
+function PinLimitChoice({ limit, onChange }: { limit: number; onChange: (limit: number) => void }) {
+  return (
+    <Labelled words={t('pin.limit')}>
+      <Choice
+        label={t('pin.limit')}
+        value={String(limit)}
+        options={PIN_LIMITS.map((value) => ({ value: String(value), words: String(value) }))}
+        onChange={(value) => onChange(Number(value))}
+      />
     </Labelled>
   );
 }

@@ -49,7 +49,7 @@ test('a limit folds the rest away; when that is done the next best is offered', 
   const { w } = house();
   const { titles } = inHouse(w, 'Aino', <TodayScreen />);
   tap(/View/);
-  tap('3', 'radio');
+  fireEvent.click(within(screen.getByRole('radiogroup', { name: t('cap.label') })).getByRole('radio', { name: '3' }));
   tap(t('common.done'));
   expect(titles()).toHaveLength(3);
   expect(screen.getByRole('button', { name: '1 more for today, over your limit' })).toBeTruthy();

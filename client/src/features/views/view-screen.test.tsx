@@ -5,6 +5,7 @@ import { choose, tap } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { t } from '@/words';
+import { ViewRows } from './view-rows.tsx';
 import { ViewScreen } from './view-screen.tsx';
 import { ViewsOnToday } from './views-on-today.tsx';
 
@@ -85,4 +86,20 @@ test('one that was removed says so', () => {
   w.must('Aino', 'savedView.change', { view: view.id, removed: true });
   inHouse(w, 'Aino', <ViewScreen viewId={view.id} />);
   expect(screen.getByText(t('view.goneWhy'))).toBeTruthy();
+});
+
+test('a view one doesn’t want among one’s lists is folded away, for oneself alone, and comes back', async () => {
+  const { w } = house('boats');
+  const first = inHouse(w, 'Aino', <ViewRows />);
+  for (const name of [t('whole.title'), 'On the water']) {
+    choose(t('view.more', { name }), t('view.hide'));
+    await waitFor(() => expect(screen.queryByText(name)).toBeNull());
+  }
+  tap(t('view.hidden', { count: 2 }));
+  choose(t('view.more', { name: 'On the water' }), t('view.unhide'));
+  await screen.findByText(t('view.hidden', { count: 1 }));
+  first.unmount();
+  inHouse(w, 'Petri', <ViewRows />);
+  expect(screen.getByText(t('whole.title'))).toBeTruthy();
+  expect(screen.queryByText(t('view.hidden', { count: 1 }))).toBeNull();
 });

@@ -159,6 +159,7 @@ export const itemsWords = {
   'sentence.changeImportance': 'Change importance',
   'pin.on': 'Keep on top',
   'pin.off': 'No longer on top',
+  'pin.limit': 'Most to keep on top',
   'pin.title': 'On top',
   'importance.0': 'normal',
   'importance.1': 'slightly important',
