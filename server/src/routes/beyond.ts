@@ -6,6 +6,7 @@ import type { Env, Services } from '../context.ts';
 import type { Raw } from '../db/open.ts';
 import { rowPages } from '../db/row-pages.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
+import { itemWhere, type ItemWhere } from '../filter/item-where.ts';
 import { Problem } from '../problem.ts';
 import { foundBy } from '../search/found-by.ts';
 import type { SearchIndex } from '../search/search-index.ts';
@@ -129,14 +130,16 @@ function byWords(words: string, rows: SqliteRows, person: Person, { raw, search 
 function meeting(filter: Filter, rows: SqliteRows, person: Person, { raw, now }: Pick<Asked, 'raw' | 'now'>): Generator<void, string[]> {
   const seen = new SeenRows(rows, person);
   const [house] = seen.all('house');
-  const judge = judging(filter, { personId: person.id, now, house: house! }, seen);
-  return reading(person.houseId, raw, MOST_MET, (items) => items.filter((item) => judge(item) !== null && seen.get('item', item.id) !== 'absent'));
+  const view = { personId: person.id, now, house: house! };
+  const judge = judging(filter, view, seen);
+  const isMet = (item: Item) => judge(item) !== null && seen.get('item', item.id) !== 'absent';
+  return reading(person.houseId, raw, MOST_MET, (items) => items.filter(isMet), itemWhere(filter, view, seen));
 }
 
 /** Reads a house through, a piece at a time, the newest first, until enough are found. */
-function* reading(houseId: string, raw: Raw, most: number, find: (items: readonly Item[]) => Item[]): Generator<void, string[]> {
+function* reading(houseId: string, raw: Raw, most: number, find: (items: readonly Item[]) => Item[], where?: ItemWhere): Generator<void, string[]> {
   const found: string[] = [];
-  for (const items of rowPages(raw, 'item', houseId, { newestFirst: true })) {
+  for (const items of rowPages(raw, 'item', houseId, { newestFirst: true, where })) {
     for (const { id } of find(items.filter(({ removedAt }) => removedAt === null))) if (found.length < most) found.push(id);
     if (found.length >= most) break;
     yield;

@@ -1,6 +1,8 @@
 import { MemoryRows, type Filter, type FilterCondition, type Noun, type Row } from '@kotiva/core';
-import { filtered } from '@kotiva/core/filtering';
+import { filtered, judging } from '@kotiva/core/filtering';
 import * as fc from 'fast-check';
+import { rowPages } from '../db/row-pages.ts';
+import { itemWhere } from '../filter/item-where.ts';
 import { Household } from '../testing/household.ts';
 import { RealServer } from '../testing/real-server.ts';
 import { SeenRows } from './seen-rows.ts';
@@ -10,6 +12,7 @@ describe('a filter finds the same on a device and on the server', () => {
   const server = RealServer.quick();
   let house: Household;
   const lists: string[] = [];
+  let place: string;
   const people = ['Aino', 'Leila', 'Tapio', 'Petri'] as const;
   beforeAll(async () => {
     await server.start();
@@ -23,11 +26,12 @@ describe('a filter finds the same on a device and on the server', () => {
       for (const person of shared) await house.must(by, 'list.share', { list: id, person: house.person(person), access: 'check' });
       lists.push(id);
     }
+    place = house.made('place', await house.must('Aino', 'place.make', { name: 'Jetty' })).id;
     for (let nth = 0; nth < 60; nth++) {
       const [list, by] = [lists[nth % 3]!, nth % 3 === 2 ? 'Petri' : 'Aino'];
       const persons = nth % 4 === 0 ? [house.person(people[1 + (nth % 3)]!)] : [];
       const due = nth % 5 === 0 ? undefined : new Date(Date.now() + ((nth % 23) - 8) * 86_400_000).toISOString().slice(0, 10);
-      const { id } = house.made('item', await house.must(by, 'item.add', { title: `Thing ${nth}`, list, due, persons, tags: nth % 2 ? ['wood'] : ['shore', 'paint'], importance: nth % 4 })); // prettier-ignore
+      const { id } = house.made('item', await house.must(by, 'item.add', { title: `Thing ${nth}`, list, due, persons, tags: nth % 2 ? ['wood'] : ['shore', 'paint'], importance: nth % 4, effort: nth % 3 ? nth : undefined, energy: nth % 8 ? undefined : 'low', place: nth % 9 ? undefined : place })); // prettier-ignore
       if (nth % 6 === 0) await house.must(by, 'comment.say', { item: id, text: 'Soon', audience: 'all' } as never);
       if (nth % 7 === 0) await house.must(by, 'part.checkOff', { item: id, person: persons[0] ?? null });
     }
@@ -46,6 +50,8 @@ describe('a filter finds the same on a device and on the server', () => {
   test('for everybody, and 400 filters', async () => {
     const devices = new Map(await Promise.all(people.map(async (who) => [who, await deviceOf(who)] as const)));
     const all = server.services.ledger.rows(house.houseId);
+    const personOf = (who: string) => all.all('person').find(({ id }) => id === house.person(who))!;
+    const seenBy = new Map(people.map((who) => [who, new SeenRows(all, personOf(who))]));
     const now = new Date().toISOString();
     const tags = all.all('tag').map(({ id }) => id);
     const condition: fc.Arbitrary<FilterCondition> = fc.oneof(
@@ -56,6 +62,11 @@ describe('a filter finds the same on a device and on the server', () => {
       fc.record({ of: fc.constant('date' as const), field: fc.constantFrom('due' as const, 'done' as const, 'made' as const, 'touched' as const), span: fc.record({ kind: fc.constantFrom('next' as const, 'last' as const), days: fc.nat(12) }), not: fc.boolean() }), // prettier-ignore
       fc.record({ of: fc.constant('has' as const), what: fc.constantFrom('comments' as const, 'notes' as const), not: fc.boolean() }),
       fc.record({ of: fc.constant('importance' as const), least: fc.nat(3), not: fc.boolean() }),
+      fc.record({ of: fc.constant('effort' as const), most: fc.oneof(fc.constant(null), fc.integer({ min: 1, max: 60 })), not: fc.boolean() }),
+      fc.record({ of: fc.constant('energy' as const), levels: fc.constant(['low' as const]), not: fc.boolean() }),
+      fc.record({ of: fc.constant('place' as const), ids: fc.constant([place]), not: fc.boolean() }),
+      fc.record({ of: fc.constant('words' as const), words: fc.constantFrom('thing 1', 'no such'), not: fc.boolean() }),
+      fc.record({ of: fc.constant('date' as const), field: fc.constantFrom('due' as const, 'start' as const, 'plan' as const, 'done' as const), span: fc.record({ kind: fc.constantFrom('none' as const, 'any' as const, 'past' as const) }), not: fc.boolean() }), // prettier-ignore
     );
     const aFilter: fc.Arbitrary<Filter> = fc.record({
       match: fc.constantFrom('all', 'any'),
@@ -66,15 +77,37 @@ describe('a filter finds the same on a device and on the server', () => {
       fc.property(aFilter, fc.constantFrom(...people), (filter, who) => {
         const device = devices.get(who)!;
         const view = { personId: house.person(who), now, house: device.all('house')[0]! };
-        const seen = new SeenRows(
-          all,
-          all.all('person').find(({ id }) => id === view.personId)!,
-        );
+        const seen = seenBy.get(who)!;
         const there = filtered(filter, view, seen);
         const here = filtered(filter, view, device);
         expect(here.map(({ item }) => item.title).sort()).toEqual(there.map(({ item }) => item.title).sort());
+        // what the database leaves out beforehand would not have met it either
+        const judge = judging(filter, view, seen);
+        const pages = [...rowPages(server.raw, 'item', house.houseId, { newestFirst: true, where: itemWhere(filter, view, seen), size: 7 })];
+        const picked = pages.flat().filter((item) => judge(item) !== null && seen.get('item', item.id) !== 'absent');
+        expect(picked.map(({ title }) => title).sort()).toEqual(there.map(({ item }) => item.title).sort());
       }),
       { numRuns: 400 },
+    );
+  });
+
+  test('where the database can tell all of it, nothing else is read', () => {
+    const rows = server.services.ledger.rows(house.houseId);
+    const view = { personId: house.person('Aino'), now: new Date().toISOString(), house: rows.all('house')[0]! };
+    const filter: Filter = {
+      match: 'all',
+      state: 'both',
+      conditions: [
+        { of: 'list', ids: [lists[0]!], not: false },
+        { of: 'importance', least: 2, not: true },
+      ],
+    };
+    const read = [...rowPages(server.raw, 'item', house.houseId, { where: itemWhere(filter, view, rows) })].flat();
+    expect(read.length).toBeGreaterThan(3);
+    expect(read.map(({ title }) => title).sort()).toEqual(
+      filtered(filter, view, rows)
+        .map(({ item }) => item.title)
+        .sort(),
     );
   });
 });
