@@ -1,5 +1,6 @@
 import { find10k, findServer } from './find.ts';
 import { crowd, growth } from './growth.ts';
+import { lookBack20k } from './looking-back.ts';
 import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
 import { errandRoundMs, geofenceFixesPerSecond } from './places.ts';
@@ -25,6 +26,7 @@ try {
   filter10k();
   find10k();
   findServer();
+  lookBack20k();
   fitsNowMs();
   nudgePlan();
   occurrencesPerSecond();

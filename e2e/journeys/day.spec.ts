@@ -83,7 +83,10 @@ test('a day with a limit: the rest waits folded, and the next best is offered wh
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await arrange(aino).click();
-  await aino.getByRole('radiogroup', { name: t('cap.label') }).getByRole('radio', { name: '3', exact: true }).click();
+  await aino
+    .getByRole('radiogroup', { name: t('cap.label') })
+    .getByRole('radio', { name: '3', exact: true })
+    .click();
   await aino.getByRole('radio', { name: t('group.none') }).click();
   await aino.getByRole('button', { name: t('common.done'), exact: true }).click();
   await expect(aino.getByRole('button', { name: /more for today, over your limit$/ })).toBeVisible();

@@ -61,7 +61,7 @@ for (const [size, dark] of [
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: t('nav.followUp') }).click();
     await expectAccessible(page, 'follow-up');
-    await page.getByRole('button', { name: /Filter and sort/ }).click();
+    await page.getByRole('button', { name: t('narrow.label', { how: t('narrow.narrow') }) }).click();
     await expectAccessible(page, 'narrowing');
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: t('nav.more') }).click();

@@ -115,3 +115,63 @@ test('what it can’t take over is said before Enter; done things are found; let
   await expect(aino.getByRole('heading', { level: 1, name: t('whole.titleAll') })).toBeVisible();
   await expect.poll(() => countOn(aino)).toBeGreaterThan(20);
 });
+
+test('everything in columns: no column stands empty, wherever one scrolls to', async ({ demo, devices }) => {
+  const aino = await devices.open(WIDE);
+  await enterDemo(aino, demo, 'Aino');
+  await aino.goto(`${demo.base}/whole`);
+  const columns = aino.locator('.columns');
+  await expect(columns.getByRole('heading', { name: 'Boathouse' })).toBeVisible();
+  const empty = () =>
+    aino.evaluate(() => {
+      const inSight = (element: Element) => element.getBoundingClientRect().top < innerHeight && element.getBoundingClientRect().bottom > 0;
+      return [...document.querySelectorAll('.columns .rows-together')].filter((rows) => rows.childElementCount === 0 && inSight(rows)).length;
+    });
+  const tallest = () =>
+    aino.evaluate(() => Math.max(...[...document.querySelectorAll('.columns .rows-together')].map((rows) => rows.getBoundingClientRect().height)));
+  for (let screenful = 0; screenful < 5; screenful++) {
+    await expect.poll(empty).toBe(0);
+    // twelve rows stay in one column, and are as high as twelve rows
+    expect(await tallest()).toBeLessThan(1_200);
+    await aino.mouse.move(600, 500);
+    await aino.mouse.wheel(0, 700);
+  }
+});
+
+test('Today, the calendar, Follow-up and what happened are narrowed alike; what is typed takes it over, and one tap lets go', async ({ demo, devices }) => {
+  const aino = await devices.open(PHONE);
+  await enterDemo(aino, demo, 'Aino');
+  const filterBy = async (tag: string) => {
+    await aino.getByRole('button', { name: t('filter.narrow'), exact: true }).click();
+    await fold(aino, t('filter.kind.tag')).click();
+    await sheetOf(aino).getByRole('checkbox', { name: tag, exact: true }).click();
+    await sheetOf(aino)
+      .getByRole('button', { name: /^Show( \d+ items?)?$/ })
+      .click();
+    await expect(aino.getByRole('group', { name: t('filter.of') })).toContainText(tag);
+  };
+  await expect(aino.getByText('Polish the big coffee pot')).toBeVisible();
+  await filterBy('#boats');
+  await expect(aino.getByText('Polish the big coffee pot')).toBeHidden();
+  await expect(aino.getByText('Varnish the jetty rail')).toBeVisible();
+  // what is typed here carries the tag, and so stays in sight
+  await aino.getByRole('textbox', { name: t('capture.line') }).fill('Oil the rowlocks');
+  await aino.getByRole('textbox', { name: t('capture.line') }).press('Enter');
+  await expect(aino.getByText('Oil the rowlocks').first()).toBeVisible();
+  await aino.getByRole('button', { name: t('filter.clear') }).click();
+  await expect(aino.getByText('Polish the big coffee pot')).toBeVisible();
+
+  for (const [link, open] of [
+    ['nav.calendar', 'filter.narrow'],
+    ['nav.followUp', 'filter.narrow'],
+  ] as const) {
+    await aino.getByRole('link', { name: t(link) }).click();
+    await expect(aino.getByRole('button', { name: t(open), exact: true })).toBeVisible();
+    await filterBy('#boats');
+    await aino.getByRole('button', { name: t('filter.clear') }).click();
+  }
+  await aino.goto(`${demo.base}/activity`);
+  await filterBy('#boats');
+  await expect(aino.getByText('Oil the rowlocks').first()).toBeVisible();
+  await expect(aino.getByText('Polish the big coffee pot')).toHaveCount(0);
+});

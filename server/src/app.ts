@@ -33,6 +33,7 @@ import { beyondRoutes } from './routes/beyond.ts';
 import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
 import { houseRoutes } from './routes/house.ts';
+import { lookingBackRoutes } from './routes/looking-back.ts';
 import { invitationRoutes } from './routes/invitations.ts';
 import { noticeRoutes } from './routes/notices.ts';
 import { placeRoutes } from './routes/places.ts';
@@ -196,6 +197,7 @@ export function createApp(options: AppOptions) {
   app.route('/api', captureRoutes(services));
   app.route('/api', activityRoutes(services));
   app.route('/api', beyondRoutes(services));
+  app.route('/api', lookingBackRoutes(services));
   app.route('/api', asPersonRoutes(services));
   app.route('/api', noticeRoutes(services));
   app.route('/api', linkRoutes(services));

@@ -4,7 +4,7 @@ import type { Part } from '../model/part.ts';
 /**
  * Whether a part is among those the item waits for. Excused, taken back, passed on (also after declining) are not.
  */
-export function counts(part: Part): boolean {
+export function counts(part: Pick<Part, 'excusedAt' | 'takenBackAt' | 'passedTo'>): boolean {
   return part.excusedAt === null && part.takenBackAt === null && part.passedTo === null;
 }
 

@@ -6,14 +6,15 @@ import type { Part } from '../model/part.ts';
 import type { CalendarEntry } from '../planning/calendar.ts';
 import type { PlanView } from '../planning/rows.ts';
 import type { Ahead } from '../recurrence/whose-turn.ts';
-import { meeting, type FilterRows } from './filter.ts';
+import { meeting, meetingOnceThere, type FilterRows } from './filter.ts';
 
 /** Whether what stands on a day meets a filter: an item, time booked for one that does, or a chore still to come, by what it will be. */
 export function entriesMeeting(filter: Filter, view: PlanView, rows: FilterRows): (entry: CalendarEntry) => boolean {
   const meets = meeting(filter, view, rows);
+  const willMeet = meetingOnceThere(filter, view, rows);
   return (entry) => {
     if (entry.kind === 'slot') return entry.items.some((item) => meets(item));
-    return entry.kind === 'ahead' ? meets(...asItem(entry.ahead)) : meets(entry.item);
+    return entry.kind === 'ahead' ? willMeet(...asItem(entry.ahead)) : meets(entry.item);
   };
 }
 

@@ -64,8 +64,14 @@ export function judging(filter: Filter, view: PlanView, rows: FilterRows): (item
   };
 }
 
-/** Whether an item that a view shows anyway meets a filter, whatever it lies in: for narrowing a view that has its own rule. `parts`: of one that isn't there yet. */
-export function meeting(filter: Filter, view: PlanView, rows: FilterRows): (item: Item, parts?: readonly Part[]) => boolean {
+/** Whether an item that a view shows anyway meets a filter, whatever it lies in: for narrowing a view that has its own rule. */
+export function meeting(filter: Filter, view: PlanView, rows: FilterRows): (item: Item) => boolean {
+  const judge = judgingAlone(filter, view, rows);
+  return (item) => judge !== null && judge(item) !== null;
+}
+
+/** The same of one that isn't there yet, with the parts it will have. */
+export function meetingOnceThere(filter: Filter, view: PlanView, rows: FilterRows): (item: Item, parts: readonly Part[]) => boolean {
   const judge = judgingAlone(filter, view, rows);
   return (item, parts) => judge !== null && judge(item, parts) !== null;
 }

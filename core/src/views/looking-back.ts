@@ -13,8 +13,8 @@ export interface BackRows {
 
 /** Something somebody did: a part that was checked off, by the time of the tap. */
 export interface Deed {
-  item: Item;
-  part: Part;
+  item: Pick<Item, 'id' | 'title' | 'listId' | 'tagIds'>;
+  part: Pick<Part, 'id' | 'completedAt'>;
   /** Whose it was; of what nobody was given, whoever tapped. */
   personId: string | null;
   /** The house's calendar day of the tap. */
@@ -25,6 +25,12 @@ export interface Deed {
   isOnTime: boolean | null;
   /** Calendar days after its deadline; 0: in time, or later the same day. */
   daysLate: number;
+}
+
+/** One whose rows are here whole. */
+export interface HeldDeed extends Deed {
+  item: Item;
+  part: Part;
 }
 
 /** Between two days; the wrong way round is turned. Both ends are in it. */
@@ -46,15 +52,17 @@ export function spanOfDays(a: string, b: string): BackSpan & { wasTurned: boolea
  * What was done between two days, the last first. Of `any`, the part that came first; of `each`, every part. Steps only with somebody's own
  * part. What was missed is never among it, nor what was removed since.
  */
-export function lookBack({ from, to }: BackSpan, { zone }: Pick<House, 'zone'>, rows: BackRows): Deed[] {
+export function lookBack({ from, to }: BackSpan, { zone }: Pick<House, 'zone'>, rows: BackRows): HeldDeed[] {
   const minutes = new ZoneMinutes(zone);
-  const deeds: Deed[] = [];
+  const deeds: HeldDeed[] = [];
   // a day of the house reaches into two of UTC
   const last = addDays(to, 1);
   for (let day = addDays(from, -1); day <= last; day = addDays(day, 1)) {
     for (const part of rows.by('part', 'completedDay', day)) {
-      const deed = deedOf(part, zone, minutes, rows);
-      if (deed && deed.day >= from && deed.day <= to) deeds.push(deed);
+      const item = itemDone(part, rows);
+      if (!item) continue;
+      const deed = deedOf(part, item, zone, minutes);
+      if (deed.day >= from && deed.day <= to) deeds.push(deed);
     }
   }
   return deeds.sort((a, b) =>
@@ -62,14 +70,30 @@ export function lookBack({ from, to }: BackSpan, { zone }: Pick<House, 'zone'>, 
   );
 }
 
-function deedOf(part: Part, zone: string, minutes: ZoneMinutes, rows: BackRows): Deed | null {
-  if (part.standing !== 'completed' || part.completedAt === null || !counts(part)) return null;
+/** What looking back reads of a part, and of its item. */
+export type DonePart = Pick<Part, 'id' | 'standing' | 'personId' | 'completedAt' | 'completedBy' | 'excusedAt' | 'takenBackAt' | 'passedTo'>;
+export type DoneItem = Pick<Item, 'id' | 'title' | 'listId' | 'parentId' | 'tagIds' | 'due' | 'effort' | 'policy' | 'removedAt' | 'purgedAt' | 'missedAt'>;
+
+/** Whether a part is something somebody did. Of `any` it has to be the first besides. */
+export function isDeed(part: DonePart, item: DoneItem): boolean {
+  if (part.standing !== 'completed' || part.completedAt === null || !counts(part)) return false;
+  if (item.removedAt !== null || item.purgedAt !== null || item.missedAt !== null) return false;
+  return item.parentId === null || part.personId !== null;
+}
+
+/** The item of a part that counts as something done; null: it doesn't. */
+function itemDone(part: Part, rows: BackRows): Item | null {
   const item = rows.get('item', part.itemId);
-  if (typeof item === 'string' || item.removedAt !== null || item.purgedAt !== null || item.missedAt !== null) return null;
-  if (item.parentId !== null && part.personId === null) return null;
-  if (item.policy === 'any' && firstCompleted(rows.by('part', 'itemId', item.id))?.id !== part.id) return null;
-  const day = calendarDateOf(part.completedAt, zone);
-  const isOnTime = item.due === null ? null : minutesOf(part.completedAt) <= minutes.deadline(item.due);
+  if (typeof item === 'string' || !isDeed(part, item)) return null;
+  const isFirst = item.policy !== 'any' || firstCompleted(rows.by('part', 'itemId', item.id))?.id === part.id;
+  return isFirst ? item : null;
+}
+
+/** `minutes` of the house's zone. */
+export function deedOf<P extends DonePart, I extends DoneItem>(part: P, item: I, zone: string, minutes: ZoneMinutes): Deed & { part: P; item: I } {
+  const completedAt = part.completedAt!;
+  const day = calendarDateOf(completedAt, zone);
+  const isOnTime = item.due === null ? null : minutesOf(completedAt) <= minutes.deadline(item.due);
   const daysLate = isOnTime === false ? Math.max(0, daysBetween(item.due!.slice(0, 10), day)) : 0;
   return { item, part, personId: part.personId ?? part.completedBy, day, minutes: item.effort ?? 0, isOnTime, daysLate };
 }

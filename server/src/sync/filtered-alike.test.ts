@@ -63,8 +63,8 @@ describe('a filter finds the same on a device and on the server', () => {
       fc.record({ of: fc.constant('has' as const), what: fc.constantFrom('comments' as const, 'notes' as const), not: fc.boolean() }),
       fc.record({ of: fc.constant('importance' as const), least: fc.nat(3), not: fc.boolean() }),
       fc.record({ of: fc.constant('effort' as const), most: fc.oneof(fc.constant(null), fc.integer({ min: 1, max: 60 })), not: fc.boolean() }),
-      fc.record({ of: fc.constant('energy' as const), levels: fc.constant(['low' as const]), not: fc.boolean() }),
-      fc.record({ of: fc.constant('place' as const), ids: fc.constant([place]), not: fc.boolean() }),
+      fc.record({ of: fc.constant('energy' as const), levels: fc.constant(['low'] as ('low' | 'middle' | 'high')[]), not: fc.boolean() }),
+      fc.record({ of: fc.constant('place' as const), ids: fc.constant([place] as string[]), not: fc.boolean() }),
       fc.record({ of: fc.constant('words' as const), words: fc.constantFrom('thing 1', 'no such'), not: fc.boolean() }),
       fc.record({ of: fc.constant('date' as const), field: fc.constantFrom('due' as const, 'start' as const, 'plan' as const, 'done' as const), span: fc.record({ kind: fc.constantFrom('none' as const, 'any' as const, 'past' as const) }), not: fc.boolean() }), // prettier-ignore
     );

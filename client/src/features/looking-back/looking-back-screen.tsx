@@ -1,14 +1,11 @@
-import { addDays, calendarDateOf, daysBetween, WINDOW_DAYS, type Person } from '@kotiva/core';
-import { MOST_MET } from '@kotiva/core/model/filter';
-import { deedsBy, lookBack, sumOf, type BackSpan, type BackSum, type Deed } from '@kotiva/core/views/looking-back';
-import { useMemo } from 'react';
+import { addDays, calendarDateOf, daysBetween, type Person } from '@kotiva/core';
+import { deedsBy, sumOf, type BackSpan, type BackSum, type Deed } from '@kotiva/core/views/looking-back';
 import { View } from 'react-native';
 import { BeyondLine } from '@/features/beyond';
 import { FilterBar, FilterButton, useFilterHere } from '@/features/filter-here';
 import { personOf } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
-import { useBeyond, type Beyond } from '@/store/use-beyond.ts';
 import { Button, Choice, Empty, GroupHead, MomentInput, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
@@ -18,6 +15,7 @@ import { lookingBackWords } from '@/words/en/looking-back.ts';
 import { Bars, type Bar } from './bars.tsx';
 import { Deeds } from './deeds.tsx';
 import { SPANS, useSpan } from './span.ts';
+import { useDeeds } from './use-deeds.ts';
 
 addWords(lookingBackWords);
 
@@ -30,11 +28,9 @@ export function LookingBackScreen() {
   const today = calendarDateOf(useNow(), house.zone);
   const narrowed = useNarrowed();
   const { name, typed, span, wasTurned, choose, set } = useSpan();
-  const { reached, isPartial } = useReachBack(span);
-  const all = useMemo(() => lookBack(span, house, rows), [span.from, span.to, house, rows]); // eslint-disable-line react-hooks/exhaustive-deps -- the two days are all there is of a span
-  const { isOn, meets } = useFilterHere();
-  const items = useMemo(() => [...new Set(all.map(({ item }) => item))], [all]);
-  const deeds = all.filter(({ item, personId }) => (narrowed === null || personId === narrowed) && meets(item));
+  const { deeds: all, items, reached, more } = useDeeds(span);
+  const { isOn } = useFilterHere();
+  const deeds = narrowed === null ? all : all.filter(({ personId }) => personId === narrowed);
   const someone = narrowed === null ? null : personOf(rows, narrowed);
   return (
     <Screen
@@ -59,7 +55,7 @@ export function LookingBackScreen() {
         ) : null}
       </View>
       <BeyondLine reached={reached} />
-      {isPartial && all.length >= MOST_MET ? <Empty words={t('back.someMissing')} /> : null}
+      {more ? <Empty words={t('back.someMissing')} /> : null}
       {deeds.length === 0 ? (
         <Empty words={t(isOn ? 'filter.nothingHere' : 'back.nothing')} />
       ) : (
@@ -74,16 +70,6 @@ export function LookingBackScreen() {
       )}
     </Screen>
   );
-}
-
-/** What lies further back than this device holds comes from the server, as much of it as comes at once. */
-function useReachBack({ from, to }: BackSpan) {
-  const { house } = useOpenHouse();
-  const isPartial = from < addDays(calendarDateOf(useNow(), house.zone), 1 - WINDOW_DAYS);
-  const what: Beyond = {
-    filter: JSON.stringify({ match: 'all', state: 'both', conditions: [{ of: 'date', field: 'done', span: { kind: 'between', from, to } }] }),
-  };
-  return { reached: useBeyond(isPartial ? what : null), isPartial };
 }
 
 const percent = ({ onTime, dated }: BackSum): number => Math.round((100 * onTime) / dated);

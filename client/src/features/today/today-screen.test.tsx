@@ -3,6 +3,7 @@ import { World } from '@kotiva/core/testing/world';
 import { Glance } from '@/features/item';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
+import { OfPerson } from './of-person.tsx';
 import { TodayScreen } from './today-screen.tsx';
 import { t } from '@/words';
 
@@ -125,6 +126,15 @@ test('the day narrowed by a filter: counted of the day, said above it, what is t
   expect(screen.getByRole('group', { name: t('filter.of') }).textContent).toContain(t('filter.in.list', { names: 'Yard' }));
   tap(t('filter.remove', { what: t('filter.in.list', { names: 'Yard' }) }));
   expect(titles()).toContain('By four');
+});
+
+test('somebody else’s day is narrowed too', () => {
+  const { w, list } = house();
+  for (const title of ['Fold the towels', 'Air the rooms']) w.item('Aino', title, { list, persons: [w.person('Leila')] });
+  carry({ narrow: JSON.stringify({ match: 'all', state: 'open', conditions: [{ of: 'person', who: [w.person('Leila')], not: false }, { of: 'words', words: 'towels', not: false }] }) }); // prettier-ignore
+  inHouse(w, 'Aino', <OfPerson personId={w.person('Leila')} />);
+  expect(screen.getByText('Fold the towels')).toBeTruthy();
+  expect(screen.queryByText('Air the rooms')).toBeNull();
 });
 
 test('a filter nothing of the day meets says so', () => {
