@@ -48,7 +48,7 @@ import { changeRound, handRound, startRound } from './rounds.ts';
 import { clearDone, useAgain } from './reusing.ts';
 import { arrangeView, setCapacity } from './views.ts';
 import { setListWatch, setWatch } from './following.ts';
-import { readNotice, sayComment } from './saying.ts';
+import { correctComment, readNotice, sayComment, takeBackComment } from './saying.ts';
 import { addMatter, changeNote, endTalk, makeNote, removeMatters, removeNote, setTalk, settleMatters, shareMatter } from './talks.ts';
 import { callLast, chooseNotices } from './telling.ts';
 import { giveTurnTo, swapTurns } from './turns.ts';
@@ -150,6 +150,8 @@ const KINDS = {
   'part.later': leaveParts,
   'part.order': orderParts,
   'comment.say': sayComment,
+  'comment.correct': correctComment,
+  'comment.takeBack': takeBackComment,
   'alarm.set': setAlarm,
   'alarm.remove': removeAlarms,
   'alarm.snooze': snoozeAlarm,

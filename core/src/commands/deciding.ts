@@ -53,7 +53,8 @@ export interface Note {
     | 'nudge-waits'
     | 'alarm-past'
     | 'alarm-needs-date'
-    | 'someone-there';
+    | 'someone-there'
+    | 'cannot-see';
   params: Params;
 }
 

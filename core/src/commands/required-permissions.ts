@@ -94,6 +94,8 @@ export const REQUIRED_PERMISSIONS = {
   'part.later': ['self', 'check'],
   'part.order': ['self', 'check'],
   'comment.say': ['answer'],
+  'comment.correct': ['self'],
+  'comment.takeBack': ['self'],
   'alarm.set': ['see', 'change'],
   'alarm.remove': ['self', 'change'],
   'alarm.snooze': ['self'],

@@ -95,3 +95,74 @@ test('who spoke in a thread hears what comes after it, as long as they can see t
   w.must('Leila', 'comment.say', { item, text: 'And the grey ones' });
   expect(w.told('Eetu')).toEqual(['comment']);
 });
+
+describe('talking so that somebody answers', () => {
+  const said = (w: World, item: string) => w.rows.by('comment', 'itemId', item).filter(({ removedAt }) => removedAt === null);
+  const idOf = (w: World, item: string, text: string) => said(w, item).find((one) => one.text === text)!.id;
+
+  test('an answer says what it answers; whoever asked is told that, once, the others that something was said', () => {
+    const { w, item } = towels();
+    w.must('Leila', 'comment.say', { item, text: 'Which valve is it?' });
+    w.must('Noor', 'comment.say', { item, text: 'The left one', answers: idOf(w, item, 'Which valve is it?') });
+    expect(said(w, item).find(({ text }) => text === 'The left one')).toMatchObject({ answersId: idOf(w, item, 'Which valve is it?'), audience: 'all' });
+    expect(w.told('Leila')).toEqual(['handed', 'replied']);
+    expect(w.told('Aino')).toEqual(['comment', 'comment']);
+  });
+
+  test('who is addressed is told so, once; who can’t see it is not, and the writer learns that', () => {
+    const { w, item } = towels();
+    w.join('Marek');
+    const { notes } = w.try('Leila', 'comment.say', { item, text: '@Eetu @Noor @Marek', mentions: [w.person('Eetu'), w.person('Noor'), w.person('Marek'), w.person('Noor')] }) as { notes: object[] }; // prettier-ignore
+    expect(w.told('Eetu')).toEqual(['mentioned']);
+    expect(w.told('Noor')).toEqual(['handed', 'mentioned']);
+    expect(w.told('Marek')).toEqual([]);
+    expect(notes).toEqual([{ code: 'cannot-see', params: { name: 'Marek' } }]);
+    expect(said(w, item)[0]!.mentions).toEqual([w.person('Eetu'), w.person('Noor')]);
+  });
+
+  test('what giver and person said to each other is answered between them alone', () => {
+    const { w, item } = towels();
+    w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') });
+    w.must('Aino', 'part.sendBack', { item, person: w.person('Leila'), reason: 'Fold them again' });
+    const private_ = w.rows.by('comment', 'itemId', item).find(({ audience }) => audience === 'pair')!;
+    w.must('Leila', 'comment.say', { item, text: 'Done twice already', answers: private_.id, mentions: [w.person('Eetu')] });
+    const answer = said(w, item).find(({ text }) => text === 'Done twice already')!;
+    expect(answer).toMatchObject({ audience: 'pair', partId: private_.partId, mentions: [] });
+    expect(w.told('Noor')).toEqual(['handed']);
+    expect(w.told('Eetu')).toEqual([]);
+    expect(w.told('Aino')).toContain('replied');
+    // a third can’t answer what they can’t read
+    expect(w.refused('Noor', 'comment.say', { item, text: 'Let me', answers: private_.id })).toMatchObject({ code: 'gone' });
+  });
+
+  test('one’s own is put right, and how it read stands in the history; what only two read leaves no trace there', () => {
+    const { w, item } = towels();
+    w.must('Leila', 'comment.say', { item, text: 'Tow are torn' });
+    const id = idOf(w, item, 'Tow are torn');
+    expect(w.refused('Aino', 'comment.correct', { comment: id, text: 'Mine now' }).code).toBe('not-allowed');
+    w.must('Leila', 'comment.correct', { comment: id, text: 'Two are torn' });
+    expect(w.rows.get('comment', id)).toMatchObject({ text: 'Two are torn', correctedAt: w.now });
+    const before = () => w.rows.by('activity', 'itemId', item).filter(({ kind }) => kind === 'comment.correct').map(({ params }) => params['before']); // prettier-ignore
+    expect(before()).toEqual(['Tow are torn']);
+    w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') });
+    w.must('Aino', 'part.sendBack', { item, person: w.person('Leila'), reason: 'Again' });
+    w.must('Aino', 'comment.correct', { comment: idOf(w, item, 'Again'), text: 'Again, please' });
+    expect(before()).toEqual(['Tow are torn', undefined]);
+  });
+
+  test('taken back: gone for the others, and nobody is told who was not yet; undone it is there again', () => {
+    const { w, item } = towels();
+    w.must('Leila', 'comment.say', { item, text: 'Never mind', mentions: [w.person('Noor')] });
+    const id = idOf(w, item, 'Never mind');
+    const taken = w.try('Leila', 'comment.takeBack', { comment: id });
+    if (taken.outcome !== 'accepted') throw new Error(taken.outcome);
+    expect(said(w, item)).toEqual([]);
+    const open = (name: string) => w.rows.by('notice', 'personId', w.person(name)).filter(({ withdrawnAt }) => withdrawnAt === null).map(({ kind }) => kind); // prettier-ignore
+    expect(open('Noor')).toEqual(['handed']);
+    expect(open('Aino')).toEqual([]);
+    expect(w.refused('Noor', 'comment.say', { item, text: 'What?', answers: id })).toMatchObject({ code: 'gone' });
+    expect(w.refused('Leila', 'comment.correct', { comment: id, text: 'x' })).toMatchObject({ code: 'gone' });
+    w.must('Leila', 'undo', { command: taken.id });
+    expect(said(w, item)).toHaveLength(1);
+  });
+});

@@ -1,25 +1,36 @@
 import * as z from 'zod/mini';
 import { relationsToItem } from '../access/relations.ts';
 import type { Item } from '../model/item.ts';
+import type { Comment } from '../model/comment-schema.ts';
+import { MOST_MENTIONS } from '../model/mention.ts';
+import { noticeId } from '../model/notice-id.ts';
+import type { NoticeKind } from '../model/notice-schema.ts';
 import { isHere } from '../model/person.ts';
+import { stampOf } from '../model/row.ts';
 import { Id, Words } from '../model/row-schema.ts';
 import { say } from './thread.ts';
 import { giversOf } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { listeners } from './following.ts';
 import { commandKind } from './kind.ts';
-import { partId, signOfLife } from './parts.ts';
+import { needPerson, partId, signOfLife } from './parts.ts';
+import { refuse } from './reasons.ts';
 import { actsAsGiver } from './standing-in.ts';
 
-/** Says something in an item's thread. From somebody it was handed to, it is a sign of life; from a giver, it answers what was asked. */
+/**
+ * Says something in an item's thread. From somebody it was handed to, it is a sign of life; from a giver, it answers what was asked. An answer
+ * to a remark reaches who reads that. Whoever is addressed is told so, once; who can't see the item is not told, and the writer learns that.
+ */
 export const sayComment = commandKind({
   name: 'comment.say',
-  payload: z.object({ item: Id, text: Words }),
+  payload: z.object({ item: Id, text: Words, answers: z.optional(Id), mentions: z.optional(z.array(Id).check(z.maxLength(MOST_MENTIONS))) }),
   asks: ({ item }) => [{ permission: 'answer', item }],
-  decide({ item: itemId, text }, d) {
+  decide({ item: itemId, text, answers, mentions = [] }, d) {
     const item = d.need('item', itemId);
     const own = d.find('part', partId(itemId, d.actor.id));
     const mine = own && own.takenBackAt === null ? own : null;
+    const question = answers === undefined ? null : needReadable(answers, itemId, d);
+    const isPair = question?.audience === 'pair';
     const asked = d
       .by('part', 'itemId', itemId)
       .filter(
@@ -27,20 +38,102 @@ export const sayComment = commandKind({
           part.standing === 'tentative' && part.takenBackAt === null && actsAsGiver({ personId: part.personId, giverId: null, originId: part.originId }, d),
       );
     const answered = new Set(asked.map((part) => part.id));
-    say(item, mine, text, asked.length > 0 ? 'answer' : 'comment', 'all', d);
+    const reach = isPair ? readersOf(question, d) : null;
+    const addressed = addressedBy(mentions, item, reach, d);
+    const part = isPair && question.partId !== null ? { id: question.partId } : mine;
+    const beside = { answersId: question?.id ?? null, mentions: addressed };
+    say(item, part, text, asked.length > 0 ? 'answer' : 'comment', isPair ? 'pair' : 'all', d, beside);
     // what was said stands in the thread: the history only says that something was
     d.enter('comment.say', { itemId });
     if (mine) d.set('part', mine.id, signOfLife(d));
+    const told = new Set<string>();
+    const tell = (personId: string | null, kind: NoticeKind) => {
+      if (personId === null || told.has(personId) || (reach && !reach.includes(personId))) return;
+      told.add(personId);
+      d.notify(personId, kind, itemId, { title: item.title, text });
+    };
     for (const part of asked) {
       d.set('part', part.id, { standing: 'needs-action' });
-      d.notify(part.personId, 'answer', itemId, { title: item.title, text });
+      tell(part.personId, 'answer');
     }
+    for (const personId of addressed) tell(personId, 'mentioned');
+    if (question && canRead(question.authorId, item, d)) tell(question.authorId, 'replied');
     const holders = d.by('part', 'itemId', itemId).flatMap((part) => (part.takenBackAt === null && !answered.has(part.id) ? [part.personId] : []));
-    const hasAnswer = new Set(asked.map(({ personId }) => personId));
-    for (const personId of new Set([...listeners(item, 'said', giversOf(item, d), d), ...holders, ...whoSpoke(item, d)]))
-      if (!hasAnswer.has(personId)) d.notify(personId, 'comment', itemId, { title: item.title, text });
+    for (const personId of [...listeners(item, 'said', giversOf(item, d), d), ...holders, ...whoSpoke(item, d)]) tell(personId, 'comment');
   },
 });
+
+/** A remark of that item the actor may read. */
+function needReadable(id: string, itemId: string, d: Deciding): Comment {
+  const comment = d.need('comment', id);
+  if (comment.itemId !== itemId || comment.removedAt !== null) refuse('gone', {}, 'answers');
+  if (comment.audience === 'pair' && !readersOf(comment, d).includes(d.actor.id)) refuse('gone', {}, 'answers');
+  return comment;
+}
+
+/** Of a remark between giver and person: those two, and who wrote it. */
+function readersOf({ authorId, partId }: Comment, d: Deciding): string[] {
+  const part = partId === null ? undefined : d.find('part', partId);
+  return [authorId, part?.personId, part?.giverId, part?.originId].filter((id) => typeof id === 'string');
+}
+
+/** Who is addressed and can read it; of the others its writer learns that they were not told. */
+function addressedBy(mentions: readonly string[], item: Item, reach: readonly string[] | null, d: Deciding): string[] {
+  const addressed: string[] = [];
+  for (const id of new Set(mentions)) {
+    const person = needPerson(id, d, 'mentions');
+    if ((reach === null || reach.includes(id)) && canRead(id, item, d)) addressed.push(id);
+    else d.note('cannot-see', { name: person.name });
+  }
+  return addressed;
+}
+
+function canRead(personId: string, item: Item, d: Deciding): boolean {
+  const person = d.find('person', personId);
+  return person !== undefined && isHere(person) && relationsToItem(item, person, d).length > 0;
+}
+
+const isOwnRemark = (id: string, d: Deciding): boolean => d.find('comment', id)?.authorId === d.actorOrNull?.id;
+const ownRemark = (id: string, d: Deciding) => ({ permission: 'self', is: isOwnRemark(id, d) }) as const;
+
+/** Puts one's own remark right: that it was is said, and how it read before stands in the history of who could read it. */
+export const correctComment = commandKind({
+  name: 'comment.correct',
+  payload: z.object({ comment: Id, text: Words }),
+  asks: ({ comment }, d) => [ownRemark(comment, d)],
+  decide({ comment: id, text }, d) {
+    const comment = d.need('comment', id);
+    if (comment.removedAt !== null) refuse('gone', {}, 'comment');
+    if (comment.text === text) return;
+    d.set('comment', id, { text, correctedAt: d.now });
+    d.enter('comment.correct', { itemId: comment.itemId }, comment.audience === 'all' ? { before: comment.text.slice(0, MOST_BEFORE) } : {});
+  },
+});
+
+/** So much of how a remark read before stands in the history. */
+const MOST_BEFORE = 1_000;
+
+/** Takes one's own remark back: nobody else reads it any more, nor is told of it who was not yet. */
+export const takeBackComment = commandKind({
+  name: 'comment.takeBack',
+  payload: z.object({ comment: Id }),
+  asks: ({ comment }, d) => [ownRemark(comment, d)],
+  decide({ comment: id }, d) {
+    const comment = d.need('comment', id);
+    if (comment.removedAt !== null) return;
+    d.set('comment', id, { removedAt: d.now });
+    d.enter('comment.takeBack', { itemId: comment.itemId });
+    const command = stampOf(comment, '')?.c;
+    if (command === undefined) return;
+    for (const { id: personId } of d.all('person'))
+      for (const kind of TOLD_OF) {
+        const notice = d.find('notice', noticeId(kind, comment.itemId, personId, command));
+        if (notice && notice.readAt === null) d.set('notice', notice.id, { withdrawnAt: d.now });
+      }
+  },
+});
+
+const TOLD_OF: readonly NoticeKind[] = ['comment', 'mentioned', 'replied', 'answer', 'question'];
 
 /** Whoever said or asked something in the thread hears what comes after it, while they can see the item. */
 function whoSpoke(item: Item, d: Deciding): string[] {

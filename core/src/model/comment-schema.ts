@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { MOST_MENTIONS } from './mention.ts';
 import { Id, Instant, Words, shared } from './row-schema.ts';
 
 export const CommentKind = z.enum(['comment', 'question', 'answer', 'reason', 'remark', 'sent-back']);
@@ -13,7 +14,14 @@ export const Comment = z.object({
   text: Words,
   kind: CommentKind,
   audience: z.enum(['all', 'pair']),
+  /** The remark it answers: it reaches no further than that one. */
+  answersId: z.nullable(Id),
+  /** Whom it addresses by name. */
+  mentions: z.array(Id).check(z.maxLength(MOST_MENTIONS)),
   at: Instant,
+  /** When its author last put it right. */
+  correctedAt: z.nullable(Instant),
+  /** Taken back: its author alone still reads it. */
   removedAt: z.nullable(Instant),
 });
 export type Comment = z.infer<typeof Comment>;

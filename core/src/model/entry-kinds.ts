@@ -8,6 +8,8 @@ export const ENTRY_KINDS = [
   'chore.plain',
   'chore.skip',
   'comment.say',
+  'comment.correct',
+  'comment.takeBack',
   'house.change',
   'house.make',
   'invitation.make',

@@ -5,7 +5,7 @@ import { v5 } from 'uuid';
 export type { Channel, Topic, NoticeChoices } from './notice-choices-schema.ts';
 
 /** What people choose by: kinds of notices that belong together. */
-export const TOPICS = ['handovers', 'answers', 'done', 'changes', 'said', 'new', 'nudges', 'reminders'] as const;
+export const TOPICS = ['handovers', 'answers', 'done', 'changes', 'said', 'mentions', 'new', 'nudges', 'reminders'] as const;
 
 const TOPIC_OF: Record<NoticeKind, Topic> = {
   handed: 'handovers',
@@ -33,6 +33,8 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   changed: 'changes',
   policy: 'changes',
   comment: 'said',
+  mentioned: 'mentions',
+  replied: 'mentions',
   nudge: 'nudges',
   nudges: 'nudges',
   reminder: 'reminders',

@@ -25,6 +25,8 @@ export const NoticeKind = z.enum([
   'excused',
   'changed',
   'comment',
+  'mentioned',
+  'replied',
   'needs-person',
   'nudge',
   'nudges',

@@ -9,6 +9,8 @@ const ACTS: Partial<Record<NoticeKind, readonly NoticeAct[]>> = {
   question: ['answer'],
   answer: ['take', 'answer'],
   comment: ['answer'],
+  mentioned: ['answer'],
+  replied: ['answer'],
   declined: ['answer'],
 };
 export const actsOf = (kind: NoticeKind): readonly NoticeAct[] => ACTS[kind] ?? [];

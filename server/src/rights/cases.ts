@@ -50,6 +50,8 @@ const othersBundle = async ({ house }: Situation) => house.made('bundle', await 
 const othersPile = async ({ house }: Situation) => house.made('item', await house.must('Other', 'item.add', { title: 'Theirs' })).id;
 const othersAlarm = async (s: Situation) =>
   s.house.made('alarm', await s.house.must('Other', 'alarm.set', { item: await othersPile(s), trigger: { kind: 'relative', to: 'due', offset: '-P1D' } })).id;
+const othersComment = async (s: Situation) =>
+  s.house.made('comment', await s.house.must('Other', 'comment.say', { item: await othersPile(s), text: 'Mine' })).id;
 const othersMatter = async (s: Situation) =>
   s.house.made('matter', await s.house.must('Other', 'matter.add', { person: s.house.person('Owner'), words: 'The keys' })).id;
 const othersSlot = async (s: Situation) =>
@@ -294,6 +296,9 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'part.later': planning((items) => ({ items })),
   'part.order': planning((items) => ({ items })),
   'comment.say': { words: onItem('answer', (item) => ({ item, text: 'Well' })) },
+  // nobody's words are put right or taken back but one's own
+  'comment.correct': { anothers: async (s) => ({ payload: { comment: await othersComment(s), text: 'Other' }, allowed: false }) },
+  'comment.takeBack': { anothers: async (s) => ({ payload: { comment: await othersComment(s) }, allowed: false }) },
   'watch.set': {
     oneself: onItem('see', (item, s) => ({ item, person: s.house.person(s.me), on: true })),
     another: async (s) => ({

@@ -208,3 +208,11 @@ test('who stands in sees what somebody away gave, and nothing of their own pile 
   w.must('Petri', 'away.remove', { away: w.rows.all('timeAway')[0]!.id });
   expect(sees('Eetu', 'item')).toEqual([]);
 });
+
+test('what was taken back its writer alone still reads', () => {
+  const { w, sees } = guesthouse();
+  const item = w.item('Aino', 'Towels', { persons: [w.person('Leila')] });
+  w.must('Leila', 'comment.say', { item, text: 'Never mind' });
+  w.must('Leila', 'comment.takeBack', { comment: w.rows.by('comment', 'itemId', item)[0]!.id });
+  expect([sees('Leila', 'comment'), sees('Aino', 'comment')]).toEqual([['Never mind'], ['']]);
+});

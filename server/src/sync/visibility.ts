@@ -115,6 +115,7 @@ export class Visibility {
   shown<N extends Noun>(noun: N, row: Row<N>): Row<N> {
     if (noun === 'person' && this.person.role === 'helper' && row.id !== this.person.id) return withoutContact(row as Person) as Row<N>;
     if (noun === 'part' && (row as Part).personId !== this.person.id) return emptied(row, this.seesPlan(row as Part) ? OWN_BUT_PLAN : PRIVATE_PART_FIELDS);
+    if (noun === 'comment' && isTakenBack(row as Comment, this.person)) return wordless(row) as Row<N>;
     if (noun === 'alarm' && this.tellsOfOthers(row as Row<'alarm'>)) return emptied(row, PRIVATE_ALARM_FIELDS);
     return row;
   }
@@ -198,6 +199,12 @@ export class Visibility {
 
 /** How somebody is reached is not a helper's to read: a name and a mark, as they are worked with. */
 const CONTACT = ['email', 'phone'] as const;
+
+/** What was taken back its author alone still reads. */
+const WORDS = ['text'] as const;
+const wordless = (row: Row): Row => once(row, WORDS, () => ({ ...row, text: '' }));
+const isTakenBack = ({ removedAt, authorId }: Comment, person: Person): boolean => removedAt !== null && authorId !== person.id;
+
 const withoutContact = (person: Person): Person => once(person, CONTACT, () => ({ ...withoutFields<'person'>(person, CONTACT), contact: '' }) as Row) as Person;
 
 /** Without these fields, and without who wrote them when. */

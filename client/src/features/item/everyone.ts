@@ -1,4 +1,4 @@
-import { finding, relationToList, isHere, type MemoryRows, type Person } from '@kotiva/core';
+import { finding, relationsToItem, relationToList, isHere, type Item, type MemoryRows, type Person } from '@kotiva/core';
 
 /** "Everyone": who can open the list, without oneself. Of what lies in no list, everyone of the house. */
 export function everyoneIn(listId: string | null | undefined, me: Person, rows: MemoryRows): string[] {
@@ -12,3 +12,6 @@ export function canOpen(listId: string, personId: string, rows: MemoryRows): boo
   const person = rows.get('person', personId);
   return typeof person !== 'string' && relationToList(listId, person, finding(rows)) !== null;
 }
+
+/** Whether somebody can see an item at all. */
+export const canOpenItem = (item: Item, person: Person, rows: MemoryRows): boolean => relationsToItem(item, person, finding(rows)).length > 0;

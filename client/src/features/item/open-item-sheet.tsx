@@ -17,6 +17,7 @@ import { ItemHead } from './item-head.tsx';
 import { givenParts, knotOf, personOf } from './knot-of.ts';
 import { Notes } from './notes.tsx';
 import type { OpensAt } from './open-item.ts';
+import { RemarkField } from './remark-field.tsx';
 import { Happened, SaidThread } from './said-thread.tsx';
 import { CopyPanel } from './where-panel.tsx';
 import { ChoreLines } from '@/features/rule';
@@ -38,6 +39,7 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
   const [asked, setAsked] = useState<{ panel: 'due' | 'plan'; nth: number } | null>(null);
   useSeen(item);
   const canChange = allows({ permission: 'change', item: item.id }, me, finding(rows));
+  const [answering, setAnswering, answered] = useDraft(`answering/${item.id}`, '');
   const given = givenParts(rows, item.id);
   const parts = rows.by('part', 'itemId', item.id);
   const own = given.find((part) => part.personId === me.id);
@@ -120,7 +122,7 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
   const talk = (
     <>
       <View className="mt-5">
-        <SaidThread item={item} />
+        <SaidThread item={item} onAnswer={setAnswering} />
       </View>
       <Happened item={item} />
     </>
@@ -136,11 +138,13 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
       head={<ItemHead item={item} canChange={canChange} onFollow={() => setAside('follow')} onCopy={() => setAside('copy')} onClose={onClose} />}
       foot={
         handing && canChange ? undefined : (
-          <Foot
-            item={item}
-            canHandOver={canChange && !isSetting && (!own || own.giverId === null || own.giverId === me.id)}
-            onHandOver={() => setHanding(true)}
-          />
+          <RemarkField item={item} answering={answering} onAnswered={answered}>
+            {canChange && !isSetting && (!own || own.giverId === null || own.giverId === me.id) ? (
+              <Button kind="main" onPress={() => setHanding(true)}>
+                {t('hand.over')}
+              </Button>
+            ) : null}
+          </RemarkField>
         )
       }
     >
@@ -332,38 +336,6 @@ function NobodysPart({ item }: { item: Item }) {
   return (
     <View className="mb-2 items-start">
       <Button onPress={() => submit('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>{t('answer.take')}</Button>
-    </View>
-  );
-}
-
-function Foot({ item, canHandOver, onHandOver }: { item: Item; canHandOver: boolean; onHandOver: () => void }) {
-  const submit = useSubmit();
-  const [words, setWords, done] = useDraft(`remark/${item.id}`, '');
-  const say = () => {
-    if (words.trim() && !submit('comment.say', { item: item.id, text: words })) done();
-  };
-  return (
-    <View className="flex-row flex-wrap items-end gap-2">
-      <Field
-        label={t('item.saySomething')}
-        hideLabel
-        placeholder={t('item.saySomething')}
-        value={words}
-        onChangeText={setWords}
-        onSubmitEditing={say}
-        grows
-        maxLength={20_000}
-        className="min-w-[8rem] grow shrink basis-0"
-      />
-      {words.trim() ? (
-        <Button kind="main" onPress={say}>
-          {t('item.say')}
-        </Button>
-      ) : canHandOver ? (
-        <Button kind="main" onPress={onHandOver}>
-          {t('hand.over')}
-        </Button>
-      ) : null}
     </View>
   );
 }

@@ -1,71 +1,66 @@
-import type { Item } from '@kotiva/core';
+import { allows, finding, type Comment, type Item, type MemoryRows, type Person } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Fold, Heading, PersonMark, Txt } from '@/ui';
-import { t, type WordKey } from '@/words';
+import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayEntry } from './activity-words.ts';
 import { nameOf, personOf } from './knot-of.ts';
+import { Remark } from './remark.tsx';
 
-interface Word {
-  key: string;
-  authorId: string | null;
-  at: string;
-  how: string | null;
-  text: string;
-}
+/** A message that was given with a handover; or a remark, in whose place stands nothing of it but the row. */
+type Said = { key: string; at: string } & ({ message: string; authorId: string | null } | { comment: Comment });
 
-/** What was said: the messages given with handovers, and the remarks, in order. */
-export function SaidThread({ item }: { item: Item }) {
-  const { rows, house } = useOpenHouse();
-  const now = useNow();
-  const said = wordsOf();
-
-  function wordsOf(): Word[] {
-    const comments: Word[] = rows
-      .by('comment', 'itemId', item.id)
-      .filter((comment) => !comment.removedAt)
-      .map(({ id, authorId, at, kind, audience, text }) => ({
-        key: id,
-        authorId,
-        at,
-        text,
-        how: kind === 'comment' ? null : t(`said.kind.${kind}${audience === 'pair' ? '.pair' : ''}` as WordKey),
-      }));
-    const messages = new Map<string, Word>();
-    for (const part of rows.by('part', 'itemId', item.id)) {
-      // one message given to several is said once
-      if (part.message && part.givenAt && !part.takenBackAt)
-        messages.set(`${part.giverId} ${part.message}`, {
-          key: part.id,
-          authorId: part.giverId,
-          at: part.givenAt,
-          how: t('said.kind.handing'),
-          text: part.message,
-        });
-    }
-    return [...messages.values(), ...comments].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.key < b.key ? -1 : 1));
-  }
-
+/** What was said: the messages given with handovers, and the remarks, in order. What was taken back its writer alone still reads. */
+export function SaidThread({ item, onAnswer }: { item: Item; onAnswer: (commentId: string) => void }) {
+  const { rows, me } = useOpenHouse();
+  const mayAnswer = allows({ permission: 'answer', item: item.id }, me, finding(rows));
+  const said = [...messagesOf(item, rows), ...remarksOf(item, me, rows)].sort(byTime);
   if (said.length === 0) return null;
   return (
     <View className="gap-3">
       <Heading level={3}>{t('item.said')}</Heading>
-      {said.map(({ key, authorId, at, how, text }) => {
-        const author = personOf(rows, authorId);
-        return (
-          <View key={key} className="flex-row gap-3">
-            {author ? <PersonMark looks={author} /> : null}
-            <View className="min-w-0 shrink">
-              <Txt size={13} tone="muted">
-                {[nameOf(rows, authorId), how].filter(Boolean).join(', ')} · {sayInstant(at, now, house.zone)}
-              </Txt>
-              <Txt>{text}</Txt>
-            </View>
-          </View>
-        );
-      })}
+      {said.map((one) =>
+        'comment' in one ? (
+          <Remark key={one.key} comment={one.comment} mayAnswer={mayAnswer} onAnswer={() => onAnswer(one.comment.id)} />
+        ) : (
+          <Message key={one.key} message={one.message} authorId={one.authorId} at={one.at} />
+        ),
+      )}
+    </View>
+  );
+}
+
+const byTime = (a: Said, b: Said): number => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.key < b.key ? -1 : 1);
+
+const remarksOf = (item: Item, me: Person, rows: MemoryRows): Said[] =>
+  rows
+    .by('comment', 'itemId', item.id)
+    .filter(({ removedAt, authorId }) => removedAt === null || authorId === me.id)
+    .map((comment) => ({ key: comment.id, at: comment.at, comment }));
+
+/** One message given to several is said once. */
+function messagesOf(item: Item, rows: MemoryRows): Said[] {
+  const messages = new Map<string, Said>();
+  for (const { id, message, giverId, givenAt, takenBackAt } of rows.by('part', 'itemId', item.id))
+    if (message && givenAt && !takenBackAt) messages.set(`${giverId} ${message}`, { key: id, at: givenAt, message, authorId: giverId });
+  return [...messages.values()];
+}
+
+function Message({ message, authorId, at }: { message: string; authorId: string | null; at: string }) {
+  const { rows, house } = useOpenHouse();
+  const now = useNow();
+  const author = personOf(rows, authorId);
+  return (
+    <View className="flex-row gap-3">
+      {author ? <PersonMark looks={author} /> : null}
+      <View className="min-w-0 shrink">
+        <Txt size={13} tone="muted">
+          {[nameOf(rows, authorId), t('said.kind.handing')].join(', ')} · {sayInstant(at, now, house.zone)}
+        </Txt>
+        <Txt>{message}</Txt>
+      </View>
     </View>
   );
 }

@@ -1,5 +1,7 @@
 /** What was done, said at the foot of the screen. */
 export const toastsWords = {
+  'said.remarkTakenBack': 'Comment taken back.',
+  'said.remarkCorrected': 'Comment edited.',
   'said.sharedOut_one': 'One item of the week was handed out',
   'said.sharedOut_other': '{count} items of the week were handed out',
   'said.broughtBackAll_one': '{count} item restored.',
