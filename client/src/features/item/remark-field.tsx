@@ -1,5 +1,6 @@
 import { isHere, type Item, type Person } from '@kotiva/core';
 import { mentionBegun, mentionsIn } from '@kotiva/core/model/mention';
+import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -8,9 +9,11 @@ import { Button, Field, IconButton, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { canOpenItem } from './everyone.ts';
 import { nameOf } from './knot-of.ts';
+import { quoted } from './quoted.ts';
 
-/** So many names are offered at once: the next letter tells the rest apart. */
+/** So many names are offered at once: the next letter tells the rest apart. Of those who can’t see the item, once a letter is typed. */
 const OFFERED = 6;
+const OFFERED_UNSEEN = 3;
 const QUOTED = 60;
 
 interface RemarkFieldProps {
@@ -31,6 +34,7 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
   const named = mentionsIn(words, people);
   const asked = answering === '' ? 'absent' : rows.get('comment', answering);
   const question = typeof asked === 'string' || asked.removedAt !== null ? null : asked;
+  const field = useFocusOnce(answering);
   const say = () => {
     if (!words.trim()) return;
     const answers = question ? { answers: question.id } : {};
@@ -40,11 +44,11 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
     onAnswered();
   };
   return (
-    <View className="gap-2">
+    <View ref={field} className="gap-2">
       {question ? (
         <View className="flex-row items-center gap-2">
           <Txt size={15} tone="muted" numberOfLines={1} className="min-w-0 shrink">
-            {t('remark.answering', { name: nameOf(rows, question.authorId), text: question.text.slice(0, QUOTED) })}
+            {t('remark.answering', { name: nameOf(rows, question.authorId), text: quoted(question.text, QUOTED) })}
           </Txt>
           <IconButton icon="close" label={t('remark.noAnswer')} onPress={onAnswered} />
         </View>
@@ -75,6 +79,17 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
   );
 }
 
+/** Whoever chose a remark to answer types next; who opens the sheet with one chosen before is left where they are. */
+function useFocusOnce(answering: string) {
+  const view = useRef<View>(null);
+  const before = useRef(answering);
+  useEffect(() => {
+    if (answering !== '' && answering !== before.current) (view.current as unknown as HTMLElement | null)?.querySelector('textarea')?.focus();
+    before.current = answering;
+  }, [answering]);
+  return view;
+}
+
 /** While a name is being typed after `@`: whose it can be, who can’t see the item marked. */
 function Names({ item, words, people, onChoose }: { item: Item; words: string; people: readonly Person[]; onChoose: (name: string) => void }) {
   const { rows } = useOpenHouse();
@@ -82,7 +97,8 @@ function Names({ item, words, people, onChoose }: { item: Item; words: string; p
   if (begun === undefined) return null;
   const fit = people.filter(({ name }) => name.toLowerCase().startsWith(begun) && name.toLowerCase() !== begun).sort((a, b) => a.name.localeCompare(b.name));
   const sees = (person: Person) => canOpenItem(item, person, rows);
-  const offered = [...fit.filter(sees), ...fit.filter((person) => !sees(person))].slice(0, OFFERED);
+  const unseen = begun === '' ? [] : fit.filter((person) => !sees(person) && person.role !== 'outside').slice(0, OFFERED_UNSEEN);
+  const offered = [...fit.filter(sees), ...unseen].slice(0, OFFERED);
   if (offered.length === 0) return null;
   return (
     <View role="group" aria-label={t('remark.names')} className="flex-row flex-wrap gap-2">

@@ -10,6 +10,7 @@ import { t, type WordKey } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { nameOf, personOf } from './knot-of.ts';
+import { quoted } from './quoted.ts';
 
 /** So much is shown of what a remark answers. */
 const QUOTED = 80;
@@ -50,7 +51,7 @@ export function Remark({ comment, mayAnswer, onAnswer }: RemarkProps) {
         <Answered comment={comment} />
         {correcting ? <Correcting comment={comment} onClose={() => setCorrecting(false)} /> : <RemarkText comment={comment} isTakenBack={isTakenBack} />}
       </View>
-      {entries.length > 0 ? <Menu label={t('remark.more', { text: comment.text.slice(0, QUOTED) })} entries={entries} /> : null}
+      {entries.length > 0 ? <Menu label={t('remark.more', { text: quoted(comment.text, QUOTED) })} entries={entries} /> : null}
     </View>
   );
 }
@@ -83,7 +84,7 @@ function Answered({ comment: { answersId } }: { comment: Comment }) {
   const words =
     typeof asked === 'string' || asked.removedAt !== null
       ? t('remark.answersGone')
-      : t('remark.answers', { name: nameOf(rows, asked.authorId), text: asked.text.slice(0, QUOTED) });
+      : t('remark.answers', { name: nameOf(rows, asked.authorId), text: quoted(asked.text, QUOTED) });
   return (
     <Txt size={13} tone="muted" numberOfLines={1} className="border-l-2 border-line pl-2">
       {words}
