@@ -5,7 +5,7 @@ import { useScrollRoot } from './scroll-root.tsx';
 import { useWide } from './wide.ts';
 
 /** Rows are drawn by so many at a time. */
-const CHUNK = 12;
+const CHUNK = 24;
 /** As far before and after what is in sight, so that scrolling never meets an empty place. */
 const NEAR = '1000px 0px';
 const ROW_PX = { phone: 57, wide: 45 };

@@ -40,7 +40,14 @@ function useTagWords({ tagIds }: Item, isChoosing: boolean): TagWord[] {
     .map(({ id, name, colour }) => ({ name, colour, onPress: wide && !isChoosing ? () => router.push(everythingUnder('tag', id)) : undefined }));
 }
 
-const firstLine = (notes: string): string => notes.split('\n', 1)[0]!.slice(0, 120);
+/** Without the signs that format it. */
+const firstLine = (notes: string): string =>
+  notes
+    .trimStart()
+    .split('\n', 1)[0]!
+    .slice(0, 120)
+    .replace(/^(#{1,6}|>|[-*+]|\d+\.)\s+/, '')
+    .replace(/\*\*|~~|`/g, '');
 
 /** What is shown of an item wherever it stands: the knot one ties, the title, who shares it, what is due. */
 export function useItemFace({ item, sub, trail, tools, handle, right, rightTone, detail = 'short' }: ItemRowProps): RowProps {

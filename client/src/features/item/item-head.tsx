@@ -80,7 +80,7 @@ export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHea
     <View className="flex-row items-center">
       <View className="min-w-0 grow shrink basis-0 flex-row flex-wrap items-center gap-x-3">
         {list && typeof list !== 'string' ? (
-          <Way words={where} label={t('item.openList', { name: list.name })} onPress={() => router.push(`/lists/${list.id}`)} />
+          <Way words={where} label={t('item.openList', { name: where })} onPress={() => router.push(`/lists/${list.id}`)} />
         ) : (
           <Txt size={13} tone="muted">
             {isOwn ? t('item.ownPile') : t('row.from', { name: nameOf(rows, item.makerId) })}

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
-import { Button, ConfirmRow, Field, Heading, LinkedText } from '@/ui';
+import { Button, ConfirmRow, Field, Heading } from '@/ui';
+import { FormattedText } from '@/ui/formatted-text.tsx';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -38,7 +39,7 @@ export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
         </>
       ) : (
         <>
-          {item.notes ? <LinkedText>{item.notes}</LinkedText> : null}
+          {item.notes ? <FormattedText>{item.notes}</FormattedText> : null}
           {canChange ? (
             <View className="items-start">
               <Button kind="quiet" onPress={() => setWriting({ base: item.notes, text: item.notes })}>
