@@ -8,6 +8,8 @@ test('by @ and the name, whatever the case, the longest that fits, each once', (
   expect(named('@Petri, which valve? @petri!')).toEqual(['Petri']);
   expect(named('Ask @Aino Maria and (@Aino)')).toEqual(['Aino Maria', 'Aino']);
   expect(named('@åsa')).toEqual(['Åsa']);
+  const text = 'İİİ @Petri';
+  expect(mentionsAt(text, PEOPLE).map(({ from, to }) => text.slice(from, to))).toEqual(['@Petri']);
 });
 
 test('a name that fits nobody is no mention, nor is part of a word, nor an address of mail', () => {
@@ -25,7 +27,7 @@ test('what is being typed of a name', () => {
 test('each stands where it says, whatever is around it', () => {
   fc.assert(
     fc.property(
-      fc.array(fc.oneof(fc.constantFrom('@', '@Petri', '@Aino', ' ', 'x', '.', 'é', '@Pet'), fc.string({ maxLength: 3 })), { maxLength: 12 }),
+      fc.array(fc.oneof(fc.constantFrom('@', '@Petri', '@Aino', ' ', 'x', '.', 'é', 'İ', '@Pet'), fc.string({ maxLength: 3 })), { maxLength: 12 }),
       (parts) => {
         const text = parts.join('');
         for (const { person, from, to } of mentionsAt(text, PEOPLE)) expect(text.slice(from, to).toLowerCase()).toBe(`@${person.name}`.toLowerCase());

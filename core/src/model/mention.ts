@@ -18,13 +18,14 @@ export function mentionsIn<P extends Named>(text: string, people: readonly P[]):
 
 /** Where they stand: `from` the `@`, up to `to`. The longest name that fits is meant. */
 export function mentionsAt<P extends Named>(text: string, people: readonly P[]): { person: P; from: number; to: number }[] {
-  const lower = text.toLowerCase();
   const named = [...people].filter(({ name }) => name !== '').sort((a, b) => b.name.length - a.name.length);
   const places: { person: P; from: number; to: number }[] = [];
-  for (let from = lower.indexOf('@'); from >= 0; from = lower.indexOf('@', from + 1)) {
+  // letter by letter as it stands: some letters are two in the other case, and what comes after them would stand elsewhere
+  const startsAt = (name: string, at: number) => text.slice(at, at + name.length).toLowerCase() === name.toLowerCase();
+  for (let from = text.indexOf('@'); from >= 0; from = text.indexOf('@', from + 1)) {
     // an address of mail is nobody's name
-    if (from > 0 && GOES_ON.test(lower[from - 1]!)) continue;
-    const person = named.find(({ name }) => lower.startsWith(name.toLowerCase(), from + 1) && !GOES_ON.test(lower[from + 1 + name.length] ?? ' '));
+    if (from > 0 && GOES_ON.test(text[from - 1]!)) continue;
+    const person = named.find(({ name }) => startsAt(name, from + 1) && !GOES_ON.test(text[from + 1 + name.length] ?? ' '));
     if (person) places.push({ person, from, to: from + 1 + person.name.length });
   }
   return places;

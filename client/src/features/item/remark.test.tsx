@@ -69,10 +69,14 @@ test('one’s own remark is put right, which is said; others’ can’t be', asy
   choose(more('Which valve is it?'), t('remark.correct'));
   await screen.findByLabelText(t('remark.text'));
   type(t('remark.text'), 'Which of the valves is it?');
+  // closed in the middle of it, it is there again
+  first.unmount();
+  const again = inHouse(w, 'Leila', <ItemSheet />);
+  expect(screen.getByLabelText<HTMLInputElement>(t('remark.text')).value).toBe('Which of the valves is it?');
   tap(t('common.save'));
   expect(screen.getByText('Which of the valves is it?')).toBeTruthy();
   expect(screen.getByText(new RegExp(`· ${t('remark.corrected')}$`))).toBeTruthy();
-  first.unmount();
+  again.unmount();
   inHouse(w, 'Tapio', <ItemSheet />);
   choose(more('Which of the valves is it?'), t('remark.answer'));
   expect(screen.queryByRole('menuitem', { name: t('remark.correct') })).toBeNull();

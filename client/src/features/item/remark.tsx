@@ -25,14 +25,25 @@ interface RemarkProps {
 export function Remark({ comment, mayAnswer, onAnswer }: RemarkProps) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
-  const [correcting, setCorrecting] = useState(false);
+  // what was begun and left is there again, as it was typed
+  const [text, setText, done, { found }] = useDraft(`correct/${comment.id}`, comment.text);
+  const [correcting, setCorrecting] = useState(found);
+  const begin = () => {
+    // as it reads now, wherever it was put right last
+    setText(comment.text);
+    setCorrecting(true);
+  };
+  const close = () => {
+    done();
+    setCorrecting(false);
+  };
   const isOwn = comment.authorId === me.id;
   const isTakenBack = comment.removedAt !== null;
   const entries: MenuEntry[] = [
     ...(mayAnswer && !isTakenBack ? [{ key: 'answer', words: t('remark.answer'), onPress: onAnswer }] : []),
     ...(isOwn && !isTakenBack
       ? [
-          { key: 'correct', words: t('remark.correct'), onPress: () => setCorrecting(true) },
+          { key: 'correct', words: t('remark.correct'), onPress: begin },
           {
             key: 'take-back',
             words: t('remark.takeBack'),
@@ -49,7 +60,11 @@ export function Remark({ comment, mayAnswer, onAnswer }: RemarkProps) {
       <View className="min-w-0 grow shrink basis-0">
         <RemarkHead comment={comment} />
         <Answered comment={comment} />
-        {correcting ? <Correcting comment={comment} onClose={() => setCorrecting(false)} /> : <RemarkText comment={comment} isTakenBack={isTakenBack} />}
+        {correcting ? (
+          <Correcting comment={comment} text={text} onChange={setText} onClose={close} />
+        ) : (
+          <RemarkText comment={comment} isTakenBack={isTakenBack} />
+        )}
       </View>
       {entries.length > 0 ? <Menu label={t('remark.more', { text: quoted(comment.text, QUOTED) })} entries={entries} /> : null}
     </View>
@@ -116,23 +131,25 @@ function RemarkText({ comment: { text, mentions }, isTakenBack }: { comment: Com
   );
 }
 
-function Correcting({ comment, onClose }: { comment: Comment; onClose: () => void }) {
+interface CorrectingProps {
+  comment: Comment;
+  text: string;
+  onChange: (text: string) => void;
+  onClose: () => void;
+}
+
+function Correcting({ comment, text, onChange, onClose }: CorrectingProps) {
   const submit = useSubmit();
-  const [text, setText, done] = useDraft(`correct/${comment.id}`, comment.text);
   const [error, setError] = useState<string | null>(null);
-  const close = () => {
-    done();
-    onClose();
-  };
   const save = () => {
     const reason = submit('comment.correct', { comment: comment.id, text }, { words: t('said.remarkCorrected'), undo: true, ownRefusal: true });
     setError(reason ? sayReason(reason) : null);
-    if (!reason) close();
+    if (!reason) onClose();
   };
   return (
     <View className="gap-2 pt-1">
-      <Field label={t('remark.text')} hideLabel value={text} onChangeText={setText} error={error} onSubmitEditing={save} grows maxLength={20_000} autoFocus />
-      <ConfirmRow verb={t('common.save')} onConfirm={save} cancel={t('common.cancel')} onCancel={close} />
+      <Field label={t('remark.text')} hideLabel value={text} onChangeText={onChange} error={error} onSubmitEditing={save} grows maxLength={20_000} autoFocus />
+      <ConfirmRow verb={t('common.save')} onConfirm={save} cancel={t('common.cancel')} onCancel={onClose} />
     </View>
   );
 }

@@ -19,6 +19,10 @@ const FIELDS: { [name: string]: (payload: Payload) => Typed } = {
     return { text, place: `notes/${itemId}`, draft: { base: payload['notesBase'] ?? '', text }, itemId };
   },
   'comment.say': (payload) => ofItem(payload, 'text', 'remark'),
+  'comment.correct': (payload) => {
+    const text = textIn(payload, 'text');
+    return { text, place: `correct/${String(payload['comment'])}`, draft: text, itemId: null };
+  },
   'part.askBack': (payload) => ofItem(payload, 'question', 'ask-back'),
   'part.decline': (payload) => ofItem(payload, 'reason', 'decline'),
   'part.nudge': (payload) => ofItem(payload, 'words', 'nudge'),
