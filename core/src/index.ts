@@ -32,6 +32,7 @@ export * from './model/capacity.ts';
 export * from './model/pin.ts';
 export * from './model/part.ts';
 export type * from './model/activity-schema.ts';
+export * from './model/attachment.ts';
 export type * from './model/comment-schema.ts';
 export type * from './model/notice-schema.ts';
 export type * from './model/params-schema.ts';

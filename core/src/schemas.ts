@@ -2,6 +2,7 @@
 export * from './model/activity-schema.ts';
 export * from './model/alarm-schema.ts';
 export * from './model/arrangement-schema.ts';
+export * from './model/attachment-schema.ts';
 export * from './model/capacity-schema.ts';
 export * from './model/pin-schema.ts';
 export * from './model/comment-schema.ts';

@@ -1,3 +1,4 @@
+import { MOST_FILE_BYTES, MOST_HOUSE_BYTES } from '@kotiva/core';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono, type Context } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
@@ -13,6 +14,8 @@ import { realClock, SimulatedClock, type Clock } from './clock.ts';
 import type { Env, Services, SignUp } from './context.ts';
 import { isOfStorage } from './db/faults.ts';
 import type { Storage } from './db/open.ts';
+import { KeptFiles } from './files/kept-files.ts';
+import type { FileLimits } from './files/house-room.ts';
 import { Health, healthOf } from './health.ts';
 import { Busy, Lanes } from './lanes.ts';
 import { answerProblem, Problem } from './problem.ts';
@@ -33,6 +36,7 @@ import { beyondRoutes } from './routes/beyond.ts';
 import { captureRoutes } from './routes/capture.ts';
 import { clockRoutes } from './routes/clock.ts';
 import { houseRoutes } from './routes/house.ts';
+import { fileRoomRoutes, fileRoutes } from './routes/files.ts';
 import { lookingBackRoutes } from './routes/looking-back.ts';
 import { invitationRoutes } from './routes/invitations.ts';
 import { noticeRoutes } from './routes/notices.ts';
@@ -73,6 +77,10 @@ export interface AppOptions {
   standIns?: (app: Hono<Env>, services: Services) => void;
   /** Memory for rows that were read or written, in megabytes; what doesn't fit is read again. */
   cacheMb?: number;
+  /** Where files are kept; without it there are none. */
+  filesFolder?: string;
+  /** Bytes of a file and of a house's files together. */
+  fileLimits?: Partial<FileLimits>;
   /** Which build this is: what another one kept of what it worked out is not believed. */
   build?: string;
   /** The exported client; without it only the API answers. */
@@ -125,6 +133,9 @@ export function createApp(options: AppOptions) {
     tokens,
     ledger,
     search,
+    files: options.filesFolder
+      ? new KeptFiles(storage.raw, ledger, clock, options.filesFolder, { file: MOST_FILE_BYTES, house: MOST_HOUSE_BYTES, ...options.fileLimits })
+      : null,
     groups: new CommandGroups(ledger),
     feed,
     hub,
@@ -160,15 +171,15 @@ export function createApp(options: AppOptions) {
     await next();
     c.header('Referrer-Policy', 'no-referrer');
   });
-  app.use(
-    secureHeaders({
-      contentSecurityPolicy: POLICY,
-      permissionsPolicy: PERMISSIONS,
-      xFrameOptions: 'DENY',
-      referrerPolicy: 'same-origin',
-      strictTransportSecurity: publicUrl.startsWith('https:') ? undefined : false,
-    }),
-  );
+  const usual: Parameters<typeof secureHeaders>[0] = {
+    permissionsPolicy: PERMISSIONS,
+    xFrameOptions: 'DENY',
+    referrerPolicy: 'same-origin',
+    strictTransportSecurity: publicUrl.startsWith('https:') ? undefined : false,
+  };
+  const [ours, ofFiles] = [secureHeaders({ ...usual, contentSecurityPolicy: POLICY }), secureHeaders(usual)];
+  // a file says itself what may be done in it: nothing
+  app.use((c, next) => (c.req.path.startsWith('/files/') ? ofFiles : ours)(c, next));
   // what is sent before anybody is known to be there is small
   for (const path of ['/api/accounts', '/api/session']) app.use(path, bodyLimit({ maxSize: MOST_BYTES_OF_STRANGERS, onError: tooLarge }));
   app.use(
@@ -198,6 +209,7 @@ export function createApp(options: AppOptions) {
   app.route('/api', activityRoutes(services));
   app.route('/api', beyondRoutes(services));
   app.route('/api', lookingBackRoutes(services));
+  app.route('/api', fileRoomRoutes(services));
   app.route('/api', asPersonRoutes(services));
   app.route('/api', noticeRoutes(services));
   app.route('/api', linkRoutes(services));
@@ -210,6 +222,13 @@ export function createApp(options: AppOptions) {
     if (hasLargeBody(c)) await bodies.run(next);
     else await next();
   });
+  const uploads = new Lanes(MOST_BODIES, MOST_BODIES_WAITING);
+  app.use('/files/*', async (c, next) => {
+    refuseForeign(c, services);
+    if (c.req.method === 'PATCH' || c.req.method === 'POST') await uploads.run(next);
+    else await next();
+  });
+  app.route('', fileRoutes(services));
   app.route('/o', outsidePages(services));
   standIns?.(app, services);
   app.all('/api/*', () => {

@@ -5,6 +5,7 @@ import type { KnownDevices } from './auth/known-devices.ts';
 import type { AttemptLimit } from './auth/limits.ts';
 import type { Clock, SimulatedClock } from './clock.ts';
 import type { Storage } from './db/open.ts';
+import type { KeptFiles } from './files/kept-files.ts';
 import type { Timers } from './jobs/timers.ts';
 import type { Health } from './health.ts';
 import type { MailIn } from './mail-in/mail-in.ts';
@@ -46,6 +47,8 @@ export interface Services {
   ledger: Ledger;
   /** The words of everything, to be found by. */
   search: SearchIndex;
+  /** Null: this server keeps no files. */
+  files: KeptFiles | null;
   /** Where commands of devices are given. */
   groups: CommandGroups;
   feed: ChangeFeed;

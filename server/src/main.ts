@@ -35,6 +35,15 @@ function megabytesIn(text: string): number {
   return Number.isInteger(megabytes) && megabytes >= 1 && megabytes <= 1_000_000 ? megabytes : stop(`KOTIVA_CACHE_MB is a whole number of megabytes from 1, not '${text}'.`); // prettier-ignore
 }
 
+/** From 1 megabyte on. */
+function bytesIn(name: string): number | undefined {
+  const text = process.env[name];
+  if (!text) return undefined;
+  const megabytes = Number(text);
+  return Number.isInteger(megabytes) && megabytes >= 1 && megabytes <= 10_000_000 ? megabytes * 1024 * 1024 : stop(`${name} is a whole number of megabytes from 1, not '${text}'.`); // prettier-ignore
+}
+
+const [fileBytes, houseBytes] = [bytesIn('KOTIVA_FILE_MB'), bytesIn('KOTIVA_HOUSE_FILES_MB')];
 const geocoderUrl = process.env.KOTIVA_GEOCODER_URL;
 const mapFile = process.env.KOTIVA_MAP;
 if (geocoderUrl && !URL.canParse(geocoderUrl)) stop(`'${geocoderUrl}' is not an address. Give KOTIVA_GEOCODER_URL as https://…`);
@@ -62,6 +71,7 @@ await startServer({
   signUp,
   trustedProxies: proxiesIn(process.env.KOTIVA_TRUSTED_PROXIES ?? ''),
   cacheMb: process.env.KOTIVA_CACHE_MB ? megabytesIn(process.env.KOTIVA_CACHE_MB) : undefined,
+  fileLimits: { ...(fileBytes ? { file: fileBytes } : {}), ...(houseBytes ? { house: houseBytes } : {}) },
   metricsPort: metricsPort ? portOf(metricsPort) : undefined,
   geocoder: geocoderUrl ? new HttpGeocoder(geocoderUrl) : undefined,
   map: mapFile ? mapText(mapFile) : undefined,

@@ -53,6 +53,8 @@ export interface ServeOptions {
   metricsPort?: number;
   standIns?: AppOptions['standIns'];
   cacheMb?: number;
+  /** Bytes of a file and of a house's files together. */
+  fileLimits?: AppOptions['fileLimits'];
   /** Runs once the folder is this server's alone, before its database is opened. */
   prepare?: () => void;
   /** Runs before the first request is answered. */
@@ -76,6 +78,7 @@ export async function startServer(options: ServeOptions): Promise<void> {
   const { app, services } = createApp({
     ...options,
     storage,
+    filesFolder: join(folder, 'files'),
     version,
     build: BUILD,
     publicUrl,
@@ -100,6 +103,7 @@ export async function startServer(options: ServeOptions): Promise<void> {
   // what fell due while nothing ran is done once there is somebody to answer: the start waits for none of it
   const beating = beat(services);
   const leaveSearch = fillSearch(services);
+  goOnWithFiles(services);
   ending(services, server, () => {
     for (const timer of beating) clearInterval(timer);
     leaveSearch();
@@ -115,7 +119,8 @@ export async function startServer(options: ServeOptions): Promise<void> {
 
 /** What happens by itself. What goes wrong in it is said, and tried again the next time. */
 function beat(services: Services): NodeJS.Timeout[] {
-  const { hub, timers, outbox, accounts, health } = services;
+  const { hub, timers, outbox, accounts, files, health } = services;
+  const sweep = () => files?.sweep();
   const orSay = (task: () => unknown) => () => {
     void Promise.resolve()
       .then(task)
@@ -126,7 +131,17 @@ function beat(services: Services): NodeJS.Timeout[] {
     setInterval(orSay(() => timers.runInSlices()), TIMERS_MS), // prettier-ignore
     setInterval(orSay(() => outbox.run()), SENDING_MS), // prettier-ignore
     setInterval(orSay(() => accounts.forgetEnded()), HOUR_MS), // prettier-ignore
+    setInterval(orSay(sweep), HOUR_MS), // prettier-ignore
   ];
+}
+
+/** What had come when an earlier server ended is gone on with; bytes nothing is known of go. */
+function goOnWithFiles({ files }: Services): void {
+  const task = async () => {
+    await files?.dropUnknown();
+    await files?.sweep();
+  };
+  task().catch((error: unknown) => console.error(error));
 }
 
 /** Ends streams, finishes what was asked, writes the log into the file, and goes. */

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import type { Item } from '../model/item.ts';
 import { Id } from '../model/row-schema.ts';
+import { copyAttachments } from './attachments.ts';
 import { insertItem } from './inserting.ts';
 import type { Deciding } from './deciding.ts';
 import { notifyOfNew } from './following.ts';
@@ -48,6 +49,7 @@ function copyTo({ item, steps }: Original, spot: Container, d: Deciding): Item {
   const { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm, wanted } = item;
   const nature = { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm, wanted };
   const copy = insertItem(d, { ...nature, ...spot, makerId: d.actor.id });
+  copyAttachments(item.id, copy.id, d);
   for (const step of steps) copyTo(step, { ...spot, parentId: copy.id }, d);
   return copy;
 }

@@ -13,6 +13,7 @@ import { changeChore } from './chore-change.ts';
 import { fromNowOn } from './chore-from-now-on.ts';
 import { appearByItself, bringForward, endChore, makeChore, makePlain, moveOccurrence, skipOccurrence } from './chores.ts';
 import { changeHouse, makeHouse, setHolidays } from './house.ts';
+import { addAttachment, arriveAttachment, linkAttachment, removeAttachment } from './attachments.ts';
 import { addItem, addItems } from './adding.ts';
 import { bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
 import { copyItem } from './copying.ts';
@@ -152,6 +153,10 @@ const KINDS = {
   'comment.say': sayComment,
   'comment.correct': correctComment,
   'comment.takeBack': takeBackComment,
+  'attachment.add': addAttachment,
+  'attachment.link': linkAttachment,
+  'attachment.remove': removeAttachment,
+  'attachment.arrive': arriveAttachment,
   'alarm.set': setAlarm,
   'alarm.remove': removeAlarms,
   'alarm.snooze': snoozeAlarm,

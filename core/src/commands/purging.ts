@@ -34,7 +34,11 @@ export const purgeRemovedItems = commandKind({
   },
 });
 
+/** In the place of a name that is gone. */
+const NAMELESS = '–';
+
 function purge(itemId: string, d: Deciding): void {
   d.set('item', itemId, { purgedAt: d.now, notes: '' });
   for (const comment of d.by('comment', 'itemId', itemId)) d.set('comment', comment.id, { text: '', removedAt: comment.removedAt ?? d.now });
+  for (const { id, removedAt } of d.by('attachment', 'itemId', itemId)) d.set('attachment', id, { name: NAMELESS, removedAt: removedAt ?? d.now });
 }

@@ -69,6 +69,8 @@ export const REASON_CODES = [
   'bad-hours',
   'filter-empty',
   'place-unseen',
+  'file-empty',
+  'bad-address',
 ] as const;
 export type ReasonCode = (typeof REASON_CODES)[number];
 

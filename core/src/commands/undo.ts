@@ -1,9 +1,11 @@
 import * as z from 'zod/mini';
+import { FILES_KEPT_DAYS } from '../model/attachment.ts';
 import type { Noun, Row } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
 import { stampOf } from '../model/row.ts';
 import { Id } from '../model/row-schema.ts';
 import type { RecordedChange, RecordedCommand } from '../reader/reader.ts';
+import { epochOf } from '../time/epoch.ts';
 import { isUntouched, withdraw } from './appearing.ts';
 import { notifyingOfUndoing } from './completion.ts';
 import type { Deciding } from './deciding.ts';
@@ -30,6 +32,7 @@ const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unk
   section: (d) => ({ removedAt: d.now }),
   share: () => ({ access: null }),
   item: (d) => ({ removedAt: d.now }),
+  attachment: (d) => ({ removedAt: d.now }),
   comment: (d) => ({ removedAt: d.now }),
   watch: () => ({ on: false }),
   listWatch: () => ({ on: false }),
@@ -97,6 +100,7 @@ function restoreTelling(items: string[], d: Deciding, change: () => void): void 
 function restore(change: RecordedChange, recorded: RecordedCommand, d: Deciding): void {
   const row = d.find(change.noun, change.id);
   if (!row) return;
+  if (change.noun === 'attachment' && isGone(row as Row<'attachment'>, d)) return d.note('left-alone', { fields: ['file'], title: nameOf(row, d) });
   if (change.noun === 'notice') return withdrawNotice(row as Row<'notice'>, recorded, d);
   if (change.before === null && cameWithNext(change, row, recorded, d)) return;
   if (change.noun === 'part' && isHandover(change, row as Part)) return takeBackPart(row as Part, change, recorded, d);
@@ -164,6 +168,12 @@ function takeBackPart(part: Part, change: RecordedChange, recorded: RecordedComm
   if (change.before === null) d.set('part', part.id, { takenBackAt: d.now });
   else restoreFields('part', part, change.before, recorded.id, d);
 }
+
+const DAY_MS = 86_400_000;
+
+/** Taken away so long ago that its bytes are no longer kept. */
+const isGone = ({ removedAt }: Row<'attachment'>, d: Deciding): boolean =>
+  removedAt !== null && epochOf(removedAt) + FILES_KEPT_DAYS * DAY_MS <= epochOf(d.now);
 
 /** Nobody is told of what did not happen, unless they have read it already. */
 function withdrawNotice(notice: Row<'notice'>, recorded: RecordedCommand, d: Deciding): void {

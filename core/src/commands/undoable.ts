@@ -23,6 +23,7 @@ const FINAL = [
   'day.call',
   'notice.undelivered',
   'mail.held',
+  'attachment.arrive',
   'item.purge',
   'item.purgeRemoved',
   'chore.appear',

@@ -1,5 +1,7 @@
 /** What the history tells of, each in words of the reader's: see the catalogue's `did.`. */
 export const ENTRY_KINDS = [
+  'attachment.add',
+  'attachment.remove',
   'chore.change',
   'chore.end',
   'chore.fromNowOn',

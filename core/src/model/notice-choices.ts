@@ -33,6 +33,7 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   changed: 'changes',
   policy: 'changes',
   comment: 'said',
+  file: 'said',
   mentioned: 'mentions',
   replied: 'mentions',
   nudge: 'nudges',

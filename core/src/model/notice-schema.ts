@@ -27,6 +27,7 @@ export const NoticeKind = z.enum([
   'comment',
   'mentioned',
   'replied',
+  'file',
   'needs-person',
   'nudge',
   'nudges',

@@ -1,4 +1,5 @@
 import type { Alarm } from './alarm-schema.ts';
+import type { Attachment } from './attachment-schema.ts';
 import type { Arrangement } from './arrangement-schema.ts';
 import type { Capacity } from './capacity-schema.ts';
 import type { ErrandRound } from './errand-round-schema.ts';
@@ -57,6 +58,7 @@ export interface Nouns {
   talk: Talk;
   meetingNote: MeetingNote;
   comment: Comment;
+  attachment: Attachment;
   watch: Watch;
   listWatch: ListWatch;
   notice: Notice;
@@ -132,6 +134,7 @@ export const INDEXES = {
   talk: ['personId'],
   meetingNote: [],
   comment: ['itemId'],
+  attachment: ['itemId'],
   watch: ['itemId'],
   listWatch: ['listId'],
   notice: ['personId'],

@@ -12,7 +12,7 @@ export const MOST_ANSWER = 200;
 export function answerOf({ kind }: Pick<Wanted, 'kind'>, typed: string): string | null {
   const text = typed.trim().slice(0, MOST_ANSWER);
   if (text === '') return null;
-  if (kind === 'word') return text;
+  if (kind !== 'number') return text;
   const plain = text
     .replace(/[\s\u00a0\u202f]/g, '')
     .replace(',', '.')

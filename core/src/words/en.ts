@@ -39,6 +39,7 @@ export const NOTICE_WORDS = {
   'notice.changed.confirm.cleared': '{name} no longer needs to confirm “{title}”',
   'notice.comment': '{name} commented on “{title}”',
   'notice.mentioned': '{name} mentioned you on “{title}”',
+  'notice.file': '{name} added “{text}” to “{title}”',
   'notice.replied': '{name} answered your comment on “{title}”',
   'notice.needs-person': '“{title}” needs someone',
   'notice.stand-in': 'You’re standing in for {who} from {from} to {to}: what needs them is in your Follow-up',

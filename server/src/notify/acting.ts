@@ -9,6 +9,7 @@ const ACTS: Partial<Record<NoticeKind, readonly NoticeAct[]>> = {
   question: ['answer'],
   answer: ['take', 'answer'],
   comment: ['answer'],
+  file: ['answer'],
   mentioned: ['answer'],
   replied: ['answer'],
   declined: ['answer'],

@@ -52,6 +52,8 @@ const othersAlarm = async (s: Situation) =>
   s.house.made('alarm', await s.house.must('Other', 'alarm.set', { item: await othersPile(s), trigger: { kind: 'relative', to: 'due', offset: '-P1D' } })).id;
 const othersComment = async (s: Situation) =>
   s.house.made('comment', await s.house.must('Other', 'comment.say', { item: await othersPile(s), text: 'Mine' })).id;
+const othersFile = async (s: Situation) =>
+  s.house.made('attachment', await s.house.must('Other', 'attachment.add', { item: await othersPile(s), name: 'valve.jpg', size: 10 })).id;
 const othersMatter = async (s: Situation) =>
   s.house.made('matter', await s.house.must('Other', 'matter.add', { person: s.house.person('Owner'), words: 'The keys' })).id;
 const othersSlot = async (s: Situation) =>
@@ -299,6 +301,22 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   // nobody's words are put right or taken back but one's own
   'comment.correct': { anothers: async (s) => ({ payload: { comment: await othersComment(s), text: 'Other' }, allowed: false }) },
   'comment.takeBack': { anothers: async (s) => ({ payload: { comment: await othersComment(s) }, allowed: false }) },
+  'attachment.add': { file: onItem('answer', (item) => ({ item, name: 'valve.jpg', size: 10 })) },
+  'attachment.link': { address: onItem('answer', (item) => ({ item, url: 'https://example.org/valve' })) },
+  'attachment.remove': {
+    anothers: async (s) => {
+      const item = await s.item();
+      const { id } = s.house.made('attachment', await s.house.must('Owner', 'attachment.link', { item, url: 'https://example.org/valve' }));
+      return { payload: { attachment: id }, allowed: s.allows('change') };
+    },
+    'of what one can’t see': async (s) => ({ payload: { attachment: await othersFile(s) }, allowed: false }),
+  },
+  'attachment.arrive': {
+    anyone: async (s) => ({
+      payload: { attachment: await othersFile(s), sha256: 'a'.repeat(64), mediaType: 'image/jpeg', width: 1, height: 1 },
+      allowed: false,
+    }),
+  },
   'watch.set': {
     oneself: onItem('see', (item, s) => ({ item, person: s.house.person(s.me), on: true })),
     another: async (s) => ({

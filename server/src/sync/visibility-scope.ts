@@ -235,5 +235,6 @@ function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, 
     const tag = reader.get('tag', tagId);
     if (typeof tag !== 'string') yield ['tag', tag];
   }
-  for (const noun of ['part', 'alarm', 'wait', 'comment', 'watch', 'activity'] as const) for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];
+  for (const noun of ['part', 'alarm', 'wait', 'comment', 'attachment', 'watch', 'activity'] as const)
+    for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];
 }

@@ -73,6 +73,7 @@ export class Visibility {
       case 'part':
       case 'watch':
       case 'wait':
+      case 'attachment':
         return this.seesItem((row as Part).itemId);
       case 'alarm': {
         const { personId, makerId, itemId, trigger } = row as Row<'alarm'>;

@@ -41,7 +41,7 @@ export class LedgerHouse {
   person = (name: string): string => this.row('person', (person) => person.name === name).id;
   accountOf = (name: string): string => v5(name, NAMES);
 
-  row<N extends 'item' | 'person' | 'part' | 'notice' | 'comment'>(noun: N, matches: (row: Row<N>) => boolean): Row<N> {
+  row<N extends 'item' | 'person' | 'part' | 'notice' | 'comment' | 'attachment'>(noun: N, matches: (row: Row<N>) => boolean): Row<N> {
     const found = this.ledger.rows(this.houseId).all(noun).find(matches);
     if (!found) throw new Error(`no such ${noun}`);
     return found;

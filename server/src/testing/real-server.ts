@@ -36,7 +36,7 @@ export class RealServer {
 
   async start(): Promise<void> {
     this.storage = openStorage(join(this.folder, 'kotiva.sqlite'), MIGRATIONS);
-    const { app, services } = createApp({ ...this.options, storage: this.storage, version: 'test' });
+    const { app, services } = createApp({ filesFolder: join(this.folder, 'files'), ...this.options, storage: this.storage, version: 'test' });
     this.services = services;
     this.app = app;
     if (!this.overSockets) return void this.storage.raw.pragma('synchronous = OFF');

@@ -1,0 +1,51 @@
+import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+
+/** A picture in its sizes: 320 and 1280 pixels at its longer side, and as large as it came. `whole`: the bytes as they came. */
+export const PICTURE_SIZES = ['small', 'middle', 'large'] as const;
+export type PictureSize = (typeof PICTURE_SIZES)[number];
+export type KeptAs = PictureSize | 'whole';
+
+const KEPT_AS: readonly KeptAs[] = [...PICTURE_SIZES, 'whole'];
+
+/**
+ * Where the bytes lie, beside the database: in `coming` what is on its way, by the id of its attachment; in `kept` what has come, by its
+ * SHA-256. Of a picture only what was made of it is kept: upright, and without a word of where it was taken.
+ */
+export class FileFolder {
+  readonly coming: string;
+  private readonly kept: string;
+
+  constructor(readonly root: string) {
+    this.coming = join(root, 'coming');
+    this.kept = join(root, 'kept');
+    for (const folder of [root, this.coming, this.kept]) mkdirSync(folder, { recursive: true, mode: 0o700 });
+  }
+
+  comingPath = (id: string): string => join(this.coming, id);
+
+  keptPath(sha256: string, as: KeptAs): string {
+    const folder = join(this.kept, sha256.slice(0, 2));
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    return join(folder, `${sha256}.${as}`);
+  }
+
+  /** Bytes that have come so far; null: nothing is on its way by that id. */
+  comingBytes = (id: string): number | null => statSync(this.comingPath(id), { throwIfNoEntry: false })?.size ?? null;
+
+  dropComing(id: string): void {
+    for (const path of [this.comingPath(id), `${this.comingPath(id)}.json`]) rmSync(path, { force: true });
+  }
+
+  dropKept(sha256: string): void {
+    for (const as of KEPT_AS) rmSync(this.keptPath(sha256, as), { force: true });
+  }
+
+  /** The ids of what is on its way. */
+  allComing = (): string[] => readdirSync(this.coming).filter((name) => !name.endsWith('.json'));
+
+  /** The hashes of what is kept, a folder at a time. */
+  *allKept(): Generator<string[]> {
+    for (const folder of readdirSync(this.kept)) yield [...new Set(readdirSync(join(this.kept, folder)).map((name) => name.split('.')[0]!))];
+  }
+}

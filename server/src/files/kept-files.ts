@@ -1,0 +1,179 @@
+import { epochOf, type Attachment } from '@kotiva/core';
+import { createHash } from 'node:crypto';
+import { createReadStream, existsSync, renameSync, rmSync } from 'node:fs';
+import { v5 } from 'uuid';
+import type { Clock } from '../clock.ts';
+import type { Raw } from '../db/open.ts';
+import { Lanes } from '../lanes.ts';
+import { breathe } from '../slices.ts';
+import type { Ledger } from '../sync/apply.ts';
+import { FileFolder, type PictureSize } from './file-folder.ts';
+import { HouseRoom, keptSince, type FileLimits } from './house-room.ts';
+import { mediaTypeOf } from './media-type.ts';
+import { makeRest, makeSmall, type Measures } from './pictures.ts';
+
+/** A file as it is kept. */
+export interface KeptFile {
+  sha256: string;
+  /** Bytes as they came. */
+  size: number;
+  mediaType: string;
+  width: number | null;
+  height: number | null;
+  isReady: number;
+  at: string;
+}
+
+const DAY_MS = 86_400_000;
+/** What began to come and never ended is dropped after so many days. */
+const COMING_KEPT_DAYS = 7;
+/** So many wait for their turn to be worked on. */
+const MOST_WAITING = 2_000;
+const SWEPT_AT_ONCE = 100;
+
+/** Files that have come: looked at, made into pictures, given out, and gone once nothing leads to them any more. */
+export class KeptFiles {
+  readonly folder: FileFolder;
+  readonly room: HouseRoom;
+  private readonly statements;
+  /** Pictures are unpacked one at a time: each takes its size in memory many times over. */
+  private readonly first = new Lanes(1, MOST_WAITING);
+  private readonly rest = new Lanes(1, MOST_WAITING);
+  private readonly finishing = new Map<string, Promise<void>>();
+  private readonly making = new Map<string, Promise<void>>();
+  /** On their place already, and not known of yet. */
+  private readonly takingIn = new Set<string>();
+
+  constructor(
+    private readonly raw: Raw,
+    private readonly ledger: Ledger,
+    private readonly clock: Clock,
+    root: string,
+    limits: FileLimits,
+  ) {
+    this.folder = new FileFolder(root);
+    this.room = new HouseRoom(raw, limits);
+    this.statements = {
+      find: raw.prepare('SELECT * FROM kept_file WHERE sha256 = ?'),
+      keep: raw.prepare(
+        'INSERT INTO kept_file (sha256, size, "mediaType", width, height, "isReady", at) VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (sha256) DO NOTHING',
+      ),
+      ready: raw.prepare('UPDATE kept_file SET "isReady" = 1 WHERE sha256 = ?'),
+      unready: raw.prepare('SELECT * FROM kept_file WHERE "isReady" = 0'),
+      unreferenced: raw.prepare(
+        `SELECT sha256 FROM kept_file WHERE at <= ?1 AND NOT EXISTS (SELECT 1 FROM attachment WHERE attachment.sha256 = kept_file.sha256 AND ("removedAt" IS NULL OR "removedAt" > ?1)) LIMIT ${SWEPT_AT_ONCE}`,
+      ),
+      drop: raw.prepare('DELETE FROM kept_file WHERE sha256 = ?'),
+      houseOf: raw.prepare('SELECT "houseId" FROM attachment WHERE id = ?'),
+    };
+  }
+
+  find = (sha256: string): KeptFile | undefined => this.statements.find.get(sha256) as KeptFile | undefined;
+
+  /** The attachment of that id, in whatever house. */
+  attachment(id: string): Attachment | undefined {
+    const found = this.statements.houseOf.get(id) as { houseId: string } | undefined;
+    const row = found ? this.ledger.rows(found.houseId).get('attachment', id) : 'absent';
+    return typeof row === 'string' ? undefined : row;
+  }
+
+  /** Keeps what has come whole under an upload's id, and says so in its house. Twice at once is once. */
+  finish(id: string): Promise<void> {
+    const known = this.finishing.get(id);
+    if (known) return known;
+    const task = this.first.run(() => this.keep(id)).finally(() => this.finishing.delete(id));
+    this.finishing.set(id, task);
+    return task;
+  }
+
+  private async keep(id: string): Promise<void> {
+    const attachment = this.attachment(id);
+    const came = this.folder.comingPath(id);
+    if (!attachment || attachment.arrivedAt !== null || !existsSync(came)) return this.leave(id);
+    const sha256 = await hashOf(came);
+    const known = this.find(sha256);
+    this.takingIn.add(sha256);
+    const file = known ?? (await this.takeIn(came, sha256, attachment.size ?? 0));
+    // from here on nothing is waited for: nobody takes away in between what is being kept
+    if (!known) this.statements.keep.run(sha256, file.size, file.mediaType, file.width, file.height, file.isReady, this.clock.now());
+    this.takingIn.delete(sha256);
+    const { mediaType, width, height } = file;
+    const command = { id: v5('arrive', id), houseId: attachment.houseId, name: 'attachment.arrive' as const, at: this.clock.now(), seen: 0 };
+    this.ledger.apply({ ...command, payload: { attachment: id, sha256, mediaType, width, height } }, null);
+    this.leave(id);
+    if (!file.isReady) void this.makeReady(file).catch((error: unknown) => console.error(error));
+  }
+
+  private leave(id: string): void {
+    this.folder.dropComing(id);
+    this.room.release(id);
+  }
+
+  /** Looks at what came, and puts it where it is kept. */
+  private async takeIn(came: string, sha256: string, size: number): Promise<KeptFile> {
+    const mediaType = await mediaTypeOf(came);
+    const measures: Measures | null = await makeSmall(came, mediaType, this.folder.keptPath(sha256, 'small'));
+    renameSync(came, this.folder.keptPath(sha256, 'whole'));
+    const type = mediaType.startsWith('image/') && !measures ? 'application/octet-stream' : mediaType;
+    return { sha256, size, mediaType: type, width: measures?.width ?? null, height: measures?.height ?? null, isReady: measures ? 0 : 1, at: '' };
+  }
+
+  /** Makes the larger sizes of a picture; after that the bytes as they came are gone, and with them where it was taken. */
+  private makeReady({ sha256, mediaType }: Pick<KeptFile, 'sha256' | 'mediaType'>): Promise<void> {
+    const known = this.making.get(sha256);
+    if (known) return known;
+    const path = (as: PictureSize | 'whole') => this.folder.keptPath(sha256, as);
+    const task = this.rest
+      .run(async () => {
+        await makeRest(path('whole'), mediaType, { middle: path('middle'), large: path('large') });
+        this.statements.ready.run(sha256);
+        rmSync(path('whole'), { force: true });
+      })
+      .finally(() => this.making.delete(sha256));
+    this.making.set(sha256, task);
+    return task;
+  }
+
+  /** Where a size of a picture lies, once it is made; null: it can't be made. */
+  async picture(file: KeptFile, size: PictureSize): Promise<string | null> {
+    if (size !== 'small' && !file.isReady && !this.find(file.sha256)?.isReady) await this.makeReady(file).catch(() => undefined);
+    const path = this.folder.keptPath(file.sha256, size);
+    return existsSync(path) ? path : null;
+  }
+
+  /** Goes on where a server that ended left off, and lets go of what is not needed. */
+  async sweep(): Promise<void> {
+    const now = this.clock.now();
+    for (const { id, size, at } of [...this.room.coming()]) {
+      const attachment = this.attachment(id);
+      if (!attachment || attachment.removedAt !== null || epochOf(at) < epochOf(now) - COMING_KEPT_DAYS * DAY_MS) this.leave(id);
+      else if (this.folder.comingBytes(id) === size) await this.finish(id);
+    }
+    for (const file of this.statements.unready.all() as KeptFile[]) await this.makeReady(file).catch((error: unknown) => console.error(error));
+    this.purge(now);
+  }
+
+  /** What nothing has led to for some time. The row goes first: bytes without one are found at the next start. */
+  private purge(now: string): void {
+    for (const { sha256 } of this.statements.unreferenced.all(keptSince(now)) as { sha256: string }[]) {
+      this.statements.drop.run(sha256);
+      this.folder.dropKept(sha256);
+    }
+  }
+
+  /** Bytes nothing is known of: a server ended between two steps. */
+  async dropUnknown(): Promise<void> {
+    const coming = new Set([...this.room.coming()].map(({ id }) => id));
+    for (const id of this.folder.allComing()) if (!coming.has(id)) this.folder.dropComing(id);
+    for (const page of this.folder.allKept()) {
+      for (const sha256 of page) if (!this.find(sha256) && !this.takingIn.has(sha256)) this.folder.dropKept(sha256);
+      await breathe();
+    }
+  }
+}
+
+async function hashOf(path: string): Promise<string> {
+  const hash = createHash('sha256');
+  for await (const piece of createReadStream(path)) hash.update(piece as Buffer);
+  return hash.digest('hex');
+}

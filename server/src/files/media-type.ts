@@ -1,0 +1,34 @@
+import { fileTypeFromFile } from 'file-type/node';
+import { open } from 'node:fs/promises';
+
+const UNKNOWN = 'application/octet-stream';
+/** So much of a file is looked at for whether it is text. */
+const LOOKED_AT = 64 * 1024;
+
+/** Pictures that are shown, by what they are. Whatever can carry a script is not among them. */
+export const PICTURE_TYPES: readonly string[] = ['image/jpeg', 'image/png', 'image/webp', 'image/gif', 'image/avif', 'image/tiff'];
+
+/** Whether a browser may show it; everything else is downloaded. */
+export const isShown = (mediaType: string): boolean =>
+  PICTURE_TYPES.includes(mediaType) || mediaType === 'application/pdf' || mediaType === 'text/plain' || /^(audio|video)\/[\w.+-]+$/.test(mediaType);
+
+/** The media type (RFC 6838) of a file by what is in it, never by what it is called. Text that may be markup is not text. */
+export async function mediaTypeOf(path: string): Promise<string> {
+  const found = await fileTypeFromFile(path);
+  if (found) return found.mime;
+  return (await isPlainText(path)) ? 'text/plain' : UNKNOWN;
+}
+
+async function isPlainText(path: string): Promise<boolean> {
+  const file = await open(path);
+  try {
+    const { buffer, bytesRead } = await file.read(Buffer.alloc(LOOKED_AT), 0, LOOKED_AT, 0);
+    // a letter may be cut at the end of what is looked at
+    const text = new TextDecoder('utf-8', { fatal: true }).decode(buffer.subarray(0, bytesRead), { stream: true });
+    return !text.includes('\0') && !text.trimStart().startsWith('<');
+  } catch {
+    return false;
+  } finally {
+    await file.close();
+  }
+}

@@ -1,0 +1,69 @@
+import { FileStore } from '@tus/file-store';
+import { Metadata, Server } from '@tus/server';
+import { isHere, type Attachment, type Person } from '@kotiva/core';
+import type { Context } from 'hono';
+import type { Env, Services } from '../context.ts';
+import { Problem } from '../problem.ts';
+import { Visibility } from '../sync/visibility.ts';
+import type { KeptFiles } from './kept-files.ts';
+
+export const UPLOADS = '/files/coming';
+
+/** The tus protocol (1.0.0): an upload goes by the id of its attachment, so that there is one however often it is begun. */
+export function uploadServer(files: KeptFiles): Server {
+  return new Server({
+    path: UPLOADS,
+    datastore: new FileStore({ directory: files.folder.coming }),
+    maxSize: files.room.limits.file,
+    relativeLocation: true,
+    namingFunction: (_request, metadata) => metadata?.['attachment'] ?? '',
+    async onUploadFinish(_request, upload) {
+      await files.finish(upload.id);
+      return {};
+    },
+  });
+}
+
+/** Who asks may send that file now: it was announced by them, is wanted still, and there is room for it. */
+export async function admitUpload(c: Context<Env>, services: Services, files: KeptFiles): Promise<void> {
+  const creates = c.req.method === 'POST';
+  const id = creates ? announcedIn(c.req.header('upload-metadata')) : c.req.path.slice(UPLOADS.length + 1);
+  const attachment = files.attachment(id);
+  if (!attachment || !isTheirs(attachment, c, services)) throw new Problem(404, 'no-such-file', 'There is no such file to send.');
+  // whoever cancels lets go of what has come
+  if (c.req.method === 'DELETE') return files.room.release(id);
+  if (attachment.arrivedAt !== null) throw new Problem(410, 'arrived', 'This file is here already.');
+  if (attachment.removedAt !== null) throw new Problem(410, 'gone', 'This file was taken away.');
+  if (creates) return admitSize(c, attachment, files, services.clock.now());
+  // a server that ended had all of it, and had not said so
+  if (c.req.method === 'HEAD' && files.folder.comingBytes(id) === attachment.size) {
+    await files.finish(id);
+    throw new Problem(410, 'arrived', 'This file is here already.');
+  }
+}
+
+function isTheirs({ houseId, authorId, itemId }: Attachment, c: Context<Env>, { ledger }: Services): boolean {
+  const rows = ledger.rows(houseId);
+  const person = rows.get('person', authorId) as Person | string;
+  if (typeof person === 'string' || !isHere(person) || person.accountId !== c.get('signedIn').account.id) return false;
+  return new Visibility(rows, person).sees('attachment', { itemId } as Attachment);
+}
+
+function admitSize(c: Context<Env>, { id, houseId, size }: Attachment, { room, folder }: KeptFiles, now: string): void {
+  const length = Number(c.req.header('upload-length'));
+  if (length !== size) throw new Problem(400, 'malformed', 'The length of the file is not the one that was announced.', { field: 'Upload-Length' });
+  const { file, house } = room.limits;
+  if (size > file) throw new Problem(413, 'file-too-large', 'This file is larger than files may be here.', { params: { size, max: file } });
+  if (!room.reserve(id, houseId, size, now))
+    throw new Problem(413, 'house-full', 'There is no room left for this file in this house.', { params: { size, max: house - room.used(houseId, now, id) } });
+  // begun anew: what came before may be of another device's
+  folder.dropComing(id);
+}
+
+function announcedIn(header: string | undefined): string {
+  try {
+    return Metadata.parse(header)['attachment'] ?? '';
+  } catch {
+    throw new Problem(400, 'malformed', 'Upload-Metadata can’t be read.', { field: 'Upload-Metadata' });
+  }
+}
