@@ -29,21 +29,16 @@ function proxiesIn(text: string): string[] {
   }
 }
 
-/** From 1 megabyte on: with little everything works, and reads more often. */
-function megabytesIn(text: string): number {
-  const megabytes = Number(text);
-  return Number.isInteger(megabytes) && megabytes >= 1 && megabytes <= 1_000_000 ? megabytes : stop(`KOTIVA_CACHE_MB is a whole number of megabytes from 1, not '${text}'.`); // prettier-ignore
-}
-
 /** From 1 megabyte on. */
-function bytesIn(name: string): number | undefined {
-  const text = process.env[name];
-  if (!text) return undefined;
+function megabytesIn(name: string, text: string): number {
   const megabytes = Number(text);
-  return Number.isInteger(megabytes) && megabytes >= 1 && megabytes <= 10_000_000 ? megabytes * 1024 * 1024 : stop(`${name} is a whole number of megabytes from 1, not '${text}'.`); // prettier-ignore
+  return Number.isInteger(megabytes) && megabytes >= 1 && megabytes <= 1_000_000 ? megabytes : stop(`${name} is a whole number of megabytes from 1, not '${text}'.`); // prettier-ignore
 }
 
-const [fileBytes, houseBytes] = [bytesIn('KOTIVA_FILE_MB'), bytesIn('KOTIVA_HOUSE_FILES_MB')];
+const bytesIn = (name: string, text: string | undefined): number | undefined => (text ? megabytesIn(name, text) * 1024 * 1024 : undefined);
+
+const [fileBytes, houseBytes] = [bytesIn('KOTIVA_FILE_MB', process.env.KOTIVA_FILE_MB), bytesIn('KOTIVA_HOUSE_FILES_MB', process.env.KOTIVA_HOUSE_FILES_MB)];
+
 const geocoderUrl = process.env.KOTIVA_GEOCODER_URL;
 const mapFile = process.env.KOTIVA_MAP;
 if (geocoderUrl && !URL.canParse(geocoderUrl)) stop(`'${geocoderUrl}' is not an address. Give KOTIVA_GEOCODER_URL as https://…`);
@@ -70,7 +65,7 @@ await startServer({
   mailTrust: process.env.KOTIVA_MAIL_TRUST,
   signUp,
   trustedProxies: proxiesIn(process.env.KOTIVA_TRUSTED_PROXIES ?? ''),
-  cacheMb: process.env.KOTIVA_CACHE_MB ? megabytesIn(process.env.KOTIVA_CACHE_MB) : undefined,
+  cacheMb: process.env.KOTIVA_CACHE_MB ? megabytesIn('KOTIVA_CACHE_MB', process.env.KOTIVA_CACHE_MB) : undefined,
   fileLimits: { ...(fileBytes ? { file: fileBytes } : {}), ...(houseBytes ? { house: houseBytes } : {}) },
   metricsPort: metricsPort ? portOf(metricsPort) : undefined,
   geocoder: geocoderUrl ? new HttpGeocoder(geocoderUrl) : undefined,

@@ -7,6 +7,7 @@ import { glanceSlice } from './glance.ts';
 import { houseSlice, type HouseState } from './house.ts';
 import { lookingSlice } from './looking.ts';
 import { selectRows } from './rows.ts';
+import { sendingSlice } from './sending.ts';
 import { soNowSlice } from './so-now.ts';
 import { wantedSlice } from './wanted.ts';
 
@@ -53,6 +54,7 @@ const reducer = combineReducers({
   wanted: wantedSlice.reducer,
   glance: glanceSlice.reducer,
   beyond: beyondSlice.reducer,
+  sending: sendingSlice.reducer,
 });
 export type State = ReturnType<typeof reducer>;
 

@@ -157,9 +157,11 @@ export async function sealAll(): Promise<void> {
   for (const name of await namesFrom(`${PREFIX}/`)) {
     const db = await openDB<Shape>(name);
     const stores = (['rows', 'cursor'] as const).filter((store) => db.objectStoreNames.contains(store));
-    const tx = db.transaction(stores, 'readwrite');
-    for (const store of stores) void tx.objectStore(store).clear();
-    await tx.done;
+    if (stores.length > 0) {
+      const tx = db.transaction(stores, 'readwrite');
+      for (const store of stores) void tx.objectStore(store).clear();
+      await tx.done;
+    }
     db.close();
   }
 }

@@ -5,6 +5,7 @@ import Bed from 'lucide-react-native/icons/bed-double';
 import Bell from 'lucide-react-native/icons/bell';
 import Book from 'lucide-react-native/icons/book';
 import Days from 'lucide-react-native/icons/calendar-days';
+import Camera from 'lucide-react-native/icons/camera';
 import Car from 'lucide-react-native/icons/car';
 import Close from 'lucide-react-native/icons/x';
 import Down from 'lucide-react-native/icons/chevron-down';
@@ -20,6 +21,7 @@ import ListIcon from 'lucide-react-native/icons/list';
 import Mic from 'lucide-react-native/icons/mic';
 import Menu from 'lucide-react-native/icons/ellipsis';
 import Package from 'lucide-react-native/icons/package';
+import Paperclip from 'lucide-react-native/icons/paperclip';
 import Paw from 'lucide-react-native/icons/paw-print';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
@@ -41,6 +43,7 @@ const ICONS = {
   bed: Bed,
   bell: Bell,
   book: Book,
+  camera: Camera,
   car: Car,
   days: Days,
   close: Close,
@@ -58,6 +61,7 @@ const ICONS = {
   mic: Mic,
   minus: Minus,
   package: Package,
+  paperclip: Paperclip,
   paw: Paw,
   plus: Plus,
   right: Right,

@@ -1,4 +1,5 @@
 import { Pressable, View } from 'react-native';
+import { Picture } from './picture.tsx';
 import { TagWords, type TagWord } from './tag-words.tsx';
 import { Txt, type Tone } from './text.tsx';
 
@@ -16,6 +17,8 @@ export interface RowProps {
   wraps?: boolean;
   /** The knot, or another lead. */
   lead?: React.ReactNode;
+  /** The address of a small picture of it. */
+  picture?: string;
   /** Knots of others, buttons. */
   trail?: React.ReactNode;
   /** What can be done to it; with a pointer, out of sight until that or the focus is on the row. */
@@ -47,6 +50,7 @@ export function Row({
   right,
   rightTone = 'ink',
   lead,
+  picture,
   trail,
   tools,
   done = false,
@@ -88,6 +92,11 @@ export function Row({
         ) : null}
         {state ? <Txt className="sr-only">{state}</Txt> : null}
       </Pressable>
+      {picture ? (
+        <View className="mr-1 h-10 w-10 overflow-hidden rounded-control bg-sunk">
+          <Picture src={picture} alt="" fit="fill" />
+        </View>
+      ) : null}
       {right ? (
         <Txt size={15} face="medium" tone={rightTone} className="text-right">
           {right}

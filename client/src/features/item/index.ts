@@ -1,5 +1,17 @@
 export { IN_LISTS, needsMore, useDecide, type Decision } from './decide.ts';
-export { Decisions, DuePanel, Glance, HandToSheet, PassOnPanel, PeoplePicker, PlaceList, ToPerson, WaitingPanel } from './fetched.ts';
+export {
+  Decisions,
+  DuePanel,
+  FilesOnTheirWay,
+  Glance,
+  HandToSheet,
+  PassOnPanel,
+  PeoplePicker,
+  PlaceList,
+  ToPerson,
+  WaitingPanel,
+  WantedSheet,
+} from './fetched.ts';
 export { Outline, type OutlineGroup } from './outline-rows.tsx';
 export { SelectButton, Selecting, SelectionBar, useSelection } from './selection.tsx';
 export { sayEntry } from './activity-words.ts';
@@ -10,7 +22,6 @@ export { useGiveAll } from './give-all.ts';
 export { Steps } from './steps.tsx';
 export { useItemFace } from './item-face.tsx';
 export { ItemRow } from './item-row.tsx';
-export { WantedSheet } from './wanted-sheet.tsx';
 export { ItemSheet } from './item-sheet.tsx';
 export { playRing, playTied, setSound, soundIsOn } from './tie-sound.ts';
 export { useOpenItem, useOpenedItem, type OpensAt } from './open-item.ts';

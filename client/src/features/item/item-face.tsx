@@ -1,5 +1,6 @@
 import { countingParts, isDone, isLate, openParts, openWaits, progressOf, type Detail, type Item } from '@kotiva/core';
 import { useRouter } from 'expo-router';
+import { addressOf, firstPicture } from '@/features/files';
 import { everythingUnder } from '@/features/pages';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { useUnsent } from '@/store/unsent.ts';
@@ -75,6 +76,7 @@ export function useItemFace({ item, sub, trail, tools, handle, right, rightTone,
   const completed = parts.find((part) => part.standing === 'completed');
 
   const series = choreOf(item, rows);
+  const picture = firstPicture(rows, item.id);
 
   const unsent = useUnsent([item, ...parts]);
 
@@ -138,6 +140,7 @@ export function useItemFace({ item, sub, trail, tools, handle, right, rightTone,
       lead
     ),
     tools,
+    picture: detail === 'bare' || !picture ? undefined : addressOf(picture, 'small'),
     trail: (
       <>
         {others.length > 0 ? (

@@ -1,6 +1,7 @@
-import { waitsForTie, type Item, type MemoryRows, type Part, type Person } from '@kotiva/core';
+import { waitsForTie, type Item, type MemoryRows, type Part } from '@kotiva/core';
 import type { KnotState, Strand } from '@/ui';
 import { t, type WordKey } from '@/words';
+import { nameOf, personOf } from '@/words/people.ts';
 
 /** What a part looks like as a knot. */
 export function knotOf(item: Pick<Item, 'confirm'>, part: Part): KnotState {
@@ -25,12 +26,7 @@ export function knotOf(item: Pick<Item, 'confirm'>, part: Part): KnotState {
   }
 }
 
-export const personOf = (rows: MemoryRows, id: string | null): Person | null => {
-  const held = id ? rows.get('person', id) : 'absent';
-  return typeof held === 'string' ? null : held;
-};
-
-export const nameOf = (rows: MemoryRows, id: string | null): string => personOf(rows, id)?.name ?? t('person.someone');
+export { nameOf, personOf };
 
 /** The parts of an item that were given to somebody and not taken back, in the order they were given; at once, as they came to the house. */
 export const givenParts = (rows: MemoryRows, itemId: string): Part[] =>

@@ -12,6 +12,7 @@ import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { AnswerPanel } from './answer-panel.tsx';
 import { FromNowOn } from './from-now-on.tsx';
+import { Files } from '@/features/attachments';
 import { HandOverPanel } from './hand-over-panel.tsx';
 import { ItemHead } from './item-head.tsx';
 import { givenParts, knotOf, personOf } from './knot-of.ts';
@@ -95,6 +96,7 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
       {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
       <Steps item={item} steps={steps} canChange={canChange} />
       <Notes item={item} canChange={canChange} />
+      <Files item={item} />
       <FromNowOn item={item} />
     </>
   );

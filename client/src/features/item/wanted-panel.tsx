@@ -28,7 +28,7 @@ export function WantedPanel({ item, onClose }: { item: Item; onClose: () => void
       <Choice
         label={t('wanted.kind')}
         value={kind}
-        options={(['number', 'word'] as const).map((value) => ({ value, words: t(`wanted.kind.${value}`) }))}
+        options={(['number', 'word', 'photo'] as const).map((value) => ({ value, words: t(`wanted.kind.${value}`) }))}
         onChange={(next) => type({ kind: next })}
       />
       <Field

@@ -1,14 +1,20 @@
 import { partId, type Item, type Part, type Wanted } from '@kotiva/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch, useSelector } from 'react-redux';
+import { ChooseFiles, useAttach, useFileRoom } from '@/features/attachments';
 import { useDraft } from '@/store/drafts.ts';
 import { useOpenHouse, type State } from '@/store/store.ts';
 import { answerSettled } from '@/store/wanted.ts';
-import { Button, Field, Foot, Heading, Sheet } from '@/ui';
+import { Button, ErrorLine, Field, Foot, Heading, Sheet, Txt } from '@/ui';
+import { Picture } from '@/ui/picture.tsx';
 import { t } from '@/words';
+import { addWords } from '@/words/add-words.ts';
+import { filesWords } from '@/words/en/files.ts';
 import { sayReason } from '@/words/problems.ts';
 import { useTie } from './use-check.ts';
+
+addWords(filesWords);
 
 /** What is about to be checked off asks for something first. */
 export function WantedSheet() {
@@ -24,10 +30,75 @@ export function WantedSheet() {
   if (asked === null || typeof held === 'string' || isOver) return null;
   const item = rows.get('item', asked.itemId);
   if (typeof item === 'string' || !item.wanted) return null;
-  return <Asking key={held.id} item={item} part={held} wanted={item.wanted} />;
+  const Ask = item.wanted.kind === 'photo' ? AskingPhoto : Asking;
+  return <Ask key={held.id} item={item} part={held} wanted={item.wanted} />;
 }
 
-function Asking({ item, part, wanted }: { item: Item; part: Part; wanted: Wanted }) {
+interface AskingProps {
+  item: Item;
+  part: Part;
+  wanted: Wanted;
+}
+
+/** A photo answers it: the tick counts at once, and the photo comes after it. */
+function AskingPhoto({ item, part, wanted }: AskingProps) {
+  const dispatch = useDispatch();
+  const tie = useTie();
+  const room = useFileRoom();
+  const attach = useAttach(item.id, room);
+  const [photo, setPhoto] = useState<File | null>(null);
+  const [problems, setProblems] = useState<string[]>([]);
+  const preview = useMemo(() => (photo ? URL.createObjectURL(photo) : null), [photo]);
+  const close = () => void dispatch(answerSettled());
+  const checkOff = () => {
+    const reason = tie(item, part, '');
+    if (reason) return setProblems([sayReason(reason)]);
+    // beside the tick, so that both are kept together
+    const wrong = photo ? attach([photo], part.personId) : [];
+    if (wrong.length > 0) setProblems(wrong);
+    else close();
+  };
+  return (
+    <Sheet open onClose={close} title={item.title} closeLabel={t('common.close')} head={<Heading level={2}>{item.title}</Heading>}>
+      <View className="gap-4 pt-2">
+        <Txt>{wanted.what}</Txt>
+        {preview ? (
+          <View className="items-center">
+            <Picture src={preview} alt={photo!.name} fit="whole" />
+          </View>
+        ) : null}
+        {problems.map((problem) => (
+          <ErrorLine key={problem} says={problem} />
+        ))}
+        <ChooseFiles
+          onlyPictures
+          onFiles={([first]) => {
+            if (first) setPhoto(first);
+            setProblems([]);
+          }}
+        />
+        <Foot>
+          <View className="flex-row flex-wrap gap-2">
+            <Button kind="main" disabled={photo === null} onPress={checkOff}>
+              {t('wanted.done')}
+            </Button>
+            <Button
+              kind="quiet"
+              onPress={() => {
+                tie(item, part, '');
+                close();
+              }}
+            >
+              {t('wanted.without')}
+            </Button>
+          </View>
+        </Foot>
+      </View>
+    </Sheet>
+  );
+}
+
+function Asking({ item, part, wanted }: AskingProps) {
   const dispatch = useDispatch();
   const tie = useTie();
   const [typed, setTyped, sent] = useDraft(`answer/${part.id}`, '');

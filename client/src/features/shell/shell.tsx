@@ -2,7 +2,7 @@ import { usePathname, useRouter } from 'expo-router';
 import { createElement, useCallback, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
-import { Glance, ItemSheet, WantedSheet } from '@/features/item';
+import { FilesOnTheirWay, Glance, ItemSheet, WantedSheet } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
@@ -57,6 +57,7 @@ export function Shell({ children }: { children: React.ReactNode }) {
           )}
           <ItemSheet />
           <WantedSheet />
+          <FilesOnTheirWay />
           <Glance />
           <Keyboard />
           <Rings />

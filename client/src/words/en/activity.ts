@@ -75,6 +75,8 @@ export const activityWords = {
   'did.person.end': 'removed {name} from the house',
   'did.undo': 'undid their last change',
   'did.undoOf': 'undid {what}',
+  'did.attachment.add': 'added “{file}”',
+  'did.attachment.remove': 'removed “{file}”',
   'did.comment.say': 'commented',
   'did.comment.correct': 'corrected a comment',
   'did.comment.correct.before': 'corrected a comment that read “{before}”',

@@ -67,5 +67,7 @@ export const reasonsWords = {
   'reason.nothing-to-undo': 'This can’t be undone.',
   'reason.undo-of-another': 'Only the person who did it can undo it.',
   'reason.bad-hours': 'We can’t read these opening hours: {hours}. Write them like “Mo-Fr 09:00-17:00; Sa 10:00-14:00”.',
+  'reason.file-empty': '“{name}” is empty.',
+  'reason.bad-address': 'That isn’t a web address. It starts with https://.',
   'reason.place-unseen': '{name} can’t see the place {place}. Let them see it first.',
 } as const;

@@ -1,0 +1,70 @@
+import { MOST_FILE_BYTES, type Reason } from '@kotiva/core';
+import { useEffect, useState } from 'react';
+import { useStore } from 'react-redux';
+import { v5 } from 'uuid';
+import { senderOf } from '@/files/sender-of.ts';
+import { ask } from '@/store/api.ts';
+import { useLiveHouse } from '@/store/live-house.tsx';
+import { useOpenHouse, type Store } from '@/store/store.ts';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import { sayBytes } from '@/words/sizes.ts';
+
+/** Bytes: of a file, of a house, and how much of that is used. */
+export interface FileRoom {
+  file: number;
+  house: number;
+  used: number;
+}
+
+/** How much room there is; null until it is known, which it is not without a line. */
+export function useFileRoom(): FileRoom | null {
+  const { house, rows } = useOpenHouse();
+  const [room, setRoom] = useState<FileRoom | null>(null);
+  const changed = rows.all('attachment').length;
+  useEffect(() => {
+    let isOver = false;
+    void ask<FileRoom>('GET', `/houses/${house.id}/files`).then((answer) => {
+      if (answer.ok && !isOver) setRoom(answer.value);
+    });
+    return () => {
+      isOver = true;
+    };
+  }, [house.id, changed]);
+  return room;
+}
+
+/** What sends the files of whoever is here. */
+export function useFileSender() {
+  const store = useStore() as Store;
+  const { house, me } = useOpenHouse();
+  return senderOf(store, me.accountId ?? '', house.id);
+}
+
+/** Adds files to an item: announced at once, and sent by themselves. Returns what is wrong with which. */
+export function useAttach(itemId: string, room: FileRoom | null): (files: readonly File[], asked?: string | null) => string[] {
+  const live = useLiveHouse();
+  const sender = useFileSender();
+  return (files, asked) => {
+    const problems: string[] = [];
+    let left = room ? room.house - room.used : Infinity;
+    for (const file of files) {
+      const problem = faultOf(file, room?.file ?? MOST_FILE_BYTES, left);
+      const given = problem ?? live.submit('attachment.add', { item: itemId, name: file.name, size: file.size, ...(asked === undefined ? {} : { asked }) });
+      if (typeof given === 'string') problems.push(given);
+      else if (given.id === null) problems.push(sayReason(given.refused as Reason));
+      else {
+        left -= file.size;
+        void sender.add({ id: v5('0', given.id), commandId: given.id, blob: file, paused: false, begun: false, at: Date.now() });
+      }
+    }
+    return problems;
+  };
+}
+
+/** Said before anything is sent, with both sizes. */
+function faultOf({ name, size }: File, max: number, left: number): string | null {
+  if (size === 0) return t('files.empty', { name });
+  if (size > max) return t('files.tooLarge', { name, size: sayBytes(size), max: sayBytes(max) });
+  return size > left ? t('files.houseFull', { name, size: sayBytes(size), max: sayBytes(Math.max(0, left)) }) : null;
+}

@@ -1,0 +1,2 @@
+export { addressOf, downloadOf } from './addresses.ts';
+export { attachmentsOf, firstPicture } from './of-item.ts';

@@ -1,0 +1,10 @@
+import type { MemoryRows, Person } from '@kotiva/core';
+import { t } from './index.ts';
+
+export function personOf(rows: MemoryRows, id: string | null): Person | null {
+  const person = id ? rows.get('person', id) : 'absent';
+  return typeof person === 'string' ? null : person;
+}
+
+/** What somebody is called; of whom nothing is known here: somebody. */
+export const nameOf = (rows: MemoryRows, id: string | null): string => personOf(rows, id)?.name ?? t('person.someone');
