@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { chmodSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** A picture in its sizes: 320 and 1280 pixels at its longer side, and as large as it came. `whole`: the bytes as they came. */
@@ -20,6 +20,8 @@ export class FileFolder {
     this.coming = join(root, 'coming');
     this.kept = join(root, 'kept');
     for (const folder of [root, this.coming, this.kept]) mkdirSync(folder, { recursive: true, mode: 0o700 });
+    // an earlier one may have been made by hand
+    chmodSync(root, 0o700);
   }
 
   comingPath = (id: string): string => join(this.coming, id);

@@ -24,9 +24,11 @@ export function useFileRoom(): FileRoom | null {
   const changed = rows.all('attachment').length;
   useEffect(() => {
     let isOver = false;
-    void ask<FileRoom>('GET', `/houses/${house.id}/files`).then((answer) => {
-      if (answer.ok && !isOver) setRoom(answer.value);
-    });
+    void ask<FileRoom>('GET', `/houses/${house.id}/files`)
+      .then((answer) => {
+        if (answer.ok && !isOver) setRoom(answer.value);
+      })
+      .catch(() => undefined);
     return () => {
       isOver = true;
     };

@@ -125,7 +125,7 @@ export const toastsWords = {
   'said.personAdded': 'Added {name}.',
   'said.ended': '{name} was removed from the house.',
   'said.saved': 'Saved.',
-  'said.kind.photo': 'checked it off with a photo',
+  'said.kind.photo': 'photo at check-off',
   'said.kind.handing': 'handing it over',
   'said.kind.question': 'asking back',
   'said.kind.answer': 'answering',
