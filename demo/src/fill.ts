@@ -1,11 +1,27 @@
-import { addDays, calendarDateOf, epochOf, instantAt, instantOf, onArriving, type CommandName, type Noun, type Payload, type Row } from '@kotiva/core';
-import { v7 } from 'uuid';
+import {
+  MOST_FILE_BYTES,
+  MOST_HOUSE_BYTES,
+  addDays,
+  calendarDateOf,
+  epochOf,
+  instantAt,
+  instantOf,
+  onArriving,
+  type CommandName,
+  type Noun,
+  type Payload,
+  type Row,
+} from '@kotiva/core';
+import { writeFileSync } from 'node:fs';
+import { v5, v7 } from 'uuid';
 import { Accounts } from '../../server/src/auth/accounts.ts';
 import type { Storage } from '../../server/src/db/open.ts';
+import { KeptFiles } from '../../server/src/files/kept-files.ts';
 import { Timers } from '../../server/src/jobs/timers.ts';
 import { holidaysToLookUp, lookUpHolidays } from '../../server/src/jobs/holidays.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
 import { keepChores, type Giving } from './chores-kept.ts';
+import { pageOf, photoOf } from './drawings.ts';
 import { positionOf } from './region/frame.ts';
 import { KNOWN } from './region/places.ts';
 import type { DemoHouse, DemoItem, DemoList, DemoOutsider, DemoPlace, DemoPlaceReminder, DemoTalk, Did } from './scenario/index.ts';
@@ -14,10 +30,14 @@ import { GUESTHOUSE, HOME } from './scenario/index.ts';
 const ZONE = 'Europe/Helsinki';
 export const DEMO_PASSWORD = 'kaislaranta';
 
-/** Fills an empty database with the scenario: through commands, at the times they would have been given. */
-export async function fillDemo(storage: Storage, now: string, attach: Attach = () => undefined): Promise<void> {
+/** Fills an empty database with the scenario: through commands, at the times they would have been given; its files where those are kept. */
+export async function fillDemo(storage: Storage, now: string, filesFolder: string | null, attach: Attach = () => undefined): Promise<void> {
   const accounts = await demoAccounts(new Accounts(storage.db));
-  for (const house of [GUESTHOUSE, HOME]) new HouseFiller(storage, accounts, house, now, attach).fill(storage);
+  for (const house of [GUESTHOUSE, HOME]) {
+    const filler = new HouseFiller(storage, accounts, house, now, attach);
+    filler.fill(storage);
+    if (filesFolder !== null) await filler.files(storage, filesFolder);
+  }
 }
 
 /** Lets something keep what has to be kept beside the commands, such as what is to be sent. */
@@ -70,6 +90,26 @@ class HouseFiller {
     for (const talk of this.scenario.talks ?? []) this.talk(talk);
     this.marks();
     this.pastNudges(storage);
+  }
+
+  /** Files, taken in as if they had come over the wire. */
+  async files(storage: Storage, folder: string): Promise<void> {
+    const limits = { file: MOST_FILE_BYTES, house: MOST_HOUSE_BYTES };
+    const kept = new KeptFiles(storage.raw, this.ledger, { now: () => this.clock }, folder, limits);
+    for (const [title, files] of Object.entries(this.scenario.files ?? {}))
+      for (const file of files) {
+        const item = this.titled(title);
+        this.at(file.ago, 13);
+        if ('url' in file) {
+          this.give(file.by, 'attachment.link', { item, url: file.url, name: file.name });
+          continue;
+        }
+        const bytes = 'photo' in file ? await photoOf(file.photo) : pageOf(file.page, file.lines);
+        const id = v5('0', this.give(file.by, 'attachment.add', { item, name: file.name, size: bytes.length }));
+        writeFileSync(kept.folder.comingPath(id), bytes);
+        await kept.finish(id);
+      }
+    await kept.sweep();
   }
 
   private place(by: string, name: string, { radius, hours, unmapped }: DemoPlace): void {

@@ -75,6 +75,7 @@ await startServer({
   standIns: (app, services) => mountStandIns(app, services, { mailbox, phones, mailInPort }),
   prepare() {
     // only once no other server uses them
+    if (values.fresh || state === 'cut-off') rmSync(join(data, 'files'), { recursive: true, force: true });
     if (values.fresh || state === 'cut-off') for (const end of ['', '-wal', '-shm']) rmSync(join(data, `kotiva.sqlite${end}`), { force: true });
   },
   async fill(storage) {
@@ -83,7 +84,7 @@ await startServer({
     markDemo(storage, 'filling');
     // what was told meanwhile is on its way once the server runs
     const attach: Attach = (ledger, clock) => void new Outbox(storage.raw, ledger, clock, WAITING);
-    await fillDemo(storage, beginningOf(new SimulatedClock(storage.db)), attach);
+    await fillDemo(storage, beginningOf(new SimulatedClock(storage.db)), join(data, 'files'), attach);
     markDemo(storage, 'filled');
   },
 });

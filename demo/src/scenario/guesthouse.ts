@@ -1,3 +1,4 @@
+import { FILES } from './files.ts';
 import { GUESTHOUSE_CHORES } from './chores.ts';
 import { FAMILY, STAFF } from './people.ts';
 import { ERRANDS, GUESTHOUSE_PLACES, PLACE_REMINDERS } from './places.ts';
@@ -523,6 +524,7 @@ export const GUESTHOUSE: DemoHouse = {
   ],
   places: GUESTHOUSE_PLACES,
   placeReminders: PLACE_REMINDERS,
+  files: FILES,
   situations: { 'phone in hand': 'tool', ladder: 'tool', 'guests out': 'event', 'quiet hour': 'moment', 'with Petri': 'person' },
   outsiders: [
     {

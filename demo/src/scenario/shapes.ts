@@ -1,3 +1,4 @@
+import type { Drawing } from '../drawings.ts';
 import type { Colour, Energy, ListIcon, ListKind, Pattern, Payload, Role, SituationKind } from '@kotiva/core';
 
 /** The made-up guesthouse Kaislaranta by a lake, and the family above it. Nobody and nothing in it is real. */
@@ -134,6 +135,11 @@ export interface DemoPlace {
 /** For some people each, or for whoever of them gets there first. */
 export type DemoPlaceReminder = { by: string; at: string } & ({ for: string[] } | { first: string[] });
 
+/** A drawn photo, a page of PDF, or the address of something. */
+export type DemoFile = { by: string; ago: number } & (
+  { photo: Drawing; name: string } | { page: string; lines: readonly string[]; name: string } | { url: string; name: string }
+);
+
 export interface DemoHouse {
   name: string;
   people: DemoPerson[];
@@ -153,6 +159,8 @@ export interface DemoHouse {
   placeReminders?: Record<string, DemoPlaceReminder>;
   /** By the title of the item or step: who marked it, for what, and in how many days to ask again. */
   waits?: Record<string, { by: string; words: string; askIn?: number }>;
+  /** By the title of the item. */
+  files?: Record<string, readonly DemoFile[]>;
   /** By name: days away, from and to, counted from today. */
   away?: Record<string, [from: number, to: number]>;
 }
