@@ -6,7 +6,7 @@ export * from './choice.tsx';
 export * from './confirm-row.tsx';
 export { CopyButton } from './copy-button.tsx';
 export * from './focus-first.tsx';
-export { Foot } from './foot.tsx';
+export { Foot, useSheetFoot } from './foot.tsx';
 export * from './empty.tsx';
 export * from './error-line.tsx';
 export * from './field.tsx';

@@ -3,8 +3,18 @@ import { filtersWords } from './en/filters.ts';
 import { glanceWords } from './en/glance.ts';
 import { layoutsWords } from './en/layouts.ts';
 import { lookingBackWords } from './en/looking-back.ts';
+import { notesWords } from './en/notes.ts';
 import { weeklyReviewWords } from './en/weekly-review.ts';
 import { first } from './first.ts';
 
 /** All of it, as a translator and the tests have it. On a device only what comes first is there at once: see `add-words.ts`. */
-export const en = { ...first, ...filesWords, ...filtersWords, ...glanceWords, ...layoutsWords, ...lookingBackWords, ...weeklyReviewWords } as const;
+export const en = {
+  ...first,
+  ...filesWords,
+  ...filtersWords,
+  ...glanceWords,
+  ...layoutsWords,
+  ...lookingBackWords,
+  ...notesWords,
+  ...weeklyReviewWords,
+} as const;

@@ -41,6 +41,7 @@ import { leaveParts, orderParts, planForPerson, planParts, pullParts, shelvePart
 import { changeSavedView, makeSavedView } from './saved-views.ts';
 import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, lookAsPerson, makeInvitation, setRole, withdrawInvitation } from './people.ts';
+import { notesToSteps, stepsToNotes } from './notes-and-steps.ts';
 import { pinItem } from './pins.ts';
 import { purgeItem, purgeRemovedItems } from './purging.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
@@ -110,6 +111,8 @@ const KINDS = {
   'item.setPolicy': setPolicy,
   'item.move': moveItem,
   'item.copy': copyItem,
+  'item.notesToSteps': notesToSteps,
+  'item.stepsToNotes': stepsToNotes,
   'item.remove': removeItem,
   'item.bringBack': bringBackItem,
   'item.pin': pinItem,

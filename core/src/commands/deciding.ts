@@ -54,7 +54,8 @@ export interface Note {
     | 'alarm-past'
     | 'alarm-needs-date'
     | 'someone-there'
-    | 'cannot-see';
+    | 'cannot-see'
+    | 'steps-stay';
   params: Params;
 }
 

@@ -1,8 +1,8 @@
-import { mergeDiff3 } from 'node-diff3';
 import * as z from 'zod/mini';
 import { countingParts } from '../followup/standing.ts';
 import { Pace } from '../model/house-schema.ts';
 import type { Item } from '../model/item.ts';
+import { changedLines, mergeNotes } from '../model/notes-merge.ts';
 import { Policy } from '../model/nature-schema.ts';
 import { TEXT_MAX } from '../model/row.ts';
 import { Id, Moment, Text, Title } from '../model/row-schema.ts';
@@ -35,7 +35,10 @@ export const changeItem = commandKind({
     pace: z.optional(z.nullable(Pace)),
     ...NATURE,
   }),
-  asks: ({ item }) => [{ permission: 'change', item }],
+  // notes are everybody's who works on it
+  asks: ({ item, notesBase: _base, notes, ...others }) => [
+    { permission: notes !== undefined && Object.values(others).every((value) => value === undefined) ? 'answer' : 'change', item },
+  ],
   decide({ item: itemId, notesBase, tags, situations, place, ...fields }, d) {
     const item = d.need('item', itemId);
     refuseBadDates(item.due, fields.start === undefined ? item.start : fields.start);
@@ -46,34 +49,20 @@ export const changeItem = commandKind({
     if (fields.start !== undefined && fields.start !== item.start) rearmAlarms(itemId, ['start'], d);
     for (const field of textChanges) {
       const value = fields[field];
-      if (value === undefined || value === item[field]) continue;
-      d.enter('item.change', { itemId }, field === 'notes' ? { field } : { field, from: item[field], to: value });
+      if (value === undefined || (field === 'notes' ? notes : value) === item[field]) continue;
+      d.enter('item.change', { itemId }, field === 'notes' ? { field, ...changedLines(item.notes, notes ?? '') } : { field, from: item[field], to: value });
     }
     const told = (['title', 'confirm'] as const).find((field) => fields[field] !== undefined && fields[field] !== item[field]);
     if (told) notifyHolders(item, told, d);
   },
 });
 
-/** Three-way by line; where both changed the same lines, both stay, the one that was there first. */
+/** What two wrote at once stays, all of it: where that is more than fits, the second is told so and keeps what was typed. */
 function mergedNotes(base: string, mine: string, theirs: string, d: Deciding): string {
-  if (theirs === base || theirs === mine) return mine;
-  const merged = mergeDiff3(theirs, base, mine, { stringSeparator: /\r?\n/, excludeFalseConflicts: true });
-  if (merged.conflict) d.note('merged-beside', {});
-  const lines = merged.conflict ? withoutMarks(merged.result) : merged.result;
-  return lines.join('\n').slice(0, TEXT_MAX);
-}
-
-/** Of a conflict keeps both sides and drops the markers and the common ancestor between them. */
-function withoutMarks(lines: string[]): string[] {
-  const kept: string[] = [];
-  let inBase = false;
-  for (const line of lines) {
-    if (/^<{7}( |$)|^>{7}( |$)/.test(line)) continue;
-    if (/^\|{7}( |$)/.test(line)) inBase = true;
-    else if (/^={7}( |$)/.test(line)) inBase = false;
-    else if (!inBase) kept.push(line);
-  }
-  return kept;
+  const { text, besides } = mergeNotes(base, mine, theirs);
+  if (text.length > TEXT_MAX) refuse('too-long', { max: TEXT_MAX }, 'notes');
+  if (besides) d.note('merged-beside', {});
+  return text;
 }
 
 /** What was changed, and from what to what: a notice that only says that something was helps nobody. */

@@ -69,6 +69,8 @@ export const REASON_CODES = [
   'bad-hours',
   'filter-empty',
   'place-unseen',
+  'nothing-chosen',
+  'steps-say-more',
   'file-empty',
   'bad-address',
 ] as const;

@@ -19,6 +19,8 @@ export const ENTRY_KINDS = [
   'item.bringBack',
   'item.change',
   'item.copy',
+  'item.notesToSteps',
+  'item.stepsToNotes',
   'item.move',
   'item.remove',
   'list.bringBack',

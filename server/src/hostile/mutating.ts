@@ -106,6 +106,8 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
   }),
   'comment.correct': (d, id) => ({ comment: id('comment'), text: d.pick(WORDS) }),
   'comment.takeBack': (d, id) => ({ comment: id('comment') }),
+  'item.notesToSteps': (d, id) => ({ item: id('item'), lines: d.pick([[0], [0, 1, 2], [], [-1], [1e9], WORDS]) }),
+  'item.stepsToNotes': (d, id) => ({ item: id('item'), steps: [id('item'), id('item')] }),
   'attachment.add': (d, id) => ({
     item: id('item'),
     name: d.pick([...WORDS, '../../x', 'a'.repeat(300)]),

@@ -52,6 +52,12 @@ const othersAlarm = async (s: Situation) =>
   s.house.made('alarm', await s.house.must('Other', 'alarm.set', { item: await othersPile(s), trigger: { kind: 'relative', to: 'due', offset: '-P1D' } })).id;
 const othersComment = async (s: Situation) =>
   s.house.made('comment', await s.house.must('Other', 'comment.say', { item: await othersPile(s), text: 'Mine' })).id;
+/** Who may change an item, whatever else: the owner of its list, or who made it. */
+function keeperOf(itemId: string, { house }: Situation): string {
+  const item = house.rows('item').find(({ id }) => id === itemId)!;
+  const list = house.rows('list').find(({ id }) => id === item.listId);
+  return house.rows('person').find(({ id }) => id === (list?.ownerId ?? item.makerId))!.name;
+}
 const othersFile = async (s: Situation) =>
   s.house.made('attachment', await s.house.must('Other', 'attachment.add', { item: await othersPile(s), name: 'valve.jpg', size: 10 })).id;
 const othersMatter = async (s: Situation) =>
@@ -195,7 +201,27 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
     'to the own pile': byAll(() => ({ items: [{ title: 'One' }, { title: 'Its step', under: 0 }] })),
     'as steps': onItem('change', (parent) => ({ items: [{ title: 'Step' }], parent })),
   },
-  'item.change': { title: onItem('change', (item) => ({ item, title: 'Better' })) },
+  'item.change': {
+    title: onItem('change', (item) => ({ item, title: 'Better' })),
+    notes: onItem('answer', (item) => ({ item, notes: 'The left one' })),
+    'notes and more': onItem('change', (item) => ({ item, notes: 'The left one', importance: 2 })),
+  },
+  'item.notesToSteps': {
+    lines: async (s) => {
+      const item = await s.item();
+      const name = keeperOf(item, s);
+      await s.house.must(name, 'item.change', { item, notes: 'Oars' });
+      return { payload: { item, lines: [0] }, allowed: s.allows('answer') };
+    },
+  },
+  'item.stepsToNotes': {
+    step: async (s) => {
+      const item = await s.item();
+      const name = keeperOf(item, s);
+      const step = s.house.made('item', await s.house.must(name, 'item.add', { title: 'Oars', parent: item })).id;
+      return { payload: { item, steps: [step] }, allowed: s.allows('answer') };
+    },
+  },
   'item.setDue': { day: onItem('change', (item) => ({ item, due: '2026-12-24' })) },
   'item.setPolicy': { each: onItem('change', (item) => ({ item, policy: 'each' })) },
   'item.move': {

@@ -25,6 +25,8 @@ const SAYING: { [K in EntryKind]?: (params: Params, kind: EntryKind) => string }
     params.access
       ? t('did.list.share', { ...slots(params), access: t(`access.${params.access as Access}`).toLowerCase() })
       : t('did.list.unshare', slots(params)),
+  'item.notesToSteps': (params) => t('did.item.notesToSteps', { count: Number(params.count) }),
+  'item.stepsToNotes': (params) => t('did.item.stepsToNotes', { count: Number(params.count) }),
   'list.useAgain': (params) => t('did.list.useAgain', { count: Number(params.count) }),
   'house.change': (params, kind) => (params.name ? t('did.house.rename', slots(params)) : usual(params, kind)),
   'invitation.make': (params) => t('did.invitation.make', { role: t(`role.${params.role as Role}`) }),

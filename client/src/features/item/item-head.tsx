@@ -4,13 +4,16 @@ import { Pressable, View } from 'react-native';
 import { everythingUnder } from '@/features/pages';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Menu, Txt, type MenuEntry } from '@/ui';
+import { Menu, Txt, useWide, type MenuEntry } from '@/ui';
 import { t } from '@/words';
+import type { Frame } from './item-frame.tsx';
+import { chooseItemSize, type ItemSize } from './item-size.ts';
 import { nameOf } from './knot-of.ts';
 import { sayRemoved } from './say-removed.ts';
 
 interface ItemHeadProps {
   item: Item;
+  frame: Frame;
   canChange: boolean;
   onFollow: () => void;
   onCopy: () => void;
@@ -18,10 +21,16 @@ interface ItemHeadProps {
 }
 
 /** Above the sheet: where the item lies, and what is seldom done to it. */
-export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHeadProps) {
+export function ItemHead({ item, frame, canChange, onFollow, onCopy, onClose }: ItemHeadProps) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const router = useRouter();
+  const wide = useWide();
+  const resize = (size: ItemSize) => {
+    chooseItemSize(size);
+    if (size === 'page') router.push(`/items/${item.id}`);
+    else if (frame === 'page') router.replace(`${item.listId ? `/lists/${item.listId}` : '/'}?item=${item.id}`);
+  };
   const list = item.listId ? rows.get('list', item.listId) : null;
   const section = item.sectionId ? rows.get('section', item.sectionId) : null;
   const where = [list, section].flatMap((row) => (row && typeof row !== 'string' ? [row.name] : [])).join(' · ');
@@ -35,6 +44,7 @@ export function ItemHead({ item, canChange, onFollow, onCopy, onClose }: ItemHea
     },
     { key: 'follow', words: t('watch.open'), onPress: onFollow },
   ];
+  entries.push(...sizeEntries(wide, frame, resize));
   if (canChange) {
     entries.push(
       ...moveEntries(
@@ -116,6 +126,16 @@ function Way({ words, label, onPress }: { words: string; label: string; onPress:
       </Txt>
     </Pressable>
   );
+}
+
+/** How else it can stand; what is chosen holds for the next one opened here too. */
+function sizeEntries(wide: boolean, frame: Frame, resize: (size: ItemSize) => void): MenuEntry[] {
+  const sizes: { size: ItemSize; of: Frame }[] = [
+    { size: 'page', of: 'page' },
+    ...(wide ? [{ size: 'beside', of: 'beside' } as const] : []),
+    { size: 'over', of: 'sheet' },
+  ];
+  return sizes.filter(({ of }) => of !== frame).map(({ size }) => ({ key: size, words: t(`item.size.${size}`), onPress: () => resize(size) }));
 }
 
 /** The menu's ways of what dragging does. */

@@ -1,19 +1,29 @@
-import type { Item } from '@kotiva/core';
+import { allows, finding, type Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, ConfirmRow, Field, Heading } from '@/ui';
 import { FormattedText } from '@/ui/formatted-text.tsx';
 import { t } from '@/words';
+import { addWords } from '@/words/add-words.ts';
+import { notesWords } from '@/words/en/notes.ts';
 import { sayReason } from '@/words/problems.ts';
+import { LinesToSteps } from './lines-to-steps.tsx';
+import { NotesChanged } from './notes-changed.tsx';
+
+addWords(notesWords);
 
 /** Longer words with the item. Saved with the text they were based on, so that two can write at once. */
-export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
+export function Notes({ item }: { item: Item }) {
   const submit = useSubmit();
+  const { rows, me } = useOpenHouse();
+  const canWrite = item.removedAt === null && allows({ permission: 'answer', item: item.id }, me, finding(rows));
+  const [choosing, setChoosing] = useState(false);
   const [writing, setWriting, done, { found }] = useDraft<{ base: string; text: string } | null>(`notes/${item.id}`, null);
   const [error, setError] = useState<string | null>(null);
-  if (!item.notes && !canChange) return null;
+  if (!item.notes && !canWrite) return null;
   const save = () => {
     if (!writing) return;
     const reason =
@@ -39,12 +49,24 @@ export function Notes({ item, canChange }: { item: Item; canChange: boolean }) {
         </>
       ) : (
         <>
-          {item.notes ? <FormattedText>{item.notes}</FormattedText> : null}
-          {canChange ? (
-            <View className="items-start">
+          {item.notes && !choosing ? (
+            <>
+              <FormattedText>{item.notes}</FormattedText>
+              <NotesChanged item={item} />
+            </>
+          ) : null}
+          {choosing ? (
+            <LinesToSteps item={item} onClose={() => setChoosing(false)} />
+          ) : canWrite ? (
+            <View className="-ml-2 flex-row flex-wrap">
               <Button kind="quiet" onPress={() => setWriting({ base: item.notes, text: item.notes })}>
                 {t(item.notes ? 'item.changeNotes' : 'item.writeNotes')}
               </Button>
+              {item.notes ? (
+                <Button kind="quiet" onPress={() => setChoosing(true)}>
+                  {t('notes.toSteps')}
+                </Button>
+              ) : null}
             </View>
           ) : null}
         </>

@@ -6,7 +6,7 @@ import { Followers, FollowPanel } from '@/features/following';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Address, addressesIn, Band, Button, Field, FocusFirst, Heading, Knot, Sheet, Txt, useKeysOfSheet, useWide } from '@/ui';
+import { Address, addressesIn, Band, Button, Field, FocusFirst, Heading, Knot, Txt, useKeysOfSheet, useWide } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -14,6 +14,7 @@ import { AnswerPanel } from './answer-panel.tsx';
 import { FromNowOn } from './from-now-on.tsx';
 import { Files } from '@/features/attachments';
 import { HandOverPanel } from './hand-over-panel.tsx';
+import { ItemFrame, type Frame } from './item-frame.tsx';
 import { ItemHead } from './item-head.tsx';
 import { givenParts, knotOf, personOf } from './knot-of.ts';
 import { Notes } from './notes.tsx';
@@ -29,10 +30,11 @@ import { WaitLines } from './waiting-panel.tsx';
 import { WhoStands } from './who-stands.tsx';
 
 /** The sheet of one item: what it is, where it stands, and what is next. */
-export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null; onClose: () => void }) {
+export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; at: OpensAt | null; frame?: Frame; onClose: () => void }) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
-  const wide = useWide();
+  // beside the list there is room for one column
+  const wide = useWide() && frame !== 'beside';
   const [handing, setHanding] = useState(at === 'hand');
   const [aside, setAside] = useState<'copy' | 'follow' | null>(null);
   const [isSetting, setSetting] = useState(false);
@@ -95,7 +97,7 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
       )}
       {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
       <Steps item={item} steps={steps} canChange={canChange} />
-      <Notes item={item} canChange={canChange} />
+      <Notes item={item} />
       <Files item={item} />
       <FromNowOn item={item} />
     </>
@@ -130,14 +132,11 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
     </>
   );
   return (
-    <Sheet
-      open
-      hasAddress
+    <ItemFrame
+      frame={frame}
+      item={item}
       onClose={onClose}
-      title={item.title}
-      closeLabel={t('common.close')}
-      leaves
-      head={<ItemHead item={item} canChange={canChange} onFollow={() => setAside('follow')} onCopy={() => setAside('copy')} onClose={onClose} />}
+      head={<ItemHead item={item} frame={frame} canChange={canChange} onFollow={() => setAside('follow')} onCopy={() => setAside('copy')} onClose={onClose} />}
       foot={
         handing && canChange ? undefined : (
           <RemarkField item={item} answering={answering} onAnswered={answered}>
@@ -179,7 +178,7 @@ export function OpenItem({ item, at, onClose }: { item: Item; at: OpensAt | null
           {talk}
         </>
       )}
-    </Sheet>
+    </ItemFrame>
   );
 
   /** Opening turns unseen into seen; puts away what came back. */

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Field, Heading, Txt, type MenuEntry } from '@/ui';
+import { Field, Heading, Menu, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { Outline } from './outline-rows.tsx';
@@ -24,6 +24,7 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
     setError(reason ? sayReason(reason) : null);
     if (!reason) added();
   };
+  const toNotes = () => void submit('item.stepsToNotes', { item: item.id, steps: steps.map(({ id }) => id) }, { words: t('item.stepsAreNotes'), undo: true });
   const moreOf = (step: Item): MenuEntry[] => [
     {
       key: 'own',
@@ -45,12 +46,17 @@ export function Steps({ item, steps, canChange }: { item: Item; steps: readonly 
   const group = { key: item.id, top: steps, spot: { parent: item.id } };
   return (
     <View className="mt-4">
-      <View className="flex-row items-baseline gap-2">
+      <View className="flex-row items-center gap-2">
         <Heading level={3}>{t('item.steps')}</Heading>
         {steps.length > 0 ? (
           <Txt size={13} tone="muted">
             {t('common.of', { done, of: steps.length })}
           </Txt>
+        ) : null}
+        {canChange && steps.length > 0 ? (
+          <View className="-my-2 ml-auto">
+            <Menu label={t('item.stepsMore')} entries={[{ key: 'notes', words: t('item.stepsToNotes'), onPress: toNotes }]} />
+          </View>
         ) : null}
       </View>
       <View className="-mx-2">

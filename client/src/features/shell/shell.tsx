@@ -2,7 +2,7 @@ import { usePathname, useRouter } from 'expo-router';
 import { createElement, useCallback, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
-import { FilesOnTheirWay, Glance, ItemSheet, WantedSheet } from '@/features/item';
+import { FilesOnTheirWay, Glance, ItemBeside, ItemSheet, WantedSheet } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
@@ -38,8 +38,11 @@ export function Shell({ children }: { children: React.ReactNode }) {
           <SkipLink />
           {wide ? <TopBar /> : null}
           <LineState />
-          <View className="min-h-0 grow shrink" role="main">
-            {children}
+          <View className="min-h-0 grow shrink basis-0 flex-row">
+            <View className="min-h-0 min-w-0 grow shrink basis-0" role="main">
+              {children}
+            </View>
+            <ItemBeside />
           </View>
           <RingBar />
           <SaidBar />
@@ -107,7 +110,7 @@ const BELONGS: Record<string, string> = {
 };
 
 const isAt = (path: string, at: string): boolean => {
-  const here = at.startsWith('/places') || at.startsWith('/settings') ? '/more' : (BELONGS[at] ?? at);
+  const here = at.startsWith('/places') || at.startsWith('/settings') ? '/more' : at.startsWith('/items/') ? '/lists' : (BELONGS[at] ?? at);
   return path === '/' ? here === '/' : here.startsWith(path);
 };
 

@@ -17,6 +17,8 @@ export const peopleWords = {
   'rest.daysOff': 'Days off',
   'rest.everyDay': 'Keep at least one day when you can be reached.',
   'note.each-is-kept': 'Each “{title}” stays open until it’s done, however late. You can change that under Repeat.',
+  'note.steps-stay_one': '{count} step stayed: it has a day, a person, comments or files.',
+  'note.steps-stay_other': '{count} steps stayed: they have days, people, comments or files.',
   'note.cannot-see': '{name} can’t see this, so they weren’t told.',
   'note.nudge-waits': '{name} has quiet time now and will be asked when it ends.',
   'people.strip': 'People',

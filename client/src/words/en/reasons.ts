@@ -67,6 +67,8 @@ export const reasonsWords = {
   'reason.nothing-to-undo': 'This can’t be undone.',
   'reason.undo-of-another': 'Only the person who did it can undo it.',
   'reason.bad-hours': 'We can’t read these opening hours: {hours}. Write them like “Mo-Fr 09:00-17:00; Sa 10:00-14:00”.',
+  'reason.nothing-chosen': 'Choose at least one line.',
+  'reason.steps-say-more': 'These steps have days, people, comments or files, which a line of notes can’t hold.',
   'reason.file-empty': '“{name}” is empty.',
   'reason.bad-address': 'That isn’t a web address. It starts with https://.',
   'reason.place-unseen': '{name} can’t see the place {place}. Let them see it first.',

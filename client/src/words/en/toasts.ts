@@ -141,6 +141,8 @@ export const toastsWords = {
   'undone.attachment.add': 'adding a file',
   'undone.attachment.link': 'adding a web address',
   'undone.attachment.remove': 'removing a file',
+  'undone.item.notesToSteps': 'turning lines into steps',
+  'undone.item.stepsToNotes': 'turning steps into notes',
   'undone.item.add': 'adding it',
   'undone.item.addMany': 'adding them',
   'undone.item.change': 'changing it',
