@@ -3,6 +3,7 @@ import { filtersWords } from './en/filters.ts';
 import { glanceWords } from './en/glance.ts';
 import { layoutsWords } from './en/layouts.ts';
 import { lookingBackWords } from './en/looking-back.ts';
+import { notesEditorWords } from './en/notes-editor.ts';
 import { notesWords } from './en/notes.ts';
 import { weeklyReviewWords } from './en/weekly-review.ts';
 import { first } from './first.ts';
@@ -15,6 +16,7 @@ export const en = {
   ...glanceWords,
   ...layoutsWords,
   ...lookingBackWords,
+  ...notesEditorWords,
   ...notesWords,
   ...weeklyReviewWords,
 } as const;

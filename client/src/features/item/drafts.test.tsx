@@ -61,6 +61,7 @@ test('a handover half made is there again as it was; cancelled, it begins anew',
 });
 
 test('notes begun are open again with what they were based on', () => {
+  localStorage.setItem('kotiva/notes-plain', 'yes');
   const { w, oars } = house();
   const first = open(w, 'Aino', oars);
   tap(t('item.writeNotes'));

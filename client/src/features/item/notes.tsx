@@ -4,13 +4,14 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, ConfirmRow, Field, Heading } from '@/ui';
+import { Button, ConfirmRow, ErrorLine, Heading } from '@/ui';
 import { FormattedText } from '@/ui/formatted-text.tsx';
 import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
 import { notesWords } from '@/words/en/notes.ts';
 import { sayReason } from '@/words/problems.ts';
 import { LinesToSteps } from './lines-to-steps.tsx';
+import { NotesField } from './notes-field.tsx';
 import { NotesChanged } from './notes-changed.tsx';
 
 addWords(notesWords);
@@ -36,15 +37,15 @@ export function Notes({ item }: { item: Item }) {
       {item.notes || writing ? <Heading level={3}>{t('item.notes')}</Heading> : null}
       {writing ? (
         <>
-          <Field
-            label={t('item.notes')}
-            hideLabel
-            multiline
-            value={writing.text}
-            onChangeText={(text) => setWriting({ ...writing, text })}
-            error={error}
+          <NotesField
+            text={writing.text}
+            onChange={(text) => {
+              setWriting((now) => now && { ...now, text });
+              setError(null);
+            }}
             autoFocus={!found}
           />
+          <ErrorLine says={error} />
           <ConfirmRow verb={t('common.save')} onConfirm={save} cancel={t('common.cancel')} onCancel={done} />
         </>
       ) : (

@@ -3,6 +3,8 @@ export const notesWords = {
   'notes.changed': 'Last changed by {name}, {when}',
   'notes.added': 'Added',
   'notes.removed': 'Removed',
+  'notes.plain': 'Show Markdown',
+  'notes.formatted': 'Show formatting',
   'notes.toSteps': 'Turn into steps',
   'notes.toStepsTitle': 'Which lines become steps?',
   'notes.makeSteps_one': 'Make {count} step',
