@@ -5,6 +5,7 @@ import { layoutsWords } from './en/layouts.ts';
 import { lookingBackWords } from './en/looking-back.ts';
 import { notesEditorWords } from './en/notes-editor.ts';
 import { notesWords } from './en/notes.ts';
+import { sketchWords } from './en/sketch.ts';
 import { weeklyReviewWords } from './en/weekly-review.ts';
 import { first } from './first.ts';
 
@@ -18,5 +19,6 @@ export const en = {
   ...lookingBackWords,
   ...notesEditorWords,
   ...notesWords,
+  ...sketchWords,
   ...weeklyReviewWords,
 } as const;

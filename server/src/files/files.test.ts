@@ -178,6 +178,47 @@ describe('files', () => {
     expect((await house.get('Leila', id, 'file?download')).headers.get('content-disposition')).toMatch(/^attachment/);
   });
 
+  test('a drawing is a picture, on white or on a photo of the same item, and can be drawn on again', async () => {
+    const stroke = { ink: 'red', width: 'broad', points: [[10, 10, 0.5], [390, 290, 0.5]] }; // prettier-ignore
+    const drawn = (on: string | null) => text(JSON.stringify({ kind: 'kotiva-sketch', width: 400, height: 300, on, strokes: [stroke] }));
+    const photo = await house.attach(
+      'Leila',
+      boiler,
+      'photo.png',
+      await sharp({ create: { width: 80, height: 60, channels: 3, background: '#2040a0' } })
+        .png()
+        .toBuffer(),
+    );
+    const others = house.made('item', await house.must('Aino', 'item.add', { title: 'Own' })).id;
+    const secret = await house.attach(
+      'Aino',
+      others,
+      'secret.png',
+      await sharp({ create: { width: 80, height: 60, channels: 3, background: '#20a040' } })
+        .png()
+        .toBuffer(),
+    );
+    const corner = async (id: string) => {
+      const bytes = Buffer.from(await (await house.get('Tapio', id, 'middle')).arrayBuffer());
+      return [...(await sharp(bytes).extract({ left: 380, top: 10, width: 1, height: 1 }).raw().toBuffer())];
+    };
+    const [white, onPhoto, onSecret] = [
+      await house.attach('Tapio', boiler, 'a', drawn(null)).catch(() => ''),
+      await house.attach('Leila', boiler, 'b', drawn(photo)),
+      await house.attach('Leila', boiler, 'c', drawn(secret)),
+    ];
+    expect(white).toBe('');
+    const [red, , blue] = await corner(onPhoto);
+    expect(blue! > red! + 60).toBe(true);
+    // what lies elsewhere is not looked at through a drawing
+    expect(Math.min(...(await corner(onSecret)))).toBeGreaterThan(240);
+    expect(house.attachment(onPhoto)).toMatchObject({ width: 400, height: 300, mediaType: 'application/vnd.kotiva.sketch+json' });
+    const strokes = await house.get('Tapio', onPhoto, 'strokes');
+    expect(await strokes.json()).toMatchObject({ on: photo, strokes: [stroke] });
+    expect(strokes.headers.get('content-disposition')).toMatch(/^attachment/);
+    expect((await house.get('Tapio', photo, 'strokes')).status).toBe(404);
+  });
+
   test('a picture that would fill the memory is none', async () => {
     // a PNG that says it is 50,000 × 50,000
     const png = await sharp({ create: { width: 8, height: 8, channels: 3, background: 'red' } })

@@ -1,4 +1,5 @@
 import { epochOf, type Attachment } from '@kotiva/core';
+import { SKETCH_TYPE } from '@kotiva/core/model/sketch';
 import { createHash } from 'node:crypto';
 import { createReadStream, existsSync, renameSync, rmSync } from 'node:fs';
 import { v5 } from 'uuid';
@@ -7,10 +8,10 @@ import type { Raw } from '../db/open.ts';
 import { Lanes } from '../lanes.ts';
 import { breathe } from '../slices.ts';
 import type { Ledger } from '../sync/apply.ts';
-import { FileFolder, type PictureSize } from './file-folder.ts';
+import { FileFolder, PICTURE_SIZES, type PictureSize } from './file-folder.ts';
 import { HouseRoom, keptSince, type FileLimits } from './house-room.ts';
-import { mediaTypeOf } from './media-type.ts';
-import { makeRest, makeSmall, type Measures } from './pictures.ts';
+import { mediaTypeOf, sketchIn } from './media-type.ts';
+import { drawSketch, makeRest, makeSmall, type Measures } from './pictures.ts';
 
 /** A file as it is kept. */
 export interface KeptFile {
@@ -93,7 +94,7 @@ export class KeptFiles {
     const sha256 = await hashOf(came);
     const known = this.find(sha256);
     this.takingIn.add(sha256);
-    const file = known ?? (await this.takeIn(came, sha256, attachment.size ?? 0));
+    const file = known ?? (await this.takeIn(came, sha256, attachment));
     // from here on nothing is waited for: nobody takes away in between what is being kept
     if (!known) this.statements.keep.run(sha256, file.size, file.mediaType, file.width, file.height, file.isReady, this.clock.now());
     this.takingIn.delete(sha256);
@@ -110,12 +111,30 @@ export class KeptFiles {
   }
 
   /** Looks at what came, and puts it where it is kept. */
-  private async takeIn(came: string, sha256: string, size: number): Promise<KeptFile> {
+  private async takeIn(came: string, sha256: string, attachment: Attachment): Promise<KeptFile> {
+    const size = attachment.size ?? 0;
     const mediaType = await mediaTypeOf(came);
+    if (mediaType === SKETCH_TYPE) return this.takeSketchIn(came, sha256, attachment);
     const measures: Measures | null = await makeSmall(came, mediaType, this.folder.keptPath(sha256, 'small'));
     renameSync(came, this.folder.keptPath(sha256, 'whole'));
     const type = mediaType.startsWith('image/') && !measures ? 'application/octet-stream' : mediaType;
     return { sha256, size, mediaType: type, width: measures?.width ?? null, height: measures?.height ?? null, isReady: measures ? 0 : 1, at: '' };
+  }
+
+  /** A drawing is a picture in every size at once, and its strokes stay. */
+  private async takeSketchIn(came: string, sha256: string, attachment: Attachment): Promise<KeptFile> {
+    const sketch = (await sketchIn(came))!;
+    const [small, middle, large] = PICTURE_SIZES.map((as) => this.folder.keptPath(sha256, as)) as [string, string, string];
+    const measures = await drawSketch(sketch, await this.paperOf(sketch.on, attachment), { small, middle, large });
+    renameSync(came, this.folder.keptPath(sha256, 'whole'));
+    return { sha256, size: attachment.size ?? 0, mediaType: SKETCH_TYPE, ...measures, isReady: 1, at: '' };
+  }
+
+  /** What it is drawn on: a picture of the same item, or white. */
+  private async paperOf(id: string | null, { houseId, itemId }: Attachment): Promise<string | null> {
+    const on = id ? this.attachment(id) : undefined;
+    const file = on && on.houseId === houseId && on.itemId === itemId && on.removedAt === null && on.sha256 ? this.find(on.sha256) : undefined;
+    return file && file.width !== null ? this.picture(file, 'middle') : null;
   }
 
   /** Makes the larger sizes of a picture; after that the bytes as they came are gone, and with them where it was taken. */

@@ -1,5 +1,7 @@
+import { MOST_SKETCH_LETTERS, SKETCH_TYPE, type Sketch } from '@kotiva/core/model/sketch';
+import { Sketch as Schema } from '@kotiva/core/model/sketch-schema';
 import { fileTypeFromFile } from 'file-type/node';
-import { open } from 'node:fs/promises';
+import { open, readFile, stat } from 'node:fs/promises';
 
 const UNKNOWN = 'application/octet-stream';
 /** So much of a file is looked at for whether it is text. */
@@ -16,7 +18,19 @@ export const isShown = (mediaType: string): boolean =>
 export async function mediaTypeOf(path: string): Promise<string> {
   const found = await fileTypeFromFile(path);
   if (found) return found.mime;
+  if (await sketchIn(path)) return SKETCH_TYPE;
   return (await isPlainText(path)) ? 'text/plain' : UNKNOWN;
+}
+
+/** The drawing a file holds; null: it holds none. */
+export async function sketchIn(path: string): Promise<Sketch | null> {
+  if ((await stat(path)).size > MOST_SKETCH_LETTERS) return null;
+  try {
+    const parsed = Schema.safeParse(JSON.parse(await readFile(path, 'utf8')));
+    return parsed.success ? parsed.data : null;
+  } catch {
+    return null;
+  }
 }
 
 async function isPlainText(path: string): Promise<boolean> {

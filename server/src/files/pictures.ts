@@ -1,3 +1,4 @@
+import { sketchSvg, type Sketch } from '@kotiva/core/model/sketch';
 import { rename, rm } from 'node:fs/promises';
 import sharp from 'sharp';
 import { PICTURE_TYPES } from './media-type.ts';
@@ -40,6 +41,25 @@ export async function makeSmall(path: string, mediaType: string, small: string):
 export async function makeRest(path: string, mediaType: string, { middle, large }: { middle: string; large: string }): Promise<void> {
   await whole(middle, (to) => opened(path).resize(MIDDLE, MIDDLE, INSIDE).webp({ quality: 78 }).toFile(to));
   await whole(large, (to) => largeOf(path, mediaType).toFile(to));
+}
+
+/** Draws strokes on white, or on a picture, and writes every size of it. */
+export async function drawSketch(sketch: Sketch, on: string | null, to: { small: string; middle: string; large: string }): Promise<Measures> {
+  const { width, height } = sketch;
+  const paper = sharp({ create: { width, height, channels: 3, background: 'white' } });
+  const below = on ? [{ input: await opened(on).resize(width, height, { fit: 'fill' }).toBuffer() }] : [];
+  const drawn = await paper
+    .composite([...below, { input: Buffer.from(sketchSvg(sketch)) }])
+    .png()
+    .toBuffer();
+  for (const [path, side] of [
+    [to.small, SMALL],
+    [to.middle, MIDDLE],
+    [to.large, Math.max(width, height)],
+  ] as const)
+    // prettier-ignore
+    await whole(path, (part) => sharp(drawn).resize(side, side, INSIDE).webp({ quality: 82 }).toFile(part));
+  return { width, height };
 }
 
 const INSIDE = { fit: 'inside', withoutEnlargement: true } as const;

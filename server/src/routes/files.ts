@@ -1,4 +1,5 @@
 import { isPicture, type Attachment } from '@kotiva/core';
+import { SKETCH_TYPE } from '@kotiva/core/model/sketch';
 import { create as contentDisposition } from 'content-disposition';
 import { Hono, type Context } from 'hono';
 import { createReadStream } from 'node:fs';
@@ -46,6 +47,7 @@ export function fileRoutes(services: Services): Hono<Env> {
   app.get('/files/:house/:attachment/:as', signedIn(services), async (c) => {
     const attachment = readable(c, services);
     const as = c.req.param('as');
+    if (as === 'strokes') return strokesOf(c, attachment, filesOf(services));
     if (as !== 'file' && !isSize(as)) throw noFile();
     return isSize(as) ? pictureOf(c, attachment, as, filesOf(services)) : wholeOf(c, attachment, filesOf(services));
   });
@@ -82,6 +84,12 @@ async function wholeOf(c: Context<Env>, attachment: Attachment, files: KeptFiles
   const file = attachment.sha256 === null ? undefined : files.find(attachment.sha256);
   if (!file) throw noFile();
   return given(c, files.folder.keptPath(file.sha256, 'whole'), { tag: file.sha256, mediaType: file.mediaType, name: attachment.name });
+}
+
+/** A drawing as it was drawn, so that it can be drawn on. */
+async function strokesOf(c: Context<Env>, { sha256, mediaType, name }: Attachment, files: KeptFiles): Promise<Response> {
+  if (sha256 === null || mediaType !== SKETCH_TYPE) throw noFile();
+  return given(c, files.folder.keptPath(sha256, 'whole'), { tag: `${sha256}-strokes`, mediaType: SKETCH_TYPE, name });
 }
 
 interface Given {

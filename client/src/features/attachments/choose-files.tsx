@@ -6,12 +6,13 @@ import { t } from '@/words';
 interface ChooseFilesProps {
   onFiles: (files: File[]) => void;
   onLink?: () => void;
+  onDraw?: () => void;
   /** Pictures alone. */
   onlyPictures?: boolean;
 }
 
 /** Ways to a file: the camera where there is one, what is on the device, an address. */
-export function ChooseFiles({ onFiles, onLink, onlyPictures = false }: ChooseFilesProps) {
+export function ChooseFiles({ onFiles, onLink, onDraw, onlyPictures = false }: ChooseFilesProps) {
   const camera = useRef<HTMLInputElement>(null);
   const chosen = useRef<HTMLInputElement>(null);
   const wide = useWide();
@@ -41,6 +42,11 @@ export function ChooseFiles({ onFiles, onLink, onlyPictures = false }: ChooseFil
       <Button kind="quiet" icon="paperclip" onPress={() => chosen.current?.click()}>
         {t(wide ? 'files.add' : 'files.choose')}
       </Button>
+      {onDraw ? (
+        <Button kind="quiet" onPress={onDraw}>
+          {t('files.draw')}
+        </Button>
+      ) : null}
       {onLink ? (
         <Button kind="quiet" onPress={onLink}>
           {t('files.addLink')}

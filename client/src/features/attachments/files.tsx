@@ -16,7 +16,7 @@ import { FileRow } from './file-row.tsx';
 import { attachmentsOf } from '@/features/files';
 import { PictureTile } from './picture-tile.tsx';
 import { useAttach, useFileRoom } from './use-attach.ts';
-import { Viewer } from './fetched.ts';
+import { SketchSheet, Viewer } from './fetched.ts';
 import { MOST_FILE_BYTES } from '@kotiva/core';
 
 addWords(filesWords);
@@ -29,6 +29,7 @@ export function Files({ item }: { item: Item }) {
   const [problems, setProblems] = useState<string[]>([]);
   const [linking, setLinking] = useState(false);
   const [shown, setShown] = useState<string | null>(null);
+  const [drawing, setDrawing] = useState<{ on: Attachment | null } | null>(null);
   const mayAdd = item.removedAt === null && allows({ permission: 'answer', item: item.id }, me, finding(rows));
   const all = attachmentsOf(rows, item.id);
   const pictures = all.filter(isShownPicture);
@@ -56,7 +57,7 @@ export function Files({ item }: { item: Item }) {
         <LinkForm item={item} onClose={() => setLinking(false)} />
       ) : mayAdd ? (
         <View className="-ml-2">
-          <ChooseFiles onFiles={add} onLink={() => setLinking(true)} />
+          <ChooseFiles onFiles={add} onLink={() => setLinking(true)} onDraw={() => setDrawing({ on: null })} />
           <Txt size={13} tone="muted" className="ml-2">
             {isDropping
               ? t('files.drop', { title: item.title })
@@ -66,7 +67,17 @@ export function Files({ item }: { item: Item }) {
           </Txt>
         </View>
       ) : null}
-      {shown ? <Viewer item={item} pictures={pictures} at={shown} onShow={setShown} onClose={() => setShown(null)} /> : null}
+      {shown ? (
+        <Viewer
+          item={item}
+          pictures={pictures}
+          at={shown}
+          onShow={setShown}
+          onClose={() => setShown(null)}
+          onDraw={mayAdd ? (on) => (setShown(null), setDrawing({ on })) : null}
+        />
+      ) : null}
+      {drawing ? <SketchSheet item={item} on={drawing.on} attach={attach} onClose={() => setDrawing(null)} /> : null}
     </View>
   );
 }

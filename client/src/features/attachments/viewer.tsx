@@ -15,21 +15,23 @@ interface ViewerProps {
   pictures: readonly Attachment[];
   at: string;
   onShow: (id: string) => void;
+  /** Null: nothing may be added here. */
+  onDraw: ((on: Attachment) => void) | null;
   onClose: () => void;
 }
 
 /** One picture as large as fits, and the way to those beside it. One that is taken away meanwhile closes. */
-export function Viewer({ pictures, at, onShow, onClose }: ViewerProps) {
+export function Viewer({ pictures, at, onShow, onDraw, onClose }: ViewerProps) {
   const nth = pictures.findIndex(({ id }) => id === at);
   const picture = pictures[nth];
   useEffect(() => {
     if (!picture) onClose();
   }, [picture, onClose]);
   if (!picture) return null;
-  return <Viewing picture={picture} nth={nth} pictures={pictures} onShow={onShow} onClose={onClose} />;
+  return <Viewing picture={picture} nth={nth} pictures={pictures} onShow={onShow} onDraw={onDraw} onClose={onClose} />;
 }
 
-function Viewing({ picture, nth, pictures, onShow, onClose }: { picture: Attachment; nth: number } & Omit<ViewerProps, 'item' | 'at'>) {
+function Viewing({ picture, nth, pictures, onShow, onDraw, onClose }: { picture: Attachment; nth: number } & Omit<ViewerProps, 'item' | 'at'>) {
   const { rows, house } = useOpenHouse();
   const now = useNow();
   const remove = useRemove(picture);
@@ -46,6 +48,7 @@ function Viewing({ picture, nth, pictures, onShow, onClose }: { picture: Attachm
     return () => window.removeEventListener('keydown', walk);
   });
   const entries: MenuEntry[] = [{ key: 'download', words: t('files.download'), onPress: () => window.open(downloadOf(picture), '_blank', 'noopener') }];
+  if (onDraw) entries.push({ key: 'draw', words: t('files.drawOn'), onPress: () => onDraw(picture) });
   if (remove) entries.push({ key: 'remove', words: t('files.remove'), late: true, onPress: remove });
   return (
     <Sheet

@@ -6,7 +6,7 @@ import { FormattedText } from '@/ui/formatted-text.tsx';
 import { readMarkdown } from '@/ui/read-markdown.ts';
 import { t } from '@/words';
 
-const editor = later(() => import('@/ui/notes-editor/notes-editor.tsx').then((all) => all.NotesEditor));
+const editor = later(() => import('./notes-editor.ts').then((all) => all.NotesEditor));
 const KEY = 'kotiva/notes-plain';
 
 interface NotesFieldProps {

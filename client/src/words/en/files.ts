@@ -4,6 +4,8 @@ export const filesWords = {
   'files.add': 'Add photo or file',
   'files.takePhoto': 'Take a photo',
   'files.choose': 'Choose photos or files',
+  'files.draw': 'Draw a sketch',
+  'files.drawOn': 'Draw on it',
   'files.addLink': 'Add a web address',
   'files.room': 'Up to {max} each. {left} left.',
   'files.roomUnknown': 'Up to {max} each.',

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { readMarkdown } from '../read-markdown.ts';
+import { readMarkdown } from '@/ui/read-markdown.ts';
 import { openDocument, saveDocument, type Edited } from './document.ts';
 import { joined, type Block, type Inline, type List, type Words } from './model.ts';
 import { isReadAs, writeBlock } from './write.ts';

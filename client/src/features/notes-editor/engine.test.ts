@@ -1,5 +1,5 @@
 import { $getRoot, $isElementNode, $isTextNode, type LexicalNode } from 'lexical';
-import { readMarkdown } from '../read-markdown.ts';
+import { readMarkdown } from '@/ui/read-markdown.ts';
 import { NotesEngine } from './engine.ts';
 
 const NOTES = `# The valve

@@ -1,0 +1,1 @@
+export { NotesEditor } from './notes-editor.tsx';

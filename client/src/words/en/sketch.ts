@@ -1,0 +1,20 @@
+/** Drawing by hand. */
+export const sketchWords = {
+  'sketch.title': 'Sketch',
+  'sketch.paper': 'Drawing area',
+  'sketch.ink': 'Colour',
+  'sketch.ink.black': 'Black',
+  'sketch.ink.red': 'Red',
+  'sketch.ink.blue': 'Blue',
+  'sketch.ink.green': 'Green',
+  'sketch.ink.yellow': 'Yellow',
+  'sketch.width': 'Line width',
+  'sketch.width.fine': 'Fine',
+  'sketch.width.middle': 'Medium',
+  'sketch.width.broad': 'Broad',
+  'sketch.undo': 'Undo last line',
+  'sketch.save': 'Add sketch',
+  'sketch.name': 'Sketch {when}.json',
+  'sketch.full': 'That’s as much as one sketch holds. Add it, and draw on from there.',
+  'sketch.unread': 'The photo can’t be loaded just now.',
+} as const;
