@@ -30,6 +30,7 @@ import { Smtp } from './notify/smtp.ts';
 import { vapidKeys, WebPush } from './notify/web-push.ts';
 import { OutsideDesk } from './outside/desk.ts';
 import { OutsideLinks } from './outside/links.ts';
+import { tooLargePage } from './outside/page.ts';
 import { activityRoutes } from './routes/activity.ts';
 import { asPersonRoutes } from './routes/as-person.ts';
 import { beyondRoutes } from './routes/beyond.ts';
@@ -125,6 +126,9 @@ export function createApp(options: AppOptions) {
     publicUrl,
     mailDomain,
   };
+  const files = options.filesFolder
+    ? new KeptFiles(storage.raw, ledger, clock, options.filesFolder, { file: MOST_FILE_BYTES, house: MOST_HOUSE_BYTES, ...options.fileLimits })
+    : null;
   const services: Services = {
     storage,
     clock,
@@ -133,9 +137,7 @@ export function createApp(options: AppOptions) {
     tokens,
     ledger,
     search,
-    files: options.filesFolder
-      ? new KeptFiles(storage.raw, ledger, clock, options.filesFolder, { file: MOST_FILE_BYTES, house: MOST_HOUSE_BYTES, ...options.fileLimits })
-      : null,
+    files,
     groups: new CommandGroups(ledger),
     feed,
     hub,
@@ -145,7 +147,9 @@ export function createApp(options: AppOptions) {
     vapid,
     links,
     desk,
-    mailIn: options.mailIn ? new MailIn(ledger, accounts, links, desk, clock, storage.raw, new HeldMails(storage.db), options.mailTrust ?? null) : null,
+    mailIn: options.mailIn
+      ? new MailIn(ledger, accounts, links, desk, clock, storage.raw, new HeldMails(storage.db), options.mailTrust ?? null, undefined, files)
+      : null,
     mailDomain,
     simulatedPush: standIns !== undefined,
     geocoder: options.geocoder ?? null,
@@ -179,7 +183,7 @@ export function createApp(options: AppOptions) {
   };
   const [ours, ofFiles] = [secureHeaders({ ...usual, contentSecurityPolicy: POLICY }), secureHeaders(usual)];
   // a file says itself what may be done in it: nothing
-  app.use((c, next) => (c.req.path.startsWith('/files/') ? ofFiles : ours)(c, next));
+  app.use((c, next) => (OF_FILES.test(c.req.path) ? ofFiles : ours)(c, next));
   // what is sent before anybody is known to be there is small
   for (const path of ['/api/accounts', '/api/session']) app.use(path, bodyLimit({ maxSize: MOST_BYTES_OF_STRANGERS, onError: tooLarge }));
   app.use(
@@ -216,7 +220,17 @@ export function createApp(options: AppOptions) {
   app.route('/api', heldMailRoutes(services));
   app.route('/api', placeRoutes(services));
   if (simulated) app.route('/api', clockRoutes(simulated, services));
-  app.use('/o/*', bodyLimit({ maxSize: MOST_BYTES }));
+  const mostOfFile = options.fileLimits?.file ?? MOST_FILE_BYTES;
+  const limited = (maxSize: number) =>
+    bodyLimit({
+      maxSize,
+      onError: (c) => {
+        c.header('Connection', 'close');
+        return c.html(tooLargePage(mostOfFile), 413);
+      },
+    });
+  const [small, large] = [limited(MOST_BYTES), limited(mostOfFile + MOST_BYTES)];
+  app.use('/o/*', (c, next) => (c.req.path.endsWith('/photo') ? large : small)(c, next));
   app.use('/o/*', async (c, next) => {
     refuseForeign(c, services);
     if (hasLargeBody(c)) await bodies.run(next);
@@ -251,6 +265,9 @@ export function createApp(options: AppOptions) {
   });
   return { app, services };
 }
+
+/** Addresses of files, also from the page of somebody outside. */
+const OF_FILES = /^\/(?:files|o\/[^/]+\/files)\//;
 
 const POLICY = {
   defaultSrc: ["'self'"],

@@ -2,12 +2,13 @@ import { epochOf, type Attachment } from '@kotiva/core';
 import { SKETCH_TYPE } from '@kotiva/core/model/sketch';
 import { createHash } from 'node:crypto';
 import { createReadStream, existsSync, renameSync, rmSync } from 'node:fs';
+import { writeFile } from 'node:fs/promises';
 import { v5 } from 'uuid';
 import type { Clock } from '../clock.ts';
 import type { Raw } from '../db/open.ts';
 import { Lanes } from '../lanes.ts';
 import { breathe } from '../slices.ts';
-import type { Ledger } from '../sync/apply.ts';
+import type { Actor, Ledger } from '../sync/apply.ts';
 import { FileFolder, PICTURE_SIZES, type PictureSize } from './file-folder.ts';
 import { HouseRoom, keptSince, type FileLimits } from './house-room.ts';
 import { mediaTypeOf, sketchIn } from './media-type.ts';
@@ -23,6 +24,15 @@ export interface KeptFile {
   height: number | null;
   isReady: number;
   at: string;
+}
+
+export interface WholeFile {
+  by: Actor;
+  houseId: string;
+  commandId: string;
+  item: string;
+  name: string;
+  bytes: Buffer;
 }
 
 const DAY_MS = 86_400_000;
@@ -76,6 +86,22 @@ export class KeptFiles {
     const found = this.statements.houseOf.get(id) as { houseId: string } | undefined;
     const row = found ? this.ledger.rows(found.houseId).get('attachment', id) : 'absent';
     return typeof row === 'string' ? undefined : row;
+  }
+
+  /** A file whose bytes are all here, by mail or by a form. Returns why it is not taken; null: it is. The same command twice is once. */
+  async takeWhole({ by, houseId, commandId, item, name, bytes }: WholeFile): Promise<'file-too-large' | 'house-full' | 'refused' | null> {
+    const { file } = this.room.limits;
+    if (bytes.length > file) return 'file-too-large';
+    const now = this.clock.now();
+    if (this.room.used(houseId, now) + bytes.length > this.room.limits.house) return 'house-full';
+    const payload = { item, name, size: bytes.length };
+    const outcome = this.ledger.apply({ id: commandId, houseId, name: 'attachment.add', payload, at: now, seen: this.ledger.seq(houseId) }, by);
+    if (outcome.outcome === 'refused') return 'refused';
+    const id = v5('0', commandId);
+    if (this.attachment(id)?.arrivedAt !== null || !this.room.reserve(id, houseId, bytes.length, now)) return null;
+    await writeFile(this.folder.comingPath(id), bytes);
+    await this.finish(id);
+    return null;
   }
 
   /** Keeps what has come whole under an upload's id, and says so in its house. Twice at once is once. */

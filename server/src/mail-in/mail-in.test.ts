@@ -1,3 +1,7 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { KeptFiles } from '../files/kept-files.ts';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { OutsideDesk } from '../outside/desk.ts';
 import { OutsideLinks } from '../outside/links.ts';
@@ -6,7 +10,7 @@ import { MailIn } from './mail-in.ts';
 
 const DOMAIN = 'kaislaranta.example';
 
-function desk() {
+function desk(keepsFiles = false) {
   const house = new LedgerHouse('Aino', 'Leila');
   const links = new OutsideLinks(house.storage.db);
   const outside = new OutsideDesk(house.ledger, links, house.clock, 'https://kaislaranta.example', DOMAIN);
@@ -21,6 +25,7 @@ function desk() {
     new HeldMails(house.storage.db),
     'mx.kaislaranta.example',
     (line) => logged.push(line),
+    keepsFiles ? new KeptFiles(house.storage.raw, house.ledger, house.clock, mkdtempSync(join(tmpdir(), 'kotiva-mail-')), { file: 1e6, house: 1e7 }) : null,
   );
   house.give('Aino', 'person.add', { name: 'Workshop', mark: 'Ws', colour: 'moss', pattern: 'twill', email: 'workshop@engines.example' });
   const owner = { houseId: house.houseId, personId: house.person('Workshop') };
@@ -54,6 +59,18 @@ const withCalendar = (from: string, text: string) =>
     '',
     text,
   ].join('\r\n');
+
+test('what comes with a mail is with its item, and once; a calendar’s answer is no file', async () => {
+  const { house, mailIn, capture } = desk(true);
+  const part = (type: string, name: string, body: string) => ['--b', `Content-Type: ${type}; name="${name}"`, `Content-Disposition: attachment; filename="${name}"`, '', body]; // prettier-ignore
+  const body = ['--b', 'Content-Type: text/plain', '', 'See below.', ...part('text/plain', '../offer.txt', '1200 euros'), ...part('text/calendar', 'a.ics', 'BEGIN:VCALENDAR'), '--b--'].join('\r\n'); // prettier-ignore
+  const raw = mail('Aino <aino@kaislaranta.example>', 'Offer', body, ['MIME-Version: 1.0', 'Content-Type: multipart/mixed; boundary=b']);
+  expect(await mailIn.take(raw, capture)).toEqual({ outcome: 'added' });
+  expect(await mailIn.take(raw, capture)).toEqual({ outcome: 'added' });
+  const item = house.row('item', ({ title }) => title === 'Offer');
+  const files = house.ledger.rows(house.houseId).by('attachment', 'itemId', item.id);
+  expect(files.map(({ name, mediaType, arrivedAt }) => [name, mediaType, arrivedAt !== null])).toEqual([['offer.txt', 'text/plain', true]]);
+});
 
 test('a mail to one’s capture address is something to sort, with its subject and words, and once', async () => {
   const { house, mailIn, capture } = desk();

@@ -7,6 +7,7 @@ import type { Accounts } from '../auth/accounts.ts';
 import { networkOf } from '../auth/addresses.ts';
 import type { Raw } from '../db/open.ts';
 import type { Clock } from '../clock.ts';
+import type { KeptFiles, WholeFile } from '../files/kept-files.ts';
 import type { OutsideDesk } from '../outside/desk.ts';
 import type { OutsideLinks } from '../outside/links.ts';
 import type { Actor, Ledger } from '../sync/apply.ts';
@@ -14,6 +15,9 @@ import type { HeldMail, HeldMails } from './held-mail.ts';
 import { isAutomatic, vouchedFor } from './vouching.ts';
 
 const MOST_TEXT = 20_000;
+/** So many files of one mail are taken. */
+const MOST_OF_A_MAIL = 20;
+const CALENDAR = /^text\/calendar|^application\/ics/i;
 const TITLE_MAX = 500;
 /** Names of ids made from a mail's own (RFC 4122 URL namespace). */
 const SPACE = '6ba7b811-9dad-11d1-80b4-00c04fd430c8';
@@ -50,6 +54,8 @@ export class MailIn {
     /** The name of the receiving server whose word about a mail is taken (RFC 8601 authserv-id); null: nobody's. */
     private readonly trust: string | null,
     private readonly log: (line: string) => void = (line) => console.warn(line),
+    /** Null: no files are kept. */
+    private readonly files: KeptFiles | null = null,
   ) {}
 
   /** Whether there is anybody behind a local part. */
@@ -70,9 +76,9 @@ export class MailIn {
     const sender = mail.from?.value[0]?.address?.toLowerCase() ?? '';
     const taken =
       kind === 'c'
-        ? this.capture(mail, sender, token, delivered)
+        ? await this.capture(mail, sender, token, delivered)
         : kind === 'r'
-          ? this.answer(mail, sender, token, delivered)
+          ? await this.answer(mail, sender, token, delivered)
           : refused('nobody has this address');
     if (taken.outcome === 'refused') this.log(`a mail from <${sender}> was refused: ${taken.why}`);
     return taken;
@@ -88,7 +94,7 @@ export class MailIn {
     return { outcome: 'answered' };
   }
 
-  private capture(mail: ParsedMail, sender: string, token: string, { from: server, returnPath }: Delivered): Taken {
+  private async capture(mail: ParsedMail, sender: string, token: string, { from: server, returnPath }: Delivered): Promise<Taken> {
     if (isAutomatic(mail, returnPath)) return { outcome: 'ignored' };
     const owner = this.personWithId(this.links.personOfCapture(token));
     if (!owner?.accountId) return refused('nobody has this address');
@@ -133,7 +139,7 @@ export class MailIn {
   }
 
   /** A calendar's answer counts before words; words without one are said in the thread of the item the mail was about. */
-  private answer(mail: ParsedMail, sender: string, token: string, { returnPath }: Delivered): Taken {
+  private async answer(mail: ParsedMail, sender: string, token: string, { returnPath }: Delivered): Promise<Taken> {
     const visit = this.desk.visit(token);
     if (!visit) return refused('the link it answers was withdrawn');
     if (visit.person.email?.toLowerCase() !== sender) return refused('it does not come from who was asked');
@@ -152,10 +158,20 @@ export class MailIn {
     return this.give(visit.houseId, this.desk.actor(visit), mail, command[0], command[1], reply?.completedAt ?? undefined);
   }
 
-  private give(houseId: string, by: Actor, mail: ParsedMail, name: CommandName, payload: unknown, at?: string): Taken {
+  private async give(houseId: string, by: Actor, mail: ParsedMail, name: CommandName, payload: unknown, at?: string): Promise<Taken> {
     const outcome = this.ledger.apply({ id: idOf(by, mail), houseId, name, payload, at: at ?? this.clock.now(), seen: this.ledger.seq(houseId) }, by);
     if (outcome.outcome === 'refused') return refused(`it could not be done (${outcome.reason.code})`);
+    const commandId = idOf(by, mail);
+    // the first that a command makes follows from its id
+    await this.attach(mail, { by, houseId, commandId, item: name === 'item.add' ? v5('0', commandId) : String((payload as { item: string }).item) });
     return { outcome: name === 'item.add' ? 'added' : 'answered' };
+  }
+
+  /** What came with it, once however often it is delivered. What is too large stays in the mail. */
+  private async attach({ attachments }: ParsedMail, where: Omit<WholeFile, 'name' | 'bytes'>): Promise<void> {
+    const files = attachments.filter(({ contentType, content, related }) => !CALENDAR.test(contentType) && content.length > 0 && !related);
+    for (const [nth, { filename, content }] of files.slice(0, MOST_OF_A_MAIL).entries())
+      await this.files?.takeWhole({ ...where, commandId: v5(`file:${nth}`, where.commandId), name: filename ?? '', bytes: content });
   }
 
   /** The item of the notice whose mail this one answers: our message ids carry the notice's id. */
@@ -208,7 +224,7 @@ function withoutQuotes(text: string): string {
 
 function replyIn(mail: ParsedMail): TodoReply | null {
   for (const { contentType, content } of mail.attachments) {
-    if (!/^text\/calendar|^application\/ics/i.test(contentType)) continue;
+    if (!CALENDAR.test(contentType)) continue;
     const reply = readTodoReply(content.toString('utf8'));
     if (reply) return reply;
   }

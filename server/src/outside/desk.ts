@@ -1,4 +1,4 @@
-import { counts, isDone, isHere, type Item, type Notice, type Part, type Person, type Reader } from '@kotiva/core';
+import { byAdded, counts, isDone, isHere, type Attachment, type Item, type Notice, type Part, type Person, type Reader } from '@kotiva/core';
 import { todoCancel, todoRequest } from '@kotiva/core/formats/itip';
 import type { Clock } from '../clock.ts';
 import type { OutsideMail } from '../notify/outbox.ts';
@@ -13,6 +13,7 @@ export interface OutsidePart {
   done: boolean;
   steps: { id: string; title: string; done: boolean }[];
   said: { author: string; text: string; at: string }[];
+  files: Attachment[];
 }
 
 /** Somebody who came by their link. */
@@ -110,5 +111,9 @@ function outsidePart(item: Item, part: Part, person: Person, rows: Reader): Outs
       .filter(({ audience, authorId, partId: about }) => audience === 'all' || about === part.id || (pair.includes(authorId) && about === null))
       .sort((a, b) => (a.at < b.at ? -1 : 1))
       .map(({ authorId, text, at }) => ({ author: nameOf(authorId), text, at })),
+    files: rows
+      .by('attachment', 'itemId', item.id)
+      .filter(({ removedAt, arrivedAt }) => removedAt === null && arrivedAt !== null)
+      .sort(byAdded),
   };
 }

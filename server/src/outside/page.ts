@@ -34,12 +34,17 @@ export const stopPage = ({ house, person }: OutsideVisit, action: string, isStop
 
 export const closedPage = (): Html => frame(say('gone'), html`<p>${say('goneWhy')}</p>`);
 
-function openPart({ item, part, giver, steps, said }: OutsidePart, action: string, zone: string): Html {
+/** Said before all of it has come. */
+export const tooLargePage = (max: number): Html =>
+  frame(say('tooLarge'), html`<p role="alert">${say('tooLargeWhy', { max: String(Math.floor(max / 1024 / 1024)) })}</p>`);
+
+function openPart({ item, part, giver, steps, said, files }: OutsidePart, action: string, zone: string): Html {
   const facts = [say('from', { name: giver }), item.due ? say('by', { when: sayMomentPlainly(item.due) }) : ''].filter(Boolean).join(' · ');
   return html`<article id="${item.id}">
     <h2>${item.title}</h2>
     <p class="muted">${facts}</p>
     ${part.message ? html`<blockquote>${part.message}</blockquote>` : ''} ${item.notes ? html`<p class="notes">${item.notes}</p>` : ''}
+    ${files.length > 0 ? html`<div class="files">${files.map((file) => fileOf(file, action))}</div>` : ''}
     ${steps.length > 0 ? html`<h3>${say('steps')}</h3>` : ''} ${steps.map((step) => stepLine(step, action))}
     ${said.map(({ author, text, at }) => html`<p class="line"><b>${author}</b> <span class="muted">${sayInstantPlainly(at, zone)}</span><br />${text}</p>`)}
     ${part.standing === 'accepted' ? html`<p class="muted">${say('taken')}</p>` : ''}
@@ -54,7 +59,20 @@ function openPart({ item, part, giver, steps, said }: OutsidePart, action: strin
         <button name="act" value="say">${say('say')}</button>
       </p>
     </form>
+    <form method="post" action="${action}/photo" enctype="multipart/form-data">
+      <input type="hidden" name="item" value="${item.id}" />
+      <label>${say('photo')}<input type="file" name="photo" accept="image/*,application/pdf" required /></label>
+      <p class="acts"><button>${say('sendPhoto')}</button></p>
+    </form>
   </article>`;
+}
+
+/** A picture small, which leads to it large; of anything else its name. */
+function fileOf({ id, name, url, width }: OutsidePart['files'][number], action: string): Html {
+  if (url !== null) return html`<a href="${url}" rel="noreferrer noopener">${name}</a>`;
+  const at = `${action}/files/${id}`;
+  if (width === null) return html`<a href="${at}/file">${name}</a>`;
+  return html`<a href="${at}/large"><img src="${at}/small" alt="${name}" loading="lazy" /></a>`;
 }
 
 const stepLine = ({ id, title, done }: OutsidePart['steps'][number], action: string): Html =>
@@ -115,6 +133,7 @@ textarea, select, input[type=text] { box-sizing: border-box; width: 100%; font: 
 button { font: inherit; min-height: 44px; padding: 0 16px; border: 0; border-radius: 6px; background: var(--sunk); color: var(--ink); cursor: pointer; }
 button.main { background: var(--pine); color: var(--onpine); font-weight: 700; } :focus-visible { outline: 3px solid var(--pine); outline-offset: 2px; }
 .step { display: flex; align-items: center; gap: 12px; min-height: 52px; border-bottom: 1px solid var(--line); } .step span { flex: 1; } .struck { text-decoration: line-through; color: var(--muted); }
-td:first-child { width: 40%; overflow-wrap: anywhere; } table { width: 100%; border-collapse: collapse; } td, th { text-align: left; padding: 10px 8px 10px 0; border-bottom: 1px solid var(--line); vertical-align: top; } a { color: var(--pine); }
+td:first-child { width: 40%; overflow-wrap: anywhere; } .files { display: flex; flex-wrap: wrap; gap: 8px; margin: 8px 0; } .files img { display: block; width: 96px; height: 96px; object-fit: cover; border-radius: 6px; background: var(--sunk); } input[type=file] { display: block; margin-top: 4px; font: inherit; max-width: 100%; }
+table { width: 100%; border-collapse: collapse; } td, th { text-align: left; padding: 10px 8px 10px 0; border-bottom: 1px solid var(--line); vertical-align: top; } a { color: var(--pine); }
 pre { white-space: pre-wrap; overflow-wrap: anywhere; background: var(--sunk); border-radius: 6px; padding: 12px; font: 15px/1.45 ui-monospace, monospace; }
 `;

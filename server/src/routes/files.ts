@@ -55,7 +55,7 @@ export function fileRoutes(services: Services): Hono<Env> {
 }
 
 const noFile = () => new Problem(404, 'no-such-file', 'There is no such file, or you can’t see it.');
-const isSize = (as: string): as is PictureSize => (PICTURE_SIZES as readonly string[]).includes(as);
+export const isSize = (as: string): as is PictureSize => (PICTURE_SIZES as readonly string[]).includes(as);
 
 function filesOf({ files }: Services): KeptFiles {
   if (!files) throw new Problem(503, 'no-files', 'This server keeps no files.');
@@ -71,7 +71,7 @@ function readable(c: Context<Env>, services: Services): Attachment {
   return attachment;
 }
 
-async function pictureOf(c: Context<Env>, attachment: Attachment, size: PictureSize, files: KeptFiles): Promise<Response> {
+export async function pictureOf(c: Context, attachment: Attachment, size: PictureSize, files: KeptFiles): Promise<Response> {
   const file = attachment.sha256 !== null && isPicture(attachment) ? files.find(attachment.sha256) : undefined;
   const path = file ? await files.picture(file, size) : null;
   if (!file || path === null) throw noFile();
@@ -79,7 +79,7 @@ async function pictureOf(c: Context<Env>, attachment: Attachment, size: PictureS
 }
 
 /** The file itself; of a picture its large size, which says nothing of where it was taken. */
-async function wholeOf(c: Context<Env>, attachment: Attachment, files: KeptFiles): Promise<Response> {
+export async function wholeOf(c: Context, attachment: Attachment, files: KeptFiles): Promise<Response> {
   if (isPicture(attachment)) return pictureOf(c, attachment, 'large', files);
   const file = attachment.sha256 === null ? undefined : files.find(attachment.sha256);
   if (!file) throw noFile();
@@ -99,7 +99,7 @@ interface Given {
 }
 
 /** Asked again whether it may still be seen, each time: a device's copy is shown only to whoever may. */
-async function given(c: Context<Env>, path: string, { tag, mediaType, name }: Given): Promise<Response> {
+async function given(c: Context, path: string, { tag, mediaType, name }: Given): Promise<Response> {
   const etag = `"${tag}"`;
   const shown = isShown(mediaType);
   c.header('Content-Security-Policy', policyOf(mediaType));
@@ -125,7 +125,7 @@ async function given(c: Context<Env>, path: string, { tag, mediaType, name }: Gi
 }
 
 /** Of a recording a player asks for pieces (RFC 9110 14.2); several at once are answered with all of it. */
-function partOf(c: Context<Env>, size: number): { start: number; end: number } | 'none' | null {
+function partOf(c: Context, size: number): { start: number; end: number } | 'none' | null {
   const asked = c.req.header('range');
   if (!asked) return null;
   const ranges = parseRange(size, asked);

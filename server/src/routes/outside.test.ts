@@ -1,3 +1,5 @@
+import sharp from 'sharp';
+import { FilesHouse } from '../testing/files-house.ts';
 import { Household } from '../testing/household.ts';
 import { RealServer } from '../testing/real-server.ts';
 
@@ -44,6 +46,47 @@ describe('the page of somebody without an account', () => {
     expect(house.rows('comment').find((comment) => comment.itemId === item)?.text).toBe('New gasket');
     await post({ item, act: 'undone' });
     expect(standing(item)).toBe('accepted');
+  });
+
+  test('shows the photos of what they have, takes one, and nothing else is reached through it', async () => {
+    const files = await FilesHouse.of(server, { Leila: 'helper' });
+    await files.must('Aino', 'person.add', { name: 'Workshop', mark: 'Ws', colour: 'moss', pattern: 'twill', email: 'workshop@engines.example' });
+    const answer = await files.fetch('Aino', 'POST', `/api/houses/${files.houseId}/people/${files.person('Workshop')}/link`);
+    const page = new URL(((await answer.json()) as { link: string }).link).pathname;
+    const engine = files.made('item', await files.must('Aino', 'item.add', { title: 'Repair the engine', persons: [files.person('Workshop')] })).id;
+    const own = files.made('item', await files.must('Aino', 'item.add', { title: 'Own' })).id;
+    const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: 'red' } })
+      .png()
+      .toBuffer();
+    const [shown, secret] = [await files.attach('Aino', engine, '<b>engine.png', picture), await files.attach('Aino', own, 'secret.png', picture)];
+    expect(await (await get(page)).text()).toContain('alt="&lt;b&gt;engine.png"');
+    const small = await get(`${page}/files/${shown}/small`);
+    expect([small.status, small.headers.get('content-type'), small.headers.get('content-security-policy')]).toEqual([
+      200,
+      'image/webp',
+      expect.stringContaining('sandbox'),
+    ]);
+    for (const path of [`${page}/files/${secret}/small`, `${page}/files/${shown}/strokes`, `${page.slice(0, -3)}xyz/files/${shown}/small`])
+      expect((await get(path)).status).toBe(404);
+
+    const send = async (item: string, photo: File | string) => {
+      const form = new FormData();
+      form.set('item', item);
+      form.set('photo', photo);
+      return fetch(`${server.base}${page}/photo`, { method: 'POST', body: form, redirect: 'manual' });
+    };
+    expect((await send(engine, new File([new Uint8Array(picture)], '../gasket.png'))).status).toBe(303);
+    const came = files.rows('attachment').find(({ name }) => name === 'gasket.png')!;
+    expect(came).toMatchObject({ width: 40, authorId: files.person('Workshop'), itemId: engine });
+    for (const [item, photo] of [
+      [own, new File(['x'], 'x.txt')],
+      [engine, ''],
+      [engine, new File([], 'empty')],
+    ] as const)
+      // prettier-ignore
+      expect((await send(item, photo)).status).toBe(422);
+    expect((await send(engine, new File([new Uint8Array(27 * 1024 * 1024)], 'film.mp4'))).status).toBe(413);
+    expect(files.rows('attachment').filter(({ authorId }) => authorId === files.person('Workshop'))).toHaveLength(1);
   });
 
   test('a reason has to be given, and is asked for beside the form', async () => {

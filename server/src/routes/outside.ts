@@ -8,6 +8,7 @@ import type { Env, Services } from '../context.ts';
 import type { OutsideVisit } from '../outside/desk.ts';
 import { closedPage, outsidePage, stopPage } from '../outside/page.ts';
 import { Problem } from '../problem.ts';
+import { isSize, pictureOf, wholeOf } from './files.ts';
 import { memberOf } from './house.ts';
 import { addressOf, refuseWhileLimited } from './asker.ts';
 import { signedIn } from './session.ts';
@@ -49,6 +50,36 @@ export function outsidePages(services: Services): Hono<Env> {
     else links.stopMail(visit);
     return c.redirect(c.req.path, 303);
   });
+
+  app.get('/:token/files/:attachment/:as', async (c) => {
+    const visit = visited(c);
+    const attachment = visit?.parts.flatMap(({ files }) => files).find(({ id }) => id === c.req.param('attachment'));
+    const as = c.req.param('as');
+    if (!attachment || !services.files || (as !== 'file' && !isSize(as))) return c.html(closedPage(), 404);
+    return isSize(as) ? pictureOf(c, attachment, as, services.files) : wholeOf(c, attachment, services.files);
+  });
+
+  app.post('/:token/photo', async (c) => {
+    const visit = visited(c);
+    if (!visit) return c.html(closedPage(), 404);
+    const page = c.req.path.slice(0, -'/photo'.length);
+    const refused = await takePhoto(visit, await fieldsOf(c));
+    if (refused) return c.html(outsidePage(visit, page, { words: refused, late: true }), 422);
+    return c.redirect(`${page}?saved=1`, 303);
+  });
+
+  /** Null when it went; else why not, as a sentence. */
+  async function takePhoto(visit: OutsideVisit, { item, photo }: Record<string, unknown>): Promise<string | null> {
+    const { files } = services;
+    if (!files || !visit.parts.some((part) => part.item.id === item)) return say('refused', 'it is not in your hands any more');
+    if (!(photo instanceof File) || photo.size === 0) return OUTSIDE_WORDS.photoEmpty;
+    const bytes = Buffer.from(await photo.arrayBuffer());
+    const given = { by: desk.actor(visit), houseId: visit.houseId, commandId: v7(), item: String(item), name: photo.name, bytes };
+    const refused = await files.takeWhole(given);
+    if (refused === 'file-too-large') return OUTSIDE_WORDS.photoTooLarge.replace('{max}', String(Math.floor(files.room.limits.file / 1024 / 1024)));
+    if (refused === 'house-full') return OUTSIDE_WORDS.photoNoRoom;
+    return refused ? say('refused', 'please ask whoever sent it') : null;
+  }
 
   app.post('/:token', async (c) => {
     const visit = visited(c);
