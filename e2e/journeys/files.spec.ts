@@ -166,3 +166,31 @@ test('what asks for a photo gets one with the tick', async ({ demo, devices }) =
   await expect(sheet.getByText(new RegExp(t('said.kind.photo')))).toBeVisible();
   await expect(sheet.getByRole('img', { name: 'room4.jpg' })).toBeVisible();
 });
+
+test('a photo shared from another application is with what is to be sorted', async ({ demo, devices }) => {
+  const leila = await devices.open(PHONE, { installed: true });
+  await enterDemo(leila, demo, 'Leila');
+  await leila.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  const { buffer } = await photo('gallery.jpg', 400);
+  await leila.evaluate((bytes) => {
+    const form = document.createElement('form');
+    Object.assign(form, { method: 'post', action: '/share', enctype: 'multipart/form-data' });
+    const field = Object.assign(document.createElement('input'), { type: 'file', name: 'files', multiple: true });
+    const given = new DataTransfer();
+    given.items.add(new File([Uint8Array.from(atob(bytes), (one) => one.charCodeAt(0))], 'gallery.jpg', { type: 'image/jpeg' }));
+    field.files = given.files;
+    const title = Object.assign(document.createElement('input'), { name: 'title', value: 'Leak in the porch' });
+    form.append(field, title);
+    document.body.append(form);
+    form.submit();
+  }, buffer.toString('base64'));
+  await expect(leila).toHaveURL(/\/sort$/);
+  await leila.goto(`${demo.base}/whole`);
+  await open(leila, 'Leak in the porch');
+  await expect(
+    leila
+      .getByRole('dialog', { name: 'Leak in the porch' })
+      .getByRole('list', { name: t('files.pictures') })
+      .getByRole('listitem'),
+  ).toHaveCount(1);
+});

@@ -15,7 +15,7 @@ import { fetchRest } from './later.ts';
 import { houseSlice } from './house.ts';
 import { nowOf, toastShown, type Toast, type Store } from './store.ts';
 
-interface LiveHouse {
+export interface LiveHouse {
   submit<N extends CommandName>(name: N, payload: Payload<N>): Submission;
   outcome(id: string): Promise<CommandOutcome>;
   putAwayRefusal(id: string): void;

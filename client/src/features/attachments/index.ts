@@ -2,4 +2,4 @@
 export { ChooseFiles } from './choose-files.tsx';
 export { Files } from './files.tsx';
 export { FilesOnTheirWay } from './on-their-way.tsx';
-export { useAttach, useFileRoom } from './use-attach.ts';
+export { attachShared, useAttach, useFileRoom } from './use-attach.ts';

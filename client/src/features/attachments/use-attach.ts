@@ -4,7 +4,8 @@ import { useStore } from 'react-redux';
 import { v5 } from 'uuid';
 import { senderOf } from '@/files/sender-of.ts';
 import { ask } from '@/store/api.ts';
-import { useLiveHouse } from '@/store/live-house.tsx';
+import type { FileSender } from '@/files/file-sender.ts';
+import { useLiveHouse, type LiveHouse } from '@/store/live-house.tsx';
 import { useOpenHouse, type Store } from '@/store/store.ts';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -47,21 +48,34 @@ export function useFileSender() {
 export function useAttach(itemId: string, room: FileRoom | null): (files: readonly File[], asked?: string | null) => string[] {
   const live = useLiveHouse();
   const sender = useFileSender();
-  return (files, asked) => {
-    const problems: string[] = [];
-    let left = room ? room.house - room.used : Infinity;
-    for (const file of files) {
-      const problem = faultOf(file, room?.file ?? MOST_FILE_BYTES, left);
-      const given = problem ?? live.submit('attachment.add', { item: itemId, name: file.name, size: file.size, ...(asked === undefined ? {} : { asked }) });
-      if (typeof given === 'string') problems.push(given);
-      else if (given.id === null) problems.push(sayReason(given.refused as Reason));
-      else {
-        left -= file.size;
-        void sender.add({ id: v5('0', given.id), commandId: given.id, blob: file, paused: false, begun: false, at: Date.now() });
-      }
+  return (files, asked) => attachFiles({ live, sender }, itemId, files, room, asked);
+}
+
+interface Attaching {
+  live: Pick<LiveHouse, 'submit'>;
+  sender: FileSender;
+}
+
+/** The same where no item is drawn: what was shared with the application. */
+export function attachShared(store: Store, live: Attaching['live'], { itemId, files }: { itemId: string; files: readonly File[] }): string[] {
+  const { accountId, houseId } = store.getState().house;
+  return attachFiles({ live, sender: senderOf(store, accountId ?? '', houseId ?? '') }, itemId, files, null);
+}
+
+function attachFiles({ live, sender }: Attaching, itemId: string, files: readonly File[], room: FileRoom | null, asked?: string | null): string[] {
+  const problems: string[] = [];
+  let left = room ? room.house - room.used : Infinity;
+  for (const file of files) {
+    const problem = faultOf(file, room?.file ?? MOST_FILE_BYTES, left);
+    const given = problem ?? live.submit('attachment.add', { item: itemId, name: file.name, size: file.size, ...(asked === undefined ? {} : { asked }) });
+    if (typeof given === 'string') problems.push(given);
+    else if (given.id === null) problems.push(sayReason(given.refused as Reason));
+    else {
+      left -= file.size;
+      void sender.add({ id: v5('0', given.id), commandId: given.id, blob: file, paused: false, begun: false, at: Date.now() });
     }
-    return problems;
-  };
+  }
+  return problems;
 }
 
 /** Said before anything is sent, with both sizes. */

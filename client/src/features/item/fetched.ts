@@ -15,3 +15,6 @@ export const ToPerson = drawnLater(() => panels().then((all) => all.ToPerson));
 export const FilesOnTheirWay = drawnLater(() => panels().then((all) => all.FilesOnTheirWay));
 export const WantedSheet = drawnLater(() => panels().then((all) => all.WantedSheet));
 export const WaitingPanel = drawnLater(() => panels().then((all) => all.WaitingPanel));
+
+/** Adds what was shared with the application to an item. */
+export const attachShared = () => panels().then((all) => all.attachShared);

@@ -1,5 +1,6 @@
 export { IN_LISTS, needsMore, useDecide, type Decision } from './decide.ts';
 export {
+  attachShared,
   Decisions,
   DuePanel,
   FilesOnTheirWay,

@@ -8,6 +8,6 @@ export { PassOnPanel } from './pass-on-panel.tsx';
 export { PeoplePicker } from './people-picker.tsx';
 export { PlaceList } from './where-panel.tsx';
 export { ToPerson } from './to-person.tsx';
-export { FilesOnTheirWay } from '@/features/attachments';
+export { attachShared, FilesOnTheirWay } from '@/features/attachments';
 export { WantedSheet } from './wanted-sheet.tsx';
 export { WaitingPanel } from './waiting-panel.tsx';

@@ -1,25 +1,48 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
+import { useStore } from 'react-redux';
+import { v5 } from 'uuid';
+import { attachShared } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { useSubmit } from '@/store/live-house.tsx';
+import { useLiveHouse } from '@/store/live-house.tsx';
+import { toastShown, type Store } from '@/store/store.ts';
+import { takeShared } from '@/sync/shared-files.ts';
 import { Empty } from '@/ui';
 import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
 import { sharedItem } from './shared.ts';
 
 /** Where the device brings what was shared from another application: it is to be sorted. */
 export function ShareScreen() {
-  const shared = useLocalSearchParams<{ title?: string; text?: string; url?: string }>();
-  const submit = useSubmit();
+  const { files: count, title, text, url } = useLocalSearchParams<{ title?: string; text?: string; url?: string; files?: string }>();
+  const live = useLiveHouse();
+  const store = useStore() as Store;
   const router = useRouter();
   const taken = useRef(false);
-  const item = sharedItem(shared);
+  const item = useMemo(
+    () => sharedItem({ title, text, url }) ?? (count ? { title: t('share.files', { count: Number(count) || 1 }) } : null),
+    [title, text, url, count],
+  );
   useEffect(() => {
     if (taken.current || !item) return;
     taken.current = true;
-    submit('item.add', item, { words: t('said.added', { title: item.title }), undo: true });
+    const given = live.submit('item.add', item);
+    const refuse = (words: string) => void store.dispatch(toastShown({ words, offer: null, tone: 'refused' }));
+    if (given.refused) refuse(sayReason(given.refused));
+    else {
+      const offer = { words: t('common.undo'), commands: [{ name: 'undo' as const, payload: { command: given.id } }] };
+      store.dispatch(toastShown({ words: t('said.added', { title: item.title }), offer, tone: 'plain', by: given.id }));
+      if (count) void attach(given.id);
+    }
     // a reload must not add it again
     router.replace('/sort');
-  }, [submit, item, router]);
+
+    async function attach(commandId: string): Promise<void> {
+      const [give, files] = await Promise.all([attachShared(), takeShared()]);
+      const problems = give(store, live, { itemId: v5('0', commandId), files });
+      if (problems.length > 0) refuse(problems.join(' '));
+    }
+  }, [live, store, item, count, router]);
   return (
     <Screen title={t('sort.title')}>
       <Empty words={t(item ? 'common.onItsWay' : 'share.nothing')} />

@@ -90,6 +90,8 @@ export const accountsWords = {
   'outside.show': 'Show link',
   'outside.withdraw': 'Turn it off',
   'outside.withdrawn': 'Turned off. The next email has a new link.',
+  'share.files_one': '{count} shared file',
+  'share.files_other': '{count} shared files',
   'share.nothing': 'Nothing was shared.',
   'share.seenBy': '{names} can open it.',
   'share.asManager': '{name} (manager)',
