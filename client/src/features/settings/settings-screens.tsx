@@ -9,6 +9,7 @@ import { t } from '@/words';
 import { CaptureTokens } from './capture-tokens.tsx';
 import { CustomsChoice, DeviceChoices } from './device-choices.tsx';
 import { Devices } from './devices.tsx';
+import { FileRoom } from './file-room.tsx';
 import { HouseSettings } from './house-settings.tsx';
 import { Labels } from './labels.tsx';
 import { NoticeSettings } from './notice-settings.tsx';
@@ -94,6 +95,7 @@ export function HouseScreen() {
   return (
     <SettingsPage title={t('house.title')} sub={t('house.summary', { name: house.name, zone: house.zone })}>
       {me.role === 'manager' ? <HouseSettings /> : <Empty words={t('house.managersOnly')} />}
+      <FileRoom />
     </SettingsPage>
   );
 }

@@ -1,8 +1,9 @@
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
+import { useSelector } from 'react-redux';
 import { useSession } from '@/features/account';
 import { draftsOf } from '@/store/drafts.ts';
-import { useHouseState, useOpenHouse } from '@/store/store.ts';
+import { useHouseState, useOpenHouse, type State } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
 import { t } from '@/words';
 import { KeysToKeep } from './keys-to-keep.tsx';
@@ -12,7 +13,12 @@ function useUnfinished(): string | null {
   const { me } = useOpenHouse();
   const unsent = useHouseState((state) => state.pending.filter(({ ackSeq }) => ackSeq === null).length);
   const drafts = me.accountId ? draftsOf(me.accountId) : 0;
-  const words = [unsent > 0 ? t('account.unsent', { count: unsent }) : null, drafts > 0 ? t('account.drafts', { count: drafts }) : null].filter(Boolean);
+  const files = useSelector((state: State) => Object.keys(state.sending).length);
+  const words = [
+    unsent > 0 ? t('account.unsent', { count: unsent }) : null,
+    files > 0 ? t('account.unsentFiles', { count: files }) : null,
+    drafts > 0 ? t('account.drafts', { count: drafts }) : null,
+  ].filter(Boolean);
   return words.length > 0 ? words.join(' ') : null;
 }
 
