@@ -29,6 +29,13 @@ test('a line longer than a title keeps all of its words', () => {
   expect(`${step.title} ${step.notes}`).toBe(long);
 });
 
+test('however far in a line is, it has a place', () => {
+  const deep = Array.from({ length: 60 }, (_, nth) => `${'  '.repeat(nth)}- ${nth}`).join('\n');
+  const levels = (steps: LineStep[]): number => (steps.length === 0 ? 0 : 1 + Math.max(...steps.map((step) => levels(step.steps))));
+  const count = (steps: LineStep[]): number => steps.reduce((sum, step) => sum + 1 + count(step.steps), 0);
+  expect([levels(stepsIn(deep)), count(stepsIn(deep))]).toEqual([10, 60]);
+});
+
 test('what is taken out leaves no hole', () => expect(withoutLines('a\n\nb\n\nc', new Set([2]))).toBe('a\n\nc'));
 
 const word = fc.stringMatching(/^[A-Za-zäöåÄ][A-Za-z0-9 äöå,.]{0,20}[a-zä]$/);

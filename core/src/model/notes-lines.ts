@@ -1,5 +1,8 @@
 import { TITLE_MAX } from './row.ts';
 
+/** Steps lie so deep below each other, at most: an item may itself be a step. */
+const MOST_LEVELS = 10;
+
 /** A step as a line says it: what it is, whether it is done, what stands with it, and the steps under it. */
 export interface LineStep {
   title: string;
@@ -62,7 +65,8 @@ export function stepsOfLines(lines: readonly NoteLine[]): LineStep[] {
       last.step.notes = last.step.notes === '' ? words : `${last.step.notes}\n${words}`;
       continue;
     }
-    while (open.length > 0 && open.at(-1)!.indent >= indent) open.pop();
+    // what is further in than that stands beside the deepest
+    while (open.length > 0 && (open.at(-1)!.indent >= indent || open.length >= MOST_LEVELS)) open.pop();
     const step: LineStep = { ...cut(words), done, steps: [] };
     (open.at(-1)?.step.steps ?? top).push(step);
     open.push({ step, indent });
