@@ -35,13 +35,14 @@ export function fileRoomRoutes(services: Services): Hono<Env> {
 /** Files in and out. They are beside `/api`: what comes in is larger, and what goes out is nobody's to run. */
 export function fileRoutes(services: Services): Hono<Env> {
   const app = new Hono<Env>();
-  const { files } = services;
-  const tus = files ? uploadServer(files) : null;
+  // its store looks after its folder while it is made: not before somebody sends something
+  let tus: ReturnType<typeof uploadServer> | null = null;
 
   for (const path of [UPLOADS, `${UPLOADS}/*`])
     app.all(path, signedIn(services), async (c) => {
       await admitUpload(c, services, filesOf(services));
-      return tus!.handleWeb(c.req.raw);
+      tus ??= uploadServer(filesOf(services));
+      return tus.handleWeb(c.req.raw);
     });
 
   app.get('/files/:house/:attachment/:as', signedIn(services), async (c) => {

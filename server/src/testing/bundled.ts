@@ -13,7 +13,7 @@ export const bundled = (entry: string, outfile: string) =>
     platform: 'node',
     target: 'node20',
     format: 'esm',
-    external: ['libsql', '@libsql/*', '@node-rs/argon2'],
+    external: ['libsql', '@libsql/*', '@node-rs/argon2', 'sharp'],
     banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
   });
 
