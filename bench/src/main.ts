@@ -1,3 +1,4 @@
+import { photoSecondDevice } from './files.ts';
 import { find10k, findServer } from './find.ts';
 import { crowd, growth } from './growth.ts';
 import { lookBack20k } from './looking-back.ts';
@@ -17,6 +18,7 @@ const demo = await startDemo();
 try {
   await checkoffAck(demo.base);
   await propagation(demo.base);
+  await photoSecondDevice(demo.base);
   await fanout(demo.base);
   await timerDrift(demo.base);
   await commandsPerSecond();

@@ -45,7 +45,9 @@ function sentOf(error: Error | DetailedError): Sent | null {
   if (!(error instanceof DetailedError) || !error.originalResponse) return null;
   const status = error.originalResponse.getStatus();
   const said = problemIn(error.originalResponse.getBody());
-  if (status === 410) return { as: said.code === 'gone' ? 'gone' : 'arrived' };
+  // nothing else says that a file is not needed here any more
+  if (said.code === 'arrived' || said.code === 'gone') return { as: said.code };
+  if (said.code === 'not-begun') return null;
   if (status === 413 || status === 404 || status === 403) return { as: 'refused', code: said.code ?? 'failed', params: said.params ?? {} };
   return null;
 }

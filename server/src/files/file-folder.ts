@@ -36,15 +36,18 @@ export class FileFolder {
   comingBytes = (id: string): number | null => statSync(this.comingPath(id), { throwIfNoEntry: false })?.size ?? null;
 
   dropComing(id: string): void {
-    for (const path of [this.comingPath(id), `${this.comingPath(id)}.json`]) rmSync(path, { force: true });
+    for (const path of ['', '.json', '.small', '.small.part'].map((end) => this.comingPath(id) + end)) rmSync(path, { force: true });
   }
 
   dropKept(sha256: string): void {
     for (const as of KEPT_AS) rmSync(this.keptPath(sha256, as), { force: true });
   }
 
+  /** Of a picture that is there in every size: the bytes as they came. */
+  dropWhole = (sha256: string): void => rmSync(this.keptPath(sha256, 'whole'), { force: true });
+
   /** The ids of what is on its way. */
-  allComing = (): string[] => readdirSync(this.coming).filter((name) => !name.endsWith('.json'));
+  allComing = (): string[] => [...new Set(readdirSync(this.coming).map((name) => name.split('.')[0]!))];
 
   /** The hashes of what is kept, a folder at a time. */
   *allKept(): Generator<string[]> {

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { FilesHouse } from '../testing/files-house.ts';
@@ -97,6 +97,19 @@ describe('files', () => {
     expect(house.attachment(id)).toMatchObject({ width: 20, height: 80 });
     expect(existsSync(folder.comingPath('0'.repeat(36))) || existsSync(folder.keptPath('f'.repeat(64), 'whole'))).toBe(false);
     expect(existsSync(folder.keptPath(house.attachment(id)!.sha256!, 'whole'))).toBe(false);
+  });
+
+  test('a server that ended while it put a file in its place says that nothing has come, never that all of it is here', async () => {
+    const bytes = Buffer.alloc(500, 9);
+    const id = await house.announce('Leila', boiler, 'lost.bin', bytes.length);
+    await house.begin('Leila', id, bytes.length);
+    const { folder } = server.services.files!;
+    rmSync(folder.comingPath(id));
+    await server.restart();
+    for (const asked of [await house.ask('Leila', 'HEAD', id), await house.put('Leila', id, bytes)]) expect(asked.status).toBe(404);
+    expect((await house.begin('Leila', id, bytes.length)).status).toBe(201);
+    expect((await house.put('Leila', id, bytes)).status).toBe(204);
+    expect((await house.get('Leila', id)).status).toBe(200);
   });
 
   test('what is too large is refused before a byte of it comes, with both sizes; two at once share the room that is left', async () => {

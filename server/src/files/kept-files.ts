@@ -1,7 +1,7 @@
 import { epochOf, type Attachment } from '@kotiva/core';
 import { SKETCH_TYPE } from '@kotiva/core/model/sketch';
 import { createHash } from 'node:crypto';
-import { createReadStream, existsSync, renameSync, rmSync } from 'node:fs';
+import { createReadStream, existsSync, renameSync } from 'node:fs';
 import { writeFile } from 'node:fs/promises';
 import { v5 } from 'uuid';
 import type { Clock } from '../clock.ts';
@@ -117,18 +117,25 @@ export class KeptFiles {
     const attachment = this.attachment(id);
     const came = this.folder.comingPath(id);
     if (!attachment || attachment.arrivedAt !== null || !existsSync(came)) return this.leave(id);
-    const sha256 = await hashOf(came);
-    const known = this.find(sha256);
+    // what it is, and its small size, while its hash is worked out
+    const [sha256, looked] = await Promise.all([hashOf(came), this.look(came)]);
     this.takingIn.add(sha256);
-    const file = known ?? (await this.takeIn(came, sha256, attachment));
-    // from here on nothing is waited for: nobody takes away in between what is being kept
-    if (!known) this.statements.keep.run(sha256, file.size, file.mediaType, file.width, file.height, file.isReady, this.clock.now());
-    this.takingIn.delete(sha256);
-    const { mediaType, width, height } = file;
-    const command = { id: v5('arrive', id), houseId: attachment.houseId, name: 'attachment.arrive' as const, at: this.clock.now(), seen: 0 };
-    this.ledger.apply({ ...command, payload: { attachment: id, sha256, mediaType, width, height } }, null);
+    try {
+      const known = this.find(sha256);
+      const file = known ?? (await this.takeIn(came, sha256, looked, attachment));
+      // from here on nothing is waited for: nobody takes away in between what is being kept
+      if (!known) this.statements.keep.run(sha256, file.size, file.mediaType, file.width, file.height, file.isReady, this.clock.now());
+      this.announce(attachment, file);
+      if (!file.isReady) void this.makeReady(file).catch((error: unknown) => console.error(error));
+    } finally {
+      this.takingIn.delete(sha256);
+    }
     this.leave(id);
-    if (!file.isReady) void this.makeReady(file).catch((error: unknown) => console.error(error));
+  }
+
+  private announce({ id, houseId }: Attachment, { sha256, mediaType, width, height }: KeptFile): void {
+    const command = { id: v5('arrive', id), houseId, name: 'attachment.arrive' as const, at: this.clock.now(), seen: 0 };
+    this.ledger.apply({ ...command, payload: { attachment: id, sha256, mediaType, width, height } }, null);
   }
 
   private leave(id: string): void {
@@ -136,15 +143,25 @@ export class KeptFiles {
     this.room.release(id);
   }
 
-  /** Looks at what came, and puts it where it is kept. */
-  private async takeIn(came: string, sha256: string, attachment: Attachment): Promise<KeptFile> {
-    const size = attachment.size ?? 0;
+  /** What came, by what is in it; of a picture the small size is made beside it. */
+  private async look(came: string): Promise<{ mediaType: string; measures: Measures | null }> {
     const mediaType = await mediaTypeOf(came);
+    return { mediaType, measures: await makeSmall(came, mediaType, smallBeside(came)) };
+  }
+
+  /** Puts what came where it is kept. */
+  private async takeIn(
+    came: string,
+    sha256: string,
+    { mediaType, measures }: { mediaType: string; measures: Measures | null },
+    attachment: Attachment,
+  ): Promise<KeptFile> {
     if (mediaType === SKETCH_TYPE) return this.takeSketchIn(came, sha256, attachment);
-    const measures: Measures | null = await makeSmall(came, mediaType, this.folder.keptPath(sha256, 'small'));
+    if (measures) renameSync(smallBeside(came), this.folder.keptPath(sha256, 'small'));
     renameSync(came, this.folder.keptPath(sha256, 'whole'));
     const type = mediaType.startsWith('image/') && !measures ? 'application/octet-stream' : mediaType;
-    return { sha256, size, mediaType: type, width: measures?.width ?? null, height: measures?.height ?? null, isReady: measures ? 0 : 1, at: '' };
+    const { width = null, height = null } = measures ?? {};
+    return { sha256, size: attachment.size ?? 0, mediaType: type, width, height, isReady: measures ? 0 : 1, at: '' };
   }
 
   /** A drawing is a picture in every size at once, and its strokes stay. */
@@ -172,7 +189,7 @@ export class KeptFiles {
       .run(async () => {
         await makeRest(path('whole'), mediaType, { middle: path('middle'), large: path('large') });
         this.statements.ready.run(sha256);
-        rmSync(path('whole'), { force: true });
+        this.folder.dropWhole(sha256);
       })
       .finally(() => this.making.delete(sha256));
     this.making.set(sha256, task);
@@ -211,14 +228,21 @@ export class KeptFiles {
     const coming = new Set([...this.room.coming()].map(({ id }) => id));
     for (const id of this.folder.allComing()) if (!coming.has(id)) this.folder.dropComing(id);
     for (const page of this.folder.allKept()) {
-      for (const sha256 of page) if (!this.find(sha256) && !this.takingIn.has(sha256)) this.folder.dropKept(sha256);
+      for (const sha256 of page) {
+        const file = this.find(sha256);
+        if (!file && !this.takingIn.has(sha256)) this.folder.dropKept(sha256);
+        // ended before the last step of making it ready
+        if (file?.isReady && file.width !== null && file.mediaType !== SKETCH_TYPE) this.folder.dropWhole(sha256);
+      }
       await breathe();
     }
   }
 }
 
+const smallBeside = (came: string): string => `${came}.small`;
+
 async function hashOf(path: string): Promise<string> {
   const hash = createHash('sha256');
-  for await (const piece of createReadStream(path)) hash.update(piece as Buffer);
+  for await (const piece of createReadStream(path, { highWaterMark: 512 * 1024 })) hash.update(piece as Buffer);
   return hash.digest('hex');
 }

@@ -35,8 +35,14 @@ export async function admitUpload(c: Context<Env>, services: Services, files: Ke
   if (attachment.arrivedAt !== null) throw new Problem(410, 'arrived', 'This file is here already.');
   if (attachment.removedAt !== null) throw new Problem(410, 'gone', 'This file was taken away.');
   if (creates) return admitSize(c, attachment, files, services.clock.now());
+  const come = files.folder.comingBytes(id);
+  // ended while it was put in its place: what the store still knows of it would say that it is gone for good
+  if (come === null) {
+    files.folder.dropComing(id);
+    throw new Problem(404, 'not-begun', 'Nothing of this file has come yet.');
+  }
   // a server that ended had all of it, and had not said so
-  if (c.req.method === 'HEAD' && files.folder.comingBytes(id) === attachment.size) {
+  if (c.req.method === 'HEAD' && come === attachment.size) {
     await files.finish(id);
     throw new Problem(410, 'arrived', 'This file is here already.');
   }
