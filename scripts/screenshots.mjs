@@ -70,7 +70,11 @@ const PICTURES = {
     await page.getByText('In this order').scrollIntoViewIfNeeded();
     await page.getByText('Done at').scrollIntoViewIfNeeded();
   },
-  'item-phone': async (page) => item(page, 'Boathouse', 'Count the life jackets'),
+  'item-phone': async (page) => {
+    await item(page, 'Boathouse', 'Replace the third plank of the jetty');
+    await page.getByText('Files and photos').scrollIntoViewIfNeeded();
+    await page.getByRole('list', { name: 'Photos' }).locator('img').nth(1).waitFor();
+  },
   'looking-back-phone': async (page) => {
     await go(page, '/looking-back?span=lastMonth');
     await page.getByText(/things done$/).waitFor();

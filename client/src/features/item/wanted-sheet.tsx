@@ -50,11 +50,11 @@ function AskingPhoto({ item, part, wanted }: AskingProps) {
   const [problems, setProblems] = useState<string[]>([]);
   const preview = useMemo(() => (photo ? URL.createObjectURL(photo) : null), [photo]);
   const close = () => void dispatch(answerSettled());
-  const checkOff = () => {
+  const checkOff = (given: File | null) => {
     const reason = tie(item, part, '');
     if (reason) return setProblems([sayReason(reason)]);
     // beside the tick, so that both are kept together
-    const wrong = photo ? attach([photo], part.personId) : [];
+    const wrong = given ? attach([given], part.personId) : [];
     if (wrong.length > 0) setProblems(wrong);
     else close();
   };
@@ -77,22 +77,7 @@ function AskingPhoto({ item, part, wanted }: AskingProps) {
             setProblems([]);
           }}
         />
-        <Foot>
-          <View className="flex-row flex-wrap gap-2">
-            <Button kind="main" disabled={photo === null} onPress={checkOff}>
-              {t('wanted.done')}
-            </Button>
-            <Button
-              kind="quiet"
-              onPress={() => {
-                tie(item, part, '');
-                close();
-              }}
-            >
-              {t('wanted.without')}
-            </Button>
-          </View>
-        </Foot>
+        <AnswerFoot disabled={photo === null} onDone={() => checkOff(photo)} onWithout={() => checkOff(null)} />
       </View>
     </Sheet>
   );
@@ -127,17 +112,24 @@ function Asking({ item, part, wanted }: AskingProps) {
           }}
           onSubmitEditing={() => typed.trim() && send(typed)}
         />
-        <Foot>
-          <View className="flex-row flex-wrap gap-2">
-            <Button kind="main" disabled={!typed.trim()} onPress={() => send(typed)}>
-              {t('wanted.done')}
-            </Button>
-            <Button kind="quiet" onPress={() => send('')}>
-              {t('wanted.without')}
-            </Button>
-          </View>
-        </Foot>
+        <AnswerFoot disabled={!typed.trim()} onDone={() => send(typed)} onWithout={() => send('')} />
       </View>
     </Sheet>
+  );
+}
+
+/** With an answer, or without one: a thing that is done must not stay open for want of it. */
+function AnswerFoot({ disabled, onDone, onWithout }: { disabled: boolean; onDone: () => void; onWithout: () => void }) {
+  return (
+    <Foot>
+      <View className="flex-row flex-wrap gap-2">
+        <Button kind="main" disabled={disabled} onPress={onDone}>
+          {t('wanted.done')}
+        </Button>
+        <Button kind="quiet" onPress={onWithout}>
+          {t('wanted.without')}
+        </Button>
+      </View>
+    </Foot>
   );
 }
