@@ -194,3 +194,37 @@ test('a photo shared from another application is with what is to be sorted', asy
       .getByRole('listitem'),
   ).toHaveCount(1);
 });
+
+test('an arrow is drawn on a photo, seen on the other device, and drawn on there', async ({ demo, devices }) => {
+  const [aino, leila] = [await devices.open(WIDE), await devices.open(PHONE)];
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(leila, demo, 'Leila');
+  const title = 'Crack in the porch';
+  await add(aino, `${title} @Leila`);
+  await open(leila, title);
+  const address = new URL(leila.url());
+  await aino.goto(`${demo.base}${address.pathname}${address.search}`);
+  const sheets = [leila, aino].map((page) => page.getByRole('dialog', { name: title }));
+  await sheets[0]!.locator('input[type=file][multiple]').setInputFiles([await photo('crack.jpg', 400)]);
+  const draw = async (page: Page) => {
+    const sheet = page.getByRole('dialog', { name: title });
+    const shown = sheet.getByRole('list', { name: t('files.pictures') }).getByRole('listitem');
+    const before = await shown.count();
+    await shown.last().getByRole('button').click();
+    await page.getByRole('button', { name: /^More about/ }).click();
+    await page.getByRole('menuitem', { name: t('files.drawOn') }).click();
+    const pad = page.getByRole('dialog', { name: t('sketch.title') });
+    const paper = (await pad.getByRole('img', { name: t('sketch.paper') }).boundingBox())!;
+    await expect(pad.getByRole('button', { name: t('sketch.save') })).toBeDisabled();
+    await page.mouse.move(paper.x + 20, paper.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(paper.x + 60, paper.y + 50);
+    await page.mouse.move(paper.x + 90, paper.y + 60);
+    await page.mouse.up();
+    await pad.getByRole('button', { name: t('sketch.save') }).click();
+    for (const other of sheets) await expect(other.getByRole('list', { name: t('files.pictures') }).getByRole('listitem')).toHaveCount(before + 1);
+  };
+  for (const sheet of sheets) await expect(sheet.getByRole('list', { name: t('files.pictures') }).getByRole('listitem')).toHaveCount(1);
+  await draw(leila);
+  await draw(aino);
+});
