@@ -28,10 +28,10 @@ export function Button({ children, onPress, kind = 'plain', tone, icon, disabled
       aria-expanded={expanded}
       disabled={disabled}
       onPress={onPress}
-      className={`min-h-11 flex-row items-center justify-center gap-2 rounded-control ${BOXES[kind]} ${disabled ? 'opacity-50' : ''}`}
+      className={`min-h-11 max-w-full flex-row items-center justify-center gap-2 rounded-control ${BOXES[kind]} ${disabled ? 'opacity-50' : ''}`}
     >
       {icon ? <Icon name={icon} tone={kind === 'main' ? 'onpine' : kind === 'quiet' ? 'lake' : 'ink'} /> : null}
-      <Txt size={kind === 'quiet' ? 15 : 17} face={kind === 'main' ? 'bold' : 'medium'} tone={shown}>
+      <Txt size={kind === 'quiet' ? 15 : 17} face={kind === 'main' ? 'bold' : 'medium'} tone={shown} className="shrink">
         {children}
       </Txt>
     </Pressable>

@@ -45,8 +45,9 @@ export function Notes({ item }: { item: Item }) {
             }}
             autoFocus={!found}
           />
-          <ErrorLine says={error} />
-          <ConfirmRow verb={t('common.save')} onConfirm={save} cancel={t('common.cancel')} onCancel={done} />
+          <ConfirmRow verb={t('common.save')} onConfirm={save} cancel={t('common.cancel')} onCancel={done}>
+            <ErrorLine says={error} />
+          </ConfirmRow>
         </>
       ) : (
         <>

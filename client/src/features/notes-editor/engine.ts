@@ -1,3 +1,4 @@
+import { TEXT_MAX } from '@kotiva/core';
 import { createEmptyHistoryState, registerHistory } from '@lexical/history';
 import { $createLinkNode, $isLinkNode, LinkNode, $toggleLink } from '@lexical/link';
 import {
@@ -73,14 +74,14 @@ export class NotesEngine {
   }
 
   /** Begins to hear; returns how to end. */
-  register(root: HTMLElement, changed: (text: string, look: Look) => void): () => void {
+  register(root: HTMLElement, changed: (text: string, look: Look) => void, tooLong: () => void): () => void {
     this.editor.setRootElement(root);
     const ends = [
       registerRichText(this.editor),
       registerHistory(this.editor, createEmptyHistoryState(), 300),
       registerList(this.editor),
       registerCheckList(this.editor),
-      this.editor.registerCommand(PASTE_COMMAND, (event) => this.paste(event), COMMAND_PRIORITY_HIGH),
+      this.editor.registerCommand(PASTE_COMMAND, (event) => this.paste(event, tooLong), COMMAND_PRIORITY_HIGH),
       this.editor.registerCommand(KEY_ENTER_COMMAND, breakInRaw, COMMAND_PRIORITY_HIGH),
       this.editor.registerUpdateListener(({ editorState }) => editorState.read(() => changed(this.text(), lookHere()))),
     ];
@@ -118,14 +119,16 @@ export class NotesEngine {
   }
 
   /** What comes from elsewhere comes as Markdown: lines of a list become one, nothing else is taken along. */
-  private paste(event: unknown): boolean {
+  private paste(event: unknown, tooLong: () => void): boolean {
     const clipboard = (event as ClipboardEvent).clipboardData;
     const text = clipboard?.getData('text/plain') ?? '';
     const selection = $getSelection();
     // pictures and files are somebody else's
     if (text === '' || (clipboard?.files.length ?? 0) > 0 || !$isRangeSelection(selection)) return false;
     (event as ClipboardEvent).preventDefault();
-    this.insert(text.replaceAll('\r\n', '\n'), selection);
+    // taken apart it would hold everything up, and could not be saved
+    if (text.length + this.text().length > TEXT_MAX) tooLong();
+    else this.insert(text.replaceAll('\r\n', '\n'), selection);
     return true;
   }
 

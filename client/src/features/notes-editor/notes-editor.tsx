@@ -9,12 +9,13 @@ import LinkIcon from 'lucide-react-native/icons/link';
 import Numbers from 'lucide-react-native/icons/list-ordered';
 import Quote from 'lucide-react-native/icons/quote';
 import Strike from 'lucide-react-native/icons/strikethrough';
+import { TEXT_MAX } from '@kotiva/core';
 import { createElement, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
 import { notesEditorWords } from '@/words/en/notes-editor.ts';
-import { Button, Field, ink } from '@/ui';
+import { Button, ErrorLine, Field, ink } from '@/ui';
 import { NotesEngine, PLAIN, type Look } from './engine.ts';
 import type { Lexer } from './read.ts';
 
@@ -35,23 +36,28 @@ export function NotesEditor({ text, lex, label, autoFocus, onChange }: NotesEdit
   // begun once: a text that changes below its writer would move the cursor
   const engine = useMemo(() => new NotesEngine(text, lex), []); // eslint-disable-line react-hooks/exhaustive-deps -- see above
   const [look, setLook] = useState<Look>(PLAIN);
+  const [tooLong, setTooLong] = useState(false);
   const tell = useRef(onChange);
   useEffect(() => {
     tell.current = onChange;
   });
   useEffect(() => {
     let last = text;
-    const end = engine.register(root.current!, (now, here) => {
+    const heard = (now: string, here: Look) => {
       setLook(here);
-      if (now !== last) tell.current(now);
+      if (now === last) return;
+      setTooLong(false);
+      tell.current(now);
       last = now;
-    });
+    };
+    const end = engine.register(root.current!, heard, () => setTooLong(true));
     if (autoFocus) engine.editor.focus(() => root.current?.focus({ preventScroll: true }), { defaultSelection: 'rootEnd' });
     return end;
   }, [engine]); // eslint-disable-line react-hooks/exhaustive-deps -- as it begins
   return (
     <View className="gap-1">
       <Bar engine={engine} look={look} />
+      <ErrorLine says={tooLong ? t('capture.tooLong', { max: TEXT_MAX }) : null} />
       {createElement('div', {
         ref: root,
         contentEditable: true,
@@ -100,7 +106,7 @@ function Bar({ engine, look }: { engine: NotesEngine; look: Look }) {
     );
   }
   return (
-    <View role="toolbar" aria-label={t('editor.bar')} className="flex-row">
+    <View role="toolbar" aria-label={t('editor.bar')} className="flex-row flex-wrap">
       <Tool sign={Heading} label={t('editor.heading')} {...block('heading')} />
       <Tool sign={Bold} label={t('editor.bold')} pressed={look.bold} onPress={() => engine.format('bold')} />
       <Tool sign={Italic} label={t('editor.italic')} pressed={look.italic} onPress={() => engine.format('italic')} />
@@ -132,7 +138,7 @@ function Tool({ sign: Drawn, label, pressed, onPress }: { sign: Sign; label: str
       aria-pressed={pressed}
       onPress={onPress}
       {...({ onMouseDown: (event: { preventDefault(): void }) => event.preventDefault() } as object)}
-      className={`h-11 min-w-0 max-w-[44px] grow basis-0 items-center justify-center rounded-control ${pressed ? 'bg-sunk' : ''}`}
+      className={`h-11 min-w-[34px] max-w-[44px] grow basis-0 items-center justify-center rounded-control ${pressed ? 'bg-sunk' : ''}`}
     >
       <Drawn size={20} strokeWidth={1.75} color={ink(pressed ? 'pine' : 'muted')} aria-hidden />
     </Pressable>
