@@ -11,8 +11,8 @@ export async function receiveShared(request: Request): Promise<Response> {
     .getAll('files')
     .filter((one): one is File => one instanceof File && one.size > 0)
     .slice(0, MOST);
+  await dropShared();
   const cache = await caches.open(CACHE);
-  for (const kept of await cache.keys()) await cache.delete(kept);
   for (const [nth, file] of files.entries())
     await cache.put(PLACE + nth, new Response(file, { headers: { 'content-type': file.type, 'x-name': encodeURIComponent(file.name) } }));
   const query = new URLSearchParams(files.length > 0 ? { files: String(files.length) } : {});
@@ -23,8 +23,13 @@ export async function receiveShared(request: Request): Promise<Response> {
   return Response.redirect(`/share?${query}`, 303);
 }
 
-/** The files that wait, taken once. */
-export async function takeShared(): Promise<File[]> {
+/** They are kept elsewhere now. */
+export async function dropShared(): Promise<void> {
+  if (typeof caches !== 'undefined') await caches.delete(CACHE);
+}
+
+/** The files that wait. */
+export async function sharedFiles(): Promise<File[]> {
   if (typeof caches === 'undefined') return [];
   const cache = await caches.open(CACHE);
   const files: File[] = [];
@@ -32,7 +37,6 @@ export async function takeShared(): Promise<File[]> {
     const kept = await cache.match(request);
     const name = decodeURIComponent(kept?.headers.get('x-name') ?? 'file');
     if (kept) files.push(new File([await kept.blob()], name, { type: kept.headers.get('content-type') ?? '' }));
-    await cache.delete(request);
   }
   return files;
 }

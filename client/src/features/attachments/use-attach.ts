@@ -54,15 +54,25 @@ export function useAttach(itemId: string, room: FileRoom | null): (files: readon
 interface Attaching {
   live: Pick<LiveHouse, 'submit'>;
   sender: FileSender;
+  /** Takes what is still being put on the device. */
+  keeping?: Promise<void>[];
 }
 
-/** The same where no item is drawn: what was shared with the application. */
-export function attachShared(store: Store, live: Attaching['live'], { itemId, files }: { itemId: string; files: readonly File[] }): string[] {
+/** The same where no item is drawn: what was shared with the application. `kept`: once all of it is on the device. */
+export function attachShared(store: Store, live: Attaching['live'], { itemId, files }: { itemId: string; files: readonly File[] }) {
   const { accountId, houseId } = store.getState().house;
-  return attachFiles({ live, sender: senderOf(store, accountId ?? '', houseId ?? '') }, itemId, files, null);
+  const keeping: Promise<void>[] = [];
+  const problems = attachFiles({ live, sender: senderOf(store, accountId ?? '', houseId ?? ''), keeping }, itemId, files, null);
+  return { problems, kept: Promise.all(keeping) };
 }
 
-function attachFiles({ live, sender }: Attaching, itemId: string, files: readonly File[], room: FileRoom | null, asked?: string | null): string[] {
+function attachFiles(
+  { live, sender, keeping = [] }: Attaching,
+  itemId: string,
+  files: readonly File[],
+  room: FileRoom | null,
+  asked?: string | null,
+): string[] {
   const problems: string[] = [];
   let left = room ? room.house - room.used : Infinity;
   for (const file of files) {
@@ -72,7 +82,7 @@ function attachFiles({ live, sender }: Attaching, itemId: string, files: readonl
     else if (given.id === null) problems.push(sayReason(given.refused as Reason));
     else {
       left -= file.size;
-      void sender.add({ id: v5('0', given.id), commandId: given.id, blob: file, paused: false, begun: false, at: Date.now() });
+      keeping.push(sender.add({ id: v5('0', given.id), commandId: given.id, blob: file, paused: false, begun: false, at: Date.now() }));
     }
   }
   return problems;

@@ -6,7 +6,7 @@ import { attachShared } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useLiveHouse } from '@/store/live-house.tsx';
 import { toastShown, type Store } from '@/store/store.ts';
-import { takeShared } from '@/sync/shared-files.ts';
+import { dropShared, sharedFiles } from '@/sync/shared-files.ts';
 import { Empty } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -26,22 +26,24 @@ export function ShareScreen() {
   useEffect(() => {
     if (taken.current || !item) return;
     taken.current = true;
-    const given = live.submit('item.add', item);
     const refuse = (words: string) => void store.dispatch(toastShown({ words, offer: null, tone: 'refused' }));
-    if (given.refused) refuse(sayReason(given.refused));
-    else {
-      const offer = { words: t('common.undo'), commands: [{ name: 'undo' as const, payload: { command: given.id } }] };
-      store.dispatch(toastShown({ words: t('said.added', { title: item.title }), offer, tone: 'plain', by: given.id }));
-      if (count) void attach(given.id);
-    }
-    // a reload must not add it again
-    router.replace('/sort');
-
-    async function attach(commandId: string): Promise<void> {
-      const [give, files] = await Promise.all([attachShared(), takeShared()]);
-      const problems = give(store, live, { itemId: v5('0', commandId), files });
-      if (problems.length > 0) refuse(problems.join(' '));
-    }
+    const add = async (what: { title: string; notes?: string }) => {
+      const [give, files] = count ? await Promise.all([attachShared(), sharedFiles()]) : [null, []];
+      const given = live.submit('item.add', what);
+      if (given.refused) refuse(sayReason(given.refused));
+      else {
+        const offer = { words: t('common.undo'), commands: [{ name: 'undo' as const, payload: { command: given.id } }] };
+        store.dispatch(toastShown({ words: t('said.added', { title: what.title }), offer, tone: 'plain', by: given.id }));
+        const attached = give?.(store, live, { itemId: v5('0', given.id), files });
+        if (attached && attached.problems.length > 0) refuse(attached.problems.join(' '));
+        // let go of where they waited only once they are kept
+        await attached?.kept;
+        if (count) await dropShared();
+      }
+      // a reload must not add it again
+      router.replace('/sort');
+    };
+    add(item).catch(() => refuse(t('common.notFetched')));
   }, [live, store, item, count, router]);
   return (
     <Screen title={t('sort.title')}>
