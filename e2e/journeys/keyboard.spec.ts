@@ -101,7 +101,8 @@ test('a day by keys alone: add, date, person, tick, untick, next list, find, han
   await expect(page.getByRole('heading', { level: 1, name: 'Kitchen' })).toBeVisible();
   await page.goBack();
   await expect(page.getByRole('heading', { level: 1, name: t('find.title') })).toBeVisible();
-  expect(page.url()).toContain('words=rain');
+  await expect(page.getByRole('textbox', { name: t('find.words') })).toHaveValue('rain barrel');
+  await expect(page).toHaveURL(/words=rain/);
   await keyboard.press('Escape');
 
   // a button of the page, by its words

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
 import { tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
@@ -27,6 +27,13 @@ test('in titles, steps and notes, with where it stands; places too', () => {
   expect(screen.getByText(/^Boathouse · Count the jackets$/)).toBeTruthy();
   tap(/^Winch hut/);
   expect(went.at(-1)).toMatch(/^\/places\//);
+});
+
+test('a quick hand finds it again: leaving the field writes what was looked for into the address', () => {
+  inHouse(house(), 'Aino', <FindScreen />);
+  type(WORDS, 'winch');
+  fireEvent.blur(screen.getByLabelText(WORDS));
+  expect(went.at(-1)).toEqual({ words: 'winch' });
 });
 
 test('what was said, and the names of lists, people and tags, each leading to what is under it', () => {

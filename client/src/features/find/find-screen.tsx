@@ -19,14 +19,14 @@ const MOST_LETTERS = 200;
 /** The server is asked once what was typed stands still for so long. */
 const SETTLES_MS = 400;
 
-/** What was typed, once the hand rests. */
-function useSettled(typed: string): string {
+/** What was typed, once the hand rests or goes elsewhere: what is opened from here leads back to it, however quick the hand. */
+function useSettled(typed: string): [settled: string, settle: () => void] {
   const [settled, setSettled] = useState(typed);
   useEffect(() => {
     const timer = setTimeout(() => setSettled(typed), SETTLES_MS);
     return () => clearTimeout(timer);
   }, [typed]);
-  return settled;
+  return [settled, () => setSettled(typed)];
 }
 
 /** Enter goes to what was found: from there keys go from row to row. */
@@ -42,7 +42,7 @@ export function FindScreen() {
   const [typed, setTyped] = useState((kept ?? '').slice(0, MOST_LETTERS));
   const [withDone, setWithDone] = useState(() => localStorage.getItem(KEPT) === 'yes');
   const words = useDeferredValue(typed);
-  const settled = useSettled(typed.trim());
+  const [settled, settle] = useSettled(typed.trim());
   // part of the address: one comes back to what one looked for
   useEffect(() => {
     if ((kept ?? '') !== settled) router.setParams({ words: settled || undefined });
@@ -69,6 +69,7 @@ export function FindScreen() {
           value={typed}
           onChangeText={setTyped}
           onSubmitEditing={focusFirstFound}
+          onBlur={settle}
           maxLength={MOST_LETTERS}
           autoFocus
           enterKeyHint="search"
