@@ -9,7 +9,7 @@ export type AccessRequest =
   | { permission: 'manage' | 'keep' }
   | { permission: 'self'; is: boolean }
   | { permission: 'see' | 'add' | 'share' | 'change'; list: string }
-  | { permission: 'see' | 'change' | 'pass-on' | 'answer' | 'check' | 'tie'; item: string; giver?: boolean };
+  | { permission: 'see' | 'change' | 'pass-on' | 'answer' | 'say' | 'check' | 'tie'; item: string; giver?: boolean };
 
 /** Whether somebody may do that, by role and sharing: what every screen and every command asks. Of a list or an item that isn't there: no. */
 export function allows(request: AccessRequest, person: Person, rows: Finding): boolean {

@@ -1,3 +1,4 @@
+import type { Guest } from '../model/guest-schema.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import type { Person } from '../model/person.ts';
@@ -6,7 +7,7 @@ import { above } from '../reader/tree.ts';
 import { namedBy } from './standing-in.ts';
 import type { AccessRelation } from './table.ts';
 
-export type ListRelation = Exclude<AccessRelation, 'own-part' | 'stand-in'>;
+export type ListRelation = Exclude<AccessRelation, 'own-part' | 'stand-in' | 'guest'>;
 
 /** What a person is to a list, or null if they cannot open it. */
 export function relationToList(listId: string, person: Person, d: Finding): ListRelation | null {
@@ -29,9 +30,18 @@ export function relationsToItem(item: Item, person: Person, d: Finding): AccessR
     if (relation) relations.push(relation);
   }
   if (isOwn(item, person, d) || hasPartAbove(item, person, d)) relations.push('own-part');
+  if (guestRow(item, person, d)) relations.push('guest');
   const absent = namedBy(person, d);
   if (absent.size > 0 && [item, ...above(item, d)].some(({ id }) => isGivenBy(absent, id, d))) relations.push('stand-in');
   return relations;
+}
+
+/** What lets somebody in who was addressed there, or at what it is a step of. */
+export function guestRow(item: Item, person: Person, d: Finding): Guest | undefined {
+  const invited = person.role === 'outside' ? [] : d.by('guest', 'welcome', person.id);
+  if (invited.length === 0) return undefined;
+  const ids = new Set([item, ...above(item, d)].map(({ id }) => id));
+  return invited.find(({ itemId }) => ids.has(itemId));
 }
 
 const isGivenBy = (givers: ReadonlySet<string>, itemId: string, d: Pick<Finding, 'by'>): boolean =>

@@ -13,6 +13,7 @@ import { changeChore } from './chore-change.ts';
 import { fromNowOn } from './chore-from-now-on.ts';
 import { appearByItself, bringForward, endChore, makeChore, makePlain, moveOccurrence, skipOccurrence } from './chores.ts';
 import { changeHouse, makeHouse, setHolidays } from './house.ts';
+import { endGuest, letGuestIn } from './guests.ts';
 import { addAttachment, arriveAttachment, linkAttachment, removeAttachment } from './attachments.ts';
 import { addItem, addItems } from './adding.ts';
 import { bringBackItem, changeItem, moveItem, removeItem, setDue, setPolicy } from './items.ts';
@@ -156,6 +157,8 @@ const KINDS = {
   'comment.say': sayComment,
   'comment.correct': correctComment,
   'comment.takeBack': takeBackComment,
+  'guest.letIn': letGuestIn,
+  'guest.end': endGuest,
   'attachment.add': addAttachment,
   'attachment.link': linkAttachment,
   'attachment.remove': removeAttachment,

@@ -120,6 +120,51 @@ describe('talking so that somebody answers', () => {
     expect(said(w, item)[0]!.mentions).toEqual([w.person('Eetu'), w.person('Noor')]);
   });
 
+  test('let in with it, they are told like anybody addressed, see the item, its steps and what is said, and may reply, no more', () => {
+    const { w, item } = towels();
+    w.join('Marek');
+    const step = w.item('Aino', 'The blue ones', { parent: item });
+    const marek = w.person('Marek');
+    w.must('Aino', 'comment.say', { item, text: '@Marek, is that all?', mentions: [marek], letIn: [marek] });
+    expect(w.told('Marek')).toEqual(['mentioned']);
+    w.must('Marek', 'comment.say', { item, text: 'All of it' });
+    w.must('Marek', 'comment.say', { item: step, text: 'These too' });
+    for (const [name, payload] of [['item.change', { item, notes: 'Mine' }], ['part.take', { item }], ['item.add', { title: 'More', parent: item }]] as const) // prettier-ignore
+      expect(w.refused('Marek', name, payload as never).code).toBe('not-allowed');
+    w.must('Aino', 'guest.end', { item, person: marek });
+    expect(w.refused('Marek', 'comment.say', { item, text: 'Wait' }).code).toBe('not-allowed');
+    // once more, and left by themselves
+    w.must('Aino', 'comment.say', { item, text: '@Marek?', mentions: [marek], letIn: [marek] });
+    w.must('Marek', 'guest.end', { item, person: marek });
+    expect(w.refused('Marek', 'comment.say', { item, text: 'Wait' }).code).toBe('not-allowed');
+  });
+
+  test('only whoever may hand it over lets anybody in; nobody is let in who is not addressed, has no account, or reads what two say', () => {
+    const { w, item } = towels();
+    w.join('Marek');
+    w.must('Aino', 'person.add', { name: 'Workshop', mark: 'WO', colour: 'moss', pattern: 'weft' });
+    const [marek, workshop] = [w.person('Marek'), w.person('Workshop')];
+    const letIn = { text: '@Marek', mentions: [marek], letIn: [marek] };
+    expect(w.refused('Leila', 'comment.say', { item, ...letIn }).code).toBe('not-allowed');
+    w.must('Aino', 'comment.say', { item, text: 'Well', letIn: [marek] });
+    w.must('Aino', 'comment.say', { item, text: '@Workshop', mentions: [workshop], letIn: [workshop] });
+    w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') });
+    w.must('Aino', 'part.sendBack', { item, person: w.person('Leila'), reason: 'Fold them again' });
+    const between = w.rows.by('comment', 'itemId', item).find(({ audience }) => audience === 'pair')!;
+    w.must('Aino', 'comment.say', { item, answers: between.id, ...letIn });
+    expect(w.rows.all('guest')).toEqual([]);
+  });
+
+  test('undone, the remark is gone, whoever was let in sees nothing any more and is not told', () => {
+    const { w, item } = towels();
+    w.join('Marek');
+    const marek = w.person('Marek');
+    const { id } = w.must('Aino', 'comment.say', { item, text: '@Marek', mentions: [marek], letIn: [marek] });
+    w.must('Aino', 'undo', { command: id });
+    expect(w.told('Marek')).toEqual([]);
+    expect(w.refused('Marek', 'comment.say', { item, text: 'Yes?' }).code).toBe('not-allowed');
+  });
+
   test('what giver and person said to each other is answered between them alone', () => {
     const { w, item } = towels();
     w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') });

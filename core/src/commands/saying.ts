@@ -12,20 +12,25 @@ import { say } from './thread.ts';
 import { giversOf } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { listeners } from './following.ts';
+import { letInAll } from './guests.ts';
 import { commandKind } from './kind.ts';
 import { needPerson, partId, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
 import { actsAsGiver } from './standing-in.ts';
 
+/** People, as many as are addressed by one remark. */
+const SOME = z.array(Id).check(z.maxLength(MOST_MENTIONS));
+
 /**
  * Says something in an item's thread. From somebody it was handed to, it is a sign of life; from a giver, it answers what was asked. An answer
- * to a remark reaches who reads that. Whoever is addressed is told so, once; who can't see the item is not told, and the writer learns that.
+ * to a remark reaches who reads that. Whoever is addressed is told so, once; who can't see the item is not told, and the writer learns that,
+ * unless they are let in with it.
  */
 export const sayComment = commandKind({
   name: 'comment.say',
-  payload: z.object({ item: Id, text: Words, answers: z.optional(Id), mentions: z.optional(z.array(Id).check(z.maxLength(MOST_MENTIONS))) }),
-  asks: ({ item }) => [{ permission: 'answer', item }],
-  decide({ item: itemId, text, answers, mentions = [] }, d) {
+  payload: z.object({ item: Id, text: Words, answers: z.optional(Id), mentions: z.optional(SOME), letIn: z.optional(SOME) }),
+  asks: ({ item, letIn = [] }) => [{ permission: 'say', item }, ...(letIn.length > 0 ? [{ permission: 'pass-on', item } as const] : [])],
+  decide({ item: itemId, text, answers, mentions = [], letIn = [] }, d) {
     const item = d.need('item', itemId);
     const own = d.find('part', partId(itemId, d.actor.id));
     const mine = own && own.takenBackAt === null ? own : null;
@@ -39,6 +44,13 @@ export const sayComment = commandKind({
       );
     const answered = new Set(asked.map((part) => part.id));
     const reach = isPair ? readersOf(question, d) : null;
+    // what two say to each other takes no third
+    if (reach === null)
+      letInAll(
+        letIn.filter((id) => mentions.includes(id)),
+        item,
+        d,
+      );
     const addressed = addressedBy(mentions, item, reach, d);
     const part = isPair && question.partId !== null ? { id: question.partId } : mine;
     const beside = { answersId: question?.id ?? null, mentions: addressed };

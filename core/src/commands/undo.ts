@@ -34,6 +34,7 @@ const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unk
   item: (d) => ({ removedAt: d.now }),
   attachment: (d) => ({ removedAt: d.now }),
   comment: (d) => ({ removedAt: d.now }),
+  guest: (d) => ({ endedAt: d.now }),
   watch: () => ({ on: false }),
   listWatch: () => ({ on: false }),
   alarm: (d) => ({ removedAt: d.now }),

@@ -23,6 +23,7 @@ const FINAL = [
   'day.call',
   'notice.undelivered',
   'mail.held',
+  'guest.end',
   'attachment.arrive',
   'item.purge',
   'item.purgeRemoved',

@@ -12,6 +12,8 @@ export const ENTRY_KINDS = [
   'comment.say',
   'comment.correct',
   'comment.takeBack',
+  'guest.end',
+  'guest.letIn',
   'house.change',
   'house.make',
   'invitation.make',

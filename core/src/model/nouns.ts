@@ -4,6 +4,7 @@ import type { Arrangement } from './arrangement-schema.ts';
 import type { Capacity } from './capacity-schema.ts';
 import type { ErrandRound } from './errand-round-schema.ts';
 import type { ListWatch, Watch } from './following-schema.ts';
+import type { Guest } from './guest-schema.ts';
 import type { House } from './house-schema.ts';
 import type { Invitation } from './invitation-schema.ts';
 import type { Item } from './item-schema.ts';
@@ -59,6 +60,7 @@ export interface Nouns {
   meetingNote: MeetingNote;
   comment: Comment;
   attachment: Attachment;
+  guest: Guest;
   watch: Watch;
   listWatch: ListWatch;
   notice: Notice;
@@ -92,6 +94,10 @@ const DERIVED = {
     pile: ({ listId, parentId, removedAt, makerId }: Item) => (listId === null && parentId === null && removedAt === null ? makerId : null),
     /** It can be brought back. */
     removed: ({ removedAt, purgedAt }: Item) => (removedAt !== null && purgedAt === null ? YES : null),
+  },
+  guest: {
+    /** Whom it lets in, until it is ended. */
+    welcome: ({ personId, endedAt }: Guest) => (endedAt === null ? personId : null),
   },
   wait: {
     /** It has not ended. */
@@ -135,6 +141,7 @@ export const INDEXES = {
   meetingNote: [],
   comment: ['itemId'],
   attachment: ['itemId'],
+  guest: ['itemId', 'welcome'],
   watch: ['itemId'],
   listWatch: ['listId'],
   notice: ['personId'],

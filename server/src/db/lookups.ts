@@ -30,6 +30,7 @@ const DERIVED: Partial<Record<Noun, Record<string, Asked>>> = {
     dueMonth: begins('due', 7),
   },
   wait: { open: whether(NOT_ENDED) },
+  guest: { welcome: (value) => ({ where: `${NOT_ENDED} AND "personId" = ?`, values: [value] }) },
 };
 
 /** The condition of a lookup; null: no row is under this value. Throws where rows are not looked up by it. */

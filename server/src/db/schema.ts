@@ -526,6 +526,12 @@ export const upload = sqliteTable('upload', { id: text().primaryKey(), houseId: 
   index('upload_house_ix').on(t.houseId),
 ]);
 
+export const guest = sqliteTable(
+  'guest',
+  { ...shared(), itemId: text().notNull(), personId: text().notNull(), byId: text().notNull(), since: text().notNull(), endedAt: text() },
+  (t) => [index('guest_seq_ix').on(t.houseId, t.seq), index('guest_item_ix').on(t.itemId), index('guest_person_ix').on(t.personId)],
+);
+
 export const watch = sqliteTable(
   'watch',
   {
@@ -617,6 +623,7 @@ export const nounTables = {
   meetingNote,
   comment,
   attachment,
+  guest,
   watch,
   listWatch,
   notice,

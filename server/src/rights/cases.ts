@@ -295,7 +295,7 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
     own: async (s) => ({ payload: { item: await s.item(), person: s.house.person(s.me) }, allowed: ownPart(s) }),
     nobodys: async (s) => ({
       payload: { item: await s.item(), person: null },
-      allowed: s.relation === 'none' || s.relation === 'maker' ? s.allows('check') : false,
+      allowed: s.relation === 'none' || s.relation === 'maker' || s.relation === 'guest' ? s.allows('check') : false,
     }),
     'a step': async (s) => {
       const parent = await s.item();
@@ -323,7 +323,27 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'part.takeOff': planning((items) => ({ items })),
   'part.later': planning((items) => ({ items })),
   'part.order': planning((items) => ({ items })),
-  'comment.say': { words: onItem('answer', (item) => ({ item, text: 'Well' })) },
+  'comment.say': {
+    words: onItem('say', (item) => ({ item, text: 'Well' })),
+    'to somebody who is let in': async (s) => {
+      const item = await s.item();
+      const stranger = await someone(s);
+      return { payload: { item, text: 'Look', mentions: [stranger], letIn: [stranger] }, allowed: s.allows('say') && s.allows('pass-on') };
+    },
+  },
+  'guest.letIn': {
+    'whom a remark addresses': async (s) => {
+      const item = await s.item();
+      const stranger = await someone(s);
+      const said = s.house.made('comment', await s.house.must(keeperOf(item, s), 'comment.say', { item, text: 'Look' }));
+      return { payload: { comment: said.id, person: stranger }, allowed: s.allows('pass-on') };
+    },
+    'where one can’t see': async (s) => ({ payload: { comment: await othersComment(s), person: s.house.person(s.me) }, allowed: false }),
+  },
+  'guest.end': {
+    oneself: byAll(async (s) => ({ item: await s.item(), person: s.house.person(s.me) })),
+    another: onItem('pass-on', (item, s) => ({ item, person: s.other })),
+  },
   // nobody's words are put right or taken back but one's own
   'comment.correct': { anothers: async (s) => ({ payload: { comment: await othersComment(s), text: 'Other' }, allowed: false }) },
   'comment.takeBack': { anothers: async (s) => ({ payload: { comment: await othersComment(s) }, allowed: false }) },

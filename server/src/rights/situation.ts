@@ -2,29 +2,32 @@ import type { AccessRelation, Role } from '@kotiva/core';
 import type { Household } from '../testing/household.ts';
 
 export type Sharing = 'owner' | 'edit' | 'check' | 'view' | 'none' | 'private';
-export type ItemRole = 'none' | 'own-part' | 'maker' | 'giver';
+export type ItemRole = 'none' | 'own-part' | 'maker' | 'giver' | 'guest';
 export const ROLES: Exclude<Role, 'outside'>[] = ['manager', 'member', 'helper'];
 export const SHARINGS: Sharing[] = ['owner', 'edit', 'check', 'view', 'none', 'private'];
-export const RELATIONS: ItemRole[] = ['none', 'own-part', 'maker', 'giver'];
+export const RELATIONS: ItemRole[] = ['none', 'own-part', 'maker', 'giver', 'guest'];
 
 /** Section 11 of the product's reference, copied by hand: what the table in core must say. */
 export const REFERENCE = {
-  owner: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'yes' },
-  edit: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', check: 'yes', tie: 'giver', share: 'manager' },
-  check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', check: 'yes', tie: 'no', share: 'no' },
-  view: { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'own-part', check: 'no', tie: 'no', share: 'no' },
-  'own-part': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'roles', answer: 'yes', check: 'its-steps', tie: 'no', share: 'no' },
-  'stand-in': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'yes', check: 'no', tie: 'giver', share: 'no' },
+  owner: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', say: 'yes', check: 'yes', tie: 'giver', share: 'yes' },
+  edit: { see: 'yes', add: 'yes', change: 'yes', 'pass-on': 'yes', answer: 'yes', say: 'yes', check: 'yes', tie: 'giver', share: 'manager' },
+  check: { see: 'yes', add: 'yes', change: 'own-items', 'pass-on': 'own-items', answer: 'yes', say: 'yes', check: 'yes', tie: 'no', share: 'no' },
+  view: { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'own-part', say: 'own-part', check: 'no', tie: 'no', share: 'no' },
+  'own-part': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'roles', answer: 'yes', say: 'yes', check: 'its-steps', tie: 'no', share: 'no' },
+  'stand-in': { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'yes', say: 'yes', check: 'no', tie: 'giver', share: 'no' },
+  guest: { see: 'yes', add: 'no', change: 'no', 'pass-on': 'no', answer: 'no', say: 'yes', check: 'no', tie: 'no', share: 'no' },
 };
 export type Column = keyof (typeof REFERENCE)['owner'];
 
 /** What somebody is to an item, from how the case was set up, not from the code that decides it. */
 export function relationsOf(role: Role, sharing: Sharing, relation: ItemRole): AccessRelation[] {
-  const own: AccessRelation[] = relation === 'own-part' ? ['own-part'] : [];
+  const own: AccessRelation[] = relation === 'own-part' ? [relation] : [];
+  // whoever sees it anyhow is let in on nothing
+  const guest: AccessRelation[] = relation === 'guest' ? [relation] : [];
   if (sharing === 'owner') return ['owner', ...own];
-  if (sharing === 'private') return own;
+  if (sharing === 'private') return [...own, ...guest];
   if (role === 'manager') return ['edit', ...own];
-  if (sharing === 'none') return own;
+  if (sharing === 'none') return [...own, ...guest];
   return [sharing === 'edit' && role === 'helper' ? 'check' : sharing, ...own];
 }
 
@@ -69,6 +72,7 @@ export class Situation {
     const item = house.made('item', await house.must(mine ? this.me : owner, 'item.add', { title: 'Item', list })).id;
     if (relation === 'giver') await house.must(this.me, 'part.handOver', { items: [item], persons: [house.person('Other')], confirm: true });
     if (relation === 'own-part') await house.must(owner, 'part.handOver', { items: [item], persons: [house.person(this.me)] });
+    if (relation === 'guest') await this.letMeIn(owner, item);
     if (mine && this.sharing !== 'owner') await this.shareWithMe(list, this.access);
     return item;
   }
@@ -106,6 +110,11 @@ export class Situation {
 
   private get access() {
     return this.sharing === 'edit' || this.sharing === 'check' || this.sharing === 'view' ? this.sharing : null;
+  }
+
+  private async letMeIn(owner: string, item: string): Promise<void> {
+    const me = this.house.person(this.me);
+    await this.house.must(owner, 'comment.say', { item, text: '@Actor, look', mentions: [me], letIn: [me] });
   }
 
   private async shareWithMe(list: string, access: 'edit' | 'check' | 'view' | null): Promise<void> {

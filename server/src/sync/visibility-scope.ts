@@ -36,6 +36,7 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   errandRound: ['personId'],
   savedView: ['isShared'],
   timeAway: ['standInId', 'removedAt'],
+  guest: ['endedAt'],
 };
 
 export function visibilityScopeOf(changes: readonly Change[], reader: Reader): VisibilityScope {
@@ -61,8 +62,8 @@ export function visibilityScopeOf(changes: readonly Change[], reader: Reader): V
     if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
     if (noun === 'item') reachOfItem(reach, id, made, fields, reader);
     if (noun === 'timeAway') reachOfStandIn(reach, id, fields as Partial<Row<'timeAway'>>, reader);
-    if (noun === 'part') {
-      const itemId = made ? (fields as Partial<Part>).itemId! : itemOf(id, reader);
+    if (noun === 'part' || noun === 'guest') {
+      const itemId = made ? (fields as Partial<Part>).itemId! : itemOf(noun, id, reader);
       if (!madeItems.has(itemId)) reach.items.add(itemId);
     }
   }
@@ -74,7 +75,7 @@ function touchPeople(reach: VisibilityScope, { noun, id, made, fields }: Change,
   if (reach.people === null) return;
   // a new item changes nobody's rights; its tags may come into anybody's sight
   if (noun === 'item' && made && (fields as Partial<Item>).tagIds!.length === 0) return;
-  if (noun !== 'part' && noun !== 'share' && noun !== 'timeAway') return void (reach.people = null);
+  if (!['part', 'share', 'timeAway', 'guest'].includes(noun)) return void (reach.people = null);
   for (const row of [fields, reader.get(noun, id)] as Record<string, unknown>[])
     for (const field of ['personId', 'giverId', 'originId', 'standInId']) if (typeof row[field] === 'string') reach.people.add(row[field]);
   if (noun === 'share') for (const person of reader.all('person')) if (person.role === 'manager') reach.people.add(person.id);
@@ -104,8 +105,8 @@ const listOf = (id: string, fields: Partial<Row<'share'>>, reader: Reader): stri
   const share = reader.get('share', id);
   return typeof share === 'string' ? '' : share.listId;
 };
-const itemOf = (id: string, reader: Reader): string => {
-  const part = reader.get('part', id);
+const itemOf = (noun: 'part' | 'guest', id: string, reader: Reader): string => {
+  const part = reader.get(noun, id);
   return typeof part === 'string' ? '' : part.itemId;
 };
 
@@ -235,6 +236,6 @@ function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, 
     const tag = reader.get('tag', tagId);
     if (typeof tag !== 'string') yield ['tag', tag];
   }
-  for (const noun of ['part', 'alarm', 'wait', 'comment', 'attachment', 'watch', 'activity'] as const)
+  for (const noun of ['part', 'alarm', 'wait', 'comment', 'attachment', 'guest', 'watch', 'activity'] as const)
     for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];
 }

@@ -55,6 +55,25 @@ test('a handover gives sight of the item, its steps, its tags and who else has i
   expect(sees('Leila', 'item')).toEqual([]);
 });
 
+test('being addressed lets in on the item, its steps and its thread, from then on, and nothing beside; ended, on nothing', () => {
+  const { w, sees } = guesthouse();
+  const list = w.list('Aino', 'Secret plans');
+  const item = w.item('Aino', 'Jackets', { list });
+  w.item('Aino', 'Small sizes', { parent: item });
+  w.item('Aino', 'A surprise', { list });
+  w.must('Aino', 'comment.say', { item, text: 'Which ones?' });
+  w.later(60);
+  const noor = w.person('Noor');
+  w.must('Aino', 'comment.say', { item, text: '@Noor, look', mentions: [noor], letIn: [noor] });
+  expect(sees('Noor', 'item')).toEqual(['Jackets', 'Small sizes']);
+  expect(sees('Noor', 'comment')).toEqual(['@Noor, look', 'Which ones?']);
+  expect(sees('Noor', 'list')).toEqual([]);
+  // what happened before is not theirs to read
+  expect(sees('Noor', 'activity').length).toBeLessThan(sees('Aino', 'activity').length);
+  w.must('Aino', 'guest.end', { item, person: noor });
+  for (const noun of ['item', 'comment', 'guest', 'activity'] as const) expect(sees('Noor', noun)).toEqual([]);
+});
+
 test('agendas and notes of talks are their writer’s, managers included, until they are shared', () => {
   const { w, sees } = guesthouse();
   w.must('Aino', 'matter.add', { person: w.person('Leila'), words: 'Holidays' });

@@ -1,5 +1,6 @@
 import {
   finding,
+  guestRow,
   isGranted,
   type Finding,
   above,
@@ -74,6 +75,7 @@ export class Visibility {
       case 'watch':
       case 'wait':
       case 'attachment':
+      case 'guest':
         return this.seesItem((row as Part).itemId);
       case 'alarm': {
         const { personId, makerId, itemId, trigger } = row as Row<'alarm'>;
@@ -174,13 +176,13 @@ export class Visibility {
     return part !== undefined && [part.personId, part.giverId, part.originId].includes(this.person.id);
   }
 
-  /** A handover shows what happens from then on, never what was before. */
+  /** A handover, or being let in, shows what happens from then on, never what was before. */
   private seesActivity(activity: Activity): boolean {
     if (activity.itemId) {
       const relations = this.relations(activity.itemId);
-      if (relations.some((relation) => relation !== 'own-part')) return true;
+      if (relations.some((relation) => relation !== 'own-part' && relation !== 'guest')) return true;
       if (relations.length === 0) return false;
-      const since = this.handedSince(activity.itemId);
+      const since = this.partOfItSince(activity.itemId);
       return since !== null && activity.arrivedAt >= since;
     }
     if (activity.listId) return this.seesList(activity.listId);
@@ -188,13 +190,14 @@ export class Visibility {
     return this.person.role === 'manager' || (activity.kind === 'person.lookAs' && activity.params['person'] === this.person.id);
   }
 
-  private handedSince(itemId: string): string | null {
+  private partOfItSince(itemId: string): string | null {
     const item = this.rows.find('item', itemId);
-    for (const { id } of item ? [item, ...above(item, this.rows)] : []) {
+    if (!item) return null;
+    for (const { id } of [item, ...above(item, this.rows)]) {
       const own = this.rows.by('part', 'itemId', id).find((part) => isOwnPart(part, this.person));
       if (own) return own.givenAt;
     }
-    return null;
+    return guestRow(item, this.person, this.rows)?.since ?? null;
   }
 }
 

@@ -42,6 +42,7 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
   const [asked, setAsked] = useState<{ panel: 'due' | 'plan'; nth: number } | null>(null);
   useSeen(item);
   const canChange = allows({ permission: 'change', item: item.id }, me, finding(rows));
+  const canSay = allows({ permission: 'say', item: item.id }, me, finding(rows));
   const [answering, setAnswering, answered] = useDraft(`answering/${item.id}`, '');
   const given = givenParts(rows, item.id);
   const parts = rows.by('part', 'itemId', item.id);
@@ -138,7 +139,7 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
       onClose={onClose}
       head={<ItemHead item={item} frame={frame} canChange={canChange} onFollow={() => setAside('follow')} onCopy={() => setAside('copy')} onClose={onClose} />}
       foot={
-        handing && canChange ? undefined : (
+        (handing && canChange) || !canSay ? undefined : (
           <RemarkField item={item} answering={answering} onAnswered={answered}>
             {canChange && !isSetting && (!own || own.giverId === null || own.giverId === me.id) ? (
               <Button kind="main" onPress={() => setHanding(true)}>

@@ -1,19 +1,16 @@
 import { isHere, type Item, type Person } from '@kotiva/core';
-import { mentionBegun, mentionsIn } from '@kotiva/core/model/mention';
-import { useEffect, useRef } from 'react';
+import { MOST_MENTIONS, mentionsIn } from '@kotiva/core/model/mention';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Field, IconButton, Txt } from '@/ui';
-import { t, together } from '@/words';
-import { canOpenItem } from './everyone.ts';
+import { t } from '@/words';
+import { AskFirst, canBeLetIn, Names, Unseen } from './addressing.tsx';
 import { nameOf } from './knot-of.ts';
 import { quoted } from './quoted.ts';
 
-/** So many names are offered at once: the next letter tells the rest apart. Of those who can’t see the item, once a letter is typed. */
-const OFFERED = 6;
-const OFFERED_UNSEEN = 3;
 const QUOTED = 60;
 
 interface RemarkFieldProps {
@@ -35,13 +32,24 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
   const asked = answering === '' ? 'absent' : rows.get('comment', answering);
   const question = typeof asked === 'string' || asked.removedAt !== null ? null : asked;
   const field = useFocusOnce(answering);
-  const say = () => {
-    if (!words.trim()) return;
+  // what two say to each other takes no third
+  const isPair = question?.audience === 'pair';
+  const unseen = isPair ? [] : canBeLetIn(named, item, rows);
+  /** The words somebody was asked about: others are asked about anew. */
+  const [askedOf, setAskedOf] = useState('');
+  const isAsked = unseen.length > 0 && askedOf === words;
+  const send = ({ letIn, asks }: { letIn?: string[]; asks?: Person }) => {
     const answers = question ? { answers: question.id } : {};
-    const mentions = named.length > 0 ? { mentions: named.map(({ id }) => id) } : {};
-    if (submit('comment.say', { item: item.id, text: words, ...answers, ...mentions })) return;
+    const to = [...new Set([...named.map(({ id }) => id), ...(asks ? [asks.id] : [])])];
+    const mentions = to.length > 0 ? { mentions: to.slice(0, MOST_MENTIONS) } : {};
+    if (submit('comment.say', { item: item.id, text: words, ...answers, ...mentions, ...(letIn ? { letIn } : {}) })) return;
     done();
     onAnswered();
+  };
+  const say = () => {
+    if (!words.trim()) return;
+    if (unseen.length > 0) setAskedOf(words);
+    else send({});
   };
   return (
     <View ref={field} className="gap-2">
@@ -54,7 +62,7 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
         </View>
       ) : null}
       <Names item={item} words={words} people={people} onChoose={(name) => setWords(`${words.slice(0, words.lastIndexOf('@') + 1)}${name} `)} />
-      <Unseen item={item} named={named} />
+      <Unseen item={item} named={named} isPair={isPair} />
       <View className="flex-row flex-wrap items-end gap-2">
         <Field
           label={t('item.saySomething')}
@@ -67,7 +75,7 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
           maxLength={20_000}
           className="min-w-[8rem] grow shrink basis-0"
         />
-        {words.trim() ? (
+        {isAsked ? null : words.trim() ? (
           <Button kind="main" onPress={say}>
             {t('item.say')}
           </Button>
@@ -75,6 +83,7 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
           children
         )}
       </View>
+      {isAsked ? <AskFirst item={item} unseen={unseen} onSend={send} /> : null}
     </View>
   );
 }
@@ -88,37 +97,4 @@ function useFocusOnce(answering: string) {
     before.current = answering;
   }, [answering]);
   return view;
-}
-
-/** While a name is being typed after `@`: whose it can be, who can’t see the item marked. */
-function Names({ item, words, people, onChoose }: { item: Item; words: string; people: readonly Person[]; onChoose: (name: string) => void }) {
-  const { rows } = useOpenHouse();
-  const begun = mentionBegun(words)?.toLowerCase();
-  if (begun === undefined) return null;
-  const fit = people.filter(({ name }) => name.toLowerCase().startsWith(begun) && name.toLowerCase() !== begun).sort((a, b) => a.name.localeCompare(b.name));
-  const sees = (person: Person) => canOpenItem(item, person, rows);
-  const unseen = begun === '' ? [] : fit.filter((person) => !sees(person) && person.role !== 'outside').slice(0, OFFERED_UNSEEN);
-  const offered = [...fit.filter(sees), ...unseen].slice(0, OFFERED);
-  if (offered.length === 0) return null;
-  return (
-    <View role="group" aria-label={t('remark.names')} className="flex-row flex-wrap gap-2">
-      {offered.map((person) => (
-        <Button key={person.id} onPress={() => onChoose(person.name)}>
-          {sees(person) ? person.name : t('remark.cannotSee', { name: person.name })}
-        </Button>
-      ))}
-    </View>
-  );
-}
-
-/** Said before it is sent: who is addressed and will not be told. */
-function Unseen({ item, named }: { item: Item; named: readonly Person[] }) {
-  const { rows } = useOpenHouse();
-  const unseen = named.filter((person) => !canOpenItem(item, person, rows));
-  if (unseen.length === 0) return null;
-  return (
-    <Txt role="status" size={15} tone="waits">
-      {t('remark.unseen', { names: together(unseen.map(({ name }) => name)), count: unseen.length })}
-    </Txt>
-  );
 }

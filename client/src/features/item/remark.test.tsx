@@ -57,10 +57,55 @@ test('names are offered after @; who can’t see it is marked, and said before i
   expect(screen.queryByRole('group', { name: t('remark.names') })).toBeNull();
   type(t('item.saySomething'), 'Ask @Tapio or @Petri');
   expect(screen.getByText(t('remark.unseen', { names: 'Petri', count: 1 }))).toBeTruthy();
+  // asked about first: nothing has been sent yet
   tap(t('item.say'));
+  expect(said()).toHaveLength(1);
+  tap(t('remark.sendWithout', { names: 'Petri' }));
   expect(said().at(-1)).toMatchObject({ text: 'Ask @Tapio or @Petri', mentions: [w.person('Tapio')] });
   expect(w.told('Petri')).toEqual([]);
   expect(w.told('Tapio')).toEqual(['mentioned']);
+});
+
+test('let in with the remark, they see the item and reply; it is said there, and ended there', () => {
+  const { w, boiler, said } = house();
+  const aino = inHouse(w, 'Aino', <ItemSheet />);
+  send('@Petri which valve is it?');
+  tap(t('remark.letInAndSend', { names: 'Petri' }));
+  expect(w.told('Petri')).toEqual(['mentioned']);
+  expect(screen.getByText(t('guest.here', { name: 'Petri', giver: 'Aino' }))).toBeTruthy();
+  aino.unmount();
+  const petri = inHouse(w, 'Petri', <ItemSheet />);
+  expect(screen.getByText(t('guest.me', { giver: 'Aino' }))).toBeTruthy();
+  send('The brass one');
+  expect(said().at(-1)).toMatchObject({ text: 'The brass one', authorId: w.person('Petri') });
+  petri.unmount();
+  inHouse(w, 'Aino', <ItemSheet />);
+  tap(t('guest.end', { name: 'Petri' }));
+  expect(screen.queryByText(t('guest.here', { name: 'Petri', giver: 'Aino' }))).toBeNull();
+  expect(w.refused('Petri', 'comment.say', { item: boiler, text: 'One more' }).code).toBe('not-allowed');
+});
+
+test('who can’t let anybody in asks the giver, who does it at the remark itself', () => {
+  const { w } = house();
+  const leila = inHouse(w, 'Leila', <ItemSheet />);
+  send('@Petri which valve is it?');
+  expect(screen.queryByRole('button', { name: t('remark.letInAndSend', { names: 'Petri' }) })).toBeNull();
+  tap(t('remark.askAndSend', { giver: 'Aino' }));
+  expect(w.told('Aino')).toContain('mentioned');
+  leila.unmount();
+  inHouse(w, 'Aino', <ItemSheet />);
+  tap(t('remark.letIn', { name: 'Petri' }));
+  expect(w.told('Petri')).toEqual(['mentioned']);
+  expect(screen.queryByRole('button', { name: t('remark.letIn', { name: 'Petri' }) })).toBeNull();
+});
+
+test('whoever may only look is offered no field to write in', () => {
+  const { w, boiler } = house();
+  const list = w.row(boiler).listId!;
+  w.must('Aino', 'list.share', { list, person: w.person('Petri'), access: 'view' });
+  inHouse(w, 'Petri', <ItemSheet />);
+  expect(screen.getByText('Which valve is it?')).toBeTruthy();
+  expect(screen.queryByLabelText(t('item.saySomething'))).toBeNull();
 });
 
 test('one’s own remark is put right, which is said; others’ can’t be', async () => {

@@ -1,4 +1,4 @@
-import type { Comment } from '@kotiva/core';
+import type { Comment, Item } from '@kotiva/core';
 import { mentionsAt } from '@kotiva/core/model/mention';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,6 +9,7 @@ import { ConfirmRow, Field, Menu, PersonMark, Txt, type MenuEntry } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
+import { LetIn } from './guests.tsx';
 import { nameOf, personOf } from './knot-of.ts';
 import { quoted } from './quoted.ts';
 
@@ -16,13 +17,14 @@ import { quoted } from './quoted.ts';
 const QUOTED = 80;
 
 interface RemarkProps {
+  item: Item;
   comment: Comment;
   mayAnswer: boolean;
   onAnswer: () => void;
 }
 
 /** One remark: whose, when, what it answers, whom it names; its writer can put it right or take it back. */
-export function Remark({ comment, mayAnswer, onAnswer }: RemarkProps) {
+export function Remark({ item, comment, mayAnswer, onAnswer }: RemarkProps) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   // what was begun and left is there again, as it was typed
@@ -65,6 +67,7 @@ export function Remark({ comment, mayAnswer, onAnswer }: RemarkProps) {
         ) : (
           <RemarkText comment={comment} isTakenBack={isTakenBack} />
         )}
+        <LetIn comment={comment} item={item} />
       </View>
       {entries.length > 0 ? <Menu label={t('remark.more', { text: quoted(comment.text, QUOTED) })} entries={entries} /> : null}
     </View>

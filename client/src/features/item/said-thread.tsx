@@ -8,6 +8,7 @@ import { Picture } from '@/ui/picture.tsx';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayEntry } from './activity-words.ts';
+import { Guests } from './guests.tsx';
 import { nameOf, personOf } from './knot-of.ts';
 import { Remark } from './remark.tsx';
 
@@ -17,15 +18,16 @@ type Said = { key: string; at: string } & ({ message: string; authorId: string |
 /** What was said: the messages given with handovers, and the remarks, in order. What was taken back its writer alone still reads. */
 export function SaidThread({ item, onAnswer }: { item: Item; onAnswer: (commentId: string) => void }) {
   const { rows, me } = useOpenHouse();
-  const mayAnswer = allows({ permission: 'answer', item: item.id }, me, finding(rows));
+  const mayAnswer = allows({ permission: 'say', item: item.id }, me, finding(rows));
   const said = [...messagesOf(item, rows), ...remarksOf(item, me, rows), ...photosOf(item, rows)].sort(byTime);
   if (said.length === 0) return null;
   return (
     <View className="gap-3">
       <Heading level={3}>{t('item.said')}</Heading>
+      <Guests item={item} />
       {said.map((one) =>
         'comment' in one ? (
-          <Remark key={one.key} comment={one.comment} mayAnswer={mayAnswer} onAnswer={() => onAnswer(one.comment.id)} />
+          <Remark key={one.key} item={item} comment={one.comment} mayAnswer={mayAnswer} onAnswer={() => onAnswer(one.comment.id)} />
         ) : 'photo' in one ? (
           <Photo key={one.key} photo={one.photo} />
         ) : (

@@ -75,6 +75,8 @@ export const activityWords = {
   'did.person.end': 'removed {name} from the house',
   'did.undo': 'undid their last change',
   'did.undoOf': 'undid {what}',
+  'did.guest.letIn': 'let {to} in',
+  'did.guest.end': 'ended the access of {to}',
   'did.attachment.add': 'added “{file}”',
   'did.attachment.remove': 'removed “{file}”',
   'did.item.notesToSteps_one': 'turned {count} line of the notes into a step',

@@ -1,5 +1,6 @@
 /** What was done, said at the foot of the screen. */
 export const toastsWords = {
+  'said.letIn': 'Let {name} in.',
   'said.remarkTakenBack': 'Comment taken back.',
   'said.remarkCorrected': 'Comment edited.',
   'said.sharedOut_one': 'One item of the week was handed out',
@@ -138,6 +139,7 @@ export const toastsWords = {
   'said.waits': 'Waiting for {words}',
   'said.waitEnded': 'No longer waiting for {words}',
   'said.fileRemoved': 'Removed “{name}”.',
+  'undone.guest.letIn': 'letting somebody in',
   'undone.attachment.add': 'adding a file',
   'undone.attachment.link': 'adding a web address',
   'undone.attachment.remove': 'removing a file',
