@@ -7,6 +7,12 @@ import { notesEditorWords } from './en/notes-editor.ts';
 import { notesWords } from './en/notes.ts';
 import { sketchWords } from './en/sketch.ts';
 import { weeklyReviewWords } from './en/weekly-review.ts';
+import { itemPanelsWords } from './en/item-panels.ts';
+import { settingsWords } from './en/settings.ts';
+import { ruleWords } from './en/rule.ts';
+import { placeScreensWords } from './en/place-screens.ts';
+import { followUpScreenWords } from './en/follow-up-screen.ts';
+import { listScreensWords } from './en/list-screens.ts';
 import { first } from './first.ts';
 
 /** All of it, as a translator and the tests have it. On a device only what comes first is there at once: see `add-words.ts`. */
@@ -21,4 +27,10 @@ export const en = {
   ...notesWords,
   ...sketchWords,
   ...weeklyReviewWords,
+  ...itemPanelsWords,
+  ...settingsWords,
+  ...ruleWords,
+  ...placeScreensWords,
+  ...followUpScreenWords,
+  ...listScreensWords,
 } as const;

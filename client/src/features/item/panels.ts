@@ -1,3 +1,6 @@
+import { addWords } from '@/words/add-words.ts';
+import { itemPanelsWords } from '@/words/en/item-panels.ts';
+
 /** What opens over a screen or below a row: fetched together once a screen is drawn, see `fetched.ts`. */
 export { Decisions } from './decisions.tsx';
 export { DuePanel } from './due-panel.tsx';
@@ -11,3 +14,5 @@ export { ToPerson } from './to-person.tsx';
 export { attachShared, FilesOnTheirWay } from '@/features/attachments';
 export { WantedSheet } from './wanted-sheet.tsx';
 export { WaitingPanel } from './waiting-panel.tsx';
+
+addWords(itemPanelsWords);

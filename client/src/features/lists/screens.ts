@@ -1,3 +1,8 @@
+import { addWords } from '@/words/add-words.ts';
+import { listScreensWords } from '@/words/en/list-screens.ts';
+
 /** Fetched once one of them is opened, or before when nothing else is to do. */
 export { ListScreen } from './list-screen.tsx';
 export { ListsScreen } from './lists-screen.tsx';
+
+addWords(listScreensWords);

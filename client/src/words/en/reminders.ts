@@ -1,11 +1,5 @@
 /** Reminders. */
 export const remindersWords = {
-  'lastCall.title': 'Evening summary',
-  'lastCall.means': 'At a time you choose, you’re told what’s still open today. If everything is done, you hear nothing.',
-  'lastCall.at': 'At {hour} you’re told what’s still open that day.',
-  'lastCall.hour': 'Time',
-  'lastCall.set': 'Send it at this time',
-  'lastCall.none': 'No evening summary',
   'ring.label': 'A reminder',
   'ring.more_one': 'and {count} more',
   'ring.more_other': 'and {count} more',
