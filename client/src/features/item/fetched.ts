@@ -7,6 +7,8 @@ export const Decisions = drawnLater(() => panels().then((all) => all.Decisions))
 export const DuePanel = drawnLater(() => panels().then((all) => all.DuePanel));
 export const Glance = drawnLater(() => panels().then((all) => all.Glance));
 export const HandToSheet = drawnLater(() => panels().then((all) => all.HandToSheet));
+export const NotesField = drawnLater(() => panels().then((all) => all.NotesField));
+export const NotesText = drawnLater(() => panels().then((all) => all.NotesText));
 export const OpenItem = drawnLater(() => panels().then((all) => all.OpenItem));
 export const PassOnPanel = drawnLater(() => panels().then((all) => all.PassOnPanel));
 export const PeoplePicker = drawnLater(() => panels().then((all) => all.PeoplePicker));

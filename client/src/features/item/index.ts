@@ -6,6 +6,8 @@ export {
   FilesOnTheirWay,
   Glance,
   HandToSheet,
+  NotesField,
+  NotesText,
   PassOnPanel,
   PeoplePicker,
   PlaceList,

@@ -1,3 +1,4 @@
+import { TEXT_MAX } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { later, useLater } from '@/store/later.ts';
@@ -10,13 +11,15 @@ const editor = later(() => import('./notes-editor.ts').then((all) => all.NotesEd
 const KEY = 'kotiva/notes-plain';
 
 interface NotesFieldProps {
+  label: string;
+  /** As it begins: what changes it from outside begins it anew, by another key. */
   text: string;
   onChange: (text: string) => void;
   autoFocus: boolean;
 }
 
 /** Notes being written: formatted, or with the signs that format them, as whoever writes likes it on this device. */
-export function NotesField({ text, onChange, autoFocus }: NotesFieldProps) {
+export function NotesField({ label, text, onChange, autoFocus }: NotesFieldProps) {
   const [plain, setPlain] = useState(() => localStorage.getItem(KEY) !== null);
   const { here: Editor, failed } = useLater(editor);
   const flip = () => {
@@ -29,9 +32,9 @@ export function NotesField({ text, onChange, autoFocus }: NotesFieldProps) {
   return (
     <View className="gap-1">
       {isPlain ? (
-        <Field label={t('item.notes')} hideLabel multiline value={text} onChangeText={onChange} autoFocus={autoFocus} />
+        <Field label={label} hideLabel multiline maxLength={TEXT_MAX} value={text} onChangeText={onChange} autoFocus={autoFocus} />
       ) : Editor ? (
-        <Editor text={text} lex={readMarkdown} label={t('item.notes')} autoFocus={autoFocus} onChange={onChange} />
+        <Editor text={text} lex={readMarkdown} label={label} autoFocus={autoFocus} onChange={onChange} />
       ) : (
         <FormattedText>{text}</FormattedText>
       )}

@@ -38,6 +38,7 @@ export function Notes({ item }: { item: Item }) {
       {writing ? (
         <>
           <NotesField
+            label={t('item.notes')}
             text={writing.text}
             onChange={(text) => {
               setWriting((now) => now && { ...now, text });

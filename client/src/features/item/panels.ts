@@ -6,6 +6,8 @@ export { Decisions } from './decisions.tsx';
 export { DuePanel } from './due-panel.tsx';
 export { Glance } from './glance.tsx';
 export { HandToSheet } from './hand-to-sheet.tsx';
+export { NotesField } from './notes-field.tsx';
+export { FormattedText as NotesText } from '@/ui/formatted-text.tsx';
 export { OpenItem } from './open-item-sheet.tsx';
 export { PassOnPanel } from './pass-on-panel.tsx';
 export { PeoplePicker } from './people-picker.tsx';

@@ -6,7 +6,10 @@ import { inHouse } from '@/testing/in-house.tsx';
 import { NoteSheet } from './note-sheet.tsx';
 import { t } from '@/words';
 
-beforeEach(() => localStorage.clear());
+beforeEach(() => {
+  localStorage.clear();
+  localStorage.setItem('kotiva/notes-plain', 'yes');
+});
 afterEach(() => jest.useRealTimers());
 
 test('the note of a talk goes after 5 s of rest, on leaving the field, and is kept until then', () => {

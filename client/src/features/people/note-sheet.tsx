@@ -3,13 +3,13 @@ import { draftOf } from '@kotiva/core/capture';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { BeyondLine } from '@/features/beyond';
-import { everyoneIn, ItemRow, PeoplePicker } from '@/features/item';
+import { everyoneIn, ItemRow, NotesField, NotesText, PeoplePicker } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { lineReader, useReadingContext } from '@/store/reading.ts';
 import { useOpenHouse } from '@/store/store.ts';
 import { useBeyond } from '@/store/use-beyond.ts';
-import { Button, Field, Fold, Heading, Sheet, Switch, Txt } from '@/ui';
+import { Button, ErrorLine, Field, Fold, Heading, Sheet, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayExactly } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -25,6 +25,8 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
   const mine = note.makerId === me.id;
   const [text, setText, , { settle }] = useDraft(`talk/${note.id}`, note.text);
   const [error, setError] = useState<string | null>(null);
+  /** How many decisions were written into it from below: what is written begins anew with each. */
+  const [decided, setDecided] = useState(0);
   const unsaved = text !== note.text;
   const reached = useBeyond({ note: note.id });
   const made = rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt);
@@ -49,6 +51,10 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
     setText(next);
     setError(null);
   };
+  const write = (line: string) => {
+    change(`${text.trimEnd()}\n${line}\n`);
+    setDecided(decided + 1);
+  };
   // what was typed last is saved on the way out too
   const leave = () => {
     save();
@@ -58,16 +64,19 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
     <Sheet open onClose={leave} title={title} closeLabel={t('common.close')} leaves head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-4 pt-2">
         {mine ? (
-          <Field label={t('note.text')} value={text} onChangeText={change} onBlur={save} multiline maxLength={20_000} error={error} />
+          <View onBlur={save} className="gap-1">
+            <NotesField key={decided} label={t('note.text')} text={text} onChange={change} autoFocus={false} />
+            <ErrorLine says={error} />
+          </View>
         ) : (
-          <Txt className="whitespace-pre-wrap">{note.text}</Txt>
+          <NotesText>{note.text}</NotesText>
         )}
         {mine ? (
           <Txt role="status" size={13} tone="muted">
             {t(unsaved ? 'note.saving' : 'note.saved')}
           </Txt>
         ) : null}
-        {mine ? <NoteDecisions note={note} about={about} onDecided={(line) => change(`${text.trimEnd()}\n${line}\n`)} /> : null}
+        {mine ? <NoteDecisions note={note} about={about} onDecided={write} /> : null}
         {talked.length > 0 ? (
           <View className="gap-1">
             <Heading level={3}>{t('note.talked')}</Heading>
