@@ -46,7 +46,7 @@ export * from './reader/tree.ts';
 export { standsInOn } from './access/standing-in.ts';
 export type { Command, Decision, Payload } from './commands/decide.ts';
 export type { Slice } from './commands/slicing.ts';
-export { allows, type AccessRequest } from './access/allows.ts';
+export { allows, mayChangeChore, type AccessRequest } from './access/allows.ts';
 export { finding, type Finding } from './reader/finding.ts';
 export { guestRow, relationToList, relationsToItem, isOwnPart, type ListRelation } from './access/relations.ts';
 export { REQUIRED_PERMISSIONS, type CommandName } from './commands/required-permissions.ts';

@@ -1,5 +1,6 @@
 import type { Item } from '../model/item.ts';
 import { isHere, type Person } from '../model/person.ts';
+import type { Series } from '../model/series-schema.ts';
 import type { Finding } from '../reader/finding.ts';
 import { hasPartAbove, relationsToItem, relationToList } from './relations.ts';
 import { ACCESS_TABLE } from './table.ts';
@@ -19,6 +20,11 @@ export function allows(request: AccessRequest, person: Person, rows: Finding): b
   if (!('item' in request)) return request.permission === 'manage' ? person.role === 'manager' : person.role !== 'outside';
   const item = rows.find('item', request.item);
   return item !== undefined && grantedByItem(request.permission, item, person, request.giver ?? false, rows);
+}
+
+/** Whether somebody may say what a chore is like: of a list, who may change things there; of a pile, who made it. */
+export function mayChangeChore({ listId, makerId }: Pick<Series, 'listId' | 'makerId'>, person: Person, rows: Finding): boolean {
+  return listId === null ? makerId === person.id : allows({ permission: 'change', list: listId }, person, rows);
 }
 
 function grantedByList(permission: 'see' | 'add' | 'share' | 'change', listId: string, person: Person, rows: Finding): boolean {

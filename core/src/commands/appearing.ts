@@ -17,7 +17,9 @@ import { eachCounts } from '../recurrence/must-each.ts';
 import { chainOf } from '../recurrence/keeping.ts';
 import { Presence } from '../recurrence/presence.ts';
 import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whose-turn.ts';
+import { choreFileId } from '../model/attachment.ts';
 import { addAlarm } from './alarms.ts';
+import { insertCopy } from './copied-files.ts';
 import type { Deciding } from './deciding.ts';
 import { insertItem } from './inserting.ts';
 import { relationsToItem } from '../access/relations.ts';
@@ -40,6 +42,7 @@ export function insertSeries(
     makerId: d.actor.id,
     policy: (fields.personIds?.length ?? 0) > 1 ? 'each' : 'any',
     steps: [],
+    fileIds: [],
     alarms: [],
     offDay: 'keep',
     missed: eachCounts(given.title, tagNames(given.tagIds ?? [], d)) ? 'keep' : 'roll',
@@ -86,6 +89,7 @@ export function appear(series: Series, occurrence: Occurrence, d: Deciding): Ite
   for (const personId of personIds) giveTurn(item.id, personId, turn, series, d);
   settleNobody(item.id, d);
   layOutSteps(item, series, d);
+  layOutFiles(item, series, d);
   if (!known) setAlarms(item, personIds, series, d);
   if (series.missed === 'roll') missEarlier(item, d);
   return item;
@@ -144,6 +148,18 @@ function layOutSteps(item: Item, series: Series, d: Deciding): void {
       d.set('item', id, { title, removedAt: null });
       for (const part of d.by('part', 'itemId', id)) d.set('part', part.id, { ...FRESH, takenBackAt: part.personId === null ? null : d.now });
     }
+  }
+}
+
+/** The files that go along, as far as they have come and are here: a device may not hold them, the server does. */
+function layOutFiles(item: Item, series: Series, d: Deciding): void {
+  // a row from before there were any has none
+  for (const fileId of series.fileIds ?? []) {
+    const file = d.find('attachment', fileId);
+    if (!file || file.arrivedAt === null || file.itemId === item.id) continue;
+    const id = choreFileId(item.id, fileId);
+    if (d.find('attachment', id)) d.set('attachment', id, { removedAt: null });
+    else insertCopy(file, item.id, id, file.authorId, d);
   }
 }
 

@@ -1,4 +1,4 @@
-import { FILES_KEPT_DAYS, fileNameOf, MOST_ATTACHMENTS } from '../model/attachment.ts';
+import { FILES_KEPT_DAYS, fileNameOf, MOST_ATTACHMENTS, MOST_CHORE_FILES } from '../model/attachment.ts';
 import { World } from '../testing/world.ts';
 
 const SHA = 'ab'.repeat(32);
@@ -98,4 +98,67 @@ describe('files with an item', () => {
     ['\u0000\n', ''],
     ['a\ud800b', 'a�b'],
   ])('%j is called %j', (given, name) => expect(fileNameOf(given)).toBe(name));
+});
+
+describe('a file that goes along with a chore', () => {
+  function cellar() {
+    const world = new World();
+    const list = world.list('Aino', 'Cellar');
+    world.must('Aino', 'chore.make', { title: 'Cellar round', list, rrule: 'FREQ=DAILY', dtstart: '2026-11-24', missed: 'keep', whenDone: true } as never);
+    const newest = () => world.rows.all('item').filter(({ removedAt, seriesId }) => removedAt === null && seriesId !== null).sort((a, b) => (a.recurrenceId! < b.recurrenceId! ? 1 : -1))[0]!.id; // prettier-ignore
+    const files = (item: string) => world.rows.by('attachment', 'itemId', item).filter(({ removedAt }) => removedAt === null);
+    const add = (item: string, name: string) => {
+      world.must('Aino', 'attachment.add', { item, name, size: 10 });
+      const { id } = files(item).find((file) => file.name === name)!;
+      world.system('attachment.arrive', { attachment: id, sha256: SHA, mediaType: 'application/pdf', width: null, height: null });
+      return id;
+    };
+    const next = () => (world.must('Aino', 'part.checkOff', { item: newest(), person: null }), newest());
+    return { world, newest, files, add, next };
+  }
+
+  test('each that comes has it, the same bytes, until it is ended; what was not said to go along stays', () => {
+    const { world, newest, files, add, next } = cellar();
+    const first = newest();
+    const [plan] = [add(first, 'plan.pdf'), add(first, 'leak.jpg')];
+    world.must('Aino', 'chore.fromNowOn', { item: first, files: [plan] });
+    const second = next();
+    expect(files(second)).toMatchObject([{ name: 'plan.pdf', sha256: SHA }]);
+    // taken away from one, the next has it all the same
+    world.must('Aino', 'attachment.remove', { attachment: files(second)[0]!.id });
+    const third = next();
+    expect(files(third)).toHaveLength(1);
+    // ended at any one of them
+    world.must('Aino', 'chore.fromNowOn', { item: third, withoutFiles: [files(third)[0]!.id] });
+    expect(files(next())).toEqual([]);
+    expect(files(third)).toHaveLength(1);
+  });
+
+  test('it outlives the one it was added to, and goes with the file itself; both are undone', () => {
+    const { world, newest, files, add, next } = cellar();
+    const first = newest();
+    const plan = add(first, 'plan.pdf');
+    world.must('Aino', 'chore.fromNowOn', { item: first, files: [plan] });
+    const second = next();
+    world.must('Aino', 'item.remove', { items: [first] });
+    world.must('Aino', 'item.purgeRemoved', { items: [first] });
+    expect(files(next())).toMatchObject([{ name: 'plan.pdf', sha256: SHA }]);
+    const manual = add(second, 'manual.pdf');
+    world.must('Aino', 'chore.fromNowOn', { item: second, files: [manual] });
+    const { id } = world.must('Aino', 'attachment.remove', { attachment: manual });
+    expect(files(next()).map(({ name }) => name)).toEqual(['plan.pdf']);
+    world.must('Aino', 'undo', { command: id });
+    expect(files(next()).map(({ name }) => name).sort()).toEqual(['manual.pdf', 'plan.pdf']); // prettier-ignore
+  });
+
+  test('nobody sends another item’s file along, nor more than there may be', () => {
+    const { world, newest, add, files, next } = cellar();
+    const other = world.item('Aino', 'Letters');
+    const secret = add(other, 'letter.pdf');
+    world.must('Aino', 'chore.fromNowOn', { item: newest(), files: [secret] });
+    expect(files(next())).toEqual([]);
+    const item = newest();
+    const many = Array.from({ length: MOST_CHORE_FILES + 1 }, (_, nth) => add(item, `${nth}.pdf`));
+    expect(world.refused('Aino', 'chore.fromNowOn', { item, files: many }).code).toBe('too-many');
+  });
 });

@@ -1,8 +1,9 @@
 import * as z from 'zod/mini';
 import { allows } from '../access/allows.ts';
-import { byAdded, fileNameOf, MOST_ATTACHMENTS } from '../model/attachment.ts';
+import { fileNameOf, MOST_ATTACHMENTS } from '../model/attachment.ts';
 import type { Attachment } from '../model/attachment-schema.ts';
 import { Id } from '../model/row-schema.ts';
+import { choresWith } from './copied-files.ts';
 import type { Deciding } from './deciding.ts';
 import { listeners } from './following.ts';
 import { giversOf } from './completion.ts';
@@ -97,9 +98,15 @@ export const removeAttachment = commandKind({
     const { itemId, name, removedAt } = d.need('attachment', id);
     if (removedAt !== null) return;
     d.set('attachment', id, { removedAt: d.now });
+    endGoingAlong(id, itemId, d);
     d.enter('attachment.remove', { itemId }, { file: name });
   },
 });
+
+/** What is taken away itself goes along with a chore no longer; a copy of it is that one's alone. */
+function endGoingAlong(fileId: string, itemId: string, d: Deciding): void {
+  for (const { id, fileIds } of choresWith(fileId, itemId, d)) d.set('series', id, { fileIds: fileIds.filter((one) => one !== fileId) });
+}
 
 /** All of a file has come. Said by the server alone: nobody gets a file by knowing its hash. */
 export const arriveAttachment = commandKind({
@@ -117,14 +124,3 @@ export const arriveAttachment = commandKind({
     d.set('attachment', id, { ...file, arrivedAt: d.now });
   },
 });
-
-/** What is with an item goes along where it is copied: the same bytes, kept once. */
-export function copyAttachments(fromId: string, toId: string, d: Deciding): void {
-  for (const { name, url, size, mediaType, sha256, width, height, arrivedAt, removedAt, partId: answers } of d
-    .by('attachment', 'itemId', fromId)
-    .sort(byAdded)) {
-    if (removedAt !== null || arrivedAt === null || answers !== null) continue;
-    const kept = { name, url, size, mediaType, sha256, width, height, arrivedAt };
-    d.insert('attachment', d.newId(), { ...kept, itemId: toId, partId: null, authorId: d.actor.id, at: d.now, removedAt: null });
-  }
-}

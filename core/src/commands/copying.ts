@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import type { Item } from '../model/item.ts';
 import { Id } from '../model/row-schema.ts';
-import { copyAttachments } from './attachments.ts';
+import { copyAttachments } from './copied-files.ts';
 import { insertItem } from './inserting.ts';
 import type { Deciding } from './deciding.ts';
 import { notifyOfNew } from './following.ts';

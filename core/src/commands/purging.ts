@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { purgedOn } from '../planning/purge.ts';
 import { Id } from '../model/row-schema.ts';
+import { choresWith } from './copied-files.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { refuse } from './reasons.ts';
@@ -40,5 +41,8 @@ const NAMELESS = '–';
 function purge(itemId: string, d: Deciding): void {
   d.set('item', itemId, { purgedAt: d.now, notes: '' });
   for (const comment of d.by('comment', 'itemId', itemId)) d.set('comment', comment.id, { text: '', removedAt: comment.removedAt ?? d.now });
-  for (const { id, removedAt } of d.by('attachment', 'itemId', itemId)) d.set('attachment', id, { name: NAMELESS, removedAt: removedAt ?? d.now });
+  for (const { id, removedAt } of d.by('attachment', 'itemId', itemId)) {
+    // what goes along with a chore is the chore's, and is with those to come
+    if (choresWith(id, itemId, d).length === 0) d.set('attachment', id, { name: NAMELESS, removedAt: removedAt ?? d.now });
+  }
 }

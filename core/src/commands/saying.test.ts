@@ -129,7 +129,12 @@ describe('talking so that somebody answers', () => {
     expect(w.told('Marek')).toEqual(['mentioned']);
     w.must('Marek', 'comment.say', { item, text: 'All of it' });
     w.must('Marek', 'comment.say', { item: step, text: 'These too' });
-    for (const [name, payload] of [['item.change', { item, notes: 'Mine' }], ['part.take', { item }], ['item.add', { title: 'More', parent: item }]] as const) // prettier-ignore
+    for (const [name, payload] of [
+      ['item.change', { item, notes: 'Mine' }],
+      ['part.take', { item }],
+      ['item.add', { title: 'More', parent: item }],
+    ] as const)
+      // prettier-ignore
       expect(w.refused('Marek', name, payload as never).code).toBe('not-allowed');
     w.must('Aino', 'guest.end', { item, person: marek });
     expect(w.refused('Marek', 'comment.say', { item, text: 'Wait' }).code).toBe('not-allowed');

@@ -1,3 +1,4 @@
+import { v5 } from 'uuid';
 import type { Attachment } from './attachment-schema.ts';
 
 export type { Attachment } from './attachment-schema.ts';
@@ -10,6 +11,16 @@ export const MOST_FILE_BYTES = 25 * 1024 * 1024;
 export const MOST_HOUSE_BYTES = 2 * 1024 * 1024 * 1024;
 /** So long a file is kept once nothing leads to it any more. */
 export const FILES_KEPT_DAYS = 30;
+
+/** So many of a chore's files go along to those to come. */
+export const MOST_CHORE_FILES = 20;
+
+/** A file that goes along with a chore, as it is with one of them. */
+export const choreFileId = (itemId: string, fileId: string): string => v5(`file:${fileId}`, itemId);
+
+/** Which of a chore's files this one is: it itself, or what it was laid out from; null: it is this one's alone. */
+export const choreFileOf = ({ id, itemId }: Pick<Attachment, 'id' | 'itemId'>, fileIds: readonly string[]): string | null =>
+  fileIds.find((fileId) => fileId === id || choreFileId(itemId, fileId) === id) ?? null;
 
 /** It is kept elsewhere. */
 export const isAddress = ({ url }: Pick<Attachment, 'url'>): boolean => url !== null;

@@ -32,6 +32,8 @@ export const Series = z.object({
   ...nature,
   /** The steps each one begins with. */
   steps: z.array(Title),
+  /** Files, by their attachments, that each one has from when it comes. */
+  fileIds: z.array(Id),
   alarms: z.array(Trigger),
   /** One of the two. */
   rrule: z.nullable(RRuleText),

@@ -254,6 +254,7 @@ export const series = sqliteTable(
     confirm: flag(),
     pace: text(),
     steps: json(),
+    fileIds: json().default([]),
     alarms: json(),
     rrule: text(),
     afterDone: text(),

@@ -11,6 +11,7 @@ import { hasWord, t } from '@/words';
 import { sayBytes } from '@/words/sizes.ts';
 import { addressOf, downloadOf } from '@/features/files';
 import { useFileSender } from './use-attach.ts';
+import { useGoesAlong } from './use-goes-along.ts';
 import { useRemove } from './use-remove.ts';
 
 /** One file, address, or something that is still coming: what it is, how far it is, and what can be done with it. */
@@ -52,6 +53,7 @@ export function FileRow({ attachment, item }: { attachment: Attachment; item: It
 function FileMenu({ attachment, sending }: { attachment: Attachment; sending: Sending | null; item: Item }) {
   const sender = useFileSender();
   const remove = useRemove(attachment);
+  const along = useGoesAlong(attachment);
   const entries: MenuEntry[] = [];
   const coming = isComing(attachment);
   if (sending?.state === 'paused' || sending?.state === 'failed')
@@ -59,6 +61,7 @@ function FileMenu({ attachment, sending }: { attachment: Attachment; sending: Se
   else if (sending) entries.push({ key: 'pause', words: t('files.pause'), onPress: () => sender.pause(attachment.id, true) });
   if (!coming && !isAddress(attachment))
     entries.push({ key: 'download', words: t('files.download'), onPress: () => window.open(downloadOf(attachment), '_blank', 'noopener') });
+  if (along) entries.push(along);
   if (remove) entries.push({ key: 'remove', words: t(coming ? 'files.cancel' : 'files.remove'), late: true, onPress: remove });
   return <Menu label={t('files.more', { name: attachment.name })} entries={entries} />;
 }

@@ -8,6 +8,7 @@ import { Picture } from '@/ui/picture.tsx';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { addressOf, downloadOf } from '@/features/files';
+import { useGoesAlong } from './use-goes-along.ts';
 import { useRemove } from './use-remove.ts';
 
 interface ViewerProps {
@@ -35,6 +36,7 @@ function Viewing({ picture, nth, pictures, onShow, onDraw, onClose }: { picture:
   const { rows, house } = useOpenHouse();
   const now = useNow();
   const remove = useRemove(picture);
+  const along = useGoesAlong(picture);
   const go = (by: number) => {
     const next = pictures[nth + by];
     if (next) onShow(next.id);
@@ -49,6 +51,7 @@ function Viewing({ picture, nth, pictures, onShow, onDraw, onClose }: { picture:
   });
   const entries: MenuEntry[] = [{ key: 'download', words: t('files.download'), onPress: () => window.open(downloadOf(picture), '_blank', 'noopener') }];
   if (onDraw) entries.push({ key: 'draw', words: t('files.drawOn'), onPress: () => onDraw(picture) });
+  if (along) entries.push(along);
   if (remove) entries.push({ key: 'remove', words: t('files.remove'), late: true, onPress: remove });
   return (
     <Sheet

@@ -1,6 +1,7 @@
-import { finding, allows, isDone, type Item, type MemoryRows, type Person, type Series } from '@kotiva/core';
+import { finding, choreFileOf, isDone, type Attachment, type Item, type MemoryRows, mayChangeChore } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { attachmentsOf } from '@/features/files';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
@@ -13,21 +14,21 @@ interface Known {
   notes: string;
   tags: string;
   wanted: string;
+  files: ReadonlySet<string>;
 }
 
 const stepsOf = (item: Item, rows: MemoryRows): Item[] => rows.by('item', 'parentId', item.id).filter(({ removedAt }) => removedAt === null);
+
+/** What has come and is simply with it. */
+const filesOf = (item: Item, rows: MemoryRows): Attachment[] => attachmentsOf(rows, item.id).filter((file) => file.partId === null && file.arrivedAt !== null);
 
 const knownOf = (item: Item, rows: MemoryRows): Known => ({
   steps: new Set(stepsOf(item, rows).map(({ id }) => id)),
   notes: item.notes,
   tags: item.tagIds.join(),
   wanted: JSON.stringify(item.wanted ?? null),
+  files: new Set(filesOf(item, rows).map(({ id }) => id)),
 });
-
-function mayChange({ listId, makerId }: Series, me: Person, rows: MemoryRows): boolean {
-  if (listId === null) return makerId === me.id;
-  return allows({ permission: 'change', list: listId }, me, finding(rows));
-}
 
 /** After a step, a note or a tag was added to one of a chore: only to this one, or to those to come as well. */
 export function FromNowOn({ item }: { item: Item }) {
@@ -35,21 +36,23 @@ export function FromNowOn({ item }: { item: Item }) {
   const submit = useSubmit();
   const [known, setKnown] = useState(() => knownOf(item, rows));
   const series = choreOf(item, rows);
-  if (!series || isDone(item, rows.by('part', 'itemId', item.id)) || !mayChange(series, me, rows)) return null;
+  if (!series || isDone(item, rows.by('part', 'itemId', item.id)) || !mayChangeChore(series, me, finding(rows))) return null;
   const steps = stepsOf(item, rows).filter(({ id, makerId, title }) => !known.steps.has(id) && makerId === me.id && !series.steps.includes(title));
   const notes = item.notes !== known.notes && item.notes !== series.notes;
   const tags = item.tagIds.join() !== known.tags && item.tagIds.join() !== series.tagIds.join();
   const wanted = JSON.stringify(item.wanted ?? null) !== known.wanted && JSON.stringify(item.wanted ?? null) !== JSON.stringify(series.wanted ?? null);
+  const files = filesOf(item, rows).filter((file) => !known.files.has(file.id) && file.authorId === me.id && choreFileOf(file, series.fileIds ?? []) === null);
   const added = [
     ...steps.map(({ title }) => t('fromNowOn.step', { title })),
     notes ? t('fromNowOn.notes') : null,
     tags ? t('fromNowOn.tags') : null,
     wanted ? t('fromNowOn.wanted') : null,
+    ...files.map(({ name }) => t('fromNowOn.file', { name })),
   ].filter((words) => words !== null);
   if (added.length === 0) return null;
   const settle = () => setKnown(knownOf(item, rows));
   const keep = () => {
-    const payload = { item: item.id, steps: steps.map(({ title }) => title), notes, tags, wanted };
+    const payload = { item: item.id, steps: steps.map(({ title }) => title), notes, tags, wanted, files: files.map(({ id }) => id) };
     if (!submit('chore.fromNowOn', payload, { words: t('said.fromNowOn', { title: series.title }), undo: true })) settle();
   };
   return (

@@ -317,6 +317,23 @@ describe('something added to one of a chore', () => {
     expect(screen.queryByRole('button', { name: t('fromNowOn.keep') })).toBeNull();
   });
 
+  test('a file too: offered once it is there, and ended in its menu', async () => {
+    const { w, item } = fire();
+    w.must('Aino', 'attachment.link', { item, url: 'https://example.org/stove', name: 'The stove' });
+    open(w, 'Aino', item);
+    // known since before: in its menu
+    choose(t('files.more', { name: 'The stove' }), t('files.goesAlong'));
+    await waitFor(() => expect(w.rows.all('series')[0]!.fileIds).toHaveLength(1));
+    choose(t('files.more', { name: 'The stove' }), t('files.stays'));
+    await waitFor(() => expect(w.rows.all('series')[0]!.fileIds).toEqual([]));
+    tap(t('files.addLink'));
+    type(t('files.link'), 'example.org/damper');
+    tap(t('files.addThat'));
+    expect(screen.getByText(t('fromNowOn.asks', { what: t('fromNowOn.file', { name: 'example.org' }), title: 'Light the fire' }))).toBeTruthy();
+    tap(t('fromNowOn.keep'));
+    expect(w.rows.all('series')[0]!.fileIds).toHaveLength(1);
+  });
+
   test('nobody who may not change the chore is asked', () => {
     const { w, item } = fire();
     w.item('Tapio', 'Open the damper', { parent: item });

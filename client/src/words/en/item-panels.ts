@@ -20,6 +20,7 @@ export const itemPanelsWords = {
   'fromNowOn.notes': 'notes',
   'fromNowOn.tags': 'tags',
   'fromNowOn.wanted': 'what it asks for',
+  'fromNowOn.file': '“{name}”',
   'fromNowOn.keep': 'From now on',
   'sheet.hand': 'Hand “{title}” to {name}',
   'sheet.take': 'Take “{title}” from {from}',

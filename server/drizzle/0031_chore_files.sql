@@ -1,0 +1,1 @@
+ALTER TABLE `series` ADD `fileIds` text DEFAULT '[]' NOT NULL;
