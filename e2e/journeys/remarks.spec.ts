@@ -71,3 +71,43 @@ test('a question is asked, answered and put right on three devices; who is addre
     .click();
   await expect(sheetOf(tapio).getByText('Thanks @Tapio')).toBeVisible();
 });
+
+test('who can’t see it is asked about first: the giver, asked, lets them in; they reply, and it is ended', async ({ demo, devices }) => {
+  const [aino, leila, petri] = [await devices.open(WIDE), await devices.open(PHONE), await devices.open(PHONE)];
+  await enterDemo(aino, demo, 'Aino');
+  await enterDemo(leila, demo, 'Leila');
+  await enterDemo(petri, demo, 'Petri');
+  const line = aino.getByRole('textbox', { name: t('capture.line') });
+  await line.fill(`${TITLE} @Leila`);
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+  const openFromBell = async (page: Page) => {
+    await page.getByRole('button', { name: new RegExp(`^${t('notices.button', { count: 0 }).split(',')[0]}`) }).click();
+    await page
+      .getByRole('dialog', { name: t('notices.title') })
+      .getByText(new RegExp(TITLE))
+      // above it may stand what one did last
+      .last()
+      .click();
+    await expect(sheetOf(page)).toBeVisible();
+  };
+  const tapIn = (page: Page, name: string) => sheetOf(page).getByRole('button', { name, exact: true }).click(); // prettier-ignore
+
+  await openFromBell(leila);
+  await send(leila, '@Petri which valve is it?');
+  // nothing is sent before it is answered, and nothing typed is lost
+  await expect(sheetOf(leila).getByLabel(t('item.saySomething'))).toHaveValue('@Petri which valve is it?');
+  await tapIn(leila, t('remark.askAndSend', { giver: 'Aino' }));
+  await expect(sheetOf(leila).getByLabel(t('item.saySomething'))).toHaveValue('');
+
+  await openFromBell(aino);
+  await tapIn(aino, t('remark.letIn', { name: 'Petri' }));
+  await expect(sheetOf(aino).getByText(t('guest.here', { name: 'Petri', giver: 'Aino' }))).toBeVisible();
+  await openFromBell(petri);
+  await send(petri, 'The brass one');
+  await expect(sheetOf(leila).getByText('The brass one')).toBeVisible();
+
+  await tapIn(aino, t('guest.end', { name: 'Petri' }));
+  await expect(sheetOf(petri).getByText('The brass one')).toBeHidden();
+  await expect(sheetOf(leila).getByText('The brass one')).toBeVisible();
+});

@@ -19,14 +19,16 @@ export function Guests({ item }: { item: Item }) {
     const isMe = personId === me.id;
     const name = nameOf(rows, personId);
     return (
-      <View key={id} className="flex-row flex-wrap items-center gap-x-2">
+      <View key={id} className="flex-row flex-wrap items-center gap-x-4">
         <Txt size={15} tone="muted" className="shrink">
           {t(isMe ? 'guest.me' : 'guest.here', { name, giver: nameOf(rows, byId) })}
         </Txt>
         {isMe || mayEnd ? (
-          <Button kind="quiet" onPress={() => end(personId)}>
-            {isMe ? t('guest.leave') : t('guest.end', { name })}
-          </Button>
+          <View className="-ml-2">
+            <Button kind="quiet" onPress={() => end(personId)}>
+              {isMe ? t('guest.leave') : t('guest.end', { name })}
+            </Button>
+          </View>
         ) : null}
       </View>
     );
@@ -41,7 +43,7 @@ export function LetIn({ comment, item }: { comment: Comment; item: Item }) {
   if (!mayLetIn(item, me, rows)) return null;
   const unseen = canBeLetIn(mentionsIn(comment.text, rows.all('person').filter(isActive)), item, rows);
   return unseen.map(({ id, name }) => (
-    <View key={id} className="flex-row flex-wrap items-center gap-x-2">
+    <View key={id} className="flex-row flex-wrap items-center gap-x-4">
       <Txt size={15} tone="waits" className="shrink">
         {t('remark.unseen', { names: name, count: 1 })}
       </Txt>
