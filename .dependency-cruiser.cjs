@@ -11,6 +11,7 @@ const CORE = [
   'reminders',
   'planning',
   'places',
+  'templates',
   'commands',
   'capture',
   'formats',

@@ -32,3 +32,4 @@ export * from './model/time-away-schema.ts';
 export * from './model/visit-schema.ts';
 export * from './model/wait-schema.ts';
 export * from './model/wanted-schema.ts';
+export * from './model/template-schema.ts';

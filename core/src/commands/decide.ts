@@ -58,6 +58,9 @@ import { giveTurnTo, swapTurns } from './turns.ts';
 import { shareOutWeek } from './sharing-out.ts';
 import { bookSlot, changeSlot, freeSlot } from './slots.ts';
 import { isBounded, mostWritten, slicesOf, type Slice } from './slicing.ts';
+import { keepTemplate } from './keeping-templates.ts';
+import { addTemplateItem, changeTemplate, changeTemplateItem, makeTemplate } from './templates.ts';
+import { useTemplate } from './using-templates.ts';
 import { undo } from './undo.ts';
 import { uphold } from './upholding.ts';
 import { beginOccasion, forgetVisit, reportVisit } from './visits.ts';
@@ -157,6 +160,12 @@ const KINDS = {
   'comment.say': sayComment,
   'comment.correct': correctComment,
   'comment.takeBack': takeBackComment,
+  'template.make': makeTemplate,
+  'template.keep': keepTemplate,
+  'template.change': changeTemplate,
+  'template.use': useTemplate,
+  'templateItem.add': addTemplateItem,
+  'templateItem.change': changeTemplateItem,
   'guest.letIn': letGuestIn,
   'guest.end': endGuest,
   'attachment.add': addAttachment,
@@ -269,6 +278,7 @@ export function slicesOfCommand(command: Parameters<typeof decide>[0], reader: R
   try {
     refuseUnlessAllowed(kind, parsed.data, d);
     if (isBounded(command.name)) kind.decide(parsed.data as never, d);
+    kind.refuses?.(parsed.data as never, d);
     return slices;
   } catch (error) {
     if (error instanceof Refusal || error instanceof NotHeld) return [];

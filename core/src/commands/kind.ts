@@ -11,6 +11,8 @@ export interface CommandKind<N extends CommandName = CommandName, S extends z.Zo
   name: N;
   payload: S;
   asks(payload: z.infer<S>, d: Deciding): CommandRequest[];
+  /** Of a command done in slices: refuses what would be refused at its end, before the first of them. */
+  refuses?(payload: z.infer<S>, d: Deciding): void;
   decide(payload: z.infer<S>, d: Deciding): void;
 }
 

@@ -189,8 +189,8 @@ export const removeList = commandKind({
 
 const sectionsOf = (listId: string, d: Deciding) => d.by('section', 'listId', listId).filter((section) => !section.removedAt);
 
-function insertSection(listId: string, name: string, d: Deciding): void {
-  d.insert('section', d.newId(), { listId, name, position: keyAtEnd(sectionsOf(listId, d)), removedAt: null });
+export function insertSection(listId: string, name: string, d: Deciding, id = d.newId()): void {
+  d.insert('section', id, { listId, name, position: keyAtEnd(sectionsOf(listId, d)), removedAt: null });
 }
 
 const listOfSection = ({ section }: { section: string }, d: Deciding) => [{ permission: 'share', list: d.need('section', section).listId } as const];

@@ -3,6 +3,8 @@ import { openParts } from '../followup/standing.ts';
 import { YES } from '../model/nouns.ts';
 import type { Reader, RecordedCommand } from '../reader/reader.ts';
 import { withBelow } from '../reader/tree.ts';
+import { inOrder } from '../templates/laid-out.ts';
+import { rowsToKeep } from '../templates/rows-to-keep.ts';
 import type { Deciding } from './deciding.ts';
 import type { CommandName } from './required-permissions.ts';
 
@@ -23,6 +25,11 @@ export interface Slice {
 
 const sliceId = (commandId: string, nth: number): string => v5(`slice:${nth}`, commandId);
 
+/** Of a template, in one go: an item that is kept writes itself and its files, one that is made its parts and its entry in the history as well. */
+export const KEPT_AT_ONCE = SLICE_ROWS / 2;
+export const MADE_AT_ONCE = SLICE_ROWS;
+export const USED_AT_ONCE = SLICE_ROWS / 4;
+
 interface Sliced {
   id: string;
   name: CommandName;
@@ -31,11 +38,11 @@ interface Sliced {
 
 /** What is done ahead of a command; the command then does what is left. Empty: it is short enough as it is. */
 export function slicesOf(command: Sliced, reader: Reader): Slice[] {
-  const payloads = SLICING[command.name]?.(command.payload as never, reader) ?? [];
+  const payloads = SLICING[command.name]?.(command.payload as never, reader, command.id) ?? [];
   return payloads.map((payload, nth) => ({ id: sliceId(command.id, nth), payload }));
 }
 
-const SLICING: { [N in CommandName]?: (payload: never, reader: Reader) => unknown[] } = {
+const SLICING: { [N in CommandName]?: (payload: never, reader: Reader, commandId: string) => unknown[] } = {
   // what lies deepest first, so that nothing is left standing below what is gone
   'item.remove': ({ items }: { items: string[] }, reader) =>
     chunks(alongWith(items, reader, (removedAt) => removedAt === null).reverse(), (some) => ({ items: some })),
@@ -56,6 +63,22 @@ const SLICING: { [N in CommandName]?: (payload: never, reader: Reader) => unknow
   'list.useAgain': (payload: { list: string }, reader) => chunks(reader.by('item', 'listId', payload.list).map(({ id }) => id), (items) => ({ ...payload, items }), SLICE_ROWS / 2), // prettier-ignore
   'part.handOver': (payload: { items: string[]; persons: string[] }) =>
     chunks(payload.items, (items) => ({ ...payload, items }), handedAtOnce(payload.persons)),
+  'template.keep': (payload: { list?: string; item?: string }, reader, root) =>
+    chunks(
+      rowsToKeep(payload, reader).map(({ id }) => id),
+      (rows) => ({ ...payload, rows, root }),
+      KEPT_AT_ONCE,
+    ),
+  'template.use': (payload: { template: string }, reader, root) =>
+    chunks(
+      inOrder(reader.by('templateItem', 'templateId', payload.template)).map(({ id }) => id),
+      (rows) => ({ ...payload, rows, root }),
+      USED_AT_ONCE,
+    ),
+  'template.make': (payload: { items: unknown[] }, _, root) => {
+    let from = -MADE_AT_ONCE;
+    return chunks(payload.items, (items) => ({ ...payload, items, root, from: (from += MADE_AT_ONCE) }), MADE_AT_ONCE);
+  },
   undo: (payload: { command: string }, reader) => undoingOf(payload.command, reader),
 };
 

@@ -57,6 +57,7 @@ export const ENTRY_KINDS = [
   'person.join',
   'person.lookAs',
   'person.setRole',
+  'template.use',
   'undo',
   'wait.end',
   'wait.set',

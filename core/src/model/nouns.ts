@@ -23,6 +23,7 @@ import type { SavedView } from './saved-view-schema.ts';
 import type { Slot } from './slot-schema.ts';
 import type { Situation } from './situation-schema.ts';
 import type { Matter, MeetingNote, Talk } from './talk-schema.ts';
+import type { Template, TemplateItem } from './template-schema.ts';
 import type { Tag } from './tag-schema.ts';
 import type { TimeAway } from './time-away-schema.ts';
 import type { Visit } from './visit-schema.ts';
@@ -47,6 +48,8 @@ export interface Nouns {
   pin: Pin;
   savedView: SavedView;
   timeAway: TimeAway;
+  template: Template;
+  templateItem: TemplateItem;
   slot: Slot;
   noticeChoices: NoticeChoices;
   series: Series;
@@ -128,6 +131,8 @@ export const INDEXES = {
   pin: ['personId'],
   savedView: [],
   timeAway: ['personId', 'standInId'],
+  template: [],
+  templateItem: ['templateId'],
   slot: ['personId'],
   noticeChoices: ['personId'],
   series: ['listId'],

@@ -527,6 +527,57 @@ export const upload = sqliteTable('upload', { id: text().primaryKey(), houseId: 
   index('upload_house_ix').on(t.houseId),
 ]);
 
+export const template = sqliteTable(
+  'template',
+  {
+    ...shared(),
+    ownerId: text().notNull(),
+    isShared: flag(),
+    kind: text().notNull(),
+    name: text().notNull(),
+    purpose: text().notNull(),
+    colour: text().notNull(),
+    icon: text().notNull(),
+    listKind: text().notNull(),
+    anchorName: text().notNull(),
+    keptOn: text(),
+    sections: json(),
+    position: text().notNull(),
+    createdAt: text().notNull(),
+    removedAt: text(),
+  },
+  (t) => [index('template_seq_ix').on(t.houseId, t.seq)],
+);
+
+export const templateItem = sqliteTable(
+  'templateItem',
+  {
+    ...shared(),
+    templateId: text().notNull(),
+    parentId: text(),
+    sectionId: text(),
+    title: text().notNull(),
+    notes: text().notNull(),
+    importance: integer().notNull(),
+    effort: integer(),
+    energy: text(),
+    dayPart: text(),
+    tagIds: json(),
+    situationIds: json(),
+    wanted: text({ mode: 'json' }),
+    placeId: text(),
+    policy: text().notNull(),
+    confirm: flag(),
+    pace: text(),
+    due: text({ mode: 'json' }),
+    start: text({ mode: 'json' }),
+    holders: json(),
+    position: text().notNull(),
+    removedAt: text(),
+  },
+  (t) => [index('template_item_seq_ix').on(t.houseId, t.seq), index('template_item_template_ix').on(t.templateId)],
+);
+
 export const guest = sqliteTable(
   'guest',
   { ...shared(), itemId: text().notNull(), personId: text().notNull(), byId: text().notNull(), since: text().notNull(), endedAt: text() },
@@ -600,6 +651,8 @@ export const nounTables = {
   bundle,
   pin,
   savedView,
+  template,
+  templateItem,
   list,
   section,
   share,

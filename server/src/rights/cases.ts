@@ -58,6 +58,15 @@ function keeperOf(itemId: string, { house }: Situation): string {
   const list = house.rows('list').find(({ id }) => id === item.listId);
   return house.rows('person').find(({ id }) => id === (list?.ownerId ?? item.makerId))!.name;
 }
+const template = async ({ house }: Situation, who: string, isShared: boolean) => {
+  // a helper’s own is never the house’s: it is made by somebody who may
+  const made = await house.must(who, 'template.make', { name: 'Template', isShared, items: [{ title: 'Air the rooms' }] } as never);
+  return house.rows('template').find(({ stamps }) => stamps['']?.c === made)!.id;
+};
+const templateItem = async (s: Situation, who: string, isShared: boolean) => {
+  const id = await template(s, who, isShared);
+  return s.house.rows('templateItem').find(({ templateId }) => templateId === id)!.id;
+};
 const othersFile = async (s: Situation) =>
   s.house.made('attachment', await s.house.must('Other', 'attachment.add', { item: await othersPile(s), name: 'valve.jpg', size: 10 })).id;
 const othersMatter = async (s: Situation) =>
@@ -330,6 +339,34 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
       const stranger = await someone(s);
       return { payload: { item, text: 'Look', mentions: [stranger], letIn: [stranger] }, allowed: s.allows('say') && s.allows('pass-on') };
     },
+  },
+  'template.make': {
+    own: byAll(() => ({ name: 'Opening', items: [{ title: 'Air the rooms' }] })),
+    'the house’s': async (s) => ({ payload: { name: 'Opening', isShared: true, items: [{ title: 'Air the rooms' }] }, allowed: s.role !== 'helper' }),
+  },
+  'template.keep': {
+    'of a list': onListAs('see', (list) => ({ list, name: 'Kept' })),
+    'of an item': onItem('see', (item) => ({ item, name: 'Kept' })),
+  },
+  'template.change': {
+    own: byAll(async (s) => ({ template: await template(s, s.me, false), name: 'Renamed' })),
+    'another’s own': async (s) => ({ payload: { template: await template(s, 'Other', false), name: 'Renamed' }, allowed: false }),
+    'the house’s': byManagers(async (s) => ({ template: await template(s, 'Other', true), name: 'Renamed' })),
+    'one’s own, for the house': async (s) => ({ payload: { template: await template(s, s.me, false), isShared: true }, allowed: s.role !== 'helper' }),
+  },
+  'template.use': {
+    'the house’s, as a list of one’s own': byAll(async (s) => ({ template: await template(s, 'Other', true), name: freshWord() })),
+    'another’s own': async (s) => ({ payload: { template: await template(s, 'Other', false), name: freshWord() }, allowed: false }),
+    'into a list': async (s) => ({ payload: { template: await template(s, 'Other', true), list: await s.list() }, allowed: s.allowsInList('add') }),
+  },
+  'templateItem.add': {
+    own: byAll(async (s) => ({ template: await template(s, s.me, false), title: 'One more' })),
+    'the house’s': byManagers(async (s) => ({ template: await template(s, 'Other', true), title: 'One more' })),
+  },
+  'templateItem.change': {
+    own: byAll(async (s) => ({ item: await templateItem(s, s.me, false), title: 'Another' })),
+    'another’s own': async (s) => ({ payload: { item: await templateItem(s, 'Other', false), title: 'Another' }, allowed: false }),
+    'the house’s': byManagers(async (s) => ({ item: await templateItem(s, 'Other', true), title: 'Another' })),
   },
   'guest.letIn': {
     'whom a remark addresses': async (s) => {

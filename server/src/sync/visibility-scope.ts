@@ -6,7 +6,7 @@ import { Visibility } from './visibility.ts';
  * Most commands reach nothing.
  */
 /** Who reads them follows from themselves alone. */
-const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound', 'savedView'] as const;
+const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound', 'savedView', 'template'] as const;
 type Single = (typeof SINGLES)[number];
 const isSingle = (noun: Noun): noun is Single => (SINGLES as readonly Noun[]).includes(noun);
 
@@ -35,6 +35,7 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   place: ['seenBy'],
   errandRound: ['personId'],
   savedView: ['isShared'],
+  template: ['isShared'],
   timeAway: ['standInId', 'removedAt'],
   guest: ['endedAt'],
 };
@@ -193,6 +194,7 @@ function* rowsInReach(reach: VisibilityScope, reader: Reader): Generator<readonl
     const [noun, id] = key.split(':') as [Single, string];
     const row = reader.get(noun, id);
     if (typeof row !== 'string') yield [noun, row];
+    if (noun === 'template') yield* rowsOfTemplate(id, reader);
   }
   for (const tagId of reach.tags) {
     const tag = reader.get('tag', tagId);
@@ -219,6 +221,13 @@ function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, 
   for (const watch of reader.by('listWatch', 'listId', listId)) yield ['listWatch', watch];
   for (const bundle of reader.all('bundle')) yield ['bundle', bundle];
   for (const entry of reader.by('activity', 'listId', listId)) yield ['activity', entry];
+}
+
+function* rowsOfTemplate(templateId: string, reader: Reader): Generator<readonly [Noun, Row]> {
+  for (const item of reader.by('templateItem', 'templateId', templateId)) {
+    yield ['templateItem', item];
+    for (const file of reader.by('attachment', 'itemId', item.id)) yield ['attachment', file];
+  }
 }
 
 function* rowsOfSeries(seriesId: string, reader: Reader): Generator<readonly [Noun, Row]> {

@@ -74,9 +74,10 @@ export class Visibility {
       case 'part':
       case 'watch':
       case 'wait':
-      case 'attachment':
       case 'guest':
         return this.seesItem((row as Part).itemId);
+      case 'attachment':
+        return this.seesItem((row as Row<'attachment'>).itemId) || this.seesTemplateItem((row as Row<'attachment'>).itemId);
       case 'alarm': {
         const { personId, makerId, itemId, trigger } = row as Row<'alarm'>;
         const people = [personId, makerId, ...(trigger.kind === 'place' ? trigger.among : [])];
@@ -93,6 +94,10 @@ export class Visibility {
       case 'noticeChoices':
       case 'notice':
         return (row as Row<'notice' | 'arrangement'>).personId === this.person.id;
+      case 'template':
+        return (row as Row<'template'>).isShared || (row as Row<'template'>).ownerId === this.person.id;
+      case 'templateItem':
+        return this.seesTemplate((row as Row<'templateItem'>).templateId);
       case 'savedView':
         return (row as Row<'savedView'>).isShared || (row as Row<'savedView'>).ownerId === this.person.id;
       case 'matter': {
@@ -154,6 +159,17 @@ export class Visibility {
     const seen = this.reader.by('item', 'tag', tagId).some((item) => this.relations(item.id, item).length > 0);
     this.tags.set(tagId, seen);
     return seen;
+  }
+
+  private seesTemplate(id: string): boolean {
+    const template = this.rows.find('template', id);
+    return template !== undefined && this.sees('template', template);
+  }
+
+  /** What was kept with a template's item lies with it as it would with an item. */
+  private seesTemplateItem(id: string): boolean {
+    const item = this.rows.find('templateItem', id);
+    return item !== undefined && this.seesTemplate(item.templateId);
   }
 
   private seesItem(itemId: string): boolean {

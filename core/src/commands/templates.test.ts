@@ -1,0 +1,187 @@
+import fc from 'fast-check';
+import { countingParts, isDone } from '../followup/standing.ts';
+import { World } from '../testing/world.ts';
+
+const SHA = 'ab'.repeat(32);
+
+/** "A wedding weekend": four sections, twenty-two items, two with photos, three with notes, six of them ticked. */
+function wedding() {
+  const w = new World();
+  w.join('Marek', 'helper');
+  w.join('Tapio');
+  const list = w.list('Aino', 'Elsa and Ville', [['Tapio', 'edit']]);
+  const names = ['Barn for {couple}', 'Kitchen', 'Rooms', 'Afterwards'];
+  const sections = names.map((name) => {
+    w.must('Aino', 'section.make', { list, name });
+    return w.rows.by('section', 'listId', list).find((section) => section.name === name)!.id;
+  });
+  const items = Array.from({ length: 22 }, (_, nth) => {
+    const section = sections[nth % 4]!;
+    return w.item('Aino', nth === 0 ? 'Lay {guests} plates' : `Thing ${nth}`, { list, section, notes: nth < 3 ? 'For {Couple}, on {Saturday}' : '' });
+  });
+  w.must('Aino', 'item.setDue', { item: items[1]!, due: '2026-08-06T10:00' });
+  w.must('Aino', 'item.setDue', { item: items[2]!, due: '2026-08-09' });
+  for (const item of items.slice(16)) w.must('Aino', 'part.checkOff', { item, person: null });
+  for (const item of items.slice(0, 2)) {
+    w.must('Aino', 'attachment.add', { item, name: 'barn.jpg', size: 10 });
+    w.system('attachment.arrive', { attachment: w.rows.by('attachment', 'itemId', item)[0]!.id, sha256: SHA, mediaType: 'image/jpeg', width: 4, height: 3 });
+  }
+  w.must('Aino', 'part.handOver', { items: [items[3]!], persons: [w.person('Marek')] });
+  const kept = w.must('Aino', 'template.keep', { list, name: 'A wedding for {couple}', anchor: '2026-08-08', anchorName: 'Saturday' }).id;
+  const template = w.rows.all('template')[0]!.id;
+  const rows = () => w.rows.by('templateItem', 'templateId', template);
+  const named = (title: string) => rows().find((row) => row.title === title)!.id;
+  w.must('Aino', 'templateItem.change', { item: named('Thing 4'), holders: [{ role: 'cook' }] });
+  const open = () => w.rows.by('item', 'listId', list).filter((item) => !isDone(item, w.rows.by('part', 'itemId', item.id))).length;
+  return { w, list, items, kept, template, rows, named, open };
+}
+const SAID = { anchor: '2027-03-28', blanks: { couple: 'Liisa and Kalle', guests: '48', Saturday: '27 March' } };
+
+test('used, all of it is there, ticked nowhere, every blank filled; the original stays as it was', () => {
+  const { w, template, open } = wedding();
+  expect(w.rows.all('template')[0]).toMatchObject({ kind: 'list', anchorName: 'Saturday', keptOn: '2026-08-08' });
+  w.must('Aino', 'template.use', { template, ...SAID, roles: { Cook: [w.person('Marek')] } });
+  const made = w.rows.all('list').find(({ name }) => name === 'A wedding for Liisa and Kalle')!;
+  const items = w.rows.by('item', 'listId', made.id);
+  expect(items).toHaveLength(22);
+  expect(items.every((item) => !isDone(item, w.rows.by('part', 'itemId', item.id)))).toBe(true);
+  expect(w.rows.by('section', 'listId', made.id).map(({ name }) => name).sort()).toEqual(['Afterwards', 'Barn for Liisa and Kalle', 'Kitchen', 'Rooms']); // prettier-ignore
+  const find = (title: string) => items.find((item) => item.title === title)!;
+  expect(find('Lay 48 plates').notes).toBe('For Liisa and Kalle, on 27 March');
+  // two days before, and one after, over the night the clocks go forward
+  expect([find('Thing 1').due, find('Thing 2').due]).toEqual(['2027-03-26T10:00', '2027-03-29']);
+  expect(w.rows.by('attachment', 'itemId', find('Lay 48 plates').id)).toMatchObject([{ name: 'barn.jpg', sha256: SHA }]);
+  const holders = (title: string) => countingParts(w.rows.by('part', 'itemId', find(title).id)).map(({ personId }) => personId);
+  expect([holders('Thing 3'), holders('Thing 4'), holders('Thing 5')]).toEqual([[w.person('Marek')], [w.person('Marek')], [null]]);
+  // two things, told once
+  expect(w.told('Marek').filter((kind) => kind === 'handed')).toHaveLength(2);
+  expect(open()).toBe(16);
+});
+
+test('what is missing is named, and nothing is made', () => {
+  const { w, template } = wedding();
+  const before = w.rows.all('item').length;
+  const tried = (said: object) => w.refused('Aino', 'template.use', { template, ...SAID, roles: { cook: [] }, ...said });
+  expect(tried({ blanks: { couple: 'L', Saturday: '27' } })).toMatchObject({ code: 'template-blank-missing', params: { names: ['guests'] } });
+  expect(tried({ blanks: { couple: 'L', Saturday: '27', guests: '  ' } }).code).toBe('template-blank-missing');
+  expect(tried({ roles: {} })).toMatchObject({ code: 'template-role-missing', params: { names: ['cook'] } });
+  expect(tried({ anchor: null }).code).toBe('template-day-missing');
+  expect(tried({ anchor: '2027-02-31' }).code).toBe('malformed');
+  expect(tried({ blanks: { ...SAID.blanks, guests: 'x'.repeat(201) } }).code).toBe('too-long');
+  expect(tried({ roles: { cook: ['018f0000-0000-7000-8000-000000000000'] } }).code).toBe('unknown-person');
+  expect(w.rows.all('item')).toHaveLength(before);
+});
+
+test('a name that is taken is said, with one that is free', () => {
+  const { w, template } = wedding();
+  const use = { template, ...SAID, roles: { cook: [] }, name: 'Spring wedding' };
+  w.must('Aino', 'template.use', use);
+  expect(w.refused('Aino', 'template.use', use)).toMatchObject({ code: 'list-name-taken', params: { other: 'Spring wedding 2' } });
+  w.must('Aino', 'template.use', { ...use, name: 'Spring wedding 2' });
+  // into one that is there, as often as one likes
+  w.must('Aino', 'template.use', { ...use, name: undefined, list: w.rows.all('list').find(({ name }) => name === 'Spring wedding')!.id });
+});
+
+test('what was made changes neither with its template nor with what that was kept from, nor they with it', () => {
+  const { w, template, items, named } = wedding();
+  w.must('Aino', 'template.use', { template, ...SAID, roles: { cook: [] }, name: 'Made' });
+  const made = () => w.rows.by('item', 'listId', w.rows.all('list').find(({ name }) => name === 'Made')!.id).map(({ title }) => title).sort(); // prettier-ignore
+  const before = made();
+  w.must('Aino', 'templateItem.change', { item: named('Thing 9'), title: 'Something else' });
+  w.must('Aino', 'templateItem.change', { item: named('Thing 8'), removed: true });
+  w.must('Aino', 'item.change', { item: items[7]!, title: 'Changed in the list' });
+  expect(made()).toEqual(before);
+  w.must('Aino', 'template.use', { template, ...SAID, roles: { cook: [] }, name: 'Later' });
+  const later = w.rows.by('item', 'listId', w.rows.all('list').find(({ name }) => name === 'Later')!.id).map(({ title }) => title);
+  expect(later).toHaveLength(21);
+  expect(later).toContain('Something else');
+  expect(later).toContain('Thing 7');
+});
+
+test('undone, nothing of it is left; neither of a template that was kept', () => {
+  const { w, template, kept } = wedding();
+  const there = () => w.rows.all('item').filter(({ removedAt }) => removedAt === null).length;
+  const before = there();
+  const { id } = w.must('Aino', 'template.use', { template, ...SAID, roles: { cook: [w.person('Marek')] }, name: 'Made' });
+  w.must('Aino', 'undo', { command: id });
+  expect(there()).toBe(before);
+  expect(w.rows.all('list').find(({ name }) => name === 'Made')!.removedAt).not.toBeNull();
+  w.must('Aino', 'undo', { command: kept });
+  expect(w.rows.all('template')[0]!.removedAt).not.toBeNull();
+  expect(w.refused('Aino', 'template.use', { template, ...SAID, roles: { cook: [] } }).code).toBe('gone');
+});
+
+test('one item with its steps; somebody named in it who left is asked for like a role', () => {
+  const w = new World();
+  w.join('Marek', 'helper');
+  w.join('Tapio', 'helper');
+  const jetty = w.item('Aino', 'Ready the jetty for {season}', { persons: [w.person('Marek')] });
+  const planks = w.item('Aino', 'Planks', { parent: jetty });
+  w.item('Aino', 'Count them', { parent: planks });
+  w.must('Aino', 'template.keep', { item: jetty, name: 'Jetty' });
+  const template = w.rows.all('template')[0]!.id;
+  const marek = w.person('Marek');
+  w.must('Aino', 'person.end', { person: marek, parts: [{ item: jetty, to: 'nobody' }] });
+  expect(w.refused('Aino', 'template.use', { template, blanks: { season: 'spring' } })).toMatchObject({
+    code: 'template-role-missing',
+    params: { names: ['Marek'] },
+  });
+  w.must('Aino', 'template.use', { template, blanks: { season: 'spring' }, roles: { [marek]: [w.person('Tapio')] } });
+  const made = w.rows.all('item').find(({ title }) => title === 'Ready the jetty for spring')!;
+  const step = w.rows.by('item', 'parentId', made.id)[0]!;
+  expect([step.title, w.rows.by('item', 'parentId', step.id)[0]!.title]).toEqual(['Planks', 'Count them']);
+  expect(w.part(made.id, 'Tapio').standing).toBe('needs-action');
+});
+
+test('a private place is in no template of the house; helpers make none', () => {
+  const w = new World();
+  w.join('Leila', 'helper');
+  const list = w.list('Aino', 'Errands', [['Leila', 'check']]);
+  w.must('Aino', 'place.make', { name: 'Sister’s', position: { lat: 62.3, lon: 27.1 }, address: '', seenBy: [w.person('Aino')] } as never);
+  w.item('Aino', 'Bring the cake', { list, place: w.rows.all('place')[0]!.id });
+  expect(w.refused('Aino', 'template.keep', { list, name: 'Errands', isShared: true }).code).toBe('names-private');
+  w.must('Aino', 'template.keep', { list, name: 'Errands' });
+  expect(w.refused('Leila', 'template.make', { name: 'Hers', isShared: true }).code).toBe('not-allowed');
+});
+
+test('made anew or from a file: what is used has exactly its shape', () => {
+  const word = fc.string({ minLength: 1, maxLength: 12 }).filter((text) => text.trim() !== '' && !text.includes('{') && !text.includes('}'));
+  const items = fc
+    .array(fc.record({ title: word, up: fc.option(fc.nat(30)), days: fc.option(fc.integer({ min: -400, max: 400 })) }), { minLength: 1, maxLength: 30 })
+    .map((all) =>
+      all.map(({ title, up, days }, nth) => ({
+        title: title.trim(),
+        under: up === null || nth === 0 ? null : up % nth,
+        due: days === null ? null : { days, time: null },
+      })),
+    );
+  fc.assert(
+    fc.property(items, (rows) => {
+      const w = new World();
+      w.must('Aino', 'template.make', { name: 'T', items: rows } as never);
+      const template = w.rows.all('template')[0]!.id;
+      const { id } = w.must('Aino', 'template.use', { template, anchor: '2027-03-28', name: 'Made' });
+      const list = w.rows.all('list').find(({ name }) => name === 'Made')!.id;
+      const made = w.rows.by('item', 'listId', list);
+      const path = (item: { title: string; parentId: string | null }): string =>
+        item.parentId === null ? item.title : `${path(made.find((one) => one.id === item.parentId)!)}/${item.title}`;
+      const wanted = (nth: number): string => (rows[nth]!.under === null ? rows[nth]!.title : `${wanted(rows[nth]!.under)}/${rows[nth]!.title}`);
+      expect(made.map(path).sort()).toEqual(rows.map((_, nth) => wanted(nth)).sort());
+      expect(made.filter(({ due }) => due !== null)).toHaveLength(rows.filter(({ due }) => due !== null).length);
+      w.must('Aino', 'undo', { command: id });
+      expect(w.rows.by('item', 'listId', list).filter(({ removedAt }) => removedAt === null)).toEqual([]);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('bounds: too many blanks, a step of what comes after it, an hour that leaves the day', () => {
+  const w = new World();
+  const tried = (items: object[]) => w.refused('Aino', 'template.make', { name: 'T', items } as never).code;
+  expect(tried(Array.from({ length: 61 }, (_, nth) => ({ title: `{blank ${nth}}` })))).toBe('too-many-blanks');
+  expect(tried([{ title: 'a', under: 0 }])).toBe('malformed');
+  expect(tried([{ title: 'a', due: { days: 0, time: '30:00' } }])).toBe('malformed');
+  expect(tried([{ title: 'a', due: { days: 99_999, time: null } }])).toBe('too-many');
+  expect(tried(Array.from({ length: 501 }, () => ({ title: 'a' })))).toBe('too-many');
+  w.must('Aino', 'template.make', { name: 'T', items: Array.from({ length: 60 }, (_, nth) => ({ title: `{blank ${nth}}` })) } as never);
+});
