@@ -88,6 +88,9 @@ class HouseFiller {
     for (const [owner, items] of Object.entries(this.scenario.own)) for (const item of items) this.own(owner, item);
     for (const outsider of this.scenario.outsiders ?? []) this.outsider(first!.name, outsider);
     for (const talk of this.scenario.talks ?? []) this.talk(talk);
+    this.at(30, 14);
+    for (const { by, ...template } of this.scenario.templates ?? [])
+      this.give(by, 'template.make', { kind: 'list', isShared: false, sections: [], ...template });
     this.marks();
     this.pastNudges(storage);
   }

@@ -13,6 +13,7 @@ import { ruleWords } from './en/rule.ts';
 import { placeScreensWords } from './en/place-screens.ts';
 import { followUpScreenWords } from './en/follow-up-screen.ts';
 import { listScreensWords } from './en/list-screens.ts';
+import { templatesWords } from './en/templates.ts';
 import { first } from './first.ts';
 
 /** All of it, as a translator and the tests have it. On a device only what comes first is there at once: see `add-words.ts`. */
@@ -33,4 +34,5 @@ export const en = {
   ...placeScreensWords,
   ...followUpScreenWords,
   ...listScreensWords,
+  ...templatesWords,
 } as const;

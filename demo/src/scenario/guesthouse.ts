@@ -2,6 +2,7 @@ import { FILES } from './files.ts';
 import { GUESTHOUSE_CHORES } from './chores.ts';
 import { FAMILY, STAFF } from './people.ts';
 import { ERRANDS, GUESTHOUSE_PLACES, PLACE_REMINDERS } from './places.ts';
+import { TEMPLATES } from './templates.ts';
 import { open, past, t, type DemoHouse } from './shapes.ts';
 
 export const GUESTHOUSE: DemoHouse = {
@@ -525,6 +526,7 @@ export const GUESTHOUSE: DemoHouse = {
   places: GUESTHOUSE_PLACES,
   placeReminders: PLACE_REMINDERS,
   files: FILES,
+  templates: TEMPLATES,
   situations: { 'phone in hand': 'tool', ladder: 'tool', 'guests out': 'event', 'quiet hour': 'moment', 'with Petri': 'person' },
   outsiders: [
     {

@@ -133,6 +133,10 @@ export interface DemoPlace {
 }
 
 /** For some people each, or for whoever of them gets there first. */
+/** What is done again, and who thought it out. */
+export type DemoTemplate = { by: string } & Omit<Payload<'template.make'>, 'kind' | 'isShared' | 'sections'> &
+  Partial<Pick<Payload<'template.make'>, 'kind' | 'isShared' | 'sections'>>;
+
 export type DemoPlaceReminder = { by: string; at: string } & ({ for: string[] } | { first: string[] });
 
 /** A drawn photo, a page of PDF, or the address of something. */
@@ -160,6 +164,7 @@ export interface DemoHouse {
   /** By the title of the item or step: who marked it, for what, and in how many days to ask again. */
   waits?: Record<string, { by: string; words: string; askIn?: number }>;
   /** By the title of the item. */
+  templates?: readonly DemoTemplate[];
   files?: Record<string, readonly DemoFile[]>;
   /** By name: days away, from and to, counted from today. */
   away?: Record<string, [from: number, to: number]>;

@@ -17,11 +17,12 @@ interface ItemHeadProps {
   canChange: boolean;
   onFollow: () => void;
   onCopy: () => void;
+  onKeep: () => void;
   onClose: () => void;
 }
 
 /** Above the sheet: where the item lies, and what is seldom done to it. */
-export function ItemHead({ item, frame, canChange, onFollow, onCopy, onClose }: ItemHeadProps) {
+export function ItemHead({ item, frame, canChange, onFollow, onCopy, onKeep, onClose }: ItemHeadProps) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const router = useRouter();
@@ -44,6 +45,7 @@ export function ItemHead({ item, frame, canChange, onFollow, onCopy, onClose }: 
     },
     { key: 'follow', words: t('watch.open'), onPress: onFollow },
   ];
+  entries.push({ key: 'template', words: t('template.keep'), onPress: onKeep });
   entries.push(...sizeEntries(wide, frame, resize));
   if (canChange) {
     entries.push(

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Followers, FollowPanel } from '@/features/following';
 import { useDraft } from '@/store/drafts.ts';
+import { KeepTemplateSheet } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Address, addressesIn, Band, Button, Field, FocusFirst, Heading, Knot, Txt, useKeysOfSheet, useWide } from '@/ui';
@@ -36,7 +37,7 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
   // beside the list there is room for one column
   const wide = useWide() && frame !== 'beside';
   const [handing, setHanding] = useState(at === 'hand');
-  const [aside, setAside] = useState<'copy' | 'follow' | null>(null);
+  const [aside, setAside] = useState<'copy' | 'follow' | 'template' | null>(null);
   const [isSetting, setSetting] = useState(false);
   // by a key, as often as it is pressed
   const [asked, setAsked] = useState<{ panel: 'due' | 'plan'; nth: number } | null>(null);
@@ -84,6 +85,7 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
       <ChoreLines item={item} />
       <FromNote item={item} />
       <WaitLines item={item} mayMark={canChange || own !== undefined} />
+      {aside === 'template' ? <KeepTemplateSheet of={{ item }} onClose={() => setAside(null)} /> : null}
       {aside === 'copy' ? <CopyPanel item={item} onClose={() => setAside(null)} /> : null}
       {aside === 'follow' ? (
         <View className="my-2 rounded-sheet bg-ground p-4">
@@ -137,7 +139,17 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
       frame={frame}
       item={item}
       onClose={onClose}
-      head={<ItemHead item={item} frame={frame} canChange={canChange} onFollow={() => setAside('follow')} onCopy={() => setAside('copy')} onClose={onClose} />}
+      head={
+        <ItemHead
+          item={item}
+          frame={frame}
+          canChange={canChange}
+          onFollow={() => setAside('follow')}
+          onCopy={() => setAside('copy')}
+          onKeep={() => setAside('template')}
+          onClose={onClose}
+        />
+      }
       foot={
         (handing && canChange) || !canSay ? undefined : (
           <RemarkField item={item} answering={answering} onAnswered={answered}>

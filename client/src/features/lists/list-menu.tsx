@@ -2,6 +2,7 @@ import { calendarDateOf, choresOfList, contentsOf, type List } from '@kotiva/cor
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { FollowPanel } from '@/features/following';
+import { KeepTemplateSheet } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Heading, Menu, Sheet, type MenuEntry } from '@/ui';
@@ -16,7 +17,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   const now = useNow();
   const submit = useSubmit();
   const router = useRouter();
-  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | null>(null);
+  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | 'template' | null>(null);
   const close = () => setSheet(null);
   const { done, cleared } = contentsOf(list, rows);
   const chores = choresOfList(list.id, calendarDateOf(now, house.zone), rows).length;
@@ -42,6 +43,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   ];
   const happened: MenuEntry = { key: 'happened', words: t('activity.open'), onPress: () => router.push(`/activity?list=${list.id}`) };
   const follow: MenuEntry = { key: 'follow', words: t('watch.open'), onPress: () => setSheet('follow') };
+  const keep: MenuEntry = { key: 'template', words: t('template.keep'), onPress: () => setSheet('template') };
   const shaping: MenuEntry[] = [
     { key: 'share', words: t('list.share'), onPress: () => setSheet('share') },
     { key: 'section', words: t('section.make'), onPress: () => setSheet('section') },
@@ -69,8 +71,9 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   ];
   return (
     <>
-      <Menu label={t('list.more')} entries={[...(mayChange ? again : []), follow, happened, ...(mayShape ? shaping : [])]} />
+      <Menu label={t('list.more')} entries={[...(mayChange ? again : []), follow, happened, keep, ...(mayShape ? shaping : [])]} />
       {sheet === 'change' ? <ListSheet list={list} onClose={close} /> : null}
+      {sheet === 'template' ? <KeepTemplateSheet of={{ list }} onClose={close} /> : null}
       {sheet === 'share' ? <SharingSheet list={list} onClose={close} /> : null}
       {sheet === 'follow' ? (
         <Sheet

@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
+import { NewFromTemplate } from '@/features/templates';
 import { ViewRows } from '@/features/views';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
@@ -74,6 +75,7 @@ export function ListsScreen() {
         <Button icon="plus" onPress={() => setMaking('list')}>
           {t('lists.make')}
         </Button>
+        <NewFromTemplate />
         <Button kind="quiet" onPress={() => setMaking('bundle')}>
           {t('bundle.make')}
         </Button>

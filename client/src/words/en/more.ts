@@ -47,4 +47,7 @@ export const moreWords = {
   'shelf.empty': 'Your shelf is empty. Put something here when it can wait without a date.',
   'settings.device': 'This device',
   'settings.data': 'Data and other apps',
+  'templates.title': 'Templates',
+  'template.keep': 'Keep as a template',
+  'more.terms.templates': 'template blank repeat reuse copy checklist import export',
 } as const;

@@ -1,0 +1,1 @@
+export { TemplatesScreen as default } from '@/features/templates';

@@ -1,0 +1,8 @@
+import { drawnLater } from '@/features/later';
+
+const screens = () => import('./screens.ts');
+
+export const TemplatesScreen = drawnLater(() => screens().then((all) => all.TemplatesScreen));
+export const TemplateScreen = drawnLater(() => screens().then((all) => all.TemplateScreen));
+export const KeepTemplateSheet = drawnLater(() => screens().then((all) => all.KeepTemplateSheet));
+export const NewFromTemplate = drawnLater(() => screens().then((all) => all.NewFromTemplate));

@@ -1,0 +1,1 @@
+export { KeepTemplateSheet, NewFromTemplate, TemplateScreen, TemplatesScreen } from './fetched.ts';

@@ -1,0 +1,84 @@
+import type { Item, List } from '@kotiva/core';
+import { rowsToKeep } from '@kotiva/core/templates/rows-to-keep';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'react-redux';
+import { useDraft } from '@/store/drafts.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse, type Store } from '@/store/store.ts';
+import { Button, Field, Foot, Heading, MomentInput, Sheet, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+import { allTemplates, ShareSwitch } from './template-sheet.tsx';
+
+/** A list, or an item with its steps, is kept to be used again; what has days says which day they are counted from. */
+export function KeepTemplateSheet({ of, onClose }: { of: { list: List } | { item: Item }; onClose: () => void }) {
+  const { rows, me } = useOpenHouse();
+  const submit = useSubmit();
+  const router = useRouter();
+  const store = useStore() as Store;
+  const source = 'list' in of ? { list: of.list.id } : { item: of.item.id };
+  const items = rowsToKeep(source, rows);
+  const days = items.flatMap(({ due, start }) => [due, start].filter((day) => day !== null)).sort();
+  const [begin] = useState(() => ({
+    name: 'list' in of ? of.list.name : of.item.title.slice(0, 80),
+    anchor: days.at(-1)?.slice(0, 10) ?? '',
+    anchorName: '',
+    isShared: false,
+  }));
+  const [draft, setDraft, done] = useDraft(`keep-template/${Object.values(source)[0]}`, begin);
+  const [error, setError] = useState<string | null>(null);
+  const change = (some: Partial<typeof draft>) => {
+    setDraft({ ...draft, ...some });
+    setError(null);
+  };
+  const save = () => {
+    const known = new Set(allTemplates(store).map(({ id }) => id));
+    const payload = { ...source, name: draft.name, isShared: draft.isShared, anchorName: draft.anchorName, anchor: draft.anchor || null };
+    const reason = submit('template.keep', payload, { words: t('said.templateKept', { name: draft.name.trim() }), undo: true, ownRefusal: true });
+    if (reason) return setError(sayReason(reason));
+    done();
+    onClose();
+    const made = allTemplates(store).find(({ id }) => !known.has(id));
+    if (made) router.push(`/templates/${made.id}`);
+  };
+  const title = t('template.keep');
+  return (
+    <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
+      <View className="gap-5 pt-2">
+        <Txt tone="muted">{t('template.keepMeans', { count: items.length })}</Txt>
+        <Field
+          label={t('template.name')}
+          hint={t('template.nameHint')}
+          value={draft.name}
+          onChangeText={(name) => change({ name })}
+          onSubmitEditing={save}
+          maxLength={80}
+          error={error}
+        />
+        {days.length > 0 ? (
+          <View className="gap-3">
+            <MomentInput label={t('template.anchor')} kind="date" value={draft.anchor} onChange={(anchor) => change({ anchor })} />
+            <Txt size={15} tone="muted">
+              {t(draft.anchor ? 'template.anchorMeans' : 'template.anchorNone')}
+            </Txt>
+            <Field
+              label={t('template.anchorName')}
+              hint={t('template.anchorHint')}
+              value={draft.anchorName}
+              onChangeText={(anchorName) => change({ anchorName })}
+              maxLength={40}
+            />
+          </View>
+        ) : null}
+        {me.role === 'helper' ? null : <ShareSwitch on={draft.isShared} onChange={(isShared) => change({ isShared })} />}
+        <Foot>
+          <Button kind="main" onPress={save}>
+            {t('template.keepIt')}
+          </Button>
+        </Foot>
+      </View>
+    </Sheet>
+  );
+}

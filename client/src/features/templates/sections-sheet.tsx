@@ -1,0 +1,63 @@
+import type { Template } from '@kotiva/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useDraft } from '@/store/drafts.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { useOpenHouse } from '@/store/store.ts';
+import { Button, ErrorLine, Field, Foot, Heading, IconButton, Sheet, Txt } from '@/ui';
+import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
+
+/** The headed parts of the list that is made: named, added, taken out. What stood in one that goes stands without one. */
+export function SectionsSheet({ template, onClose }: { template: Template; onClose: () => void }) {
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
+  const [begin] = useState<{ id?: string; name: string }[]>(() => template.sections.map(({ id, name }) => ({ id, name })));
+  const [sections, setSections, done] = useDraft(`template-sections/${template.id}`, begin);
+  const [error, setError] = useState<string | null>(null);
+  const left = template.sections.filter(({ id }) => !sections.some((one) => one.id === id));
+  const stranded = rows.by('templateItem', 'templateId', template.id).filter(({ sectionId, removedAt }) => removedAt === null && left.some(({ id }) => id === sectionId)).length; // prettier-ignore
+  const save = () => {
+    const named = sections.filter(({ name }) => name.trim() !== '');
+    const reason = submit('template.change', { template: template.id, sections: named }, { words: t('said.templateChanged'), undo: true, ownRefusal: true });
+    if (reason) return setError(sayReason(reason));
+    done();
+    onClose();
+  };
+  const title = t('template.sections');
+  return (
+    <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
+      <View className="gap-3 pt-2">
+        {sections.map((section, nth) => (
+          <View key={section.id ?? `new ${nth}`} className="flex-row items-end gap-2">
+            <Field
+              label={t('template.section', { count: nth + 1 })}
+              value={section.name}
+              maxLength={80}
+              autoFocus={section.id === undefined}
+              onChangeText={(name) => setSections(sections.map((one, at) => (at === nth ? { ...one, name } : one)))}
+              className="grow shrink basis-0"
+            />
+            <IconButton
+              icon="close"
+              label={t('template.sectionOut', { name: section.name })}
+              onPress={() => setSections(sections.filter((_, at) => at !== nth))}
+            />
+          </View>
+        ))}
+        <View className="items-start">
+          <Button icon="plus" onPress={() => setSections([...sections, { name: '' }])}>
+            {t('template.sectionAdd')}
+          </Button>
+        </View>
+        {stranded > 0 ? <Txt tone="waits">{t('template.stranded', { count: stranded })}</Txt> : null}
+        <ErrorLine says={error} />
+        <Foot>
+          <Button kind="main" onPress={save}>
+            {t('common.save')}
+          </Button>
+        </Foot>
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,158 @@
+import type { MemoryRows, Template, TemplateItem } from '@kotiva/core';
+import type { Asked } from '@kotiva/core/templates/asked';
+import { filledIn } from '@kotiva/core/templates/blanks';
+import { layOut, type Filling } from '@kotiva/core/templates/laid-out';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'react-redux';
+import { PeoplePicker } from '@/features/item';
+import { useDraft } from '@/store/drafts.ts';
+import { useSubmit } from '@/store/live-house.tsx';
+import { selectRows } from '@/store/rows.ts';
+import { useOpenHouse, type Store } from '@/store/store.ts';
+import { Button, ErrorLine, Field, Fold, Foot, Heading, Labelled, LongRows, MomentInput, Row, Sheet, Switch } from '@/ui';
+import { t, together } from '@/words';
+import { sayExactly } from '@/words/dates.ts';
+import { sayReason } from '@/words/problems.ts';
+import { useContents } from './use-templates.ts';
+
+interface Typed {
+  /** Null: as the template says. */
+  name: string | null;
+  anchor: string;
+  blanks: Record<string, string>;
+  roles: Record<string, string[]>;
+}
+
+const NOTHING: Typed = { name: null, anchor: '', blanks: {}, roles: {} };
+
+/** Asks for what the template asks for, on one page; shows what will be made, and makes it. */
+export function UseSheet({ template, onClose }: { template: Template; onClose: () => void }) {
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
+  const router = useRouter();
+  const store = useStore() as Store;
+  const { items, asked } = useContents(template);
+  const [typed, setTyped, done] = useDraft(`use-template/${template.id}`, NOTHING);
+  const [error, setError] = useState<{ at: 'anchor' | 'name' | 'other'; says: string } | null>(null);
+  /** It was tried: from then on what is missing says so, until it is there. */
+  const [tried, setTried] = useState(false);
+  const change = (some: Partial<Typed>) => {
+    setTyped({ ...typed, ...some });
+    setError(null);
+  };
+  const filling: Filling = useMemo(() => fillingOf(typed), [typed]);
+  const name = typed.name ?? filledIn(template.name, filling.blanks).trim().slice(0, 80);
+  const says = (at: string) => (error?.at === at ? error.says : null);
+  const isList = template.kind === 'list';
+  const missing = missingIn(asked, typed, template);
+  const make = () => {
+    setTried(true);
+    if (missing.length > 0) return;
+    const known = new Set(rows.all(isList ? 'list' : 'item').map(({ id }) => id));
+    const payload = { template: template.id, ...(isList ? { name } : {}), anchor: typed.anchor || null, blanks: typed.blanks, roles: typed.roles };
+    const words = isList ? t('said.templateUsed', { name, count: items.length }) : t('said.templateUsedItem');
+    const reason = submit('template.use', payload, { words, undo: true, ownRefusal: true });
+    if (reason) return setError({ at: reason.field === 'name' || reason.field === 'anchor' ? reason.field : 'other', says: sayReason(reason) });
+    done();
+    onClose();
+    const now = selectRows(store.getState().house);
+    const list = isList ? now.all('list').find(({ id }) => !known.has(id)) : undefined;
+    const item = isList ? undefined : now.all('item').find((one) => !known.has(one.id) && one.parentId === null);
+    if (list) router.push(`/lists/${list.id}`);
+    else if (item) router.push(`/items/${item.id}`);
+  };
+  const title = t('template.useTitle', { name: template.name });
+  const people = [
+    ...asked.roles.map((role) => ({ key: role.toLowerCase(), words: role })),
+    ...asked.gone.map((person) => ({ key: person.id, words: t('template.left', { name: person.name }) })),
+  ];
+  return (
+    <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
+      <View className="gap-5 pt-2">
+        {asked.anchor ? (
+          <View className="gap-1">
+            <MomentInput label={template.anchorName || t('template.day')} kind="date" value={typed.anchor} onChange={(anchor) => change({ anchor })} />
+            <ErrorLine says={says('anchor') ?? (tried && !typed.anchor ? t('template.fillIn') : null)} />
+          </View>
+        ) : null}
+        {asked.blanks.map((blank) => (
+          <Field
+            key={blank}
+            label={capital(blank)}
+            value={typed.blanks[blank.toLowerCase()] ?? ''}
+            maxLength={200}
+            onChangeText={(value) => change({ blanks: { ...typed.blanks, [blank.toLowerCase()]: value } })}
+            error={tried && !typed.blanks[blank.toLowerCase()]?.trim() ? t('template.fillIn') : null}
+          />
+        ))}
+        {people.map(({ key, words }) => (
+          <Labelled key={key} words={capital(words)}>
+            <PeoplePicker
+              label={words}
+              chosen={typed.roles[key] ?? []}
+              onToggle={(person) => change({ roles: { ...typed.roles, [key]: toggled(typed.roles[key] ?? [], person) } })}
+            />
+            <Switch
+              words={t('template.nobodyYet')}
+              on={typed.roles[key]?.length === 0}
+              onChange={(on) =>
+                change({ roles: on ? { ...typed.roles, [key]: [] } : Object.fromEntries(Object.entries(typed.roles).filter(([role]) => role !== key)) })
+              }
+            />
+            <ErrorLine says={tried && !typed.roles[key] ? t('template.choose') : null} />
+          </Labelled>
+        ))}
+        {isList ? (
+          <Field label={t('template.listName')} value={name} maxLength={80} onChangeText={(next) => change({ name: next })} error={says('name')} />
+        ) : null}
+        <Fold words={t('template.preview', { count: items.length })}>
+          <View className="-mx-5">
+            <LongRows rows={items} keyOf={({ id }) => id}>
+              {(item) => <Preview item={item} filling={filling} rows={rows} />}
+            </LongRows>
+          </View>
+        </Fold>
+        <ErrorLine says={says('other') ?? (tried && missing.length > 0 ? t('template.missing', { names: together(missing) }) : null)} />
+        <Foot>
+          <Button kind="main" onPress={make}>
+            {t('template.makeIt')}
+          </Button>
+        </Foot>
+      </View>
+    </Sheet>
+  );
+}
+
+/** What still has to be said, by name. */
+const missingIn = ({ anchor, blanks, roles, gone }: Asked, typed: Typed, { anchorName }: Template): string[] => [
+  ...(anchor && !typed.anchor ? [anchorName || t('template.itsDay')] : []),
+  ...blanks.filter((blank) => !typed.blanks[blank.toLowerCase()]?.trim()),
+  ...roles.filter((role) => !typed.roles[role.toLowerCase()]),
+  ...gone.filter(({ id }) => !typed.roles[id]).map(({ name }) => name),
+];
+
+const capital = (text: string): string => text.charAt(0).toLocaleUpperCase() + text.slice(1);
+/** Whoever is chosen goes with a tap, and is let go by another. */
+const toggled = (chosen: readonly string[], person: string): string[] =>
+  chosen.includes(person) ? chosen.filter((one) => one !== person) : [...chosen, person];
+
+function fillingOf({ anchor, blanks, roles }: Typed): Filling {
+  const said = Object.fromEntries(Object.entries(blanks).filter(([, value]) => value.trim() !== ''));
+  return { anchor: anchor || null, blanks: said, roles };
+}
+
+function Preview({ item, filling, rows }: { item: TemplateItem; filling: Filling; rows: MemoryRows }) {
+  const { title, due, personIds } = layOut(item, filling);
+  const names = personIds.flatMap((id) => {
+    const person = rows.get('person', id);
+    return typeof person === 'string' ? [] : [person.name];
+  });
+  const sub = [due ? sayExactly(due) : null, names.length > 0 ? together(names) : null].filter(Boolean).join(' · ');
+  return (
+    <View className={item.parentId === null ? '' : 'pl-6'}>
+      <Row title={title} sub={sub || undefined} />
+    </View>
+  );
+}
