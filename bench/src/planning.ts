@@ -130,6 +130,7 @@ function manyItems(count = OPEN_ITEMS): { rows: MemoryRows; items: Item[] } {
       createdAt: VIEW.now,
       removedAt: null,
       noteId: null,
+      stageId: null,
       purgedAt: null,
     } as Item;
     const given = { seenAt: VIEW.now, giverId: ME, originId: ME, givenAt: VIEW.now, plan: nth % 5 === 0 ? day : null };

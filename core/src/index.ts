@@ -58,6 +58,7 @@ export { FRESH as FRESH_PART, partId } from './commands/parts.ts';
 export * from './access/known-links.ts';
 export { isUndoable } from './commands/undoable.ts';
 export { byPosition } from './model/position.ts';
+export * from './followup/stages.ts';
 export * from './followup/standing.ts';
 export * from './time/clock.ts';
 export * from './time/earliest-first.ts';

@@ -120,7 +120,7 @@ export const uncheck = commandKind({
 });
 
 /** Never two from one without a word about it. */
-function settleNext(item: Item, wish: 'keep' | 'take-back' | undefined, d: Deciding): void {
+export function settleNext(item: Item, wish: 'keep' | 'take-back' | undefined, d: Deciding): void {
   const next = nextMade(item, d);
   if (!next || isUntouched(next, d) || isDone(next, d.by('part', 'itemId', next.id))) return;
   if (wish === undefined) refuse('next-touched', { title: next.title, due: next.due ?? '' }, 'next');

@@ -61,6 +61,7 @@ import { isBounded, mostWritten, slicesOf, type Slice } from './slicing.ts';
 import { keepTemplate } from './keeping-templates.ts';
 import { addTemplateItem, changeTemplate, changeTemplateItem, makeTemplate } from './templates.ts';
 import { useTemplate } from './using-templates.ts';
+import { setStages, toStage } from './stages.ts';
 import { undo } from './undo.ts';
 import { uphold } from './upholding.ts';
 import { beginOccasion, forgetVisit, reportVisit } from './visits.ts';
@@ -160,6 +161,8 @@ const KINDS = {
   'comment.say': sayComment,
   'comment.correct': correctComment,
   'comment.takeBack': takeBackComment,
+  'list.setStages': setStages,
+  'item.toStage': toStage,
   'template.make': makeTemplate,
   'template.keep': keepTemplate,
   'template.change': changeTemplate,

@@ -50,6 +50,7 @@ export const makeHouse = commandKind({
       colour: person.colour,
       icon: 'list',
       kind: 'working',
+      stages: [],
       position: keyAtEnd([]),
       filedAt: null,
       clearedAt: null,

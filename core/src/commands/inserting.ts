@@ -12,6 +12,7 @@ const BLANK = {
   recurrenceId: null,
   turn: null,
   missedAt: null,
+  stageId: null,
   noteId: null,
   removedAt: null,
   purgedAt: null,

@@ -82,6 +82,7 @@ export const makeList = commandKind({
       colour,
       icon,
       kind,
+      stages: [],
       position: keyAtEnd(d.all('list')),
       filedAt: null,
       clearedAt: null,

@@ -98,6 +98,8 @@ export const REQUIRED_PERMISSIONS = {
   'comment.say': ['say', 'pass-on'],
   'comment.correct': ['self'],
   'comment.takeBack': ['self'],
+  'list.setStages': ['share'],
+  'item.toStage': ['self', 'change', 'check'],
   'template.make': ['keep', 'self'],
   'template.keep': ['see', 'keep', 'self'],
   'template.change': ['self', 'manage'],

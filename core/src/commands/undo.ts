@@ -134,7 +134,7 @@ function cameWithNext({ noun, id }: RecordedChange, row: Row, recorded: Recorded
   return true;
 }
 
-const isCheckOff = (name: string): boolean => name.startsWith('part.');
+const isCheckOff = (name: string): boolean => name.startsWith('part.') || name === 'item.toStage';
 
 function restoreFields(noun: Noun, row: Row, before: Record<string, unknown>, commandId: string, d: Deciding): void {
   const mine: Record<string, unknown> = {};

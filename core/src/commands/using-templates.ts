@@ -138,7 +138,7 @@ function spotOf(template: Template, said: Said & { section?: string | null | und
   if (!d.find('list', listId)) {
     const { colour, icon, listKind: kind } = template;
     const purpose = filledIn(template.purpose, blanks).slice(0, PURPOSE_LETTERS);
-    const looks = { bundleId: null, name, purpose, colour, icon, kind, position: keyAtEnd(d.all('list')) };
+    const looks = { bundleId: null, stages: [], name, purpose, colour, icon, kind, position: keyAtEnd(d.all('list')) };
     d.insert('list', listId, { ...looks, ownerId: d.actor.id, filedAt: null, clearedAt: null, removedAt: null });
     for (const section of template.sections) insertSection(listId, filledIn(section.name, blanks).slice(0, NAME_LETTERS), d, v5(`section:${section.id}`, root));
     d.enter('list.make', { listId }, { name });

@@ -3,7 +3,7 @@ import { BOARD_BYS, COLUMN_WIDTH, COLUMNS, DETAILS, LAYOUTS, SORTINGS } from './
 import { Id, shared } from './row-schema.ts';
 
 /** How rows are put together: `usual` is what the view is about, a day's parts or a list's sections. */
-const GROUPINGS = ['usual', 'date', 'list', 'person', 'tag', 'none'] as const;
+const GROUPINGS = ['usual', 'date', 'list', 'person', 'tag', 'stage', 'none'] as const;
 export const Grouping = z.enum(GROUPINGS);
 export type Grouping = z.infer<typeof Grouping>;
 export const Sorting = z.enum(SORTINGS);

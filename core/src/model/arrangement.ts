@@ -14,7 +14,7 @@ export const DETAILS = ['bare', 'short', 'full'] as const;
 export const LAYOUTS = ['rows', 'tiles', 'table', 'board', 'calendar', 'priorities'] as const;
 
 /** What the columns of a board are. */
-export const BOARD_BYS = ['person', 'list', 'section', 'importance'] as const;
+export const BOARD_BYS = ['person', 'list', 'section', 'importance', 'stage'] as const;
 
 /** What a table can say of an item besides its title, which always comes first. */
 export const COLUMNS = ['person', 'due', 'plan', 'list', 'tag', 'importance', 'minutes', 'start', 'steps', 'made', 'done'] as const;

@@ -25,6 +25,7 @@ export const ENTRY_KINDS = [
   'item.stepsToNotes',
   'item.move',
   'item.remove',
+  'item.toStage',
   'list.bringBack',
   'list.clearDone',
   'list.file',

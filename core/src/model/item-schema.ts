@@ -39,6 +39,8 @@ export const Item = z.object({
   missedAt: z.nullable(Instant),
   /** Fractional key among its siblings; ties break by id. */
   position: z.string(),
+  /** Of its list's stages, the last open one it was put in; null: the first. That it is done follows from its parts. */
+  stageId: z.nullable(Id),
   /** The note of the talk it came of. */
   noteId: z.nullable(Id),
   createdAt: Instant,

@@ -32,6 +32,10 @@ export const Bundle = z.object({
 });
 export type Bundle = z.infer<typeof Bundle>;
 
+/** Where an item of the list stands: a named step on its way. One of them may mean that it is done. */
+export const Stage = z.object({ id: Id, name: oneLine(40), isDone: z.boolean() });
+export type Stage = z.infer<typeof Stage>;
+
 export const List = z.object({
   ...shared,
   ...removable,
@@ -42,6 +46,8 @@ export const List = z.object({
   colour: Colour,
   icon: ListIcon,
   kind: ListKind,
+  /** In their order; none: the list has no stages. */
+  stages: z.array(Stage),
   position: z.string(),
   filedAt: z.nullable(Instant),
   /** What was done before this is out of sight. */

@@ -1,6 +1,6 @@
 import { v5 } from 'uuid';
 
-export type { ListIcon, ListKind, Access, Bundle, List, Section, Share } from './list-schema.ts';
+export type { ListIcon, ListKind, Access, Bundle, List, Section, Share, Stage } from './list-schema.ts';
 
 export const LIST_ICONS = [
   'list',

@@ -1,4 +1,6 @@
 import type { Grouping, Sorting } from '../model/arrangement.ts';
+import { stageOf, stagesOf } from '../followup/stages.ts';
+import type { List } from '../model/list.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import type { Person } from '../model/person.ts';
@@ -23,7 +25,8 @@ export interface Group<T> {
 
 /** What arranging looks up: a part of `Reader` that a device has. */
 export interface ArrangeRows extends Pick<PlanRows, 'by'> {
-  get(noun: 'list', id: string): { position: string; id: string } | 'absent' | 'not-held';
+  get(noun: 'list', id: string): List | 'absent' | 'not-held';
+  all(noun: 'list'): List[];
   get(noun: 'tag', id: string): Tag | 'absent' | 'not-held';
   get(noun: 'person', id: string): Person | 'absent' | 'not-held';
 }
@@ -111,6 +114,11 @@ const GROUP_KEYS: Record<Group<unknown>['by'], (entry: Arrangeable, rows: Arrang
   list: ({ item }) => (item.listId === null ? [] : [item.listId]),
   person: ({ item }, rows) => holdersOf(item, rows),
   tag: ({ item }, rows) => tagsOf(item, rows).map((tag) => tag.id),
+  stage: ({ item }, rows) => {
+    const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
+    const stage = typeof list === 'string' ? null : stageOf(item, list, rows.by('part', 'itemId', item.id));
+    return stage ? [stage.id] : [];
+  },
 };
 
 const HEADING_RANKS: Record<Group<unknown>['by'], (key: string, rows: ArrangeRows) => SortKey> = {
@@ -118,6 +126,11 @@ const HEADING_RANKS: Record<Group<unknown>['by'], (key: string, rows: ArrangeRow
   list: (id, rows) => named(rows.get('list', id), (list) => ({ code: `${list.position} ${list.id}` })),
   person: (id, rows) => named(rows.get('person', id), ({ name }) => ({ words: name })),
   tag: (id, rows) => named(rows.get('tag', id), ({ name }) => ({ words: name })),
+  // list by list, in the order of each
+  stage: (id, rows) => {
+    const list = rows.all('list').find((one) => stagesOf(one).some((stage) => stage.id === id));
+    return list ? { code: `${list.position} ${list.id} ${String(stagesOf(list).findIndex((stage) => stage.id === id)).padStart(2, '0')}` } : null;
+  },
 };
 
 const named = <R extends object>(row: R | 'absent' | 'not-held', rank: (row: R) => SortKey): SortKey => (typeof row === 'string' ? null : rank(row));

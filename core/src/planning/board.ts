@@ -1,5 +1,7 @@
 import type { BoardBy } from '../model/arrangement.ts';
 import type { Item } from '../model/item.ts';
+import { stageOf } from '../followup/stages.ts';
+import type { List } from '../model/list.ts';
 import { countingParts } from '../followup/standing.ts';
 import type { Arrangeable } from './arrange.ts';
 import type { PlanRows } from './rows.ts';
@@ -10,16 +12,16 @@ export interface BoardColumn<T> {
   entries: T[];
 }
 
+/** What a board looks up. */
+interface BoardRows extends Pick<PlanRows, 'by'> {
+  get(noun: 'list', id: string): List | 'absent' | 'not-held';
+}
+
 /**
  * The same items in columns: in those that are named, in their order, also where they are empty, and after them in whatever else there is.
  * What several people have stands with each of them. Each column keeps the order given.
  */
-export function boardOf<T extends Arrangeable>(
-  entries: readonly T[],
-  by: BoardBy,
-  named: readonly (string | null)[],
-  rows: Pick<PlanRows, 'by'>,
-): BoardColumn<T>[] {
+export function boardOf<T extends Arrangeable>(entries: readonly T[], by: BoardBy, named: readonly (string | null)[], rows: BoardRows): BoardColumn<T>[] {
   const columns = new Map<string | null, T[]>(named.map((key) => [key, []]));
   for (const entry of entries)
     for (const key of keysOf(entry.item, by, rows)) {
@@ -30,12 +32,16 @@ export function boardOf<T extends Arrangeable>(
   return [...columns].map(([key, found]) => ({ key, entries: found }));
 }
 
-function keysOf(item: Item, by: BoardBy, rows: Pick<PlanRows, 'by'>): (string | null)[] {
+function keysOf(item: Item, by: BoardBy, rows: BoardRows): (string | null)[] {
   switch (by) {
     case 'list':
       return [item.listId];
     case 'section':
       return [item.sectionId];
+    case 'stage': {
+      const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
+      return [typeof list === 'string' ? null : (stageOf(item, list, rows.by('part', 'itemId', item.id))?.id ?? null)];
+    }
     case 'importance':
       return [String(item.importance)];
     case 'person': {

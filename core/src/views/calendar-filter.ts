@@ -33,6 +33,7 @@ function asItem({ series, occurrence, assigned }: Ahead): [item: Item, parts: Pa
     missedAt: null,
     position: '',
     noteId: null,
+    stageId: null,
     removedAt: null,
     purgedAt: null,
   };

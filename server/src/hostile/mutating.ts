@@ -109,6 +109,18 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
   'comment.takeBack': (d, id) => ({ comment: id('comment') }),
   'item.notesToSteps': (d, id) => ({ item: id('item'), lines: d.pick([[0], [0, 1, 2], [], [-1], [1e9], WORDS]) }),
   'item.stepsToNotes': (d, id) => ({ item: id('item'), steps: [id('item'), id('item')] }),
+  'list.setStages': (d, id) => ({
+    list: id('list'),
+    stages: d.pick([
+      [],
+      [{ name: 'One' }, { name: 'Two', isDone: true }],
+      [{ name: 'One' }, { name: 'one' }],
+      [{ name: 'Only', isDone: true }],
+      Array(13).fill({ name: 'x' }),
+      WORDS,
+    ]),
+  }),
+  'item.toStage': (d, id) => ({ item: id('item'), stage: d.pick([id('item'), id('list')]) }),
   'template.make': (d) => ({
     name: d.pick(WORDS),
     kind: d.pick(['list', 'item', 'note', 7]),

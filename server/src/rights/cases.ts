@@ -63,6 +63,16 @@ const template = async ({ house }: Situation, who: string, isShared: boolean) =>
   const made = await house.must(who, 'template.make', { name: 'Template', isShared, items: [{ title: 'Air the rooms' }] } as never);
   return house.rows('template').find(({ stamps }) => stamps['']?.c === made)!.id;
 };
+/** A stage of the list an item lies in, made by its owner. */
+async function stage({ house }: Situation, itemId: string, name: string): Promise<string> {
+  const { listId } = house.rows('item').find(({ id }) => id === itemId)!;
+  const owner = house.rows('person').find(({ id }) => id === house.rows('list').find((list) => list.id === listId)!.ownerId)!.name;
+  await house.must(owner, 'list.setStages', { list: listId!, stages: [{ name: 'Wished' }, { name: 'Booked' }, { name: 'In place', isDone: true }] } as never);
+  return house
+    .rows('list')
+    .find(({ id }) => id === listId)!
+    .stages.find((one) => one.name === name)!.id;
+}
 const templateItem = async (s: Situation, who: string, isShared: boolean) => {
   const id = await template(s, who, isShared);
   return s.house.rows('templateItem').find(({ templateId }) => templateId === id)!.id;
@@ -338,6 +348,18 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
       const item = await s.item();
       const stranger = await someone(s);
       return { payload: { item, text: 'Look', mentions: [stranger], letIn: [stranger] }, allowed: s.allows('say') && s.allows('pass-on') };
+    },
+  },
+  'list.setStages': { some: onList((list) => ({ list, stages: [{ name: 'Wished' }, { name: 'Booked' }] })) },
+  'item.toStage': {
+    open: async (s) => {
+      const item = await s.item();
+      return { payload: { item, stage: await stage(s, item, 'Booked') }, allowed: ownPart(s) || s.allows('change') };
+    },
+    done: async (s) => {
+      const item = await s.item();
+      const nobodys = s.relation === 'none' || s.relation === 'maker' || s.relation === 'guest';
+      return { payload: { item, stage: await stage(s, item, 'In place') }, allowed: ownPart(s) || (nobodys && s.allows('change') && s.allows('check')) };
     },
   },
   'template.make': {

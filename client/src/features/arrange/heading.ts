@@ -1,4 +1,4 @@
-import { calendarDateOf, type Group } from '@kotiva/core';
+import { calendarDateOf, stageNamed, type Group } from '@kotiva/core';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { t } from '@/words';
 import { headDay } from '@/words/dates.ts';
@@ -10,6 +10,7 @@ export function useHeading(): (group: Group<unknown>) => string {
   return ({ by, key }) => {
     if (key === null) return t(`group.without.${by}`);
     if (by === 'date') return headDay(key, today);
+    if (by === 'stage') return stageNamed(key, rows)?.name ?? t('group.without.stage');
     const row = rows.get(by, key);
     return typeof row === 'string' ? t(`group.without.${by}`) : by === 'tag' ? `#${row.name}` : row.name;
   };

@@ -1,4 +1,4 @@
-import { calendarDateOf, DAY_PARTS, tagKey, type Energy, type Item, type Part, type Policy } from '@kotiva/core';
+import { calendarDateOf, DAY_PARTS, stageOf, stagesOf, tagKey, type Energy, type Item, type Part, type Policy } from '@kotiva/core';
 import { useState } from 'react';
 import { placesOf } from '@/store/here.ts';
 import { View } from 'react-native';
@@ -7,7 +7,7 @@ import { SlotForm, slotsFor } from '@/features/slot';
 import { useSubmit, type Feedback } from '@/store/live-house.tsx';
 import { useDraft } from '@/store/drafts.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, ConfirmRow, Field, Toggles, Txt } from '@/ui';
+import { Button, Choice, ConfirmRow, ErrorLine, Field, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -34,7 +34,8 @@ export type Panel =
   | 'waiting'
   | 'dayPart'
   | 'wanted'
-  | 'slot';
+  | 'slot'
+  | 'stage';
 
 interface PanelProps {
   item: Item;
@@ -76,6 +77,8 @@ export function SentencePanel({ panel, part, canChange, ...props }: PanelProps &
       return <WantedPanel {...props} />;
     case 'slot':
       return <BookedTime {...props} part={part} />;
+    case 'stage':
+      return <StageChoice {...props} />;
     case 'waiting':
       return <WaitingPanel items={[props.item.id]} onClose={props.onClose} />;
   }
@@ -218,6 +221,32 @@ function BookedTime({ item, part, onClose }: PanelProps & { part: Part | null })
   return (
     <Box>
       <SlotForm slot={slot} itemIds={slot?.itemIds ?? [item.id]} date={(part?.plan ?? item.due ?? today).slice(0, 10)} onDone={onClose} />
+    </Box>
+  );
+}
+
+/** Which stage of its list it is in: one tap moves it. */
+function StageChoice({ item, onClose }: PanelProps) {
+  const { rows } = useOpenHouse();
+  const submit = useSubmit();
+  const [error, setError] = useState<string | null>(null);
+  const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
+  if (typeof list === 'string') return null;
+  const move = (stage: string) => {
+    const words = t('said.toStage', { title: item.title, stage: stagesOf(list).find(({ id }) => id === stage)?.name ?? '' });
+    const reason = submit('item.toStage', { item: item.id, stage }, { words, undo: true, ownRefusal: true });
+    if (reason) setError(sayReason(reason));
+    else onClose();
+  };
+  return (
+    <Box>
+      <Choice
+        label={t('sentence.panel.stage')}
+        value={stageOf(item, list, rows.by('part', 'itemId', item.id))?.id ?? null}
+        options={stagesOf(list).map(({ id, name }) => ({ value: id, words: name }))}
+        onChange={move}
+      />
+      <ErrorLine says={error} />
     </Box>
   );
 }

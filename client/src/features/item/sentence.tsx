@@ -1,4 +1,4 @@
-import { doneSince, endOf, isLate, partId, type Item, type Part } from '@kotiva/core';
+import { doneSince, endOf, isLate, partId, stageOf, type Item, type Part } from '@kotiva/core';
 import { Fragment, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { slotsFor } from '@/features/slot';
@@ -38,6 +38,8 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
   const [open, setOpen] = useState<Panel | 'add' | null>(startsAt === 'plan' || canChange ? (startsAt ?? null) : null);
   const isSetting = open !== null && open !== 'add';
   useEffect(() => onSetting(isSetting), [isSetting, onSetting]);
+  const held = rows.get('part', partId(item.id, me.id));
+  const hasOwn = typeof held !== 'string' && held.takenBackAt === null;
   const mine = ownOrNobodys();
   const phrases = usePhrases(item, mine);
   const toggle = (which: Panel | 'add') => setOpen(open === which ? null : which);
@@ -65,7 +67,7 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
           <Fragment key={panel}>
             {nth > 0 ? ', ' : ''}
             {before ? `${before} ` : ''}
-            {OWN.includes(panel as Panel) || canChange ? (
+            {OWN.includes(panel as Panel) || canChange || (panel === 'stage' && hasOwn) ? (
               <Tappable label={t('sentence.wordLabel', { words, label })} onPress={() => (panel === 'people' ? onHandOver() : toggle(panel))}>
                 {words}
               </Tappable>
@@ -145,6 +147,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
   const list = item.listId ? rows.get('list', item.listId) : null;
   const place = item.placeId ? rows.get('place', item.placeId) : null;
   const series = choreOf(item, rows);
+  const stage = list && typeof list !== 'string' ? stageOf(item, list, rows.by('part', 'itemId', item.id)) : null;
   const slot = slotsFor(item.id, me.id, rows)[0];
   const named = (noun: 'tag' | 'situation', ids: readonly string[]) =>
     ids.map((id) => rows.get(noun, id)).flatMap((row) => (typeof row === 'string' || row.removedAt ? [] : [row.name]));
@@ -208,6 +211,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
     item.wanted ? { panel: 'wanted', before: t('sentence.asksFor'), words: item.wanted.what, label: t('sentence.panel.wanted') } : null,
     item.energy ? { panel: 'energy', words: t(`energy.${item.energy}`), label: t('sentence.panel.energy') } : null,
     list && typeof list !== 'string' ? { panel: 'where', before: t('sentence.in'), words: list.name, label: t('sentence.changeWhere') } : null,
+    stage ? { panel: 'stage', before: t('sentence.stage'), words: stage.name, label: t('sentence.panel.stage') } : null,
     item.importance > 0 ? { panel: 'importance', words: t(`importance.${item.importance as 1 | 2 | 3}`), label: t('sentence.changeImportance') } : null,
     tags.length > 0 ? { panel: 'tags', words: tags.join(' '), label: t('sentence.panel.tags') } : null,
   ];

@@ -1,4 +1,4 @@
-import { byArrival, byPosition, isHere, type Arrangeable, type BoardBy, type BoardColumn, type MemoryRows } from '@kotiva/core';
+import { byArrival, byPosition, isHere, stageNamed, stagesOf, type Arrangeable, type BoardBy, type BoardColumn, type MemoryRows } from '@kotiva/core';
 import { t } from '@/words';
 
 /** The columns of a board before any item is in them, in their order. */
@@ -15,6 +15,10 @@ export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: Me
       const named = rows.all('list').filter(({ id }) => lists.has(id));
       return [...(lists.has(null) ? [null] : []), ...named.sort(byPosition).map(({ id }) => id)];
     }
+    case 'stage': {
+      const staged = rows.all('list').filter(({ id }) => lists.has(id));
+      return staged.sort(byPosition).flatMap((list) => stagesOf(list).map(({ id }) => id));
+    }
     case 'section': {
       const sections = rows.all('section').filter(({ listId, removedAt }) => removedAt === null && lists.has(listId));
       return [null, ...sections.sort(byPosition).map(({ id }) => id)];
@@ -26,6 +30,7 @@ export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: Me
 export function sayColumn({ key }: Pick<BoardColumn<unknown>, 'key'>, by: BoardBy, rows: MemoryRows): string {
   if (by === 'importance') return t(`board.importance.${(key ?? '0') as '0' | '1' | '2' | '3'}`);
   if (key === null) return t(`board.without.${by}`);
+  if (by === 'stage') return stageNamed(key, rows)?.name ?? t('board.without.stage');
   const row = rows.get(by, key);
   return typeof row === 'string' ? t(`board.without.${by}`) : row.name;
 }

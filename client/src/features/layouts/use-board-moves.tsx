@@ -34,6 +34,8 @@ export function useBoardMoves(by: BoardBy): { move: (move: BoardMove) => void; m
         const section = to === null ? 'absent' : rows.get('section', to);
         return void submit('item.move', { items: [item.id], list: typeof section === 'string' ? item.listId : section.listId, section: to }, said);
       }
+      case 'stage':
+        return to === null ? undefined : void submit('item.toStage', { item: item.id, stage: to }, said);
       case 'person': {
         const person = personOf(to);
         if (person) return setHanding({ item, from: personOf(from), to: person });

@@ -9,6 +9,7 @@ import { Heading, Menu, Sheet, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { ListSheet } from './list-sheet.tsx';
 import { NameSheet } from './name-sheet.tsx';
+import { StagesSheet } from './stages-sheet.tsx';
 import { SharingSheet } from './sharing-sheet.tsx';
 
 /** What is done to a list as a whole: by who may shape it, and by who may change what is in it. */
@@ -17,7 +18,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   const now = useNow();
   const submit = useSubmit();
   const router = useRouter();
-  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | 'template' | null>(null);
+  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | 'template' | 'stages' | null>(null);
   const close = () => setSheet(null);
   const { done, cleared } = contentsOf(list, rows);
   const chores = choresOfList(list.id, calendarDateOf(now, house.zone), rows).length;
@@ -47,6 +48,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   const shaping: MenuEntry[] = [
     { key: 'share', words: t('list.share'), onPress: () => setSheet('share') },
     { key: 'section', words: t('section.make'), onPress: () => setSheet('section') },
+    { key: 'stages', words: t('stages.title'), onPress: () => setSheet('stages') },
     { key: 'change', words: t('list.change'), onPress: () => setSheet('change') },
     {
       key: 'file',
@@ -73,6 +75,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
     <>
       <Menu label={t('list.more')} entries={[...(mayChange ? again : []), follow, happened, keep, ...(mayShape ? shaping : [])]} />
       {sheet === 'change' ? <ListSheet list={list} onClose={close} /> : null}
+      {sheet === 'stages' ? <StagesSheet list={list} onClose={close} /> : null}
       {sheet === 'template' ? <KeepTemplateSheet of={{ list }} onClose={close} /> : null}
       {sheet === 'share' ? <SharingSheet list={list} onClose={close} /> : null}
       {sheet === 'follow' ? (

@@ -1,4 +1,4 @@
-import { finding, allows, contentsOf, progressOfList, type Item, type List } from '@kotiva/core';
+import { finding, allows, stagesOf, contentsOf, progressOfList, type Item, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -16,6 +16,7 @@ import { sayMeasure } from '@/words/amounts.ts';
 import { ArrangedItems } from './arranged-items.tsx';
 import { ListMenu } from './list-menu.tsx';
 import { Older } from './older.tsx';
+import { StageCounts } from './stage-counts.tsx';
 import { SectionedItems } from './sectioned-items.tsx';
 
 /** One list: its sections, what is open in them, what is done folded away. */
@@ -81,7 +82,12 @@ function OpenList({ list }: { list: List }) {
               <Button kind="quiet" tone="muted" icon="filter" onPress={() => router.push(everythingUnder('list', list.id))}>
                 {t('filter.narrow')}
               </Button>
-              <ArrangeButton view={list.id} groupings={['usual', 'date', 'person', 'tag', 'none']} usualGroup={t('group.sections')} usualSort={t('sortBy.own')}>
+              <ArrangeButton
+                view={list.id}
+                groupings={['usual', ...(stagesOf(list).length > 0 ? (['stage'] as const) : []), 'date', 'person', 'tag', 'none']}
+                usualGroup={t('group.sections')}
+                usualSort={t('sortBy.own')}
+              >
                 {(close) => (
                   <View className="items-start">
                     <SelectButton onStart={close} />
@@ -91,6 +97,7 @@ function OpenList({ list }: { list: List }) {
             </View>
           </View>
         ) : null}
+        <StageCounts list={list} items={[...onTop, ...open, ...done]} />
         <SelectionBar ids={[...onTop, ...open, ...done].map((item) => item.id)} only={IN_LISTS} />
         {onTop.length + open.length + done.length === 0 ? <Empty words={t(mayAdd ? 'list.empty' : 'list.emptyView')} /> : null}
         {onTop.length > 0 ? (

@@ -23,8 +23,8 @@ interface FilteredItemsProps {
 }
 
 const LAYOUTS: readonly Layout[] = ['rows', 'tiles', 'table', 'board', 'calendar', 'priorities'];
-const BOARD_BYS: readonly BoardBy[] = ['person', 'list', 'importance'];
-const BOARD_BYS_OF_LIST: readonly BoardBy[] = ['person', 'section', 'importance'];
+const BOARD_BYS: readonly BoardBy[] = ['person', 'list', 'stage', 'importance'];
+const BOARD_BYS_OF_LIST: readonly BoardBy[] = ['person', 'stage', 'section', 'importance'];
 
 /** Items from many lists, arranged as their reader has it: as rows, tiles, a table, a board or a calendar. */
 export function FilteredItems({ view, usual, entries, ofOneList = false, empty, children }: FilteredItemsProps) {
@@ -40,7 +40,7 @@ export function FilteredItems({ view, usual, entries, ofOneList = false, empty, 
             usual={usual}
             layouts={LAYOUTS}
             boardBys={ofOneList ? BOARD_BYS_OF_LIST : BOARD_BYS}
-            groupings={['usual', 'person', 'date', 'tag', 'none']}
+            groupings={['usual', 'person', 'date', 'tag', 'stage', 'none']}
             usualGroup={t('group.list')}
             usualSort={t('sortBy.own')}
           >

@@ -33,7 +33,7 @@ export function AddTo({
     if (!reason) done();
   };
   return (
-    <View className={parent === null ? 'px-4 py-2 lg:px-7' : ''}>
+    <View className={parent === null ? 'px-4 py-2' : ''}>
       <Field
         label={label}
         hideLabel

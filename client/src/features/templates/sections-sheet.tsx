@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, ErrorLine, Field, Foot, Heading, IconButton, Sheet, Txt } from '@/ui';
+import { Button, ErrorLine, Foot, Heading, Sheet, Txt } from '@/ui';
+import { OrderedNames, type OrderedName } from '@/ui/ordered-names.tsx';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 
@@ -12,7 +13,7 @@ import { sayReason } from '@/words/problems.ts';
 export function SectionsSheet({ template, onClose }: { template: Template; onClose: () => void }) {
   const { rows } = useOpenHouse();
   const submit = useSubmit();
-  const [begin] = useState<{ id?: string; name: string }[]>(() => template.sections.map(({ id, name }) => ({ id, name })));
+  const [begin] = useState<OrderedName[]>(() => template.sections.map(({ id, name }) => ({ id, name })));
   const [sections, setSections, done] = useDraft(`template-sections/${template.id}`, begin);
   const [error, setError] = useState<string | null>(null);
   const left = template.sections.filter(({ id }) => !sections.some((one) => one.id === id));
@@ -28,28 +29,19 @@ export function SectionsSheet({ template, onClose }: { template: Template; onClo
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-3 pt-2">
-        {sections.map((section, nth) => (
-          <View key={section.id ?? `new ${nth}`} className="flex-row items-end gap-2">
-            <Field
-              label={t('template.section', { count: nth + 1 })}
-              value={section.name}
-              maxLength={80}
-              autoFocus={section.id === undefined}
-              onChangeText={(name) => setSections(sections.map((one, at) => (at === nth ? { ...one, name } : one)))}
-              className="grow shrink basis-0"
-            />
-            <IconButton
-              icon="close"
-              label={t('template.sectionOut', { name: section.name })}
-              onPress={() => setSections(sections.filter((_, at) => at !== nth))}
-            />
-          </View>
-        ))}
-        <View className="items-start">
-          <Button icon="plus" onPress={() => setSections([...sections, { name: '' }])}>
-            {t('template.sectionAdd')}
-          </Button>
-        </View>
+        <OrderedNames
+          names={sections}
+          begin={{ name: '' }}
+          most={50}
+          maxLength={80}
+          onChange={setSections}
+          words={{
+            label: (count) => t('template.section', { count }),
+            out: (name) => t('template.sectionOut', { name }),
+            up: (name) => t('template.sectionUp', { name }),
+            add: t('template.sectionAdd'),
+          }}
+        />
         {stranded > 0 ? <Txt tone="waits">{t('template.stranded', { count: stranded })}</Txt> : null}
         <ErrorLine says={error} />
         <Foot>

@@ -51,7 +51,7 @@ function Contents({ template }: { template: Template }) {
         <TemplateMenu template={template} items={items} mayChange={mayChange} onChange={() => setSheet('change')} onSections={() => setSheet('sections')} />
       }
     >
-      <View className="gap-3 px-4 py-3 lg:px-7">
+      <View className="gap-3 px-4 py-3">
         {template.purpose ? <Txt>{template.purpose}</Txt> : null}
         {sayAsked(asked, template) ? <Txt tone="muted">{sayAsked(asked, template)}</Txt> : null}
         {items.length > 0 ? (

@@ -75,6 +75,7 @@ export const activityWords = {
   'did.person.end': 'removed {name} from the house',
   'did.undo': 'undid their last change',
   'did.undoOf': 'undid {what}',
+  'did.item.toStage': 'moved it from “{from}” to “{to}”',
   'did.template.use': 'made it from “{name}”',
   'did.guest.letIn': 'let {to} in',
   'did.guest.end': 'ended the access of {to}',

@@ -7,6 +7,7 @@ export const layoutsWords = {
   'board.importance.3': 'Very important',
   'board.without.person': 'Nobody yet',
   'board.without.list': 'No list',
+  'board.without.stage': 'No stage',
   'board.without.section': 'No section',
   'board.moved': '“{title}” moved to {column}',
   'board.moveTo': 'Move to {column}',

@@ -93,4 +93,13 @@ export const listScreensWords = {
   'said.shared': '{name} can open it.',
   'said.unshared': '{name} can no longer open it.',
   'said.ownerIs': '{name} is now the owner.',
+  'stages.means': 'What each item goes through, in order. A new one begins in the first.',
+  'stages.one': 'Stage {count}',
+  'stages.add': 'Add a stage',
+  'stages.out': 'Take out {name}',
+  'stages.up': 'Move {name} up',
+  'stages.done': 'Means done',
+  'stages.doneOf': '{name} means done',
+  'stages.count': '{name} {count}',
+  'said.stagesSet': 'Stages of “{name}” set.',
 } as const;

@@ -55,6 +55,7 @@ export const templatesWords = {
   'template.sections': 'Sections',
   'template.section': 'Section {count}',
   'template.sectionAdd': 'Add a section',
+  'template.sectionUp': 'Move {name} up',
   'template.sectionOut': 'Take out {name}',
   'template.stranded_one': '{count} item will stand without a section.',
   'template.stranded_other': '{count} items will stand without a section.',

@@ -72,6 +72,8 @@ export const toastsWords = {
   'said.snoozed': 'Reminding again {when}',
   'said.waitEnded': 'No longer waiting for {words}',
   'said.fileRemoved': 'Removed “{name}”.',
+  'undone.list.setStages': 'setting stages',
+  'undone.item.toStage': 'moving it to a stage',
   'undone.template.make': 'making a template',
   'undone.template.keep': 'keeping a template',
   'undone.template.change': 'changing a template',

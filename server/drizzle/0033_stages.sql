@@ -1,0 +1,2 @@
+ALTER TABLE `item` ADD `stageId` text;--> statement-breakpoint
+ALTER TABLE `list` ADD `stages` text DEFAULT '[]' NOT NULL;
