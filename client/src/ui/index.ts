@@ -36,6 +36,6 @@ export * from './thread.tsx';
 export * from './tokens.ts';
 export * from './wide.ts';
 export * from './woven-sign.tsx';
-export { Slider } from './slider.tsx';
+export { RangeSlider, Slider } from './slider.tsx';
 export { setTextSize, TEXT_SIZES, textSize, type TextSize } from './text-size.ts';
 export { useOnce } from './once.ts';

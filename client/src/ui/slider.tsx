@@ -41,3 +41,30 @@ export function Slider({ label, stops, at, onChange }: SliderProps) {
     </View>
   );
 }
+
+interface RangeProps {
+  label: string;
+  /** Whole numbers from 0 to this. */
+  most: number;
+  at: number;
+  /** What it stands at, in words. */
+  words: string;
+  onChange: (at: number) => void;
+  /** The thumb was let go of there. */
+  onRelease: (at: number) => void;
+}
+
+/** Any whole number of a range, by thumb or arrow keys. */
+export const RangeSlider = ({ label, most, at, words, onChange, onRelease }: RangeProps) =>
+  createElement('input', {
+    type: 'range',
+    min: 0,
+    max: most,
+    step: 1,
+    value: at,
+    'aria-label': label,
+    'aria-valuetext': words,
+    className: 'slider',
+    onChange: (event: { target: { value: string } }) => onChange(Number(event.target.value)),
+    onPointerUp: (event: { currentTarget: { value: string } }) => onRelease(Number(event.currentTarget.value)),
+  });

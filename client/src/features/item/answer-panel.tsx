@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, ConfirmRow, Field, Txt } from '@/ui';
+import { Button, ConfirmRow, Field, Txt, RangeSlider } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { nameOf, personOf } from './knot-of.ts';
@@ -66,41 +66,42 @@ export function AnswerPanel({ item, part }: { item: Item; part: Part }) {
   );
 }
 
-const STEPS = ['0', '20', '40', '60', '80', '100'] as const;
+/** What is typed as a percentage; null: it is no whole number. */
+function percentIn(typed: string): number | null {
+  const found = /^(\d{1,9}) ?%?$/.exec(typed.trim());
+  return found ? Number(found[1]) : null;
+}
 
-/** How far it is: a step, or any whole number. */
+/** How far it is, by thumb or as a number: what one shows the other says. All of it checks it off. */
 function PercentAnswer({ item, part, onDone }: { item: Item; part: Part; onDone: () => void }) {
   const submit = useSubmit();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useState(String(part.percent));
   const [error, setError] = useState<string | null>(null);
-  const say = (percent: number) => {
-    if (!submit('part.progress', { item: item.id, percent })) onDone();
+  const change = (next: string) => {
+    setTyped(next);
+    setError(null);
+  };
+  const percent = percentIn(typed);
+  const at = percent === null ? part.percent : Math.min(percent, 100);
+  const say = (how: number) => {
+    if (!submit('part.progress', { item: item.id, percent: how }, { words: t('said.percent', { percent: how }), undo: true })) onDone();
   };
   const sayTyped = () => {
-    const found = /^(\d{1,3}) ?%?$/.exec(typed.trim());
-    if (!found || Number(found[1]) > 100) return setError(t('answer.percentNumber'));
-    say(Number(found[1]));
+    if (percent === null) return setError(t('answer.percentNumber'));
+    if (percent > 100) return setError(t('answer.percentMore', { percent }));
+    say(percent);
   };
   return (
     <View className="gap-3">
-      <Choice
+      <RangeSlider
         label={t('answer.howFar')}
-        value={String(part.percent) as (typeof STEPS)[number]}
-        options={STEPS.map((value) => ({ value, words: t('answer.percent', { percent: value }) }))}
-        onChange={(value) => say(Number(value))}
+        most={100}
+        at={at}
+        words={t('answer.percent', { percent: at })}
+        onChange={(next) => change(String(next))}
+        onRelease={say}
       />
-      <Field
-        label={t('answer.percentOther')}
-        value={typed}
-        onChangeText={(next) => {
-          setTyped(next);
-          setError(null);
-        }}
-        onSubmitEditing={sayTyped}
-        error={error}
-        inputMode="numeric"
-        maxLength={6}
-      />
+      <Field label={t('answer.percentTyped')} value={typed} onChangeText={change} onSubmitEditing={sayTyped} error={error} inputMode="numeric" maxLength={40} />
       <ConfirmRow verb={t('answer.percentSay')} onConfirm={sayTyped} disabled={typed.trim() === ''} cancel={t('common.cancel')} onCancel={onDone} />
     </View>
   );

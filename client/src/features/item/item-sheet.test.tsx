@@ -266,12 +266,21 @@ test('how far it is can be any whole number; what is none is said beside it', ()
   w.must('Leila', 'part.accept', { item: jackets });
   open(w, 'Leila', jackets);
   tap(t('answer.howFar'));
-  type(t('answer.percentOther'), 'half');
+  type(t('answer.percentTyped'), 'roughly half');
   tap(t('answer.percentSay'));
-  expect(alerts()).toEqual(['Enter a whole number from 0 to 100.']);
-  type(t('answer.percentOther'), '37%');
+  expect(alerts()).toEqual([t('answer.percentNumber')]);
+  type(t('answer.percentTyped'), '250');
+  tap(t('answer.percentSay'));
+  expect(alerts()).toEqual([t('answer.percentMore', { percent: 250 })]);
+  type(t('answer.percentTyped'), '37%');
+  expect(screen.getByRole<HTMLInputElement>('slider', { name: t('answer.howFar') }).value).toBe('37');
   tap(t('answer.percentSay'));
   expect(w.part(jackets, 'Leila').percent).toBe(37);
+  tap(t('answer.howFar'));
+  fireEvent.change(screen.getByRole('slider', { name: t('answer.howFar') }), { target: { value: '100' } });
+  expect(screen.getByLabelText<HTMLInputElement>(t('answer.percentTyped')).value).toBe('100');
+  tap(t('answer.percentSay'));
+  expect(w.part(jackets, 'Leila').standing).toBe('completed');
 });
 
 test('of another’s pile it says from whom it is, of one’s own that it is one’s own', () => {
