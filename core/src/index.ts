@@ -28,6 +28,7 @@ export * from './recurrence/going-on.ts';
 export * from './model/notice-choices.ts';
 export * from './model/following.ts';
 export * from './model/guest.ts';
+export type * from './model/project.ts';
 export type * from './model/template.ts';
 export * from './model/push-message.ts';
 export * from './model/capacity.ts';

@@ -33,3 +33,4 @@ export * from './model/visit-schema.ts';
 export * from './model/wait-schema.ts';
 export * from './model/wanted-schema.ts';
 export * from './model/template-schema.ts';
+export * from './model/project-schema.ts';

@@ -14,6 +14,7 @@ import { placeScreensWords } from './en/place-screens.ts';
 import { followUpScreenWords } from './en/follow-up-screen.ts';
 import { listScreensWords } from './en/list-screens.ts';
 import { templatesWords } from './en/templates.ts';
+import { projectsWords } from './en/projects.ts';
 import { first } from './first.ts';
 
 /** All of it, as a translator and the tests have it. On a device only what comes first is there at once: see `add-words.ts`. */
@@ -35,4 +36,5 @@ export const en = {
   ...followUpScreenWords,
   ...listScreensWords,
   ...templatesWords,
+  ...projectsWords,
 } as const;

@@ -62,6 +62,7 @@ import { keepTemplate } from './keeping-templates.ts';
 import { addTemplateItem, changeTemplate, changeTemplateItem, makeTemplate } from './templates.ts';
 import { useTemplate } from './using-templates.ts';
 import { setStages, toStage } from './stages.ts';
+import { changeProject, finishProject, makeProject, setMembers } from './projects.ts';
 import { undo } from './undo.ts';
 import { uphold } from './upholding.ts';
 import { beginOccasion, forgetVisit, reportVisit } from './visits.ts';
@@ -163,6 +164,10 @@ const KINDS = {
   'comment.takeBack': takeBackComment,
   'list.setStages': setStages,
   'item.toStage': toStage,
+  'project.make': makeProject,
+  'project.change': changeProject,
+  'project.setMembers': setMembers,
+  'project.finish': finishProject,
   'template.make': makeTemplate,
   'template.keep': keepTemplate,
   'template.change': changeTemplate,

@@ -6,6 +6,7 @@ import type { Tag } from '../model/tag.ts';
 import type { Change } from '../reader/change.ts';
 import { above, DEEPEST, goesRound, levelsBelow } from '../reader/tree.ts';
 import { choreFault, MOST_TIMES } from '../recurrence/chore-bounds.ts';
+import { refuseRound } from './projects.ts';
 import type { Deciding } from './deciding.ts';
 import { refuse } from './reasons.ts';
 
@@ -31,6 +32,9 @@ const KEPT_WHOLE: { [N in Noun]?: (change: Change, d: Deciding) => void } = {
   list: (change, d) => {
     const { bundleId } = change.fields as { bundleId?: string | null };
     if (bundleId) d.need('bundle', bundleId);
+  },
+  project: (change, d) => {
+    if ('parentId' in change.fields) refuseRound(d.need('project', change.id), d);
   },
   series: (change, d) => {
     if (!('rrule' in change.fields) && !('afterDone' in change.fields)) return;

@@ -24,6 +24,7 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   'part-done': 'done',
   'last-step': 'done',
   'list-given': 'handovers',
+  project: 'handovers',
   'stand-in': 'handovers',
   following: 'handovers',
   added: 'new',

@@ -12,6 +12,7 @@ export const NoticeKind = z.enum([
   'part-done',
   'last-step',
   'list-given',
+  'project',
   'stand-in',
   'following',
   'added',

@@ -24,6 +24,7 @@ import type { Slot } from './slot-schema.ts';
 import type { Situation } from './situation-schema.ts';
 import type { Matter, MeetingNote, Talk } from './talk-schema.ts';
 import type { Template, TemplateItem } from './template-schema.ts';
+import type { Membership, Project } from './project-schema.ts';
 import type { Tag } from './tag-schema.ts';
 import type { TimeAway } from './time-away-schema.ts';
 import type { Visit } from './visit-schema.ts';
@@ -48,6 +49,8 @@ export interface Nouns {
   pin: Pin;
   savedView: SavedView;
   timeAway: TimeAway;
+  project: Project;
+  membership: Membership;
   template: Template;
   templateItem: TemplateItem;
   slot: Slot;
@@ -131,6 +134,8 @@ export const INDEXES = {
   pin: ['personId'],
   savedView: [],
   timeAway: ['personId', 'standInId'],
+  project: [],
+  membership: ['projectId', 'listId', 'itemId'],
   template: [],
   templateItem: ['templateId'],
   slot: ['personId'],

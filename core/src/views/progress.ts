@@ -17,7 +17,7 @@ export function progressOfList(list: Pick<List, 'id' | 'clearedAt'>, rows: PlanR
   return measure([...open, ...done], rows);
 }
 
-function measure(items: readonly Item[], rows: PlanRows): Measure {
+export function measure(items: readonly Item[], rows: PlanRows): Measure {
   const done = items.filter((item) => isDone(item, rows.by('part', 'itemId', item.id)));
   if (items.length === 0 || items.some((item) => item.effort === null)) return { done: done.length, of: items.length, unit: 'count' };
   const minutes = (some: readonly Item[]) => some.reduce((sum, item) => sum + item.effort!, 0);

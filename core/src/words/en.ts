@@ -43,6 +43,7 @@ export const NOTICE_WORDS = {
   'notice.replied': '{name} answered your comment on “{title}”',
   'notice.needs-person': '“{title}” needs someone',
   'notice.stand-in': 'You’re standing in for {who} from {from} to {to}: what needs them is in your Follow-up',
+  'notice.project': '{name} asked you to answer for the project “{title}”',
   'notice.list-given': '{name} made you the owner of the list “{title}”',
   'notice.following': '{name} asked you to follow “{title}”',
   'notice.added': '{name} added “{title}” to {in}',

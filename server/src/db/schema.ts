@@ -529,6 +529,38 @@ export const upload = sqliteTable('upload', { id: text().primaryKey(), houseId: 
   index('upload_house_ix').on(t.houseId),
 ]);
 
+export const project = sqliteTable(
+  'project',
+  {
+    ...shared(),
+    makerId: text().notNull(),
+    name: text().notNull(),
+    purpose: text().notNull(),
+    colour: text().notNull(),
+    icon: text().notNull(),
+    answerableId: text(),
+    begins: text(),
+    ends: text(),
+    parentId: text(),
+    position: text().notNull(),
+    createdAt: text().notNull(),
+    finishedAt: text(),
+    removedAt: text(),
+  },
+  (t) => [index('project_seq_ix').on(t.houseId, t.seq)],
+);
+
+export const membership = sqliteTable(
+  'membership',
+  { ...shared(), projectId: text().notNull(), listId: text(), itemId: text(), noteId: text(), byId: text().notNull(), endedAt: text() },
+  (t) => [
+    index('membership_seq_ix').on(t.houseId, t.seq),
+    index('membership_project_ix').on(t.projectId),
+    index('membership_list_ix').on(t.listId),
+    index('membership_item_ix').on(t.itemId),
+  ],
+);
+
 export const template = sqliteTable(
   'template',
   {
@@ -653,6 +685,8 @@ export const nounTables = {
   bundle,
   pin,
   savedView,
+  project,
+  membership,
   template,
   templateItem,
   list,

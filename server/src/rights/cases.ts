@@ -63,6 +63,9 @@ const template = async ({ house }: Situation, who: string, isShared: boolean) =>
   const made = await house.must(who, 'template.make', { name: 'Template', isShared, items: [{ title: 'Air the rooms' }] } as never);
   return house.rows('template').find(({ stamps }) => stamps['']?.c === made)!.id;
 };
+/** A project of the owner’s. */
+const project = async ({ house }: Situation, fields: { answerable?: string }) =>
+  house.made('project', await house.must('Owner', 'project.make', { name: 'The new pier', ...fields } as never)).id;
 /** A stage of the list an item lies in, made by its owner. */
 async function stage({ house }: Situation, itemId: string, name: string): Promise<string> {
   const { listId } = house.rows('item').find(({ id }) => id === itemId)!;
@@ -362,6 +365,25 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
       return { payload: { item, stage: await stage(s, item, 'In place') }, allowed: ownPart(s) || (nobodys && s.allows('change') && s.allows('check')) };
     },
   },
+  'project.make': {
+    'of nothing yet': async (s) => ({ payload: { name: 'The new pier' }, allowed: s.role !== 'helper' }),
+    'of a list': async (s) => ({ payload: { name: 'The new pier', lists: [await s.list()] }, allowed: s.role !== 'helper' && s.allowsInList('see') }),
+  },
+  'project.change': {
+    own: async (s) => ({ payload: { project: await project(s, { answerable: s.house.person(s.me) }), purpose: 'A pier' }, allowed: s.role !== 'helper' }),
+    anothers: byManagers(async (s) => ({ project: await project(s, {}), purpose: 'A pier' })),
+  },
+  'project.setMembers': {
+    'into one’s own': async (s) => {
+      const item = await s.item();
+      return { payload: { project: await project(s, { answerable: s.house.person(s.me) }), items: [item] }, allowed: s.role !== 'helper' && s.allows('see') };
+    },
+    'into another’s': async (s) => {
+      const item = await s.item();
+      return { payload: { project: await project(s, {}), items: [item] }, allowed: manager(s) && s.allows('see') };
+    },
+  },
+  'project.finish': { anothers: byManagers(async (s) => ({ project: await project(s, {}), open: 'stays' })) },
   'template.make': {
     own: byAll(() => ({ name: 'Opening', items: [{ title: 'Air the rooms' }] })),
     'the house’s': async (s) => ({ payload: { name: 'Opening', isShared: true, items: [{ title: 'Air the rooms' }] }, allowed: s.role !== 'helper' }),

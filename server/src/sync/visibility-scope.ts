@@ -6,7 +6,7 @@ import { Visibility } from './visibility.ts';
  * Most commands reach nothing.
  */
 /** Who reads them follows from themselves alone. */
-const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound', 'savedView', 'template'] as const;
+const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound', 'savedView', 'template', 'project'] as const;
 type Single = (typeof SINGLES)[number];
 const isSingle = (noun: Noun): noun is Single => (SINGLES as readonly Noun[]).includes(noun);
 
@@ -36,6 +36,8 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   errandRound: ['personId'],
   savedView: ['isShared'],
   template: ['isShared'],
+  project: ['answerableId'],
+  membership: ['endedAt'],
   timeAway: ['standInId', 'removedAt'],
   guest: ['endedAt'],
 };
@@ -57,6 +59,10 @@ export function visibilityScopeOf(changes: readonly Change[], reader: Reader): V
     touchPeople(reach, change, reader);
     // who comes new has seen nothing before: their devices begin at the beginning
     if (noun === 'person') reach.everything ||= !made;
+    if (noun === 'membership') {
+      const held = made ? (fields as Partial<Row<'membership'>>) : reader.get('membership', id);
+      if (typeof held !== 'string' && held.projectId) reach.singles.add(`project:${held.projectId}`);
+    }
     if (isSingle(noun) && !made) reach.singles.add(`${noun}:${id}`);
     if (noun === 'series' && !made) reach.series.add(id);
     if (noun === 'list') reach.lists.add(id);
@@ -195,6 +201,8 @@ function* rowsInReach(reach: VisibilityScope, reader: Reader): Generator<readonl
     const row = reader.get(noun, id);
     if (typeof row !== 'string') yield [noun, row];
     if (noun === 'template') yield* rowsOfTemplate(id, reader);
+    if (noun === 'project') for (const one of reader.by('membership', 'projectId', id)) yield ['membership', one];
+    if (noun === 'meetingNote') for (const one of reader.all('membership')) if (one.noteId === id) yield* rowsOfMembership(one, reader);
   }
   for (const tagId of reach.tags) {
     const tag = reader.get('tag', tagId);
@@ -220,7 +228,15 @@ function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, 
   for (const share of reader.by('share', 'listId', listId)) yield ['share', share];
   for (const watch of reader.by('listWatch', 'listId', listId)) yield ['listWatch', watch];
   for (const bundle of reader.all('bundle')) yield ['bundle', bundle];
+  for (const one of reader.by('membership', 'listId', listId)) yield* rowsOfMembership(one, reader);
   for (const entry of reader.by('activity', 'listId', listId)) yield ['activity', entry];
+}
+
+/** Something that comes into sight brings the project it belongs to, and how. */
+function* rowsOfMembership(membership: Row<'membership'>, reader: Reader): Generator<readonly [Noun, Row]> {
+  yield ['membership', membership];
+  const project = reader.get('project', membership.projectId);
+  if (typeof project !== 'string') yield ['project', project];
 }
 
 function* rowsOfTemplate(templateId: string, reader: Reader): Generator<readonly [Noun, Row]> {
@@ -245,6 +261,7 @@ function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, 
     const tag = reader.get('tag', tagId);
     if (typeof tag !== 'string') yield ['tag', tag];
   }
+  for (const one of reader.by('membership', 'itemId', itemId)) yield* rowsOfMembership(one, reader);
   for (const noun of ['part', 'alarm', 'wait', 'comment', 'attachment', 'guest', 'watch', 'activity'] as const)
     for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];
 }

@@ -235,3 +235,22 @@ test('what was taken back its writer alone still reads', () => {
   w.must('Leila', 'comment.takeBack', { comment: w.rows.by('comment', 'itemId', item)[0]!.id });
   expect([sees('Leila', 'comment'), sees('Aino', 'comment')]).toEqual([['Never mind'], ['']]);
 });
+
+test('a project is seen by who sees anything of it, and of it what they see elsewhere, in no number more', () => {
+  const { w, sees } = guesthouse();
+  const [wood, shore] = ['Wood', 'Shore'].map((name) => w.list('Aino', name));
+  w.item('Aino', 'Planks', { list: wood! });
+  w.must('Aino', 'project.make', { name: 'The new pier', lists: [wood, shore] } as never);
+  expect([sees('Leila', 'project'), sees('Eetu', 'membership'), sees('Petri', 'project')]).toEqual([[], [], ['The new pier']]);
+  w.must('Aino', 'list.share', { list: wood!, person: w.person('Leila'), access: 'view' });
+  expect([sees('Leila', 'project'), sees('Leila', 'membership')]).toEqual([['The new pier'], [expect.any(String)]]);
+  const permit = w.item('Aino', 'Permit', { persons: [w.person('Noor')] });
+  w.must('Aino', 'project.setMembers', { project: w.rows.all('project')[0]!.id, items: [permit] } as never);
+  expect([sees('Noor', 'project'), sees('Noor', 'membership'), sees('Leila', 'membership')]).toEqual([
+    ['The new pier'],
+    [expect.any(String)],
+    [expect.any(String)],
+  ]);
+  w.must('Aino', 'part.takeBack', { item: permit, persons: [w.person('Noor')] });
+  expect([sees('Noor', 'project'), sees('Noor', 'membership')]).toEqual([[], []]);
+});

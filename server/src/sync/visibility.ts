@@ -94,6 +94,10 @@ export class Visibility {
       case 'noticeChoices':
       case 'notice':
         return (row as Row<'notice' | 'arrangement'>).personId === this.person.id;
+      case 'project':
+        return this.seesProject(row as Row<'project'>);
+      case 'membership':
+        return this.seesMembership(row as Row<'membership'>);
       case 'template':
         return (row as Row<'template'>).isShared || (row as Row<'template'>).ownerId === this.person.id;
       case 'templateItem':
@@ -159,6 +163,26 @@ export class Visibility {
     const seen = this.reader.by('item', 'tag', tagId).some((item) => this.relations(item.id, item).length > 0);
     this.tags.set(tagId, seen);
     return seen;
+  }
+
+  /** Whoever answers for it or made it, managers, and who sees anything that belongs to it. */
+  private seesProject({ id, makerId, answerableId }: Row<'project'>): boolean {
+    if (this.person.role === 'outside') return false;
+    if (this.person.role === 'manager' || [makerId, answerableId].includes(this.person.id)) return true;
+    return this.reader.by('membership', 'projectId', id).some((one) => one.endedAt === null && this.seesMember(one));
+  }
+
+  /** That something belongs to a project is known to who sees both: what one may not see is in no number either. */
+  private seesMembership(membership: Row<'membership'>): boolean {
+    const project = this.rows.find('project', membership.projectId);
+    return project !== undefined && this.seesMember(membership) && this.seesProject(project);
+  }
+
+  private seesMember({ listId, itemId, noteId }: Row<'membership'>): boolean {
+    if (listId !== null) return this.seesList(listId);
+    if (itemId !== null) return this.seesItem(itemId);
+    const note = noteId === null ? undefined : this.rows.find('meetingNote', noteId);
+    return note !== undefined && this.sees('meetingNote', note);
   }
 
   private seesTemplate(id: string): boolean {

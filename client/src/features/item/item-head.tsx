@@ -2,6 +2,7 @@ import { byPosition, isDone, pinId, type Item, type MemoryRows } from '@kotiva/c
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { everythingUnder } from '@/features/pages';
+import { projectsOf } from '@/features/projects';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Menu, Txt, useWide, type MenuEntry } from '@/ui';
@@ -9,6 +10,7 @@ import { t } from '@/words';
 import type { Frame } from './item-frame.tsx';
 import { chooseItemSize, type ItemSize } from './item-size.ts';
 import { nameOf } from './knot-of.ts';
+import { useOpenItem } from './open-item.ts';
 import { sayRemoved } from './say-removed.ts';
 
 interface ItemHeadProps {
@@ -18,11 +20,12 @@ interface ItemHeadProps {
   onFollow: () => void;
   onCopy: () => void;
   onKeep: () => void;
+  onProject: () => void;
   onClose: () => void;
 }
 
 /** Above the sheet: where the item lies, and what is seldom done to it. */
-export function ItemHead({ item, frame, canChange, onFollow, onCopy, onKeep, onClose }: ItemHeadProps) {
+export function ItemHead({ item, frame, canChange, onFollow, onCopy, onKeep, onProject, onClose }: ItemHeadProps) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const router = useRouter();
@@ -45,6 +48,7 @@ export function ItemHead({ item, frame, canChange, onFollow, onCopy, onKeep, onC
     },
     { key: 'follow', words: t('watch.open'), onPress: onFollow },
   ];
+  if (me.role !== 'helper') entries.push({ key: 'project', words: t('project.put'), onPress: onProject });
   entries.push({ key: 'template', words: t('template.keep'), onPress: onKeep });
   entries.push(...sizeEntries(wide, frame, resize));
   if (canChange) {
@@ -105,19 +109,31 @@ export function ItemHead({ item, frame, canChange, onFollow, onCopy, onKeep, onC
   );
 }
 
-/** Its tags and its place: each is the way to everything under it. */
+/** What it is a step of, its projects, its tags and its place: each is the way there. */
 function Under({ item }: { item: Item }) {
   const { rows } = useOpenHouse();
   const router = useRouter();
+  const openItem = useOpenItem();
   const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));
   const place = item.placeId ? rows.get('place', item.placeId) : 'absent';
   const ways = [
     ...tags.map(({ id, name }) => ({ of: 'tag' as const, id, words: `#${name}` })),
     ...(typeof place === 'string' || place.removedAt ? [] : [{ of: 'place' as const, id: place.id, words: place.name }]),
   ];
-  return ways.map(({ of, id, words }) => (
-    <Way key={id} words={words} label={t('item.everythingUnder', { name: words })} onPress={() => router.push(everythingUnder(of, id))} />
-  ));
+  const parent = item.parentId === null ? 'absent' : rows.get('item', item.parentId);
+  return (
+    <>
+      {typeof parent === 'string' ? null : (
+        <Way words={t('item.stepOf', { title: parent.title })} label={t('item.stepOf', { title: parent.title })} onPress={() => openItem(parent.id)} />
+      )}
+      {projectsOf(item, rows).map(({ id, name }) => (
+        <Way key={id} words={name} label={t('item.ofProject', { name })} onPress={() => router.push(`/projects/${id}`)} />
+      ))}
+      {ways.map(({ of, id, words }) => (
+        <Way key={id} words={words} label={t('item.everythingUnder', { name: words })} onPress={() => router.push(everythingUnder(of, id))} />
+      ))}
+    </>
+  );
 }
 
 function Way({ words, label, onPress }: { words: string; label: string; onPress: () => void }) {

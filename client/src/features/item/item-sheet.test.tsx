@@ -180,7 +180,8 @@ test('how far it is, is told to who gave it; the last part done asks to be tied 
   w.must('Leila', 'part.accept', { item: jackets });
   const leila = open(w, 'Leila', jackets);
   tap(t('answer.howFar'));
-  tap('60%', 'radio');
+  type(t('answer.percentTyped'), '60');
+  tap(t('answer.percentSay'));
   expect(w.part(jackets, 'Leila').percent).toBe(60);
   fireEvent.click(screen.getByRole('checkbox', { name: 'Check off “Count the jackets”' }));
   leila.unmount();

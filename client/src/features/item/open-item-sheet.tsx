@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Followers, FollowPanel } from '@/features/following';
 import { useDraft } from '@/store/drafts.ts';
+import { PutIntoProject } from '@/features/projects';
 import { KeepTemplateSheet } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
@@ -37,7 +38,7 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
   // beside the list there is room for one column
   const wide = useWide() && frame !== 'beside';
   const [handing, setHanding] = useState(at === 'hand');
-  const [aside, setAside] = useState<'copy' | 'follow' | 'template' | null>(null);
+  const [aside, setAside] = useState<'copy' | 'follow' | 'template' | 'project' | null>(null);
   const [isSetting, setSetting] = useState(false);
   // by a key, as often as it is pressed
   const [asked, setAsked] = useState<{ panel: 'due' | 'plan'; nth: number } | null>(null);
@@ -85,6 +86,7 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
       <ChoreLines item={item} />
       <FromNote item={item} />
       <WaitLines item={item} mayMark={canChange || own !== undefined} />
+      {aside === 'project' ? <PutIntoProject of={{ item }} onClose={() => setAside(null)} /> : null}
       {aside === 'template' ? <KeepTemplateSheet of={{ item }} onClose={() => setAside(null)} /> : null}
       {aside === 'copy' ? <CopyPanel item={item} onClose={() => setAside(null)} /> : null}
       {aside === 'follow' ? (
@@ -147,6 +149,7 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
           onFollow={() => setAside('follow')}
           onCopy={() => setAside('copy')}
           onKeep={() => setAside('template')}
+          onProject={() => setAside('project')}
           onClose={onClose}
         />
       }

@@ -2,6 +2,7 @@ import { calendarDateOf, choresOfList, contentsOf, type List } from '@kotiva/cor
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { FollowPanel } from '@/features/following';
+import { PutIntoProject } from '@/features/projects';
 import { KeepTemplateSheet } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
@@ -14,11 +15,11 @@ import { SharingSheet } from './sharing-sheet.tsx';
 
 /** What is done to a list as a whole: by who may shape it, and by who may change what is in it. */
 export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: boolean; mayChange: boolean }) {
-  const { rows, house } = useOpenHouse();
+  const { rows, house, me } = useOpenHouse();
   const now = useNow();
   const submit = useSubmit();
   const router = useRouter();
-  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | 'template' | 'stages' | null>(null);
+  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | 'template' | 'stages' | 'project' | null>(null);
   const close = () => setSheet(null);
   const { done, cleared } = contentsOf(list, rows);
   const chores = choresOfList(list.id, calendarDateOf(now, house.zone), rows).length;
@@ -45,6 +46,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   const happened: MenuEntry = { key: 'happened', words: t('activity.open'), onPress: () => router.push(`/activity?list=${list.id}`) };
   const follow: MenuEntry = { key: 'follow', words: t('watch.open'), onPress: () => setSheet('follow') };
   const keep: MenuEntry = { key: 'template', words: t('template.keep'), onPress: () => setSheet('template') };
+  const project: MenuEntry = { key: 'project', words: t('project.put'), onPress: () => setSheet('project') };
   const shaping: MenuEntry[] = [
     { key: 'share', words: t('list.share'), onPress: () => setSheet('share') },
     { key: 'section', words: t('section.make'), onPress: () => setSheet('section') },
@@ -73,8 +75,12 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   ];
   return (
     <>
-      <Menu label={t('list.more')} entries={[...(mayChange ? again : []), follow, happened, keep, ...(mayShape ? shaping : [])]} />
+      <Menu
+        label={t('list.more')}
+        entries={[...(mayChange ? again : []), follow, happened, keep, ...(me.role === 'helper' ? [] : [project]), ...(mayShape ? shaping : [])]}
+      />
       {sheet === 'change' ? <ListSheet list={list} onClose={close} /> : null}
+      {sheet === 'project' ? <PutIntoProject of={{ list }} onClose={close} /> : null}
       {sheet === 'stages' ? <StagesSheet list={list} onClose={close} /> : null}
       {sheet === 'template' ? <KeepTemplateSheet of={{ list }} onClose={close} /> : null}
       {sheet === 'share' ? <SharingSheet list={list} onClose={close} /> : null}

@@ -52,6 +52,7 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
     onClose();
     if (notice.itemId) openItem(notice.itemId);
     if (typeof notice.params.list === 'string') router.push(`/lists/${notice.params.list}`);
+    else if (typeof notice.params.project === 'string') router.push(`/projects/${notice.params.project}`);
     if (notice.kind === 'round') router.push('/round');
     if (notice.kind === 'mail-held') router.push('/sort');
   };

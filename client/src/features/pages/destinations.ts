@@ -16,6 +16,7 @@ export interface Destination {
 export const DESTINATIONS: readonly Destination[] = [
   { path: '/people', group: 'house', words: 'people.title', terms: 'more.terms.people' },
   { path: '/chores', group: 'house', words: 'chores.title', terms: 'more.terms.chores' },
+  { path: '/projects', group: 'house', words: 'projects.title', terms: 'more.terms.projects' },
   { path: '/templates', group: 'house', words: 'templates.title', terms: 'more.terms.templates' },
   { path: '/places', group: 'house', words: 'places.title', terms: 'more.terms.places' },
   { path: '/round', group: 'house', words: 'round.title', terms: 'more.terms.round' },

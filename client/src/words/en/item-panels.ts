@@ -135,6 +135,8 @@ export const itemPanelsWords = {
   'sentence.panel.effort': 'Minutes',
   'sentence.panel.energy': 'Energy needed',
   'said.toStage': '“{title}” is now in “{stage}”.',
+  'item.stepOf': 'Step of “{title}”',
+  'item.ofProject': 'Open the project {name}',
   'sentence.stage': 'stage',
   'sentence.panel.stage': 'Stage',
   'sentence.panel.importance': 'Importance',

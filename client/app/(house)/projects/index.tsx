@@ -1,0 +1,1 @@
+export { ProjectsScreen as default } from '@/features/projects';
