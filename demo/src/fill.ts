@@ -24,7 +24,7 @@ import { keepChores, type Giving } from './chores-kept.ts';
 import { pageOf, photoOf } from './drawings.ts';
 import { positionOf } from './region/frame.ts';
 import { KNOWN } from './region/places.ts';
-import type { DemoHouse, DemoItem, DemoList, DemoOutsider, DemoPlace, DemoPlaceReminder, DemoTalk, Did } from './scenario/index.ts';
+import type { DemoHouse, DemoItem, DemoList, DemoOutsider, DemoPlace, DemoPlaceReminder, DemoProject, DemoTalk, Did } from './scenario/index.ts';
 import { GUESTHOUSE, HOME } from './scenario/index.ts';
 
 const ZONE = 'Europe/Helsinki';
@@ -91,6 +91,8 @@ class HouseFiller {
     this.at(30, 14);
     for (const { by, ...template } of this.scenario.templates ?? [])
       this.give(by, 'template.make', { kind: 'list', isShared: false, sections: [], ...template });
+    this.at(6, 15);
+    for (const project of this.scenario.projects ?? []) this.project(project);
     this.marks();
     this.pastNudges(storage);
   }
@@ -198,6 +200,22 @@ class HouseFiller {
       const among = whom.first.map((name) => this.person(name));
       this.give(by, 'alarm.set', { item, trigger: { ...arriving, who: 'first', among } });
     } else for (const name of whom.for) this.give(by, 'alarm.set', { item, person: this.person(name), trigger: arriving });
+  }
+
+  private project({ by, answerable, ends, partOf, lists = [], items = [], stages, ...looks }: DemoProject): void {
+    const listNamed = (name: string) => this.find('list', (row) => row.name === name);
+    this.give(by, 'project.make', {
+      ...looks,
+      answerable: this.person(answerable),
+      ends: ends === undefined ? null : addDays(this.today, ends),
+      parent: partOf ? this.find('project', (row) => row.name === partOf) : null,
+      lists: lists.map(listNamed),
+      items: items.map((title) => this.titled(title)),
+      notes: [],
+    });
+    if (!stages) return;
+    const named = stages.names.map((name, nth) => ({ name, isDone: nth === stages.names.length - 1 }));
+    this.give(by, 'list.setStages', { list: listNamed(stages.list), stages: named });
   }
 
   private titled(title: string): string {

@@ -2,6 +2,7 @@ import { FILES } from './files.ts';
 import { GUESTHOUSE_CHORES } from './chores.ts';
 import { FAMILY, STAFF } from './people.ts';
 import { ERRANDS, GUESTHOUSE_PLACES, PLACE_REMINDERS } from './places.ts';
+import { PROJECTS } from './projects.ts';
 import { TEMPLATES } from './templates.ts';
 import { open, past, t, type DemoHouse } from './shapes.ts';
 
@@ -527,6 +528,7 @@ export const GUESTHOUSE: DemoHouse = {
   placeReminders: PLACE_REMINDERS,
   files: FILES,
   templates: TEMPLATES,
+  projects: PROJECTS,
   situations: { 'phone in hand': 'tool', ladder: 'tool', 'guests out': 'event', 'quiet hour': 'moment', 'with Petri': 'person' },
   outsiders: [
     {

@@ -137,6 +137,23 @@ export interface DemoPlace {
 export type DemoTemplate = { by: string } & Omit<Payload<'template.make'>, 'kind' | 'isShared' | 'sections'> &
   Partial<Pick<Payload<'template.make'>, 'kind' | 'isShared' | 'sections'>>;
 
+/** What belongs together and ends: lists, items and notes of talks by what they are called. */
+export interface DemoProject {
+  by: string;
+  name: string;
+  purpose: string;
+  colour: Colour;
+  icon: ListIcon;
+  answerable: string;
+  /** Days from the day it is filled. */
+  ends?: number;
+  partOf?: string;
+  lists?: string[];
+  items?: string[];
+  /** Stages that one of the lists has: its name, and theirs; the last means done. */
+  stages?: { list: string; names: string[] };
+}
+
 export type DemoPlaceReminder = { by: string; at: string } & ({ for: string[] } | { first: string[] });
 
 /** A drawn photo, a page of PDF, or the address of something. */
@@ -165,6 +182,7 @@ export interface DemoHouse {
   waits?: Record<string, { by: string; words: string; askIn?: number }>;
   /** By the title of the item. */
   templates?: readonly DemoTemplate[];
+  projects?: readonly DemoProject[];
   files?: Record<string, readonly DemoFile[]>;
   /** By name: days away, from and to, counted from today. */
   away?: Record<string, [from: number, to: number]>;

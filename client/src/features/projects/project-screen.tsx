@@ -1,4 +1,4 @@
-import { calendarDateOf, groupBy, partFor, type Arrangeable, type Item, type Project } from '@kotiva/core';
+import { calendarDateOf, groupBy, isLate, partFor, type Arrangeable, type Item, type Project } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -134,7 +134,13 @@ function Coming({ facts }: { facts: ReturnType<typeof useProject> }) {
       ))}
       {facts.dates.length > 0 ? <GroupHead title={t('project.dates')} /> : null}
       {facts.dates.map(({ item, due }) => (
-        <Row key={item.id} title={item.title} right={sayMoment(due, now, house.zone)} onPress={() => openItem(item.id)} />
+        <Row
+          key={item.id}
+          title={item.title}
+          right={sayMoment(due, now, house.zone)}
+          rightTone={isLate(item, now, house.zone) ? 'late' : 'ink'}
+          onPress={() => openItem(item.id)}
+        />
       ))}
     </>
   );
