@@ -28,7 +28,7 @@ const sliceId = (commandId: string, nth: number): string => v5(`slice:${nth}`, c
 /** Of a template, in one go: an item that is kept writes itself and its files, one that is made its parts and its entry in the history as well. */
 export const KEPT_AT_ONCE = SLICE_ROWS / 2;
 export const MADE_AT_ONCE = SLICE_ROWS;
-export const USED_AT_ONCE = SLICE_ROWS / 4;
+export const USED_AT_ONCE = SLICE_ROWS / 2;
 
 interface Sliced {
   id: string;

@@ -53,15 +53,15 @@ export const TEMPLATES: readonly DemoTemplate[] = [
   },
   {
     by: 'Petri',
-    name: '{name} begins with us',
+    name: '{newcomer} begins with us',
     purpose: 'The first two weeks of somebody new',
     colour: 'indigo',
     icon: 'key',
     isShared: true,
     anchorName: 'The first day',
     items: [
-      { title: 'Contract and keys for {name}', due: before(3), effort: 30 },
-      { title: 'Show {name} the house', due: before(0, '09:00'), holders: [{ role: 'who shows around' }], effort: 60 },
+      { title: 'Contract and keys for {newcomer}', due: before(3), effort: 30 },
+      { title: 'Show {newcomer} the house', due: before(0, '09:00'), holders: [{ role: 'who shows around' }], effort: 60 },
       { title: 'How was the first week?', due: { days: 7, time: null }, effort: 20 },
     ],
   },
