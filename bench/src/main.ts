@@ -11,7 +11,7 @@ import { calendarMonth } from './calendar.ts';
 import { shareOutMs } from './sharing-out.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
-import { useTemplate500 } from './templates.ts';
+import { templateUsed500 } from './templates.ts';
 import { unbrokenMs } from './unbroken.ts';
 import { checkoffAck, propagation } from './wire.ts';
 
@@ -23,7 +23,7 @@ try {
   await fanout(demo.base);
   await timerDrift(demo.base);
   await commandsPerSecond();
-  await useTemplate500();
+  await templateUsed500();
   unbrokenMs();
   captureParse();
   today10k();

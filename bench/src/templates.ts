@@ -15,7 +15,7 @@ const TURNS = 5;
 const STEPS = 4;
 
 /** A template of 500 items used, beside 500 lines added in one command; and the largest there is, with 2,000 steps. Each after a durable commit. */
-export async function useTemplate500(): Promise<void> {
+export async function templateUsed500(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'kotiva-bench-'));
   const storage = openStorage(join(folder, 'kotiva.sqlite'), join(ROOT, 'server/drizzle'));
   const ledger = new Ledger(storage.raw, realClock);
@@ -33,7 +33,7 @@ export async function useTemplate500(): Promise<void> {
   await give('template.make', { name: 'Plain', items: lines });
   await give('template.make', { name: 'Large', items: [...lines, ...steps] });
   const [plain, large] = ['Plain', 'Large'].map((name) => ledger.rows(houseId).all('template').find((one) => one.name === name)!.id); // prettier-ignore
-  const use = (template: string | undefined, turn: number) =>
+  const makeFrom = (template: string | undefined, turn: number) =>
     timed(() => give('template.use', { template, name: `${template} ${turn}`, blanks: { guests: '40' } }));
   const add = async (turn: number) => {
     await give('list.make', { name: `List ${turn}`, colour: 'moss', icon: 'leaf' });
@@ -42,9 +42,9 @@ export async function useTemplate500(): Promise<void> {
   };
   const [used, added, largest]: [number[], number[], number[]] = [[], [], []];
   for (let turn = 0; turn < TURNS; turn++) {
-    used.push(await use(plain, turn));
+    used.push(await makeFrom(plain, turn));
     added.push(await add(turn));
-    largest.push(await use(large, turn));
+    largest.push(await makeFrom(large, turn));
   }
   const median = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(TURNS / 2)]!;
   report('use_template_500', median(used), 'ms', median(added));

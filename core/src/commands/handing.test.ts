@@ -296,3 +296,16 @@ describe('the last step', () => {
     expect(w.told('Eetu')).toEqual(['handed']);
   });
 });
+
+test('whoever is handed a step alone reads of what it is one, also after that is called otherwise', () => {
+  const w = new World();
+  w.join('Leila', 'helper');
+  const sauna = w.item('Aino', 'Ready the sauna');
+  const step = w.item('Aino', 'Fetch the birch', { parent: sauna });
+  w.must('Aino', 'part.handOver', { items: [step], persons: [w.person('Leila')] });
+  expect(w.part(step, 'Leila').under).toBe('Ready the sauna');
+  w.must('Aino', 'item.change', { item: sauna, title: 'Ready both saunas' });
+  expect(w.part(step, 'Leila').under).toBe('Ready both saunas');
+  w.must('Aino', 'part.handOver', { items: [sauna], persons: [w.person('Leila')] });
+  expect(w.part(sauna, 'Leila').under).toBeNull();
+});

@@ -14,6 +14,7 @@ import type { Deciding } from './deciding.ts';
 import { contextOf, DATES, NATURE, noteIfPast, refuseBadDates } from './item-fields.ts';
 import { notifyFollowers, notifyOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
+import { renameAbove } from './parts.ts';
 import { refuse } from './reasons.ts';
 import { removeWhole } from './removing.ts';
 import { askForContainer, moveStepsAlong, NEIGHBOURS, putAllBeside, CONTAINER, containerOf, type Container } from './container.ts';
@@ -52,6 +53,7 @@ export const changeItem = commandKind({
       if (value === undefined || (field === 'notes' ? notes : value) === item[field]) continue;
       d.enter('item.change', { itemId }, field === 'notes' ? { field, ...changedLines(item.notes, notes ?? '') } : { field, from: item[field], to: value });
     }
+    if (fields.title !== undefined && fields.title !== item.title) renameAbove(itemId, fields.title, d);
     const told = (['title', 'confirm'] as const).find((field) => fields[field] !== undefined && fields[field] !== item[field]);
     if (told) notifyHolders(item, told, d);
   },

@@ -21,6 +21,7 @@ export const FRESH: Omit<Part, 'id' | 'houseId' | 'seq' | 'stamps' | 'itemId' | 
   answer: null,
   tiedAt: null,
   message: '',
+  under: null,
   giverId: null,
   originId: null,
   givenAt: null,
@@ -53,6 +54,7 @@ export function givePart(itemId: string, person: Person, d: Deciding, message: s
     standing: own ? 'accepted' : 'needs-action',
     seenAt: own ? d.now : null,
     message,
+    under: titleAbove(itemId, d),
     giverId: d.actor.id,
     originId,
     givenAt: d.now,
@@ -60,6 +62,18 @@ export function givePart(itemId: string, person: Person, d: Deciding, message: s
   const id = partId(itemId, person.id);
   if (d.find('part', id)) return d.set('part', id, given);
   return makePart(itemId, person.id, d, given);
+}
+
+/** What a step is a step of, by name. */
+function titleAbove(itemId: string, d: Deciding): string | null {
+  const parentId = d.find('item', itemId)?.parentId ?? null;
+  return parentId === null ? null : (d.find('item', parentId)?.title ?? null);
+}
+
+/** Something was given another name: whoever has a step of it alone reads the new one. */
+export function renameAbove(itemId: string, title: string, d: Deciding): void {
+  for (const step of d.by('item', 'parentId', itemId))
+    for (const part of d.by('part', 'itemId', step.id)) if (part.personId !== null && part.takenBackAt === null) d.set('part', part.id, { under: title });
 }
 
 /** After people came or went: nobody's part counts exactly while there is no other. */

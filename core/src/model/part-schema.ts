@@ -31,6 +31,8 @@ export const Part = z.object({
   /** Tied off by the giver of an item with confirm wanted. */
   tiedAt: z.nullable(Instant),
   message: Text,
+  /** Of a step: what that is called which it is a step of. Whoever has the step alone sees no more of it. */
+  under: z.nullable(z.string()),
   giverId: z.nullable(Id),
   /** The first giver of the chain; differs from `giverId` when it was passed on. */
   originId: z.nullable(Id),

@@ -351,6 +351,7 @@ export const part = sqliteTable(
     answer: text(),
     tiedAt: text(),
     message: text().notNull(),
+    under: text(),
     giverId: text(),
     originId: text(),
     givenAt: text(),

@@ -13,6 +13,7 @@ import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './k
 import { alarmsSeenBy, isToRing, sayTriggerFor } from './say-alarm.ts';
 import { useOpenItem } from './open-item.ts';
 import { sayAnswer } from './say-answer.ts';
+import { underOf } from './step-of.ts';
 import { useSelection } from './selection.tsx';
 import { partToTie, useTie } from './use-check.ts';
 
@@ -79,9 +80,11 @@ export function useItemFace({ item, sub, trail, tools, handle, right, rightTone,
   const picture = firstPicture(rows, item.id);
 
   const unsent = useUnsent([item, ...parts]);
+  const under = underOf(item, me.id, rows);
 
   const lines = [
     unsent ? t('row.unsent') : null,
+    under ? t('row.stepOf', { title: under }) : null,
     sub,
     done && completed?.completedAt
       ? t('row.doneBy', { name: nameOf(rows, completed.completedBy), when: sayInstant(completed.completedAt, now, house.zone) })

@@ -11,6 +11,7 @@ import type { Frame } from './item-frame.tsx';
 import { chooseItemSize, type ItemSize } from './item-size.ts';
 import { nameOf } from './knot-of.ts';
 import { useOpenItem } from './open-item.ts';
+import { underOf } from './step-of.ts';
 import { sayRemoved } from './say-removed.ts';
 
 interface ItemHeadProps {
@@ -111,7 +112,7 @@ export function ItemHead({ item, frame, canChange, onFollow, onCopy, onKeep, onP
 
 /** What it is a step of, its projects, its tags and its place: each is the way there. */
 function Under({ item }: { item: Item }) {
-  const { rows } = useOpenHouse();
+  const { rows, me } = useOpenHouse();
   const router = useRouter();
   const openItem = useOpenItem();
   const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));
@@ -121,8 +122,15 @@ function Under({ item }: { item: Item }) {
     ...(typeof place === 'string' || place.removedAt ? [] : [{ of: 'place' as const, id: place.id, words: place.name }]),
   ];
   const parent = item.parentId === null ? 'absent' : rows.get('item', item.parentId);
+  // whoever has a step alone reads of what it is one
+  const under = typeof parent === 'string' ? underOf(item, me.id, rows) : null;
   return (
     <>
+      {under ? (
+        <Txt size={15} tone="muted" numberOfLines={1}>
+          {t('item.stepOf', { title: under })}
+        </Txt>
+      ) : null}
       {typeof parent === 'string' ? null : (
         <Way words={t('item.stepOf', { title: parent.title })} label={t('item.stepOf', { title: parent.title })} onPress={() => openItem(parent.id)} />
       )}

@@ -23,6 +23,7 @@ export const itemsWords = {
   'row.unsent': 'not sent yet',
   'row.waitsFor': 'waiting for {words}',
   'row.reminds': 'reminder {when}',
+  'row.stepOf': 'step of “{title}”',
   'row.steps': 'step {done} of {of}',
   'row.each': 'each, {done} of {of}',
   'row.doneBy': '{name}, {when}',

@@ -1,0 +1,1 @@
+ALTER TABLE `part` ADD `under` text;
