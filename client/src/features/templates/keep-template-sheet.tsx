@@ -7,10 +7,10 @@ import { useStore } from 'react-redux';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse, type Store } from '@/store/store.ts';
-import { Button, Field, Foot, Heading, MomentInput, Sheet, Txt } from '@/ui';
+import { Button, Foot, Heading, MomentInput, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
-import { allTemplates, ShareSwitch } from './template-sheet.tsx';
+import { allTemplates, ShareSwitch, TemplateNames } from './template-sheet.tsx';
 
 /** A list, or an item with its steps, is kept to be used again; what has days says which day they are counted from. */
 export function KeepTemplateSheet({ of, onClose }: { of: { list: List } | { item: Item }; onClose: () => void }) {
@@ -48,30 +48,16 @@ export function KeepTemplateSheet({ of, onClose }: { of: { list: List } | { item
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-5 pt-2">
         <Txt tone="muted">{t('template.keepMeans', { count: items.length })}</Txt>
-        <Field
-          label={t('template.name')}
-          hint={t('template.nameHint')}
-          value={draft.name}
-          onChangeText={(name) => change({ name })}
-          onSubmitEditing={save}
-          maxLength={80}
-          error={error}
-        />
-        {days.length > 0 ? (
-          <View className="gap-3">
-            <MomentInput label={t('template.anchor')} kind="date" value={draft.anchor} onChange={(anchor) => change({ anchor })} />
-            <Txt size={15} tone="muted">
-              {t(draft.anchor ? 'template.anchorMeans' : 'template.anchorNone')}
-            </Txt>
-            <Field
-              label={t('template.anchorName')}
-              hint={t('template.anchorHint')}
-              value={draft.anchorName}
-              onChangeText={(anchorName) => change({ anchorName })}
-              maxLength={40}
-            />
-          </View>
-        ) : null}
+        <TemplateNames draft={draft} onChange={change} onSubmit={save} error={error} hasDay={days.length > 0}>
+          {days.length > 0 ? (
+            <View className="gap-3">
+              <MomentInput label={t('template.anchor')} kind="date" value={draft.anchor} onChange={(anchor) => change({ anchor })} />
+              <Txt size={15} tone="muted">
+                {t(draft.anchor ? 'template.anchorMeans' : 'template.anchorNone')}
+              </Txt>
+            </View>
+          ) : null}
+        </TemplateNames>
         {me.role === 'helper' ? null : <ShareSwitch on={draft.isShared} onChange={(isShared) => change({ isShared })} />}
         <Foot>
           <Button kind="main" onPress={save}>

@@ -46,37 +46,22 @@ export function TemplateSheet({ template, onClose }: { template?: Template; onCl
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-5 pt-2">
-        <Field
-          label={t('template.name')}
-          hint={t('template.nameHint')}
-          value={draft.name}
-          onChangeText={(name) => change({ name })}
-          onSubmitEditing={save}
-          maxLength={80}
-          error={error}
-          autoFocus={!template}
-        />
-        {template ? null : (
-          <Labelled words={t('template.kind')}>
-            <Choice
-              label={t('template.kind')}
-              value={kind}
-              onChange={(next) => change({ kind: next })}
-              options={[
-                { value: 'list', words: t('template.kind.list') },
-                { value: 'item', words: t('template.kind.item') },
-              ]}
-            />
-          </Labelled>
-        )}
-        <Field label={t('template.purpose')} value={draft.purpose} onChangeText={(purpose) => change({ purpose })} maxLength={300} />
-        <Field
-          label={t('template.anchorName')}
-          hint={t('template.anchorHint')}
-          value={draft.anchorName}
-          onChangeText={(anchorName) => change({ anchorName })}
-          maxLength={40}
-        />
+        <TemplateNames draft={draft} onChange={change} onSubmit={save} error={error} autoFocus={!template}>
+          {template ? null : (
+            <Labelled words={t('template.kind')}>
+              <Choice
+                label={t('template.kind')}
+                value={kind}
+                onChange={(next) => change({ kind: next })}
+                options={[
+                  { value: 'list', words: t('template.kind.list') },
+                  { value: 'item', words: t('template.kind.item') },
+                ]}
+              />
+            </Labelled>
+          )}
+          <Field label={t('template.purpose')} value={draft.purpose} onChangeText={(purpose) => change({ purpose })} maxLength={300} />
+        </TemplateNames>
         {me.role === 'helper' ? null : <ShareSwitch on={draft.isShared} onChange={(isShared) => change({ isShared })} />}
         <Foot>
           <Button kind="main" onPress={save}>
@@ -85,6 +70,45 @@ export function TemplateSheet({ template, onClose }: { template?: Template; onCl
         </Foot>
       </View>
     </Sheet>
+  );
+}
+
+interface TemplateNamesProps {
+  draft: { name: string; anchorName: string };
+  onChange: (some: { name?: string; anchorName?: string }) => void;
+  onSubmit: () => void;
+  error: string | null;
+  autoFocus?: boolean;
+  /** Its day is not asked for where nothing has one. */
+  hasDay?: boolean;
+  children?: React.ReactNode;
+}
+
+/** What a template is called, and its day; with what is asked in between. */
+export function TemplateNames({ draft, onChange, onSubmit, error, autoFocus = false, hasDay = true, children }: TemplateNamesProps) {
+  return (
+    <>
+      <Field
+        label={t('template.name')}
+        hint={t('template.nameHint')}
+        value={draft.name}
+        onChangeText={(name) => onChange({ name })}
+        onSubmitEditing={onSubmit}
+        maxLength={80}
+        error={error}
+        autoFocus={autoFocus}
+      />
+      {children}
+      {hasDay ? (
+        <Field
+          label={t('template.anchorName')}
+          hint={t('template.anchorHint')}
+          value={draft.anchorName}
+          onChangeText={(anchorName) => onChange({ anchorName })}
+          maxLength={40}
+        />
+      ) : null}
+    </>
   );
 }
 
