@@ -19,6 +19,7 @@ import { Presence } from '../recurrence/presence.ts';
 import { assign, carriedSoFar, queueOf, type Assigned } from '../recurrence/whose-turn.ts';
 import { choreFileId } from '../model/attachment.ts';
 import { addAlarm } from './alarms.ts';
+import { layOutTemplate } from './laying-templates.ts';
 import { insertCopy } from './copied-files.ts';
 import type { Deciding } from './deciding.ts';
 import { insertItem } from './inserting.ts';
@@ -43,6 +44,8 @@ export function insertSeries(
     policy: (fields.personIds?.length ?? 0) > 1 ? 'each' : 'any',
     steps: [],
     fileIds: [],
+    templateId: null,
+    filling: null,
     alarms: [],
     offDay: 'keep',
     missed: eachCounts(given.title, tagNames(given.tagIds ?? [], d)) ? 'keep' : 'roll',
@@ -90,6 +93,7 @@ export function appear(series: Series, occurrence: Occurrence, d: Deciding): Ite
   settleNobody(item.id, d);
   layOutSteps(item, series, d);
   layOutFiles(item, series, d);
+  layOutTemplate(item, series, d);
   if (!known) setAlarms(item, personIds, series, d);
   if (series.missed === 'roll') missEarlier(item, d);
   return item;

@@ -6,9 +6,9 @@ import type { Deciding } from './deciding.ts';
 /** The same file with several items: with copies, and with those of a chore that are to come. */
 
 /** What is with an item goes along where it is copied: the same bytes, kept once. */
-export function copyAttachments(fromId: string, toId: string, d: Deciding): void {
+export function copyAttachments(fromId: string, toId: string, d: Deciding, authorId = d.actor.id): void {
   for (const file of d.by('attachment', 'itemId', fromId).sort(byAdded))
-    if (file.removedAt === null && file.arrivedAt !== null && file.partId === null) insertCopy(file, toId, d.newId(), d.actor.id, d);
+    if (file.removedAt === null && file.arrivedAt !== null && file.partId === null) insertCopy(file, toId, d.newId(), authorId, d);
 }
 
 /** The same bytes with another item. */

@@ -63,6 +63,7 @@ import { addTemplateItem, changeTemplate, changeTemplateItem, makeTemplate } fro
 import { useTemplate } from './using-templates.ts';
 import { setStages, toStage } from './stages.ts';
 import { changeProject, finishProject, makeProject, setMembers } from './projects.ts';
+import { setChoreTemplate } from './chore-template.ts';
 import { undo } from './undo.ts';
 import { uphold } from './upholding.ts';
 import { beginOccasion, forgetVisit, reportVisit } from './visits.ts';
@@ -168,6 +169,7 @@ const KINDS = {
   'project.change': changeProject,
   'project.setMembers': setMembers,
   'project.finish': finishProject,
+  'chore.setTemplate': setChoreTemplate,
   'template.make': makeTemplate,
   'template.keep': keepTemplate,
   'template.change': changeTemplate,

@@ -104,6 +104,7 @@ export const REQUIRED_PERMISSIONS = {
   'project.change': ['self', 'manage'],
   'project.setMembers': ['self', 'manage', 'see'],
   'project.finish': ['self', 'manage'],
+  'chore.setTemplate': ['self', 'change'],
   'template.make': ['keep', 'self'],
   'template.keep': ['see', 'keep', 'self'],
   'template.change': ['self', 'manage'],

@@ -185,3 +185,61 @@ test('bounds: too many blanks, a step of what comes after it, an hour that leave
   expect(tried(Array.from({ length: 501 }, () => ({ title: 'a' })))).toBe('too-many');
   w.must('Aino', 'template.make', { name: 'T', items: Array.from({ length: 60 }, (_, nth) => ({ title: `{blank ${nth}}` })) } as never);
 });
+
+describe('a chore that uses a template each time', () => {
+  function cellar() {
+    const w = new World();
+    w.join('Marek', 'helper');
+    const list = w.list('Aino', 'Cellar', [['Marek', 'check']]);
+    w.must('Aino', 'chore.make', { title: 'Cellar round', list, rrule: 'FREQ=MONTHLY;BYDAY=1FR', dtstart: '2026-12-04', whenDone: true } as never);
+    const items = [
+      { title: 'Look at {barrel}', due: { days: -1, time: '10:00' }, holders: [{ role: 'looker' }] },
+      { title: 'Write it down', under: 0 },
+    ];
+    w.must('Aino', 'template.make', { name: 'Round', items } as never);
+    const [series, template] = [w.rows.all('series')[0]!.id, w.rows.all('template')[0]!.id];
+    const open = () => w.rows.by('item', 'listId', list).filter(({ seriesId, removedAt, id }) => seriesId !== null && removedAt === null && w.parts(id).some(({ standing }) => standing !== 'completed'))[0]!; // prettier-ignore
+    const stepsOf = (id: string) => w.rows.by('item', 'parentId', id).filter(({ removedAt }) => removedAt === null);
+    const said = { series, template, blanks: { barrel: 'the oak one' }, roles: { Looker: [w.person('Marek')] } };
+    return { w, series, template, open, stepsOf, said };
+  }
+
+  test('what it asks for is settled once; each one has its steps, its days by its own day, and whoever does them', () => {
+    const { w, open, stepsOf, said } = cellar();
+    expect(w.refused('Aino', 'chore.setTemplate', { ...said, blanks: {} }).code).toBe('template-blank-missing');
+    w.must('Aino', 'chore.setTemplate', said);
+    const first = open();
+    expect(stepsOf(first.id)).toMatchObject([{ title: 'Look at the oak one', due: '2026-12-03T10:00' }]);
+    expect(stepsOf(stepsOf(first.id)[0]!.id)).toMatchObject([{ title: 'Write it down' }]);
+    w.must('Aino', 'part.checkOff', { item: first.id, person: null });
+    const second = open();
+    expect(second.due).toBe('2027-01-01');
+    expect(stepsOf(second.id)).toMatchObject([{ title: 'Look at the oak one', due: '2026-12-31T10:00' }]);
+    expect(w.part(stepsOf(second.id)[0]!.id, 'Marek')).toMatchObject({ standing: 'needs-action', giverId: w.person('Aino') });
+  });
+
+  test('a template that is changed makes what comes; one that is gone, or no longer wanted, nothing more', () => {
+    const { w, series, template, open, stepsOf, said } = cellar();
+    w.must('Aino', 'chore.setTemplate', said);
+    const next = () => (w.must('Aino', 'part.checkOff', { item: open().id, person: null }), stepsOf(open().id).map(({ title }) => title));
+    const [item] = w.rows.by('templateItem', 'templateId', template).filter(({ parentId }) => parentId === null);
+    w.must('Aino', 'templateItem.change', { item: item!.id, title: 'Smell at {barrel}' });
+    expect(next()).toEqual(['Smell at the oak one']);
+    w.must('Aino', 'template.change', { template, removed: true });
+    expect(next()).toEqual([]);
+    w.must('Aino', 'template.change', { template, removed: false });
+    w.must('Aino', 'chore.setTemplate', { series, template: null });
+    expect(next()).toEqual([]);
+  });
+
+  test('undone, the steps are gone again; another’s own template is nobody else’s to use', () => {
+    const { w, open, stepsOf, said } = cellar();
+    const { id } = w.must('Aino', 'chore.setTemplate', said);
+    w.must('Aino', 'undo', { command: id });
+    expect(stepsOf(open().id)).toEqual([]);
+    w.join('Tapio');
+    w.must('Tapio', 'template.make', { name: 'His', items: [{ title: 'One' }] } as never);
+    const his = w.rows.all('template').find(({ name }) => name === 'His')!.id;
+    expect(w.refused('Aino', 'chore.setTemplate', { ...said, template: his }).code).toBe('not-allowed');
+  });
+});

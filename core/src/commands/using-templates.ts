@@ -6,8 +6,7 @@ import { isHere } from '../model/person.ts';
 import { keyAtEnd } from '../model/position.ts';
 import { TITLE_MAX } from '../model/row.ts';
 import { CalendarDate, Id, Name } from '../model/row-schema.ts';
-import { BLANK_MAX, BLANK_NAME_MAX, MOST_BLANKS, MOST_ROLES, type Template, type TemplateItem } from '../model/template.ts';
-import { askedBy } from '../templates/asked.ts';
+import type { Template, TemplateItem } from '../model/template.ts';
 import { filledIn } from '../templates/blanks.ts';
 import { layOut, type Filling, type LaidOut } from '../templates/laid-out.ts';
 import { askForContainer, CONTAINER, containerOf, type Container } from './container.ts';
@@ -17,12 +16,11 @@ import { refuseBadDates } from './item-fields.ts';
 import { insertItem } from './inserting.ts';
 import { commandKind, SLICE } from './kind.ts';
 import { insertSection } from './lists.ts';
-import { givePart, needPerson, settleNobody } from './parts.ts';
+import { givePart, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { byKey, FILLING, refuseMissing, seesTemplate, stillThere } from './filling-templates.ts';
 import { leftAfter, USED_AT_ONCE } from './slicing.ts';
 import { itemsOf } from './templates.ts';
-
-const few = <V extends z.ZodMiniType>(most: number, key: z.ZodMiniString<string>, value: V) => z.record(key, value).check(z.refine((all) => Object.keys(all).length <= most)); // prettier-ignore
 
 /** Makes what a template holds: a list with its items, or an item with its steps; in one action, with one undo. */
 export const useTemplate = commandKind({
@@ -34,12 +32,11 @@ export const useTemplate = commandKind({
     /** Into one that is there, instead of a list of its own. */
     ...CONTAINER,
     anchor: z.optional(z.nullable(CalendarDate)),
-    blanks: z._default(few(MOST_BLANKS, z.string().check(z.maxLength(BLANK_NAME_MAX)), z.string().check(z.trim(), z.maxLength(BLANK_MAX))), {}),
-    roles: z._default(few(MOST_ROLES * 2, z.string().check(z.maxLength(40)), z.array(Id).check(z.maxLength(60))), {}),
+    ...FILLING,
     rows: SLICE,
     root: z.optional(Id),
   }),
-  asks: (payload, d) => [{ permission: 'self', is: sees(payload.template, d) }, askForContainer(payload)],
+  asks: (payload, d) => [{ permission: 'self', is: seesTemplate(payload.template, d) }, askForContainer(payload)],
   refuses: (payload, d) => void checked(payload, d),
   decide(payload, d) {
     const { template, items, filling } = checked(payload, d);
@@ -57,11 +54,6 @@ export const useTemplate = commandKind({
     );
   },
 });
-
-const sees = (id: string, d: Deciding): boolean => {
-  const template = d.find('template', id);
-  return template !== undefined && (template.isShared || template.ownerId === d.actorOrNull?.id);
-};
 
 /** The item one of a template's becomes. */
 const madeId = (templateItemId: string, root: string): string => v5(`made:${templateItemId}`, root);
@@ -82,23 +74,11 @@ function checked(said: Said, d: Deciding): { template: Template; items: Template
   if (template.removedAt !== null) refuse('gone', { noun: 'template' }, 'template');
   const items = itemsOf(template.id, d);
   if (items.length === 0) refuse('template-empty', { name: template.name });
-  const asked = askedBy(template, items, d);
   const filling: Filling = { anchor: said.anchor ?? null, blanks: byKey(said.blanks), roles: byKey(said.roles) };
-  if (asked.anchor && filling.anchor === null) refuse('template-day-missing', { name: template.anchorName }, 'anchor');
-  const blank = asked.blanks.filter((name) => !filling.blanks[name.toLowerCase()]);
-  if (blank.length > 0) refuse('template-blank-missing', { names: blank }, 'blanks');
-  const open = [
-    ...asked.roles.filter((role) => !filling.roles[role.toLowerCase()]),
-    ...asked.gone.filter(({ id }) => !filling.roles[id]).map(({ name }) => name),
-  ];
-  if (open.length > 0) refuse('template-role-missing', { names: open }, 'roles');
-  for (const persons of Object.values(filling.roles)) for (const id of persons) needPerson(id, d, 'roles');
+  refuseMissing(template, items, filling, d);
   if (template.kind === 'list' && !said.list && !said.parent) refuseKnownName(said.name ?? filledIn(template.name, filling.blanks).trim(), d);
   return { template, items, filling };
 }
-
-const byKey = <V>(said: Record<string, V>): Record<string, V> =>
-  Object.fromEntries(Object.entries(said).map(([key, value]) => [key.trim().toLowerCase(), value]));
 
 /** Two lists of one name are told apart by nobody: another name is asked for. */
 function refuseKnownName(name: string, d: Deciding): void {
@@ -168,16 +148,6 @@ function make({ of, title, notes, due, start, personIds }: LaidOut, spot: Spot, 
   if (people.length > 0) settleNobody(id, d);
   copyAttachments(of.id, id, d);
   if (of.parentId === null) d.enter('item.add', { itemId: item.id }, people.length > 0 ? { to: people.map(({ name }) => name) } : {});
-}
-
-/** Tags, situations and places that are gone by now are left out. */
-function stillThere({ tagIds, situationIds, placeId }: TemplateItem, d: Deciding) {
-  const place = placeId === null ? undefined : d.find('place', placeId);
-  return {
-    tagIds: tagIds.filter((id) => d.find('tag', id)?.removedAt === null),
-    situationIds: situationIds.filter((id) => d.find('situation', id)?.removedAt === null),
-    placeId: place && place.removedAt === null ? placeId : null,
-  };
 }
 
 /** However many somebody has of it, they are told once: of the first. */

@@ -35,6 +35,10 @@ export const Series = z.object({
   /** Files, by their attachments, that each one has from when it comes. */
   fileIds: z.array(Id),
   alarms: z.array(Trigger),
+  /** A template whose items are steps of each one, with the days they have by its own. */
+  templateId: z.nullable(Id),
+  /** What it asks for, settled once. */
+  filling: z.nullable(z.object({ blanks: z.record(z.string(), z.string()), roles: z.record(z.string(), z.array(Id)) })),
   /** One of the two. */
   rrule: z.nullable(RRuleText),
   afterDone: z.nullable(AfterDone),

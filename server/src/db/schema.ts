@@ -261,6 +261,8 @@ export const series = sqliteTable(
     ...nature(),
     steps: json(),
     fileIds: json().default([]),
+    templateId: text(),
+    filling: text({ mode: 'json' }),
     alarms: json(),
     rrule: text(),
     afterDone: text(),

@@ -145,6 +145,12 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
     on: d.chance(0.6),
   }),
   'project.finish': (d, id) => ({ project: id('project'), finished: d.chance(0.7), open: d.pick([undefined, 'stays', 'is-filed', 'gone']) }),
+  'chore.setTemplate': (d, id) => ({
+    series: id('series'),
+    template: d.pick([null, id('template')]),
+    blanks: d.pick([{}, { a: 'x' }, WORDS]),
+    roles: d.pick([{}, { cook: [id('person')] }]),
+  }),
   'template.make': (d) => ({
     name: d.pick(WORDS),
     kind: d.pick(['list', 'item', 'note', 7]),

@@ -384,6 +384,10 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
     },
   },
   'project.finish': { anothers: byManagers(async (s) => ({ project: await project(s, {}), open: 'stays' })) },
+  'chore.setTemplate': {
+    'the house’s': onChore(({ series }) => ({ series, template: null })),
+    'another’s own': async (s) => ({ payload: { series: (await chore(s)).series, template: await template(s, 'Other', false) }, allowed: false }),
+  },
   'template.make': {
     own: byAll(() => ({ name: 'Opening', items: [{ title: 'Air the rooms' }] })),
     'the house’s': async (s) => ({ payload: { name: 'Opening', isShared: true, items: [{ title: 'Air the rooms' }] }, allowed: s.role !== 'helper' }),

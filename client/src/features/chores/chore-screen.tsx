@@ -4,11 +4,13 @@ import {
   chainOf,
   choresAhead,
   doneBy,
+  finding,
   historyOf,
   isOver,
   isSetAside,
   keptSince,
   madeOf,
+  mayChangeChore,
   nextToMake,
   type Ahead,
   type Item,
@@ -20,6 +22,7 @@ import { BeyondLine } from '@/features/beyond';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
 import { OccurrenceSheet } from '@/features/occurrence';
 import { Screen } from '@/features/shell';
+import { ChoreTemplateSheet } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { useBeyond } from '@/store/use-beyond.ts';
@@ -80,20 +83,25 @@ export function ChoreScreen({ seriesId }: { seriesId: string }) {
 
 /** The chore as a whole: another rule from the open one on, or no more of it. */
 function ChoreMenu({ series, open }: { series: Series; open: Item | null }) {
-  const { rows, house } = useOpenHouse();
+  const { rows, house, me } = useOpenHouse();
+  const [filling, setFilling] = useState(false);
   const submit = useSubmit();
   const openItem = useOpenItem();
   const from = open?.recurrenceId ?? nextToMake(series, madeOf(series.id, rows).at(-1)?.recurrenceId ?? null, house, rows)?.recurrenceId;
   if (!from) return null;
   const end = () => void submit('chore.end', { series: series.id, recurrenceId: from }, { words: t('said.choreEnded', { title: series.title }), undo: true });
   return (
-    <Menu
-      label={t('row.more', { title: series.title })}
-      entries={[
-        ...(open ? [{ key: 'rule', words: t('chores.change'), onPress: () => openItem(open.id, 'rule') }] : []),
-        { key: 'end', words: t('chores.end'), late: true, onPress: end },
-      ]}
-    />
+    <>
+      <Menu
+        label={t('row.more', { title: series.title })}
+        entries={[
+          ...(mayChangeChore(series, me, finding(rows)) ? [{ key: 'template', words: t('chores.template'), onPress: () => setFilling(true) }] : []),
+          ...(open ? [{ key: 'rule', words: t('chores.change'), onPress: () => openItem(open.id, 'rule') }] : []),
+          { key: 'end', words: t('chores.end'), late: true, onPress: end },
+        ]}
+      />
+      {filling ? <ChoreTemplateSheet series={series} onClose={() => setFilling(false)} /> : null}
+    </>
   );
 }
 

@@ -4,5 +4,6 @@ const screens = () => import('./screens.ts');
 
 export const TemplatesScreen = drawnLater(() => screens().then((all) => all.TemplatesScreen));
 export const TemplateScreen = drawnLater(() => screens().then((all) => all.TemplateScreen));
+export const ChoreTemplateSheet = drawnLater(() => screens().then((all) => all.ChoreTemplateSheet));
 export const KeepTemplateSheet = drawnLater(() => screens().then((all) => all.KeepTemplateSheet));
 export const NewFromTemplate = drawnLater(() => screens().then((all) => all.NewFromTemplate));

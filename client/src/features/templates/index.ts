@@ -1,1 +1,1 @@
-export { KeepTemplateSheet, NewFromTemplate, TemplateScreen, TemplatesScreen } from './fetched.ts';
+export { ChoreTemplateSheet, KeepTemplateSheet, NewFromTemplate, TemplateScreen, TemplatesScreen } from './fetched.ts';

@@ -4,6 +4,7 @@ import { alerts, enter, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { went } from '@/testing/router.ts';
 import { t } from '@/words';
+import { ChoreTemplateSheet } from './chore-template.tsx';
 import { KeepTemplateSheet } from './keep-template-sheet.tsx';
 import { readTemplate } from './template-file.tsx';
 import { TemplateScreen } from './template-screen.tsx';
@@ -102,6 +103,24 @@ test('kept from a list: without a day its dates are left out, and that is said',
   tap(t('template.keepIt'));
   const kept = w.rows.all('template').find(({ name }) => name === 'Opening')!;
   expect(w.rows.by('templateItem', 'templateId', kept.id)).toMatchObject([{ title: 'Air the rooms', due: null }]);
+});
+
+test('a chore has its steps from one: what it asks for is settled once, what is missing is named', () => {
+  const { w } = house();
+  w.must('Aino', 'chore.make', { title: 'Cellar round', rrule: 'FREQ=WEEKLY', dtstart: '2026-11-24' } as never);
+  const series = () => w.rows.all('series')[0]!;
+  inHouse(w, 'Aino', <ChoreTemplateSheet series={series()} onClose={() => undefined} />);
+  fireEvent.click(screen.getByRole('radio', { name: 'A wedding for {couple}' }));
+  // its day is that of each one: it is not asked for
+  expect(screen.queryByLabelText('Saturday')).toBeNull();
+  tap(t('common.save'));
+  expect(alerts()).toContain(t('template.missing', { names: 'couple, guests and cook' }));
+  type('Couple', 'us');
+  type('Guests', '4');
+  fireEvent.click(screen.getByRole('checkbox', { name: /^Marek/ }));
+  tap(t('common.save'));
+  expect(series()).toMatchObject({ filling: { blanks: { couple: 'us', guests: '4' } } });
+  expect(w.rows.all('item').map(({ title }) => title)).toContain('Lay 4 plates');
 });
 
 test('whoever may only use it changes nothing in it', () => {

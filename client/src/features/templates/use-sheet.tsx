@@ -1,20 +1,19 @@
 import type { MemoryRows, Template, TemplateItem } from '@kotiva/core';
-import type { Asked } from '@kotiva/core/templates/asked';
 import { filledIn } from '@kotiva/core/templates/blanks';
 import { layOut, type Filling } from '@kotiva/core/templates/laid-out';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { PeoplePicker } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { selectRows } from '@/store/rows.ts';
 import { useOpenHouse, type Store } from '@/store/store.ts';
-import { Button, ErrorLine, Field, Fold, Foot, Heading, Labelled, LongRows, MomentInput, Row, Sheet, Switch } from '@/ui';
+import { Button, ErrorLine, Field, Fold, Foot, Heading, LongRows, MomentInput, Row, Sheet } from '@/ui';
 import { t, together } from '@/words';
 import { sayExactly } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
+import { FillingFields, missingIn } from './filling-fields.tsx';
 import { useContents } from './use-templates.ts';
 
 interface Typed {
@@ -46,7 +45,7 @@ export function UseSheet({ template, onClose }: { template: Template; onClose: (
   const name = typed.name ?? filledIn(template.name, filling.blanks).trim().slice(0, 80);
   const says = (at: string) => (error?.at === at ? error.says : null);
   const isList = template.kind === 'list';
-  const missing = missingIn(asked, typed, template);
+  const missing = [...(asked.anchor && !typed.anchor ? [template.anchorName || t('template.itsDay')] : []), ...missingIn(asked, typed)];
   const make = () => {
     setTried(true);
     if (missing.length > 0) return;
@@ -64,10 +63,6 @@ export function UseSheet({ template, onClose }: { template: Template; onClose: (
     else if (item) router.push(`/items/${item.id}`);
   };
   const title = t('template.useTitle', { name: template.name });
-  const people = [
-    ...asked.roles.map((role) => ({ key: role.toLowerCase(), words: role })),
-    ...asked.gone.map((person) => ({ key: person.id, words: t('template.left', { name: person.name }) })),
-  ];
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-5 pt-2">
@@ -77,33 +72,7 @@ export function UseSheet({ template, onClose }: { template: Template; onClose: (
             <ErrorLine says={says('anchor') ?? (tried && !typed.anchor ? t('template.fillIn') : null)} />
           </View>
         ) : null}
-        {asked.blanks.map((blank) => (
-          <Field
-            key={blank}
-            label={capital(blank)}
-            value={typed.blanks[blank.toLowerCase()] ?? ''}
-            maxLength={200}
-            onChangeText={(value) => change({ blanks: { ...typed.blanks, [blank.toLowerCase()]: value } })}
-            error={tried && !typed.blanks[blank.toLowerCase()]?.trim() ? t('template.fillIn') : null}
-          />
-        ))}
-        {people.map(({ key, words }) => (
-          <Labelled key={key} words={capital(words)}>
-            <PeoplePicker
-              label={words}
-              chosen={typed.roles[key] ?? []}
-              onToggle={(person) => change({ roles: { ...typed.roles, [key]: toggled(typed.roles[key] ?? [], person) } })}
-            />
-            <Switch
-              words={t('template.nobodyYet')}
-              on={typed.roles[key]?.length === 0}
-              onChange={(on) =>
-                change({ roles: on ? { ...typed.roles, [key]: [] } : Object.fromEntries(Object.entries(typed.roles).filter(([role]) => role !== key)) })
-              }
-            />
-            <ErrorLine says={tried && !typed.roles[key] ? t('template.choose') : null} />
-          </Labelled>
-        ))}
+        <FillingFields asked={asked} typed={typed} tried={tried} onChange={change} />
         {isList ? (
           <Field label={t('template.listName')} value={name} maxLength={80} onChangeText={(next) => change({ name: next })} error={says('name')} />
         ) : null}
@@ -124,19 +93,6 @@ export function UseSheet({ template, onClose }: { template: Template; onClose: (
     </Sheet>
   );
 }
-
-/** What still has to be said, by name. */
-const missingIn = ({ anchor, blanks, roles, gone }: Asked, typed: Typed, { anchorName }: Template): string[] => [
-  ...(anchor && !typed.anchor ? [anchorName || t('template.itsDay')] : []),
-  ...blanks.filter((blank) => !typed.blanks[blank.toLowerCase()]?.trim()),
-  ...roles.filter((role) => !typed.roles[role.toLowerCase()]),
-  ...gone.filter(({ id }) => !typed.roles[id]).map(({ name }) => name),
-];
-
-const capital = (text: string): string => text.charAt(0).toLocaleUpperCase() + text.slice(1);
-/** Whoever is chosen goes with a tap, and is let go by another. */
-const toggled = (chosen: readonly string[], person: string): string[] =>
-  chosen.includes(person) ? chosen.filter((one) => one !== person) : [...chosen, person];
 
 function fillingOf({ anchor, blanks, roles }: Typed): Filling {
   const said = Object.fromEntries(Object.entries(blanks).filter(([, value]) => value.trim() !== ''));

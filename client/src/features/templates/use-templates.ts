@@ -27,4 +27,13 @@ export function useContents(template: Template): { items: TemplateItem[]; asked:
   }, [rows, template]);
 }
 
+/** What one asks for; null: none is chosen. */
+export function useAsked(template: Template | null): Asked | null {
+  const { rows } = useOpenHouse();
+  return useMemo(
+    () => (template === null ? null : askedBy(template, inOrder(rows.by('templateItem', 'templateId', template.id)), finding(rows))),
+    [rows, template],
+  );
+}
+
 export const mayChangeTemplate = ({ ownerId, isShared }: Template, me: Person): boolean => ownerId === me.id || (isShared && me.role === 'manager');

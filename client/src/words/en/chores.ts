@@ -13,6 +13,7 @@ export const choresWords = {
   'chores.kept': '{kept} of {of} done in {weeks} weeks',
   'chores.span': 'Looking back',
   'chores.weeks': '{weeks} weeks',
+  'chores.template': 'Steps from a template',
   'chores.change': 'Change how it repeats',
   'chores.end': 'Stop repeating from now on',
   'chores.run': '{count} in a row',

@@ -78,6 +78,7 @@ export const toastsWords = {
   'undone.project.change': 'changing a project',
   'undone.project.setMembers': 'changing what belongs to a project',
   'undone.project.finish': 'finishing a project',
+  'undone.chore.setTemplate': 'setting the steps of a chore',
   'undone.template.make': 'making a template',
   'undone.template.keep': 'keeping a template',
   'undone.template.change': 'changing a template',
