@@ -15,10 +15,12 @@ import { registerServiceWorker } from '@/sync/service-worker.ts';
 import { useFocusKeeper } from '@/ui/focus-keeper.ts';
 import { hearStepsBack } from '@/ui/history-steps.ts';
 import { useEscapeLeaves, useSpacePresses } from '@/ui/keys.ts';
+import { swallowSecondTaps } from '@/ui/second-tap.ts';
 import { ThemeProvider } from '@/ui/theme.tsx';
 
 registerServiceWorker();
 hearStepsBack();
+swallowSecondTaps();
 
 /** Where drawing a page fails. */
 export function ErrorBoundary() {

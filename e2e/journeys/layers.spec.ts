@@ -182,3 +182,24 @@ test('at twice its size every destination can be read and reached: no word is br
   await page.keyboard.press('Enter');
   await expect(page.getByText('Added “Polish the bell”.', { exact: false })).toBeVisible();
 });
+
+test('the second of two taps on a sheet’s last button goes nowhere, whatever has come to lie beneath it', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await openBoathouse(page);
+  const address = page.url();
+  await page.getByRole('button', { name: /View/ }).click();
+  const done = sheet(page).getByRole('button', { name: t('common.done'), exact: true });
+  const { x, y, width, height } = (await done.boundingBox())!;
+  const under = { x: x + width / 2, y: y + height / 2 };
+  await page.mouse.click(under.x, under.y, { clickCount: 2 });
+  await expect(sheet(page)).toHaveCount(0);
+  expect(page.url()).toBe(address);
+  // later, the same place answers again
+  await expect
+    .poll(async () => {
+      await page.mouse.click(under.x, under.y);
+      return page.url();
+    })
+    .not.toBe(address);
+});

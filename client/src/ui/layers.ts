@@ -11,10 +11,13 @@ export interface Layer {
 }
 
 let layers: readonly Layer[] = [];
+/** How often a layer came or went. */
+let changes = 0;
 const listeners = new Set<() => void>();
 
 function change(next: readonly Layer[]): void {
   layers = next;
+  changes++;
   for (const listen of listeners) listen();
 }
 
@@ -34,6 +37,7 @@ export const useTopLayer = (): Layer | null =>
     () => layers.at(-1) ?? null,
   );
 
+export const layerChanges = (): number => changes;
 export const isMenuOpen = (): boolean => document.querySelector('[role=menu]') !== null;
 export const isCovered = (): boolean => layers.length > 0 || isMenuOpen();
 /** The sheet on top; null: nothing lies over the page. */

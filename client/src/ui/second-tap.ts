@@ -1,0 +1,49 @@
+import { layerChanges } from './layers.ts';
+
+/** ms: within this the second of two taps was meant for what the first fell on. */
+const WITHIN = 500;
+/** px: a finger that taps twice doesn’t hit the same point. */
+const NEAR = 32;
+
+interface Tap {
+  /** ms, the page’s own clock. */
+  at: number;
+  x: number;
+  y: number;
+  /** How often a layer had come or gone before it. */
+  changes: number;
+}
+
+const isSecondOf = (first: Tap | null, { timeStamp, clientX, clientY }: PointerEvent): boolean =>
+  first !== null &&
+  timeStamp - first.at < WITHIN &&
+  Math.abs(clientX - first.x) < NEAR &&
+  Math.abs(clientY - first.y) < NEAR &&
+  layerChanges() !== first.changes;
+
+function stop(event: Event): void {
+  event.stopImmediatePropagation();
+  if (event.cancelable) event.preventDefault();
+}
+
+/**
+ * An impatient hand taps twice. If the first tap opened or closed a sheet, something else now lies under the finger, which nobody meant:
+ * the second tap goes nowhere.
+ */
+export function swallowSecondTaps(): void {
+  let first: Tap | null = null;
+  let isSwallowed = false;
+  const follow = (event: Event): void => {
+    // a click that comes of a key has no tap before it
+    if (isSwallowed && (event as UIEvent).detail !== 0) stop(event);
+  };
+  const begin = (event: PointerEvent): void => {
+    isSwallowed = isSecondOf(first, event);
+    if (isSwallowed) stop(event);
+    // a third tap is the second’s second: what counts as changed is still what the first one did
+    const changes = isSwallowed ? first!.changes : layerChanges();
+    first = { at: event.timeStamp, x: event.clientX, y: event.clientY, changes };
+  };
+  window.addEventListener('pointerdown', begin, { capture: true });
+  for (const name of ['mousedown', 'mouseup', 'click', 'dblclick']) window.addEventListener(name, follow, { capture: true });
+}
