@@ -10,6 +10,7 @@ export * from './model/errand-round-schema.ts';
 export * from './model/filter-schema.ts';
 export * from './model/following-schema.ts';
 export * from './model/guest-schema.ts';
+export * from './model/own-field-schema.ts';
 export * from './model/house-schema.ts';
 export * from './model/invitation-schema.ts';
 export * from './model/item-schema.ts';

@@ -15,6 +15,7 @@ import { followUpScreenWords } from './en/follow-up-screen.ts';
 import { listScreensWords } from './en/list-screens.ts';
 import { templatesWords } from './en/templates.ts';
 import { projectsWords } from './en/projects.ts';
+import { fieldsWords } from './en/fields.ts';
 import { first } from './first.ts';
 
 /** All of it, as a translator and the tests have it. On a device only what comes first is there at once: see `add-words.ts`. */
@@ -37,4 +38,5 @@ export const en = {
   ...listScreensWords,
   ...templatesWords,
   ...projectsWords,
+  ...fieldsWords,
 } as const;

@@ -1,7 +1,8 @@
-import type { Filter, FilterCondition, MemoryRows } from '@kotiva/core';
+import type { Filter, FilterCondition, MemoryRows, Span } from '@kotiva/core';
 import { namedBy, type NamedNoun } from '@kotiva/core/filtering';
 import { sayDuration } from './amounts.ts';
 import { shortDay } from './dates.ts';
+import { sayFieldValue } from './fields.ts';
 import { either, t, together } from './index.ts';
 
 /** A filter said in words, a piece for each condition: "#boats or #shore", "Leila’s or nobody’s", "due within 14 days". */
@@ -44,6 +45,8 @@ function plain(condition: FilterCondition, rows: MemoryRows): string {
       return either(condition.parts.map((part) => t(`dayPart.${part}`).toLowerCase()));
     case 'has':
       return t(`filter.has.${condition.what}`);
+    case 'field':
+      return sayFieldCondition(condition, names[0]!, rows);
     case 'words':
       return t('filter.words', { words: condition.words });
   }
@@ -53,14 +56,38 @@ function plain(condition: FilterCondition, rows: MemoryRows): string {
 const withYear = (date: string): string => `${shortDay(date)} ${date.slice(0, 4)}`;
 
 function sayDate({ field, span }: Extract<FilterCondition, { of: 'date' }>): string {
-  const what = t(`filter.date.${field}`);
-  switch (span.kind) {
-    case 'none':
-      return t(`filter.none.${field}`);
+  if (span.kind === 'none') return t(`filter.none.${field}`);
+  if (span.kind === 'any') return t(`filter.any.${field}`);
+  if (span.kind === 'past' && field === 'due') return t('filter.late');
+  return saySpan(t(`filter.date.${field}`), span);
+}
+
+/** What is asked of a field: “Depth 2 to 4”, “Wood: larch or pine”. */
+function sayFieldCondition({ field, asks }: Extract<FilterCondition, { of: 'field' }>, name: string, rows: MemoryRows): string {
+  switch (asks.kind) {
     case 'any':
-      return t(`filter.any.${field}`);
+      return t('filter.field.any', { name });
+    case 'words':
+      return t('filter.field.words', { name, words: asks.words });
+    case 'number': {
+      const [least, most] = [asks.least, asks.most].map((end) => (end === null ? null : String(end)));
+      if (least != null && most != null) return t('filter.field.between', { name, least, most });
+      return least != null ? t('filter.field.least', { name, least }) : most != null ? t('filter.field.most', { name, most }) : t('filter.field.any', { name });
+    }
+    case 'among': {
+      const row = rows.get('ownField', field);
+      const named = asks.ids.map((id) => (typeof row === 'string' ? t('filter.gone') : sayFieldValue(id, row, rows) || t('filter.gone')));
+      return t('filter.field.among', { name, names: either(named) });
+    }
+    case 'span':
+      return asks.span.kind === 'none' || asks.span.kind === 'any' ? t('filter.field.any', { name }) : saySpan(name, asks.span);
+  }
+}
+
+function saySpan(what: string, span: Exclude<Span, { kind: 'none' | 'any' }>): string {
+  switch (span.kind) {
     case 'past':
-      return field === 'due' ? t('filter.late') : t('filter.past', { what });
+      return t('filter.past', { what });
     case 'next':
       return span.days === 0 ? t('filter.today', { what }) : t('filter.next', { what, count: span.days });
     case 'last':

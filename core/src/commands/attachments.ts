@@ -3,6 +3,7 @@ import { allows } from '../access/allows.ts';
 import { fileNameOf, MOST_ATTACHMENTS } from '../model/attachment.ts';
 import type { Attachment } from '../model/attachment-schema.ts';
 import { Id } from '../model/row-schema.ts';
+import { addressOf } from '../model/web-address.ts';
 import { choresWith } from './copied-files.ts';
 import type { Deciding } from './deciding.ts';
 import { listeners } from './following.ts';
@@ -51,15 +52,6 @@ export const linkAttachment = commandKind({
     attach(item, { name: fileNameOf(name ?? '') || fileNameOf(address.host), url: address.href, arrivedAt: d.now }, d);
   },
 });
-
-/** An http or https address without a name or password in it; without a scheme it is taken for https. */
-const ADDRESS = /^https?:\/\/(?<host>[^\s/?#@:]+\.[^\s/?#@:.]+)(:\d{1,5})?([/?#]\S*)?$/i;
-
-function addressOf(typed: string): { href: string; host: string } | null {
-  const href = /^[a-z][a-z0-9+-]*:/i.test(typed) ? typed : `https://${typed}`;
-  const host = ADDRESS.exec(href)?.groups?.['host'];
-  return host === undefined ? null : { href, host };
-}
 
 type Attached = Pick<Attachment, 'name'> & Partial<Attachment>;
 

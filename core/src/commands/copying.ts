@@ -2,6 +2,7 @@ import * as z from 'zod/mini';
 import type { Item } from '../model/item.ts';
 import { Id } from '../model/row-schema.ts';
 import { copyAttachments } from './copied-files.ts';
+import { copyFieldValues } from './fields.ts';
 import { insertItem } from './inserting.ts';
 import type { Deciding } from './deciding.ts';
 import { notifyOfNew } from './following.ts';
@@ -50,6 +51,7 @@ function copyTo({ item, steps }: Original, spot: Container, d: Deciding): Item {
   const nature = { title, notes, due, start, importance, effort, energy, dayPart, tagIds, situationIds, placeId, policy, confirm, wanted };
   const copy = insertItem(d, { ...nature, ...spot, makerId: d.actor.id });
   copyAttachments(item.id, copy.id, d);
+  copyFieldValues(item.id, copy.id, d);
   for (const step of steps) copyTo(step, { ...spot, parentId: copy.id }, d);
   return copy;
 }

@@ -62,6 +62,7 @@ import { keepTemplate } from './keeping-templates.ts';
 import { addTemplateItem, changeTemplate, changeTemplateItem, makeTemplate } from './templates.ts';
 import { useTemplate } from './using-templates.ts';
 import { setStages, toStage } from './stages.ts';
+import { changeField, makeField, setFields } from './fields.ts';
 import { changeProject, finishProject, makeProject, setMembers } from './projects.ts';
 import { setChoreTemplate } from './chore-template.ts';
 import { undo } from './undo.ts';
@@ -165,6 +166,9 @@ const KINDS = {
   'comment.takeBack': takeBackComment,
   'list.setStages': setStages,
   'item.toStage': toStage,
+  'field.make': makeField,
+  'field.change': changeField,
+  'item.setFields': setFields,
   'project.make': makeProject,
   'project.change': changeProject,
   'project.setMembers': setMembers,

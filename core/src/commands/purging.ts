@@ -41,6 +41,7 @@ const NAMELESS = '–';
 function purge(itemId: string, d: Deciding): void {
   d.set('item', itemId, { purgedAt: d.now, notes: '' });
   for (const comment of d.by('comment', 'itemId', itemId)) d.set('comment', comment.id, { text: '', removedAt: comment.removedAt ?? d.now });
+  for (const { id } of d.by('fieldValue', 'itemId', itemId)) d.set('fieldValue', id, { value: null });
   for (const { id, removedAt } of d.by('attachment', 'itemId', itemId)) {
     // what goes along with a chore is the chore's, and is with those to come
     if (choresWith(id, itemId, d).length === 0) d.set('attachment', id, { name: NAMELESS, removedAt: removedAt ?? d.now });

@@ -19,7 +19,7 @@ export const NEWEST_OF_LIST = 300;
 export const NEWEST_OF_SERIES = 20;
 
 /** Rows that name an item and come and go with it. */
-export const CLUSTERED = ['part', 'alarm', 'wait', 'comment', 'attachment', 'guest', 'watch', 'activity'] as const satisfies readonly Noun[];
+export const CLUSTERED = ['part', 'alarm', 'wait', 'comment', 'attachment', 'guest', 'fieldValue', 'watch', 'activity'] as const satisfies readonly Noun[];
 
 /** Somebody has still to do with it: it is open, or came back to whoever gave it and was not looked at yet. */
 export function isLiving(item: Item, parts: readonly Part[]): boolean {

@@ -1,30 +1,32 @@
 import * as z from 'zod/mini';
 import { BOARD_BYS, COLUMN_WIDTH, COLUMNS, DETAILS, LAYOUTS, SORTINGS } from './arrangement.ts';
+import { MOST_FIELDS } from './own-field.ts';
+import { FieldKey } from './own-field-schema.ts';
 import { Id, shared } from './row-schema.ts';
 
 /** How rows are put together: `usual` is what the view is about, a day's parts or a list's sections. */
 const GROUPINGS = ['usual', 'date', 'list', 'person', 'tag', 'stage', 'none'] as const;
-export const Grouping = z.enum(GROUPINGS);
+export const Grouping = z.union([z.enum(GROUPINGS), FieldKey]);
 export type Grouping = z.infer<typeof Grouping>;
-export const Sorting = z.enum(SORTINGS);
+export const Sorting = z.union([z.enum(SORTINGS), FieldKey]);
 export type Sorting = z.infer<typeof Sorting>;
 export const Detail = z.enum(DETAILS);
 export type Detail = z.infer<typeof Detail>;
 
 export const Layout = z.enum(LAYOUTS);
 export type Layout = z.infer<typeof Layout>;
-export const BoardBy = z.enum(BOARD_BYS);
+export const BoardBy = z.union([z.enum(BOARD_BYS), FieldKey]);
 export type BoardBy = z.infer<typeof BoardBy>;
 
 /** Pixels. */
 export const ColumnWidth = z.int().check(z.gte(COLUMN_WIDTH.least), z.lte(COLUMN_WIDTH.most));
-export const Column = z.enum(COLUMNS);
+export const Column = z.union([z.enum(COLUMNS), FieldKey]);
 export type Column = z.infer<typeof Column>;
 export const TableColumn = z.object({ column: Column, width: ColumnWidth });
 export type TableColumn = z.infer<typeof TableColumn>;
 /** In the order shown, each once. */
 export const TableColumns = z.array(TableColumn).check(
-  z.maxLength(COLUMNS.length),
+  z.maxLength(COLUMNS.length + 2 * MOST_FIELDS),
   z.refine((columns) => new Set(columns.map(({ column }) => column)).size === columns.length),
 );
 

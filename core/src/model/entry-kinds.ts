@@ -26,6 +26,8 @@ export const ENTRY_KINDS = [
   'item.move',
   'item.remove',
   'item.toStage',
+  'item.setField',
+  'item.clearField',
   'list.bringBack',
   'list.clearDone',
   'list.file',

@@ -1,11 +1,13 @@
 import * as z from 'zod/mini';
 import { DATE_FIELDS, HAVINGS, MOST_CONDITIONS, MOST_NAMED, MOST_SPAN_DAYS } from './filter.ts';
+import { FIELD_NUMBER_MAX } from './own-field.ts';
 import { Importance, PartOfDay } from './nature-schema.ts';
 import { CalendarDate, Id } from './row-schema.ts';
 
 const ids = z.array(Id).check(z.minLength(1), z.maxLength(MOST_NAMED));
 /** Whoever looks, nobody, or somebody by id. */
 const Who = z.union([z.literal('me'), z.literal('nobody'), Id]);
+const FieldNumber = z.number().check(z.gte(-FIELD_NUMBER_MAX), z.lte(FIELD_NUMBER_MAX));
 const days = z.int().check(z.gte(0), z.lte(MOST_SPAN_DAYS));
 
 /** Calendar days of the house: none at all, moving with today, or fixed. */
@@ -27,6 +29,16 @@ export type Span = z.infer<typeof Span>;
 
 const not = z._default(z.boolean(), false);
 
+/** What is asked of what an item says in a field: see `FIELD_ASKS`. */
+export const FieldAsk = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('any') }),
+  z.object({ kind: z.literal('words'), words: z.string().check(z.trim(), z.minLength(1), z.maxLength(200)) }),
+  z.object({ kind: z.literal('number'), least: z.nullable(FieldNumber), most: z.nullable(FieldNumber) }),
+  z.object({ kind: z.literal('among'), ids }),
+  z.object({ kind: z.literal('span'), span: Span }),
+]);
+export type FieldAsk = z.infer<typeof FieldAsk>;
+
 /** One thing that is asked of an item. Of several ids any one will do. `not`: turned round. */
 export const FilterCondition = z.discriminatedUnion('of', [
   z.object({ of: z.literal('list'), ids, not }),
@@ -46,6 +58,7 @@ export const FilterCondition = z.discriminatedUnion('of', [
   z.object({ of: z.literal('energy'), levels: z.array(z.enum(['low', 'middle', 'high'])).check(z.minLength(1), z.maxLength(3)), not }),
   z.object({ of: z.literal('dayPart'), parts: z.array(PartOfDay).check(z.minLength(1), z.maxLength(3)), not }),
   z.object({ of: z.literal('has'), what: z.enum(HAVINGS), not }),
+  z.object({ of: z.literal('field'), field: Id, asks: FieldAsk, not }),
   z.object({ of: z.literal('words'), words: z.string().check(z.trim(), z.minLength(1), z.maxLength(200)), not }),
 ]);
 export type FilterCondition = z.infer<typeof FilterCondition>;

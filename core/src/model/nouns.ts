@@ -5,6 +5,7 @@ import type { Capacity } from './capacity-schema.ts';
 import type { ErrandRound } from './errand-round-schema.ts';
 import type { ListWatch, Watch } from './following-schema.ts';
 import type { Guest } from './guest-schema.ts';
+import type { FieldValue, OwnField } from './own-field-schema.ts';
 import type { House } from './house-schema.ts';
 import type { Invitation } from './invitation-schema.ts';
 import type { Item } from './item-schema.ts';
@@ -67,6 +68,8 @@ export interface Nouns {
   comment: Comment;
   attachment: Attachment;
   guest: Guest;
+  ownField: OwnField;
+  fieldValue: FieldValue;
   watch: Watch;
   listWatch: ListWatch;
   notice: Notice;
@@ -152,6 +155,8 @@ export const INDEXES = {
   comment: ['itemId'],
   attachment: ['itemId'],
   guest: ['itemId', 'welcome'],
+  ownField: ['listId'],
+  fieldValue: ['itemId', 'fieldId'],
   watch: ['itemId'],
   listWatch: ['listId'],
   notice: ['personId'],

@@ -1,3 +1,4 @@
+import { isFieldKey } from '../model/own-field.ts';
 import fc from 'fast-check';
 import { SORTINGS } from '../model/arrangement.ts';
 import { World } from '../testing/world.ts';
@@ -45,7 +46,7 @@ test('the other way round, what has none of it still comes last', () => {
 
 function named(w: World, groups: Group<{ item: { title: string } }>[]) {
   const name = ({ by, key }: Group<unknown>) => {
-    if (key === null || by === 'date' || by === 'stage') return key;
+    if (key === null || by === 'date' || by === 'stage' || isFieldKey(by)) return key;
     return w.rows.all(by).find((row) => row.id === key)!.name;
   };
   return groups.map((group) => [name(group), titles(group.entries)]);

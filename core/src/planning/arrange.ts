@@ -1,4 +1,6 @@
 import type { Grouping, Sorting } from '../model/arrangement.ts';
+import { valueIn, type FieldRows } from '../followup/fields.ts';
+import { fieldOfKey, isFieldKey, type FieldKey, type OwnField } from '../model/own-field.ts';
 import { stageOf, stagesOf } from '../followup/stages.ts';
 import type { List } from '../model/list.ts';
 import type { Item } from '../model/item.ts';
@@ -16,7 +18,7 @@ export interface Arrangeable {
   part: Part | null;
 }
 
-/** Rows under one heading. `key`: a date, or the id of a list, person or tag; null: those that have none. */
+/** Rows under one heading. `key`: a date, or the id of a list, person, tag, stage or of what a field can be; null: those that have none. */
 export interface Group<T> {
   by: Exclude<Grouping, 'usual' | 'none'>;
   key: string | null;
@@ -24,17 +26,21 @@ export interface Group<T> {
 }
 
 /** What arranging looks up: a part of `Reader` that a device has. */
-export interface ArrangeRows extends Pick<PlanRows, 'by'> {
+export interface ArrangeRows {
   get(noun: 'list', id: string): List | 'absent' | 'not-held';
   all(noun: 'list'): List[];
   get(noun: 'tag', id: string): Tag | 'absent' | 'not-held';
   get(noun: 'person', id: string): Person | 'absent' | 'not-held';
+  get(noun: 'ownField', id: string): OwnField | 'absent' | 'not-held';
+  all(noun: 'ownField'): OwnField[];
+  by: PlanRows['by'] & FieldRows['by'];
 }
 
 /** Sorted by what was chosen, stably: what is alike stays in the order given. What has no such thing comes last, either way round. */
 export function sortBy<T extends Arrangeable>(entries: readonly T[], sorting: Sorting, rows: ArrangeRows, isDescending = false): T[] {
   if (sorting === 'usual') return [...entries];
-  const keyed = entries.map((entry) => ({ entry, key: SORT_KEYS[sorting](entry, rows) }));
+  const keyOf = isFieldKey(sorting) ? sortingByField(sorting, rows) : SORT_KEYS[sorting];
+  const keyed = entries.map((entry) => ({ entry, key: keyOf(entry, rows) }));
   const way = isDescending ? -1 : 1;
   return keyed.sort((a, b) => compareKeys(a.key, b.key) * (a.key === null || b.key === null ? 1 : way)).map(({ entry }) => entry);
 }
@@ -42,7 +48,7 @@ export function sortBy<T extends Arrangeable>(entries: readonly T[], sorting: So
 /** Words are compared as people read them, codes (days, hours, own order) by their characters. */
 type SortKey = { words: string } | { code: string } | number | null;
 
-const SORT_KEYS: Record<Exclude<Sorting, 'usual'>, (entry: Arrangeable, rows: ArrangeRows) => SortKey> = {
+const SORT_KEYS: Record<Exclude<Sorting, 'usual' | FieldKey>, (entry: Arrangeable, rows: ArrangeRows) => SortKey> = {
   // a day without an hour comes after the hours of that day
   due: ({ item }) => atTheEnd(item.due),
   plan: ({ part }) => atTheEnd(part?.plan ?? null),
@@ -93,20 +99,21 @@ const holdersOf = (item: Item, rows: ArrangeRows): string[] => countingParts(row
  * Dates come in their order, lists in theirs, people and tags by name; what has none of it comes last.
  */
 export function groupBy<T extends Arrangeable>(entries: readonly T[], grouping: Group<T>['by'], rows: ArrangeRows): Group<T>[] {
+  const [keysOf, rankOf] = isFieldKey(grouping) ? groupingByField(grouping, rows) : [GROUP_KEYS[grouping], HEADING_RANKS[grouping]];
   const groups = new Map<string | null, T[]>();
   for (const entry of entries) {
-    const keys = GROUP_KEYS[grouping](entry, rows);
+    const keys = keysOf(entry, rows);
     for (const key of keys.length > 0 ? keys : [null]) {
       const known = groups.get(key);
       if (known) known.push(entry);
       else groups.set(key, [entry]);
     }
   }
-  const ranked = [...groups].map(([key, found]) => ({ key, entries: found, rank: key === null ? null : HEADING_RANKS[grouping](key, rows) }));
+  const ranked = [...groups].map(([key, found]) => ({ key, entries: found, rank: key === null ? null : rankOf(key, rows) }));
   return ranked.sort((a, b) => compareKeys(a.rank, b.rank)).map(({ key, entries: found }) => ({ by: grouping, key, entries: found }));
 }
 
-const GROUP_KEYS: Record<Group<unknown>['by'], (entry: Arrangeable, rows: ArrangeRows) => string[]> = {
+const GROUP_KEYS: Record<Exclude<Group<unknown>['by'], FieldKey>, (entry: Arrangeable, rows: ArrangeRows) => string[]> = {
   date: ({ item, part }) => {
     const day = nextDay(item, { plan: part?.plan ?? null });
     return day === null ? [] : [day];
@@ -121,7 +128,7 @@ const GROUP_KEYS: Record<Group<unknown>['by'], (entry: Arrangeable, rows: Arrang
   },
 };
 
-const HEADING_RANKS: Record<Group<unknown>['by'], (key: string, rows: ArrangeRows) => SortKey> = {
+const HEADING_RANKS: Record<Exclude<Group<unknown>['by'], FieldKey>, (key: string, rows: ArrangeRows) => SortKey> = {
   date: (date) => ({ code: date }),
   list: (id, rows) => named(rows.get('list', id), (list) => ({ code: `${list.position} ${list.id}` })),
   person: (id, rows) => named(rows.get('person', id), ({ name }) => ({ words: name })),
@@ -132,5 +139,45 @@ const HEADING_RANKS: Record<Group<unknown>['by'], (key: string, rows: ArrangeRow
     return list ? { code: `${list.position} ${list.id} ${String(stagesOf(list).findIndex((stage) => stage.id === id)).padStart(2, '0')}` } : null;
   },
 };
+
+type KeyOf<K> = (entry: Arrangeable, rows: ArrangeRows) => K;
+
+/** By what items say in a field; a field that is gone says nothing. */
+function sortingByField(key: FieldKey, rows: ArrangeRows): KeyOf<SortKey> {
+  const field = rows.get('ownField', fieldOfKey(key));
+  if (typeof field === 'string') return () => null;
+  return ({ item }) => {
+    const value = valueIn(item, field, rows);
+    return value === null ? null : rankOfValue(value, field, rows);
+  };
+}
+
+function rankOfValue(value: string | number | boolean, { kind, options }: OwnField, rows: ArrangeRows): SortKey {
+  switch (kind) {
+    case 'number':
+      return Number(value);
+    case 'tick':
+      return 0;
+    // in the order the choices have
+    case 'choice':
+      return options.findIndex(({ id }) => id === value);
+    case 'person':
+      return named(rows.get('person', String(value)), ({ name }) => ({ words: name }));
+    case 'date':
+      return { code: String(value) };
+    default:
+      return { words: String(value) };
+  }
+}
+
+function groupingByField(key: FieldKey, rows: ArrangeRows): [keysOf: KeyOf<string[]>, rankOf: (key: string) => SortKey] {
+  const field = rows.get('ownField', fieldOfKey(key));
+  if (typeof field === 'string') return [() => [], () => null];
+  const keysOf: KeyOf<string[]> = ({ item }) => {
+    const value = valueIn(item, field, rows);
+    return value === null ? [] : [String(value)];
+  };
+  return [keysOf, (value) => rankOfValue(value, field, rows)];
+}
 
 const named = <R extends object>(row: R | 'absent' | 'not-held', rank: (row: R) => SortKey): SortKey => (typeof row === 'string' ? null : rank(row));

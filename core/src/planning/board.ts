@@ -1,4 +1,7 @@
 import type { BoardBy } from '../model/arrangement.ts';
+import { valueIn, type FieldRows } from '../followup/fields.ts';
+import { fieldOfKey, isFieldKey, type OwnField } from '../model/own-field.ts';
+import type { Person } from '../model/person.ts';
 import type { Item } from '../model/item.ts';
 import { stageOf } from '../followup/stages.ts';
 import type { List } from '../model/list.ts';
@@ -6,14 +9,18 @@ import { countingParts } from '../followup/standing.ts';
 import type { Arrangeable } from './arrange.ts';
 import type { PlanRows } from './rows.ts';
 
-/** `key`: the id of a person, list or section, or an importance; null: what has none of it. */
+/** `key`: the id of a person, list, section, stage or option, or an importance; null: what has none of it. */
 export interface BoardColumn<T> {
   key: string | null;
   entries: T[];
 }
 
 /** What a board looks up. */
-interface BoardRows extends Pick<PlanRows, 'by'> {
+interface BoardRows {
+  by: PlanRows['by'] & FieldRows['by'];
+  all(noun: 'ownField'): OwnField[];
+  get(noun: 'ownField', id: string): OwnField | 'absent' | 'not-held';
+  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
   get(noun: 'list', id: string): List | 'absent' | 'not-held';
 }
 
@@ -33,6 +40,11 @@ export function boardOf<T extends Arrangeable>(entries: readonly T[], by: BoardB
 }
 
 function keysOf(item: Item, by: BoardBy, rows: BoardRows): (string | null)[] {
+  if (isFieldKey(by)) {
+    const field = rows.get('ownField', fieldOfKey(by));
+    const value = typeof field === 'string' ? null : valueIn(item, field, rows);
+    return [value === null ? null : String(value)];
+  }
   switch (by) {
     case 'list':
       return [item.listId];

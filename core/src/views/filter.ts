@@ -1,5 +1,7 @@
+import { valueIn, type FieldRows } from '../followup/fields.ts';
+import type { OwnField } from '../model/own-field.ts';
 import { counts, countingParts, doneSince, isDone } from '../followup/standing.ts';
-import type { FilterCondition, DateField, Filter, Having, NamedNoun, Span } from '../model/filter.ts';
+import type { FieldAsk, FilterCondition, DateField, Filter, Having, NamedNoun, Span } from '../model/filter.ts';
 import { namedBy } from '../model/filter.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
@@ -11,13 +13,15 @@ import { addDays, calendarDateOf, weekdayOf } from '../time/clock.ts';
 import { itemHasTerms } from './find.ts';
 import { withBelowTags } from './tags-below.ts';
 import { lastTouched } from './last-touched.ts';
-import { termsOf } from './terms.ts';
+import { hasTerms, termsOf, wordsIn } from './terms.ts';
 
 /** What filtering reads: what a device and a server have. */
 export interface FilterRows extends Omit<PlanRows, 'all' | 'get' | 'by'> {
   all<N extends Noun>(noun: N): Row<N>[];
   get<N extends Noun>(noun: N, id: string): Row<N> | 'absent' | 'not-held';
   by: PlanRows['by'] & {
+    (noun: 'ownField', field: 'listId', value: string): Row<'ownField'>[];
+    (noun: 'fieldValue', field: 'itemId', value: string): Row<'fieldValue'>[];
     (noun: 'activity', field: 'itemId', value: string): Row<'activity'>[];
     (noun: 'alarm', field: 'itemId', value: string): Row<'alarm'>[];
     (noun: 'comment', field: 'itemId', value: string): Row<'comment'>[];
@@ -167,6 +171,8 @@ function testOf(condition: FilterCondition, view: PlanView, rows: FilterRows): T
       return ({ item }) => (item.dayPart === null ? null : condition.parts.includes(item.dayPart));
     case 'has':
       return HAS[condition.what](view, rows);
+    case 'field':
+      return fieldTest(condition.field, condition.asks, view, rows);
     case 'words':
       return wordsTest(condition.words);
   }
@@ -293,6 +299,37 @@ const HAS: Record<Having, (view: PlanView, rows: FilterRows) => Test> = {
     ({ item }) =>
       rows.by('wait', 'itemId', item.id).some(({ endedAt }) => endedAt === null),
 };
+
+/** What an item says in a field: nothing said is not outside of anything either, except of having something there. */
+function fieldTest(fieldId: string, asks: FieldAsk, view: PlanView, rows: FilterRows): Test {
+  const field = rows.get('ownField', fieldId);
+  if (typeof field === 'string') return () => null;
+  const test = valueTest(asks, field, view);
+  return ({ item }) => {
+    const value = valueIn(item, field, rows as FieldRows);
+    return asks.kind === 'any' ? value !== null : value === null ? null : test(value);
+  };
+}
+
+function valueTest(asks: FieldAsk, { kind }: OwnField, view: PlanView): (value: string | number | boolean) => boolean | null {
+  switch (asks.kind) {
+    case 'any':
+      return () => true;
+    case 'words': {
+      const terms = termsOf(asks.words);
+      return (value) => hasTerms(wordsIn(String(value)), terms);
+    }
+    case 'number':
+      return (value) => (typeof value === 'number' ? (asks.least === null || value >= asks.least) && (asks.most === null || value <= asks.most) : null);
+    case 'among':
+      return (value) => asks.ids.includes(String(value));
+    case 'span': {
+      if (asks.span.kind === 'none' || asks.span.kind === 'any' || kind !== 'date') return () => null;
+      const [from, to] = daysOfSpan(asks.span, calendarDateOf(view.now, view.house.zone));
+      return (value) => String(value) >= from && String(value) <= to;
+    }
+  }
+}
 
 function wordsTest(typed: string): Test {
   const terms = termsOf(typed);

@@ -1,4 +1,5 @@
 import { DATE_FIELDS, HAVINGS, MOST_CONDITIONS, MOST_NAMED, MOST_SPAN_DAYS, NO_FILTER, type Filter, type FilterCondition } from '../model/filter.ts';
+import { FIELD_NUMBER_MAX } from '../model/own-field.ts';
 import { isCalendarDate } from '../model/calendar-date.ts';
 
 /** A filter as it was found somewhere, and how many of its conditions are none that are known here. */
@@ -42,6 +43,9 @@ const isSome = (value: unknown, is: (one: unknown) => boolean): boolean =>
   Array.isArray(value) && value.length > 0 && value.length <= MOST_NAMED && value.every(is);
 const isOneOf = (all: readonly unknown[]) => (value: unknown) => all.includes(value);
 
+const isWords = (value: unknown): boolean => typeof value === 'string' && value.trim() !== '' && value.length <= 200;
+const isFieldNumber = (value: unknown): boolean => typeof value === 'number' && Math.abs(value) <= FIELD_NUMBER_MAX;
+
 const hasIds = ({ ids }: Fields): boolean => isSome(ids, isId);
 const hasWho = ({ who }: Fields): boolean => isSome(who, (one) => one === 'me' || one === 'nobody' || isId(one));
 
@@ -60,8 +64,26 @@ const KNOWN: Record<FilterCondition['of'], (fields: Fields) => boolean> = {
   energy: ({ levels }) => isSome(levels, isOneOf(['low', 'middle', 'high'])),
   dayPart: ({ parts }) => isSome(parts, isOneOf(['morning', 'day', 'evening'])),
   has: ({ what }) => isOneOf(HAVINGS)(what),
-  words: ({ words }) => typeof words === 'string' && words.trim() !== '' && words.length <= 200,
+  field: ({ field, asks }) => isId(field) && isRecord(asks) && isFieldAsk(asks),
+  words: ({ words }) => isWords(words),
 };
+
+function isFieldAsk(asks: Fields): boolean {
+  switch (asks['kind']) {
+    case 'any':
+      return true;
+    case 'words':
+      return isWords(asks['words']);
+    case 'number':
+      return [asks['least'], asks['most']].every((end) => end === null || isFieldNumber(end));
+    case 'among':
+      return hasIds(asks);
+    case 'span':
+      return isRecord(asks['span']) && isSpan(asks['span']);
+    default:
+      return false;
+  }
+}
 
 function isSpan(span: Fields): boolean {
   switch (span['kind']) {

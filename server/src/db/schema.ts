@@ -526,6 +526,28 @@ export const upload = sqliteTable('upload', { id: text().primaryKey(), houseId: 
   index('upload_house_ix').on(t.houseId),
 ]);
 
+export const ownField = sqliteTable(
+  'ownField',
+  {
+    ...shared(),
+    listId: text(),
+    name: text().notNull(),
+    kind: text().notNull(),
+    unit: text().notNull(),
+    options: json(),
+    position: text().notNull(),
+    createdAt: text().notNull(),
+    removedAt: text(),
+  },
+  (t) => [index('ownField_seq_ix').on(t.houseId, t.seq), index('ownField_list_ix').on(t.listId)],
+);
+
+export const fieldValue = sqliteTable(
+  'fieldValue',
+  { ...shared(), itemId: text().notNull(), fieldId: text().notNull(), kind: text().notNull(), value: text({ mode: 'json' }), isCleared: flag() },
+  (t) => [index('fieldValue_seq_ix').on(t.houseId, t.seq), index('fieldValue_item_ix').on(t.itemId), index('fieldValue_field_ix').on(t.fieldId)],
+);
+
 export const project = sqliteTable(
   'project',
   {
@@ -671,6 +693,8 @@ export const nounTables = {
   bundle,
   pin,
   savedView,
+  ownField,
+  fieldValue,
   project,
   membership,
   template,

@@ -1,4 +1,4 @@
-import { REQUIRED_PERMISSIONS, type CommandName } from '@kotiva/core';
+import { FIELD_KINDS, REQUIRED_PERMISSIONS, type CommandName } from '@kotiva/core';
 
 /** What is thrown at the server: what the application says, changed as neither it nor its people would. */
 
@@ -121,6 +121,34 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
     ]),
   }),
   'item.toStage': (d, id) => ({ item: id('item'), stage: d.pick([id('item'), id('list')]) }),
+  'field.make': (d, id) => ({
+    list: d.pick([null, id('list')]),
+    name: d.pick(WORDS),
+    kind: d.pick([...FIELD_KINDS, 'money']),
+    unit: d.pick([undefined, 'm', WORDS]),
+    options: d.pick([undefined, [], [{ name: 'Small', colour: 'moss' }], Array(31).fill({ name: 'x', colour: 'moss' }), WORDS]),
+  }),
+  'field.change': (d, id) => ({
+    field: id('ownField'),
+    name: d.pick([undefined, ...WORDS]),
+    kind: d.pick([undefined, ...FIELD_KINDS]),
+    options: d.pick([
+      undefined,
+      [
+        { name: 'Large', colour: 'moss' },
+        { name: 'large', colour: 'plum' },
+      ],
+    ]),
+    after: d.pick([undefined, null, id('ownField')]),
+    removed: d.pick([undefined, true, false]),
+  }),
+  'item.setFields': (d, id) => ({
+    item: id('item'),
+    values: Array.from({ length: d.pick([0, 1, 1, 2, 41]) }, () => ({
+      field: id('ownField'),
+      value: d.pick([null, true, false, 4.5, 1e308, -0, '2026-02-31', '2026-12-01', id('person'), 'https://a.b/c', 'javascript:x', ...WORDS]),
+    })),
+  }),
   'project.make': (d, id) => ({
     name: d.pick(WORDS),
     answerable: d.pick([undefined, null, id('person')]),

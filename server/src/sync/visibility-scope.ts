@@ -6,7 +6,7 @@ import { Visibility } from './visibility.ts';
  * Most commands reach nothing.
  */
 /** Who reads them follows from themselves alone. */
-const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound', 'savedView', 'template', 'project'] as const;
+const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound', 'savedView', 'template', 'project', 'ownField'] as const;
 type Single = (typeof SINGLES)[number];
 const isSingle = (noun: Noun): noun is Single => (SINGLES as readonly Noun[]).includes(noun);
 
@@ -38,6 +38,8 @@ const TOUCHING: { [N in Noun]?: readonly string[] } = {
   template: ['isShared'],
   project: ['answerableId'],
   membership: ['endedAt'],
+  // who sees what says something in it reads what it is called
+  fieldValue: ['value'],
   timeAway: ['standInId', 'removedAt'],
   guest: ['endedAt'],
 };
@@ -62,6 +64,10 @@ export function visibilityScopeOf(changes: readonly Change[], reader: Reader): V
     if (noun === 'membership') {
       const held = made ? (fields as Partial<Row<'membership'>>) : reader.get('membership', id);
       if (typeof held !== 'string' && held.projectId) reach.singles.add(`project:${held.projectId}`);
+    }
+    if (noun === 'fieldValue') {
+      const held = made ? (fields as Partial<Row<'fieldValue'>>) : reader.get('fieldValue', id);
+      if (typeof held !== 'string' && held.fieldId) reach.singles.add(`ownField:${held.fieldId}`);
     }
     if (isSingle(noun) && !made) reach.singles.add(`${noun}:${id}`);
     if (noun === 'series' && !made) reach.series.add(id);
@@ -228,6 +234,7 @@ function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, 
   for (const share of reader.by('share', 'listId', listId)) yield ['share', share];
   for (const watch of reader.by('listWatch', 'listId', listId)) yield ['listWatch', watch];
   for (const bundle of reader.all('bundle')) yield ['bundle', bundle];
+  for (const field of reader.by('ownField', 'listId', listId)) yield ['ownField', field];
   for (const one of reader.by('membership', 'listId', listId)) yield* rowsOfMembership(one, reader);
   for (const entry of reader.by('activity', 'listId', listId)) yield ['activity', entry];
 }
@@ -237,6 +244,13 @@ function* rowsOfMembership(membership: Row<'membership'>, reader: Reader): Gener
   yield ['membership', membership];
   const project = reader.get('project', membership.projectId);
   if (typeof project !== 'string') yield ['project', project];
+}
+
+/** What an item says in a field brings what the field is called. */
+function* rowsOfValue(value: Row<'fieldValue'>, reader: Reader): Generator<readonly [Noun, Row]> {
+  yield ['fieldValue', value];
+  const field = reader.get('ownField', value.fieldId);
+  if (typeof field !== 'string') yield ['ownField', field];
 }
 
 function* rowsOfTemplate(templateId: string, reader: Reader): Generator<readonly [Noun, Row]> {
@@ -261,6 +275,7 @@ function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, 
     const tag = reader.get('tag', tagId);
     if (typeof tag !== 'string') yield ['tag', tag];
   }
+  for (const value of reader.by('fieldValue', 'itemId', itemId)) yield* rowsOfValue(value, reader);
   for (const one of reader.by('membership', 'itemId', itemId)) yield* rowsOfMembership(one, reader);
   for (const noun of ['part', 'alarm', 'wait', 'comment', 'attachment', 'guest', 'watch', 'activity'] as const)
     for (const row of reader.by(noun, 'itemId', itemId)) yield [noun, row];

@@ -75,6 +75,7 @@ export class Visibility {
       case 'watch':
       case 'wait':
       case 'guest':
+      case 'fieldValue':
         return this.seesItem((row as Part).itemId);
       case 'attachment':
         return this.seesItem((row as Row<'attachment'>).itemId) || this.seesTemplateItem((row as Row<'attachment'>).itemId);
@@ -94,6 +95,8 @@ export class Visibility {
       case 'noticeChoices':
       case 'notice':
         return (row as Row<'notice' | 'arrangement'>).personId === this.person.id;
+      case 'ownField':
+        return this.seesField(row as Row<'ownField'>);
       case 'project':
         return this.seesProject(row as Row<'project'>);
       case 'membership':
@@ -163,6 +166,12 @@ export class Visibility {
     const seen = this.reader.by('item', 'tag', tagId).some((item) => this.relations(item.id, item).length > 0);
     this.tags.set(tagId, seen);
     return seen;
+  }
+
+  /** The house’s everybody of it; a list’s who sees the list, and who sees anything that says something in it. */
+  private seesField({ id, listId }: Row<'ownField'>): boolean {
+    if (listId === null ? this.person.role !== 'outside' : this.seesList(listId)) return true;
+    return this.reader.by('fieldValue', 'fieldId', id).some(({ itemId, value }) => value !== null && this.seesItem(itemId));
   }
 
   /** Whoever answers for it or made it, managers, and who sees anything that belongs to it. */

@@ -1,8 +1,10 @@
-import { DETAILS, SORTINGS, type BoardBy, type Detail, type Grouping, type Layout, type Sorting } from '@kotiva/core';
+import { DETAILS, isFieldKey, SORTINGS, type BoardBy, type Detail, type Grouping, type Layout, type Sorting } from '@kotiva/core';
 import { View } from 'react-native';
+import type { FieldChoice } from '@/features/fields';
 import { useArrangement, type Arranging } from '@/store/arrangement.ts';
 import { Button, Choice, Foot, Heading, Labelled, Sheet, Switch } from '@/ui';
 import { t } from '@/words';
+import { wordOfField } from './word-of-field.ts';
 import { useLayout } from './use-layout.ts';
 
 export interface ArrangeProps {
@@ -19,6 +21,8 @@ export interface ArrangeProps {
   layouts?: readonly Layout[];
   /** What the columns of a board can be. */
   boardBys?: readonly BoardBy[];
+  /** Fields it can be sorted by, besides. */
+  fields?: readonly FieldChoice[];
   /** What else can be chosen here; it may close the sheet. */
   children?: (close: () => void) => React.ReactNode;
 }
@@ -26,8 +30,10 @@ export interface ArrangeProps {
 /** What is sorted by a column's head alone. */
 const BY_HEAD: readonly Sorting[] = ['person', 'list', 'start', 'minutes', 'made'];
 
-export const wordOfGroup = (group: Grouping, { usualGroup }: ArrangeProps): string => (group === 'usual' ? usualGroup : t(`group.${group}`));
-export const wordOfSort = (sort: Sorting, { usualSort }: ArrangeProps): string => (sort === 'usual' ? usualSort : t(`sortBy.${sort}`));
+export const wordOfGroup = (group: Grouping, { usualGroup, fields }: ArrangeProps): string =>
+  isFieldKey(group) ? t('group.field', { name: wordOfField(group, fields) }) : group === 'usual' ? usualGroup : t(`group.${group}`);
+export const wordOfSort = (sort: Sorting, { usualSort, fields }: ArrangeProps): string =>
+  isFieldKey(sort) ? t('sortBy.field', { name: wordOfField(sort, fields) }) : sort === 'usual' ? usualSort : t(`sortBy.${sort}`);
 
 /** Every way a view can be arranged. */
 export function ArrangeSheet(props: ArrangeProps & { onClose: () => void }) {
@@ -36,7 +42,8 @@ export function ArrangeSheet(props: ArrangeProps & { onClose: () => void }) {
   const title = t('arrange.title');
   const shown = props.layouts ? layout : 'rows';
   const isGrouped = shown === 'rows' || shown === 'tiles';
-  const sortings = SORTINGS.filter((sort) => !BY_HEAD.includes(sort) || sort === arranged.sort || shown === 'table');
+  const usualSortings = SORTINGS.filter((sort) => !BY_HEAD.includes(sort) || sort === arranged.sort || shown === 'table');
+  const sortings: readonly Sorting[] = [...usualSortings, ...(props.fields ?? []).map(({ key }) => key)];
   return (
     <Sheet open onClose={props.onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-5 pt-2">
@@ -55,7 +62,7 @@ export function ArrangeSheet(props: ArrangeProps & { onClose: () => void }) {
             <Choice<BoardBy>
               label={t('arrange.boardBy')}
               value={arranged.boardBy}
-              options={props.boardBys.map((value) => ({ value, words: t(`boardBy.${value}`) }))}
+              options={props.boardBys.map((value) => ({ value, words: isFieldKey(value) ? wordOfField(value, props.fields) : t(`boardBy.${value}`) }))}
               onChange={(boardBy) => arrange({ boardBy })}
             />
           </Labelled>

@@ -1,6 +1,7 @@
-import { calendarDateOf, stageNamed, type Group } from '@kotiva/core';
+import { calendarDateOf, fieldOfKey, isFieldKey, stageNamed, type FieldKey, type MemoryRows, type Group } from '@kotiva/core';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { t } from '@/words';
+import { nameOfField, sayFieldValue } from '@/words/fields.ts';
 import { headDay } from '@/words/dates.ts';
 
 /** What stands above a group, in words. */
@@ -8,10 +9,19 @@ export function useHeading(): (group: Group<unknown>) => string {
   const { rows, house } = useOpenHouse();
   const today = calendarDateOf(useNow(), house.zone);
   return ({ by, key }) => {
+    if (isFieldKey(by)) return headField(by, key, rows);
     if (key === null) return t(`group.without.${by}`);
     if (by === 'date') return headDay(key, today);
     if (by === 'stage') return stageNamed(key, rows)?.name ?? t('group.without.stage');
     const row = rows.get(by, key);
     return typeof row === 'string' ? t(`group.without.${by}`) : by === 'tag' ? `#${row.name}` : row.name;
   };
+}
+
+/** A group by a field: what the field says there. */
+export function headField(by: FieldKey, key: string | null, rows: MemoryRows): string {
+  const field = rows.get('ownField', fieldOfKey(by));
+  if (key === null || typeof field === 'string') return t('group.without.field', { name: nameOfField(by, rows) });
+  // a tick says nothing but that it is there
+  return field.kind === 'tick' ? field.name : sayFieldValue(key, field, rows);
 }

@@ -1,4 +1,4 @@
 export { ArrangeButton } from './arrange-button.tsx';
-export { useHeading } from './heading.ts';
+export { headField, useHeading } from './heading.ts';
 export { LayoutTabs } from './layout-tabs.tsx';
 export { useLayout } from './use-layout.ts';

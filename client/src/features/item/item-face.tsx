@@ -1,4 +1,4 @@
-import { countingParts, isDone, isLate, openParts, openWaits, progressOf, type Detail, type Item } from '@kotiva/core';
+import { countingParts, isDone, isLate, openParts, openWaits, progressOf, readingsOf, type Detail, type Item, type MemoryRows } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { addressOf, firstPicture } from '@/features/files';
 import { everythingUnder } from '@/features/pages';
@@ -7,6 +7,7 @@ import { useUnsent } from '@/store/unsent.ts';
 import { ChosenMark, Knot, KnotMark, Thread, useWide, type RowProps, type TagWord, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayDue, sayInstant } from '@/words/dates.ts';
+import { sayFieldValue } from '@/words/fields.ts';
 import { sayRuleShort } from '@/words/rules.ts';
 import { choreOf } from './chore-of.ts';
 import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
@@ -50,6 +51,10 @@ const firstLine = (notes: string): string =>
     .slice(0, 120)
     .replace(/^(#{1,6}|>|[-*+]|\d+\.)\s+/, '')
     .replace(/\*\*|~~|`/g, '');
+
+/** What it says in its fields: “Depth 2.5 m”. */
+const fieldsSaid = (item: Item, rows: MemoryRows): string[] =>
+  readingsOf(item, rows).flatMap(({ field, value, isFaint }) => (value === null || isFaint ? [] : `${field.name} ${sayFieldValue(value, field, rows)}`));
 
 /** What is shown of an item wherever it stands: the knot one ties, the title, who shares it, what is due. */
 export function useItemFace({ item, sub, trail, tools, handle, right, rightTone, detail = 'short' }: ItemRowProps): RowProps {
@@ -99,6 +104,7 @@ export function useItemFace({ item, sub, trail, tools, handle, right, rightTone,
     series ? sayRuleShort(series) : null,
     !done && waiting ? t('row.waitsFor', { words: waiting.words }) : null,
     !done && waitingStep ? t('row.stepWaitsFor', { step: waitingStep.title, words: openWaits(rows.by('wait', 'itemId', waitingStep.id))[0]!.words }) : null,
+    ...(detail === 'full' ? fieldsSaid(item, rows) : []),
     !done && reminder ? t('row.reminds', { when: sayTriggerFor(reminder, { rows, now, zone: house.zone, me }) }) : null,
   ].filter(Boolean);
   const tags = useTagWords(item, choosing !== null);

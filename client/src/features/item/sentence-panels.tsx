@@ -2,6 +2,7 @@ import { calendarDateOf, DAY_PARTS, stageOf, stagesOf, tagKey, type Energy, type
 import { useState } from 'react';
 import { placesOf } from '@/store/here.ts';
 import { View } from 'react-native';
+import { FieldsPanel } from '@/features/fields';
 import { ChorePanel } from '@/features/rule';
 import { SlotForm, slotsFor } from '@/features/slot';
 import { useSubmit, type Feedback } from '@/store/live-house.tsx';
@@ -35,7 +36,8 @@ export type Panel =
   | 'dayPart'
   | 'wanted'
   | 'slot'
-  | 'stage';
+  | 'stage'
+  | 'fields';
 
 interface PanelProps {
   item: Item;
@@ -77,6 +79,8 @@ export function SentencePanel({ panel, part, canChange, ...props }: PanelProps &
       return <WantedPanel {...props} />;
     case 'slot':
       return <BookedTime {...props} part={part} />;
+    case 'fields':
+      return <FieldsPanel {...props} />;
     case 'stage':
       return <StageChoice {...props} />;
     case 'waiting':

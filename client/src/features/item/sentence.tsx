@@ -1,4 +1,4 @@
-import { doneSince, endOf, isLate, partId, stageOf, type Item, type Part } from '@kotiva/core';
+import { doneSince, endOf, isLate, partId, readingsOf, stageOf, type Item, type Part } from '@kotiva/core';
 import { Fragment, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { slotsFor } from '@/features/slot';
@@ -7,6 +7,7 @@ import { Button, FocusFirst, Tappable, Txt } from '@/ui';
 import { either, t, together } from '@/words';
 import { sayHour } from '@/words/customs.ts';
 import { sayDone, sayExactly, sayLeft, sayMoment } from '@/words/dates.ts';
+import { sayFieldValue } from '@/words/fields.ts';
 import { sayRule } from '@/words/rules.ts';
 import { choreOf } from './chore-of.ts';
 import { givenParts, nameOf } from './knot-of.ts';
@@ -16,10 +17,14 @@ import { partToTie } from './use-check.ts';
 
 interface Phrase {
   panel: Panel | 'people';
+  /** Where several stand for one panel. */
+  key?: string;
   /** Before the word that is tapped. */
   before?: string;
   words: string;
   label: string;
+  /** It came along from elsewhere. */
+  isFaint?: boolean;
 }
 
 interface SentenceProps {
@@ -44,10 +49,12 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
   const phrases = usePhrases(item, mine);
   const toggle = (which: Panel | 'add') => setOpen(open === which ? null : which);
   const said = new Set(phrases.map(({ panel }) => panel));
-  const missing = ADDABLE.filter((panel) => !said.has(panel) && isOffered(panel));
+  const readings = readingsOf(item, rows);
+  const missing = ADDABLE.filter((panel) => (!said.has(panel) || panel === 'fields') && isOffered(panel));
   const further = missing.filter((panel) => !isUsual(panel));
   function isOffered(panel: Panel): boolean {
     if (panel === 'reminders' || panel === 'slot') return true;
+    if (panel === 'fields') return canChange && readings.some(({ value }) => value === null);
     // a step comes again with what it is a step of
     if (panel === 'rule' && item.parentId !== null) return false;
     return panel === 'plan' || panel === 'waiting' ? mine !== null : canChange;
@@ -63,12 +70,12 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
   return (
     <View>
       <Txt size={20} className="leading-[34px]">
-        {phrases.map(({ panel, before, words, label }, nth) => (
-          <Fragment key={panel}>
+        {phrases.map(({ panel, key, before, words, label, isFaint }, nth) => (
+          <Fragment key={key ?? panel}>
             {nth > 0 ? ', ' : ''}
             {before ? `${before} ` : ''}
             {OWN.includes(panel as Panel) || canChange || (panel === 'stage' && hasOwn) ? (
-              <Tappable label={t('sentence.wordLabel', { words, label })} onPress={() => (panel === 'people' ? onHandOver() : toggle(panel))}>
+              <Tappable faint={isFaint} label={t('sentence.wordLabel', { words, label })} onPress={() => (panel === 'people' ? onHandOver() : toggle(panel))}>
                 {words}
               </Tappable>
             ) : (
@@ -131,6 +138,7 @@ const ADDABLE: readonly Panel[] = [
   'dayPart',
   'wanted',
   'slot',
+  'fields',
 ];
 /** What is added most: one tap away. */
 const USUAL = ['due', 'rule', 'reminders'] as const;
@@ -212,6 +220,18 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
     item.energy ? { panel: 'energy', words: t(`energy.${item.energy}`), label: t('sentence.panel.energy') } : null,
     list && typeof list !== 'string' ? { panel: 'where', before: t('sentence.in'), words: list.name, label: t('sentence.changeWhere') } : null,
     stage ? { panel: 'stage', before: t('sentence.stage'), words: stage.name, label: t('sentence.panel.stage') } : null,
+    ...readingsOf(item, rows).map(({ field, value, isFaint }): Phrase | null =>
+      value === null
+        ? null
+        : {
+            panel: 'fields',
+            key: field.id,
+            before: t('sentence.field', { name: field.name }),
+            words: sayFieldValue(value, field, rows),
+            label: t('sentence.panel.fields'),
+            isFaint,
+          },
+    ),
     item.importance > 0 ? { panel: 'importance', words: t(`importance.${item.importance as 1 | 2 | 3}`), label: t('sentence.changeImportance') } : null,
     tags.length > 0 ? { panel: 'tags', words: tags.join(' '), label: t('sentence.panel.tags') } : null,
   ];

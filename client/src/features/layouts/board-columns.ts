@@ -1,9 +1,26 @@
-import { byArrival, byPosition, isHere, stageNamed, stagesOf, type Arrangeable, type BoardBy, type BoardColumn, type MemoryRows } from '@kotiva/core';
+import {
+  byArrival,
+  byPosition,
+  fieldOfKey,
+  isFieldKey,
+  isHere,
+  stageNamed,
+  stagesOf,
+  type Arrangeable,
+  type BoardBy,
+  type BoardColumn,
+  type MemoryRows,
+} from '@kotiva/core';
+import { headField } from '@/features/arrange';
 import { t } from '@/words';
 
 /** The columns of a board before any item is in them, in their order. */
 export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: MemoryRows): (string | null)[] {
   const lists = new Set(entries.map(({ item }) => item.listId));
+  if (isFieldKey(by)) {
+    const field = rows.get('ownField', fieldOfKey(by));
+    return [null, ...(typeof field === 'string' ? [] : field.options.map(({ id }) => id))];
+  }
   switch (by) {
     case 'importance':
       return ['3', '2', '1', '0'];
@@ -28,6 +45,7 @@ export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: Me
 
 /** What stands above a column. */
 export function sayColumn({ key }: Pick<BoardColumn<unknown>, 'key'>, by: BoardBy, rows: MemoryRows): string {
+  if (isFieldKey(by)) return headField(by, key, rows);
   if (by === 'importance') return t(`board.importance.${(key ?? '0') as '0' | '1' | '2' | '3'}`);
   if (key === null) return t(`board.without.${by}`);
   if (by === 'stage') return stageNamed(key, rows)?.name ?? t('board.without.stage');

@@ -1,13 +1,16 @@
 import { COLUMN_WIDTH, COLUMNS, type Column, type TableColumn } from '@kotiva/core';
 import { View } from 'react-native';
+import type { FieldChoice } from '@/features/fields';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, Foot, Heading, IconButton, Sheet, Switch } from '@/ui';
 import { Sortable, SortableRow } from '@/ui/sortable.tsx';
 import { t } from '@/words';
 import { sayDragOfRows } from '@/words/dragging.ts';
-import { fitting, movedOnto } from './table-columns.ts';
+import { fitting, movedOnto, nameOfColumn } from './table-columns.ts';
 
 interface ColumnsSheetProps {
   columns: readonly TableColumn[];
+  fields: readonly FieldChoice[];
   onChange: (columns: TableColumn[]) => void;
   onClose: () => void;
 }
@@ -16,10 +19,12 @@ interface ColumnsSheetProps {
 const TAP_STEP = 40;
 
 /** Which columns a table has, in which order and how wide: those chosen first, then what else there is. */
-export function ColumnsSheet({ columns, onChange, onClose }: ColumnsSheetProps) {
+export function ColumnsSheet({ columns, fields, onChange, onClose }: ColumnsSheetProps) {
   const title = t('column.choose');
-  const others = COLUMNS.filter((column) => columns.every((one) => one.column !== column));
-  const nameOf = (id: string) => t(`column.${id as Column}`);
+  const { rows } = useOpenHouse();
+  const all: readonly Column[] = [...COLUMNS, ...fields.map(({ key }) => key)];
+  const others = all.filter((column) => columns.every((one) => one.column !== column));
+  const nameOf = (id: string) => fields.find(({ key }) => key === id)?.words ?? nameOfColumn(id as Column, rows);
   const leaveOut = (column: Column) => onChange(columns.filter((one) => one.column !== column));
   const widen = (column: Column, by: number) => onChange(columns.map((one) => (one.column === column ? { ...one, width: fitting(one.width + by) } : one)));
   return (

@@ -3,13 +3,15 @@ import { columnResizingFeature, columnSizingFeature, tableFeatures, useTable } f
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
+import type { FieldChoice } from '@/features/fields';
 import type { Arranging } from '@/store/arrangement.ts';
+import { useOpenHouse } from '@/store/store.ts';
 import { Button, useWide } from '@/ui';
 import { DragBetween } from '@/ui/drag-between.tsx';
 import { t } from '@/words';
 import { sayDragOfRows } from '@/words/dragging.ts';
 import { ColumnsSheet } from './columns-sheet.tsx';
-import { columnsOf, fitting, movedOnto, type ColumnId } from './table-columns.ts';
+import { columnsOf, fitting, movedOnto, nameOfColumn, type ColumnId } from './table-columns.ts';
 import { TableHead } from './table-head.tsx';
 import { TableRow } from './table-row.tsx';
 
@@ -18,6 +20,8 @@ interface ItemsTableProps {
   entries: readonly Arrangeable[];
   arranged: Arranging;
   arrange: (some: Partial<Arranging>) => void;
+  /** Those of its lists, which can be columns too. */
+  fields: readonly FieldChoice[];
 }
 
 const features = tableFeatures({ columnSizingFeature, columnResizingFeature });
@@ -27,7 +31,8 @@ const ROW = { phone: 56, wide: 44 };
 const PHONE_TITLE = { most: 200, share: 0.55 };
 
 /** Items as lines of a table in columns one chooses, in their order and as wide as one likes. Only the lines in sight are drawn. */
-export function ItemsTable({ entries, arranged, arrange }: ItemsTableProps) {
+export function ItemsTable({ entries, arranged, arrange, fields }: ItemsTableProps) {
+  const { rows } = useOpenHouse();
   const box = useRef<HTMLDivElement>(null);
   const wide = useWide();
   const { width } = useWindowDimensions();
@@ -57,8 +62,8 @@ export function ItemsTable({ entries, arranged, arrange }: ItemsTableProps) {
       </View>
       <DragBetween<{ id: Column }>
         words={sayDragOfRows()}
-        nameOf={(id) => t(`column.${id as ColumnId}`)}
-        titleOf={({ id }) => t(`column.${id}`)}
+        nameOf={(id) => nameOfColumn(id as ColumnId, rows)}
+        titleOf={({ id }) => nameOfColumn(id, rows)}
         onDrop={({ id }, onto) => arrange({ columns: movedOnto(columns, id, onto as ColumnId) })}
       >
         {() => (
@@ -96,7 +101,7 @@ export function ItemsTable({ entries, arranged, arrange }: ItemsTableProps) {
           </div>
         )}
       </DragBetween>
-      {choosing ? <ColumnsSheet columns={columns} onChange={(next) => arrange({ columns: next })} onClose={() => setChoosing(false)} /> : null}
+      {choosing ? <ColumnsSheet fields={fields} columns={columns} onChange={(next) => arrange({ columns: next })} onClose={() => setChoosing(false)} /> : null}
     </>
   );
 }

@@ -1,8 +1,9 @@
-import { calendarDateOf, isDone, isLate, countingParts, type Column, type Item, type Part } from '@kotiva/core';
+import { calendarDateOf, countingParts, fieldOfKey, isDone, isFieldKey, isLate, valueIn, type Column, type Item, type Part } from '@kotiva/core';
 import { nameOf } from '@/features/item';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { personInk, Txt, type Tone } from '@/ui';
 import { t, together } from '@/words';
+import { sayFieldValue } from '@/words/fields.ts';
 import { sayDuration } from '@/words/amounts.ts';
 import { headDay, sayDue, sayInstant, sayMoment } from '@/words/dates.ts';
 
@@ -43,6 +44,11 @@ function useCellWords(item: Item, part: Part | null, column: Exclude<Column, 'ta
   const { rows, house } = useOpenHouse();
   const now = useNow();
   const parts = rows.by('part', 'itemId', item.id);
+  if (isFieldKey(column)) {
+    const field = rows.get('ownField', fieldOfKey(column));
+    const value = typeof field === 'string' ? null : valueIn(item, field, rows);
+    return { words: value === null || typeof field === 'string' ? null : field.kind === 'tick' ? '✓' : sayFieldValue(value, field, rows) };
+  }
   switch (column) {
     case 'person':
       return { words: together(countingParts(parts).flatMap(({ personId }) => (personId === null ? [] : nameOf(rows, personId)))) };

@@ -1,9 +1,21 @@
-import { COLUMN_WIDTH, USUAL_COLUMNS, type Arrangement, type Column, type Sorting, type TableColumn } from '@kotiva/core';
+import {
+  COLUMN_WIDTH,
+  isFieldKey,
+  USUAL_COLUMNS,
+  type Arrangement,
+  type Column,
+  type FieldKey,
+  type MemoryRows,
+  type Sorting,
+  type TableColumn,
+} from '@kotiva/core';
+import { t } from '@/words';
+import { nameOfField } from '@/words/fields.ts';
 
 export type ColumnId = Column | 'title';
 
 /** What a tap on a column’s head sorts by; null: by nothing. */
-export const SORT_OF: Record<ColumnId, Exclude<Sorting, 'usual'> | null> = {
+const SORT_OF: Record<Exclude<ColumnId, FieldKey>, Exclude<Sorting, 'usual'> | null> = {
   title: 'title',
   person: 'person',
   due: 'due',
@@ -17,6 +29,11 @@ export const SORT_OF: Record<ColumnId, Exclude<Sorting, 'usual'> | null> = {
   made: 'made',
   done: null,
 };
+
+export const sortOf = (id: ColumnId): Exclude<Sorting, 'usual'> | null => (isFieldKey(id) ? id : SORT_OF[id]);
+
+/** What a column is called. */
+export const nameOfColumn = (id: ColumnId, rows: MemoryRows): string => (isFieldKey(id) ? nameOfField(id, rows) : t(`column.${id}`));
 
 export const columnsOf = ({ columns }: Pick<Arrangement, 'columns'>): readonly TableColumn[] => columns ?? USUAL_COLUMNS;
 

@@ -1,9 +1,10 @@
 import { COLUMN_WIDTH, type Sorting } from '@kotiva/core';
 import { Pressable } from 'react-native';
+import { useOpenHouse } from '@/store/store.ts';
 import { Icon, Txt } from '@/ui';
 import { DragPiece, DropSpot } from '@/ui/drag-between.tsx';
 import { t } from '@/words';
-import { SORT_OF, type ColumnId } from './table-columns.ts';
+import { nameOfColumn, sortOf, type ColumnId } from './table-columns.ts';
 
 interface TableHeadProps {
   id: ColumnId;
@@ -21,9 +22,10 @@ const KEY_STEP = 20;
 
 /** The head of a column: a tap sorts by it, and back the other way; dragged it moves; at its edge its width changes. */
 export function TableHead({ id, width, sort, isDescending, onSort, onResizeStart, onWidth }: TableHeadProps) {
-  const sorting = SORT_OF[id];
+  const { rows } = useOpenHouse();
+  const sorting = sortOf(id);
   const isSorted = sorting !== null && sorting === sort;
-  const name = t(`column.${id}`);
+  const name = nameOfColumn(id, rows);
   const label = (
     <>
       <Txt size={13} face="medium" tone={isSorted ? 'ink' : 'muted'} numberOfLines={1} className="min-w-0 shrink">

@@ -1,4 +1,4 @@
-import { isDone, type BoardBy, type Item, type Person } from '@kotiva/core';
+import { fieldOfKey, isDone, isFieldKey, type BoardBy, type Item, type Person } from '@kotiva/core';
 import { useState } from 'react';
 import { HandToSheet } from '@/features/item';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -25,6 +25,7 @@ export function useBoardMoves(by: BoardBy): { move: (move: BoardMove) => void; m
   const move = ({ item, from, to }: BoardMove) => {
     if (from === to) return;
     const said = { words: t('board.moved', { title: item.title, column: sayColumn({ key: to }, by, rows) }), undo: true };
+    if (isFieldKey(by)) return void submit('item.setFields', { item: item.id, values: [{ field: fieldOfKey(by), value: to }] }, said);
     switch (by) {
       case 'importance':
         return void submit('item.change', { item: item.id, importance: Number(to) }, said);

@@ -1,6 +1,7 @@
 import { calendarDateOf, choresOfList, contentsOf, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
+import { FieldsSheet } from '@/features/fields';
 import { FollowPanel } from '@/features/following';
 import { PutIntoProject } from '@/features/projects';
 import { KeepTemplateSheet } from '@/features/templates';
@@ -19,7 +20,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   const now = useNow();
   const submit = useSubmit();
   const router = useRouter();
-  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | 'template' | 'stages' | 'project' | null>(null);
+  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | 'template' | 'stages' | 'fields' | 'project' | null>(null);
   const close = () => setSheet(null);
   const { done, cleared } = contentsOf(list, rows);
   const chores = choresOfList(list.id, calendarDateOf(now, house.zone), rows).length;
@@ -51,6 +52,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
     { key: 'share', words: t('list.share'), onPress: () => setSheet('share') },
     { key: 'section', words: t('section.make'), onPress: () => setSheet('section') },
     { key: 'stages', words: t('stages.title'), onPress: () => setSheet('stages') },
+    { key: 'fields', words: t('fields.title'), onPress: () => setSheet('fields') },
     { key: 'change', words: t('list.change'), onPress: () => setSheet('change') },
     {
       key: 'file',
@@ -81,6 +83,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
       />
       {sheet === 'change' ? <ListSheet list={list} onClose={close} /> : null}
       {sheet === 'project' ? <PutIntoProject of={{ list }} onClose={close} /> : null}
+      {sheet === 'fields' ? <FieldsSheet list={list} onClose={close} /> : null}
       {sheet === 'stages' ? <StagesSheet list={list} onClose={close} /> : null}
       {sheet === 'template' ? <KeepTemplateSheet of={{ list }} onClose={close} /> : null}
       {sheet === 'share' ? <SharingSheet list={list} onClose={close} /> : null}

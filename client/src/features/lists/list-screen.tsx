@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { ArrangeButton } from '@/features/arrange';
 import { useCaptureHere } from '@/features/capture';
 import { IN_LISTS, ItemRow, SelectButton, Selecting, SelectionBar, usePinned } from '@/features/item';
+import { fieldChoices, fieldsAmong } from '@/features/fields';
 import { everythingUnder } from '@/features/pages';
 import { Screen } from '@/features/shell';
 import { useArrangement } from '@/store/arrangement.ts';
@@ -56,6 +57,7 @@ function OpenList({ list }: { list: List }) {
   const open = contents.open.filter((item) => isInView(item) && !isOnTop(item));
   const done = contents.done.filter(isInView);
   const progress = progressOfList(list, rows);
+  const byField = fieldChoices(fieldsAmong([list.id], rows));
   const asUsual = arranged.group === 'usual' && arranged.sort === 'usual';
 
   return (
@@ -84,7 +86,8 @@ function OpenList({ list }: { list: List }) {
               </Button>
               <ArrangeButton
                 view={list.id}
-                groupings={['usual', ...(stagesOf(list).length > 0 ? (['stage'] as const) : []), 'date', 'person', 'tag', 'none']}
+                groupings={['usual', ...(stagesOf(list).length > 0 ? (['stage'] as const) : []), 'date', 'person', 'tag', ...byField.groupings, 'none']}
+                fields={byField.fields}
                 usualGroup={t('group.sections')}
                 usualSort={t('sortBy.own')}
               >

@@ -1,6 +1,7 @@
 import { groupBy, sortBy, type Arrangeable, type BoardBy, type Grouping, type Layout } from '@kotiva/core';
 import { View } from 'react-native';
 import { ArrangeButton, LayoutTabs, useHeading, useLayout } from '@/features/arrange';
+import { fieldChoices, fieldsAmong, type FieldChoice } from '@/features/fields';
 import { ItemsInCalendar } from '@/features/calendar';
 import { IN_LISTS, ItemRow, SelectButton, Selecting, SelectionBar } from '@/features/item';
 import { ItemsBoard, ItemsPriorities, ItemsTable, ItemsTiles } from '@/features/layouts';
@@ -29,6 +30,13 @@ const BOARD_BYS_OF_LIST: readonly BoardBy[] = ['person', 'stage', 'section', 'im
 /** Items from many lists, arranged as their reader has it: as rows, tiles, a table, a board or a calendar. */
 export function FilteredItems({ view, usual, entries, ofOneList = false, empty, children }: FilteredItemsProps) {
   const wide = useWide();
+  const { rows } = useOpenHouse();
+  const byField = fieldChoices(
+    fieldsAmong(
+      entries.map(({ item }) => item.listId),
+      rows,
+    ),
+  );
   return (
     <Selecting>
       <View className="flex-row flex-wrap items-start">
@@ -39,8 +47,9 @@ export function FilteredItems({ view, usual, entries, ofOneList = false, empty, 
             view={view}
             usual={usual}
             layouts={LAYOUTS}
-            boardBys={ofOneList ? BOARD_BYS_OF_LIST : BOARD_BYS}
-            groupings={['usual', 'person', 'date', 'tag', 'stage', 'none']}
+            boardBys={[...(ofOneList ? BOARD_BYS_OF_LIST : BOARD_BYS), ...byField.boardBys]}
+            fields={byField.fields}
+            groupings={['usual', 'person', 'date', 'tag', 'stage', ...byField.groupings, 'none']}
             usualGroup={t('group.list')}
             usualSort={t('sortBy.own')}
           >
@@ -53,12 +62,14 @@ export function FilteredItems({ view, usual, entries, ofOneList = false, empty, 
         </View>
       </View>
       <SelectionBar ids={entries.map(({ item }) => item.id)} only={IN_LISTS} />
-      {entries.length === 0 ? <Empty words={empty} /> : <LaidOut view={view} usual={usual} entries={entries} ofOneList={ofOneList} />}
+      {entries.length === 0 ? <Empty words={empty} /> : <LaidOut view={view} usual={usual} entries={entries} ofOneList={ofOneList} fields={byField.fields} />}
     </Selecting>
   );
 }
 
-function LaidOut({ view, usual, entries, ofOneList }: Pick<FilteredItemsProps, 'view' | 'usual' | 'entries' | 'ofOneList'>) {
+type LaidOutProps = Pick<FilteredItemsProps, 'view' | 'usual' | 'entries' | 'ofOneList'> & { fields: readonly FieldChoice[] };
+
+function LaidOut({ view, usual, entries, ofOneList, fields }: LaidOutProps) {
   const { rows } = useOpenHouse();
   const { layout } = useLayout(view, usual);
   const { arranged, arrange } = useArrangement(view, usual);
@@ -69,7 +80,7 @@ function LaidOut({ view, usual, entries, ofOneList }: Pick<FilteredItemsProps, '
   };
   switch (layout) {
     case 'table':
-      return <ItemsTable entries={sorted} arranged={arranged} arrange={arrange} />;
+      return <ItemsTable entries={sorted} arranged={arranged} arrange={arrange} fields={fields} />;
     case 'board':
       return (
         <ItemsBoard

@@ -3,7 +3,7 @@ import type { Option } from '@/ui';
 import { t, type WordKey } from '@/words';
 
 /** What can be asked of items, in the order it is offered: one heading each. */
-export const KINDS = ['tag', 'list', 'person', 'due', 'plan', 'importance', 'effort', 'words', 'place', 'situation', 'has', 'giver', 'bundle', 'done', 'made', 'touched'] as const; // prettier-ignore
+export const KINDS = ['tag', 'list', 'person', 'due', 'plan', 'importance', 'effort', 'words', 'field', 'place', 'situation', 'has', 'giver', 'bundle', 'done', 'made', 'touched'] as const; // prettier-ignore
 export type Kind = (typeof KINDS)[number];
 
 export const kindOf = (condition: FilterCondition): Kind | null => {

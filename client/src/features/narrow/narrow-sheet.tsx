@@ -26,6 +26,7 @@ export function NarrowSheet({ filter: begin, at, countOf, onClose }: NarrowSheet
   const filtering = useFiltering();
   const [filter, setFilter] = useState(begin);
   const close = () => onClose(filter);
+  const hasFields = rows.all('ownField').some(({ removedAt }) => removedAt === null);
   const hasOwnRule = countOf !== undefined;
   const count = hasOwnRule ? countOf?.(filter) : filtering(filter).length;
   return (
@@ -51,7 +52,7 @@ export function NarrowSheet({ filter: begin, at, countOf, onClose }: NarrowSheet
           />
         )}
         <View className="-mx-4">
-          {KINDS.map((kind) => (
+          {KINDS.filter((kind) => kind !== 'field' || hasFields || filter.conditions.some(({ of }) => of === 'field')).map((kind) => (
             <KindFold key={kind} kind={kind} filter={filter} startsOpen={kind === at} onChange={(conditions) => setFilter({ ...filter, conditions })} />
           ))}
         </View>

@@ -75,6 +75,8 @@ export const activityWords = {
   'did.person.end': 'removed {name} from the house',
   'did.undo': 'undid their last change',
   'did.undoOf': 'undid {what}',
+  'did.item.setField': 'set {field} to {value}',
+  'did.item.clearField': 'emptied {field}',
   'did.item.toStage': 'moved it from “{from}” to “{to}”',
   'did.project.make': 'made the project “{name}”',
   'did.project.remove': 'removed the project “{name}”',
