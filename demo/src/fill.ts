@@ -202,7 +202,7 @@ class HouseFiller {
     } else for (const name of whom.for) this.give(by, 'alarm.set', { item, person: this.person(name), trigger: arriving });
   }
 
-  private project({ by, answerable, ends, partOf, lists = [], items = [], stages, ...looks }: DemoProject): void {
+  private project({ by, answerable, ends, partOf, lists = [], items = [], stages, fields, ...looks }: DemoProject): void {
     const listNamed = (name: string) => this.find('list', (row) => row.name === name);
     this.give(by, 'project.make', {
       ...looks,
@@ -213,9 +213,20 @@ class HouseFiller {
       items: items.map((title) => this.titled(title)),
       notes: [],
     });
+    if (fields) this.fields(by, fields);
     if (!stages) return;
     const named = stages.names.map((name, nth) => ({ name, isDone: nth === stages.names.length - 1 }));
     this.give(by, 'list.setStages', { list: listNamed(stages.list), stages: named });
+  }
+
+  private fields(by: string, { list, make, values }: NonNullable<DemoProject['fields']>): void {
+    const listId = this.find('list', (row) => row.name === list);
+    for (const field of make) this.give(by, 'field.make', { list: listId, ...field });
+    const ids = make.map(({ name }) => this.find('ownField', (row) => row.name === name));
+    for (const [title, given] of Object.entries(values)) {
+      const said = given.flatMap((value, nth) => (value === null ? [] : [{ field: ids[nth]!, value }]));
+      this.give(by, 'item.setFields', { item: this.titled(title), values: said });
+    }
   }
 
   private titled(title: string): string {

@@ -13,6 +13,19 @@ export const PROJECTS: readonly DemoProject[] = [
     lists: ['Spring ideas'],
     items: ['Ask what it will cost', 'Quote for the outboard'],
     stages: { list: 'Spring ideas', names: ['Wished', 'Priced', 'Booked', 'In place'] },
+    fields: {
+      list: 'Spring ideas',
+      make: [
+        { name: 'Cost', kind: 'number', unit: '€' },
+        { name: 'Who builds it', kind: 'choice', options: [{ name: 'We do', colour: 'moss' }, { name: 'The carpenter', colour: 'rust' }] }, // prettier-ignore
+      ],
+      values: {
+        'Herb bed by the kitchen': [80, 'We do'],
+        'Bicycles to lend': [900, null],
+        'A bench at the point': [240, 'The carpenter'],
+        'A swing in the pine': [35, 'We do'],
+      },
+    },
   },
   {
     by: 'Aino',

@@ -1,5 +1,5 @@
 import type { Drawing } from '../drawings.ts';
-import type { Colour, Energy, ListIcon, ListKind, Pattern, Payload, Role, SituationKind } from '@kotiva/core';
+import type { Colour, Energy, FieldKind, ListIcon, ListKind, Pattern, Payload, Role, SituationKind } from '@kotiva/core';
 
 /** The made-up guesthouse Kaislaranta by a lake, and the family above it. Nobody and nothing in it is real. */
 
@@ -137,6 +137,14 @@ export interface DemoPlace {
 export type DemoTemplate = { by: string } & Omit<Payload<'template.make'>, 'kind' | 'isShared' | 'sections'> &
   Partial<Pick<Payload<'template.make'>, 'kind' | 'isShared' | 'sections'>>;
 
+/** A field of a list. */
+export interface DemoField {
+  name: string;
+  kind: FieldKind;
+  unit?: string;
+  options?: { name: string; colour: Colour }[];
+}
+
 /** What belongs together and ends: lists, items and notes of talks by what they are called. */
 export interface DemoProject {
   by: string;
@@ -152,6 +160,8 @@ export interface DemoProject {
   items?: string[];
   /** Stages that one of the lists has: its name, and theirs; the last means done. */
   stages?: { list: string; names: string[] };
+  /** Fields of a list, and by title what its items say in them, in their order. */
+  fields?: { list: string; make: DemoField[]; values: Record<string, (string | number | null)[]> };
 }
 
 export type DemoPlaceReminder = { by: string; at: string } & ({ for: string[] } | { first: string[] });

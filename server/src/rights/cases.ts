@@ -76,9 +76,12 @@ async function stage({ house }: Situation, itemId: string, name: string): Promis
     .find(({ id }) => id === listId)!
     .stages.find((one) => one.name === name)!.id;
 }
-/** A number every item has; made by a manager of the house, as a stranger to all lists. */
-const houseField = async ({ house }: Situation) =>
-  house.made('ownField', await house.must('Owner', 'field.make', { list: null, name: 'Depth', kind: 'number', unit: 'm' } as never)).id;
+/** A number every item of the house has, made once by a manager. */
+async function houseField({ house }: Situation): Promise<string> {
+  const known = () => house.rows('ownField').find(({ listId }) => listId === null);
+  if (!known()) await house.must('Owner', 'field.make', { list: null, name: 'Depth', kind: 'number', unit: 'm' } as never);
+  return known()!.id;
+}
 const templateItem = async (s: Situation, who: string, isShared: boolean) => {
   const id = await template(s, who, isShared);
   return s.house.rows('templateItem').find(({ templateId }) => templateId === id)!.id;
@@ -359,9 +362,9 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'list.setStages': { some: onList((list) => ({ list, stages: [{ name: 'Wished' }, { name: 'Booked' }] })) },
   'field.make': {
     'of a list': onList((list) => ({ list, name: 'Depth', kind: 'number' })),
-    'of the house': byManagers(() => ({ list: null, name: 'Depth', kind: 'number' })),
+    'of the house': byManagers(() => ({ list: null, name: 'Width', kind: 'number' })),
   },
-  'field.change': { 'of the house': byManagers(async (s) => ({ field: await houseField(s), name: 'How deep' })) },
+  'field.change': { 'of the house': byManagers(async (s) => ({ field: await houseField(s), unit: 'cm' })) },
   'item.setFields': {
     some: async (s) => ({ payload: { item: await s.item(), values: [{ field: await houseField(s), value: 4 }] }, allowed: s.allows('change') }),
   },

@@ -62,7 +62,7 @@ function FieldRows({ fields, onEdit }: { fields: readonly OwnField[]; onEdit: ((
     submit('field.change', { field: field.id, after: fields[nth - 2]?.id ?? null }, { words: t('said.fieldChanged', { name: field.name }), undo: true });
   };
   return (
-    <View>
+    <View className="-mx-4">
       {fields.map((field, nth) => (
         <Row
           key={field.id}

@@ -39,6 +39,12 @@ const FIELDS: { [name: string]: (payload: Payload) => Typed } = {
     const text = textIn(payload, 'message');
     return { text, place: `hand-over/${itemId}`, draft: { chosen: payload['persons'], message: text }, itemId };
   },
+  'item.setFields': (payload) => {
+    const values = (payload['values'] as { field: string; value: unknown }[] | undefined) ?? [];
+    const typed = values.flatMap(({ field, value }) => (typeof value === 'string' ? [[field, value] as const] : []));
+    const itemId = String(payload['item']);
+    return { text: typed.map(([, value]) => value).join(', '), place: `fields/${itemId}`, draft: Object.fromEntries(typed), itemId };
+  },
   'note.change': (payload) => {
     const text = textIn(payload, 'text');
     return { text, place: `talk/${String(payload['note'])}`, draft: text, itemId: null };

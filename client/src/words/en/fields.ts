@@ -1,6 +1,6 @@
 /** A list’s own fields: setting them up, and filling them in. */
 export const fieldsWords = {
-  'fields.means': 'What each item should say besides the usual: a size, a price, who was asked. A list can have {most}.',
+  'fields.means': 'What each item should say besides the usual: a size, a price, who was asked. A list can have up to {most}.',
   'fields.none': 'No fields yet.',
   'fields.house': 'In every list of the house',
   'fields.add': 'Add a field',
