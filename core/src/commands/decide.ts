@@ -66,6 +66,7 @@ import { changeField, makeField, setFields } from './fields.ts';
 import { changeProject, finishProject, makeProject, setMembers } from './projects.ts';
 import { setChoreTemplate } from './chore-template.ts';
 import { undo } from './undo.ts';
+import { followWaits } from './dependencies.ts';
 import { uphold } from './upholding.ts';
 import { beginOccasion, forgetVisit, reportVisit } from './visits.ts';
 import { askAgain, changeWait, endWait, setWait } from './waits.ts';
@@ -276,6 +277,7 @@ function run(command: { name: CommandName; payload: unknown }, d: Deciding): voi
   if (!parsed.success) refuseMalformed(parsed.error.issues[0]);
   refuseUnlessAllowed(kind, parsed.data, d);
   kind.decide(parsed.data, d);
+  followWaits(d);
   uphold(d);
 }
 

@@ -124,7 +124,7 @@ export const REQUIRED_PERMISSIONS = {
   'alarm.remove': ['self', 'change'],
   'alarm.snooze': ['self'],
   'alarm.ring': ['system'],
-  'wait.set': ['self', 'check'],
+  'wait.set': ['self', 'check', 'see'],
   'wait.change': ['self', 'check'],
   'wait.end': ['self', 'check'],
   'wait.askAgain': ['system'],

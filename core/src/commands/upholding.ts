@@ -6,6 +6,7 @@ import type { Tag } from '../model/tag.ts';
 import type { Change } from '../reader/change.ts';
 import { above, DEEPEST, goesRound, levelsBelow } from '../reader/tree.ts';
 import { choreFault, MOST_TIMES } from '../recurrence/chore-bounds.ts';
+import { refuseRoundOfMoved, refuseRoundsOf, refuseWaitingRound } from './dependencies.ts';
 import { refuseRound } from './projects.ts';
 import type { Deciding } from './deciding.ts';
 import { refuse } from './reasons.ts';
@@ -25,6 +26,9 @@ type Fields = Record<string, unknown>;
 
 const KEPT_WHOLE: { [N in Noun]?: (change: Change, d: Deciding) => void } = {
   item: (change, d) => keepItemInPlace(change, d),
+  wait: (change, d) => {
+    if (change.made || 'endedAt' in change.fields) refuseWaitingRound(d.need('wait', change.id), d);
+  },
   tag: (change, d) => keepTagInPlace(change, d),
   section: (change, d) => {
     if ('listId' in change.fields) d.need('list', (change.fields as { listId: string }).listId);
@@ -44,11 +48,15 @@ const KEPT_WHOLE: { [N in Noun]?: (change: Change, d: Deciding) => void } = {
 };
 
 /** It lies in a list of this house that is there, under nothing that lies under it, and not too deep. */
-function keepItemInPlace({ id, fields }: Change, d: Deciding): void {
+function keepItemInPlace({ id, made, fields }: Change, d: Deciding): void {
   if (!('parentId' in fields) && !('listId' in fields) && !('removedAt' in fields)) return;
   const item = d.need('item', id);
   if (item.removedAt !== null) return;
-  if (item.parentId !== null && ('parentId' in fields || 'removedAt' in fields)) keepBelow(item, item.parentId, d);
+  if (item.parentId !== null && ('parentId' in fields || 'removedAt' in fields)) {
+    keepBelow(item, item.parentId, d);
+    if (!made && 'parentId' in fields) refuseRoundOfMoved(item, d);
+    else if (!made) refuseRoundsOf(item.id, d);
+  }
   // the clock goes on with what was begun before its list was removed
   if (item.listId !== null && 'listId' in fields && d.need('list', item.listId).removedAt !== null && d.context.account !== null)
     refuse('lies-in-removed', { title: item.title });

@@ -2,16 +2,19 @@ import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import { YES } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
+import type { Wait } from '../model/wait-schema.ts';
 import type { TimeAway } from '../model/time-away-schema.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
 import { isDone } from './standing.ts';
+import { dependsOn } from './waiting.ts';
 import { nextNudge, WINDOW_MS, type Nudge } from './nudging.ts';
 import { quietOf } from './quiet.ts';
 
 /** What nudging reads: a part of `Reader` that every side has. */
 export interface NudgeRows {
   by(noun: 'part', index: 'itemId' | 'open' | 'nudged', value: string): Part[];
+  by(noun: 'wait', field: 'itemId', value: string): Wait[];
   by(noun: 'timeAway', field: 'personId', value: string): TimeAway[];
   get(noun: 'item', id: string): Item | 'absent' | 'not-held';
   get(noun: 'person', id: string): Person | 'absent' | 'not-held';
@@ -31,7 +34,11 @@ export function nudgeOf(part: Part, house: Pick<House, 'zone' | 'dayParts' | 'pa
   const person = part.personId ? rows.get('person', part.personId) : 'absent';
   if (typeof item === 'string' || item.removedAt !== null || typeof person === 'string' || !isHere(person)) return null;
   if (isDone(item, rows.by('part', 'itemId', item.id))) return null;
-  return nextNudge({ part, item, pace: item.pace ?? house.pace, quiet: quietOf(person, rows.by('timeAway', 'personId', person.id)), house });
+  const firsts = rows.by('wait', 'itemId', item.id).filter((wait) => dependsOn(wait) !== null);
+  // nobody is asked about what can't be begun
+  if (firsts.some(({ endedAt }) => endedAt === null)) return null;
+  const freeSince = firsts.reduce<string | null>((last, { endedAt }) => (last === null || endedAt! > last ? endedAt : last), null);
+  return nextNudge({ part, freeSince, item, pace: item.pace ?? house.pace, quiet: quietOf(person, rows.by('timeAway', 'personId', person.id)), house });
 }
 
 /** The next round of everybody who has one, earliest first. Never two of a person within one window. */

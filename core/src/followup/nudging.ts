@@ -33,6 +33,8 @@ export interface Nudging {
     | 'giverId'
   >;
   item: Pick<Item, 'due' | 'start'>;
+  /** When the last of what had to be done first was; null: nothing had to. UTC instant. */
+  freeSince?: string | null;
   pace: Pace;
   quiet: Quiet;
   house: { zone: string; dayParts: { morning: string } };
@@ -93,10 +95,11 @@ const isOver = (at: string, { nudgedAt, nudgedByHandAt }: Nudging['part']): bool
   (nudgedAt !== null && epochOf(at) <= epochOf(nudgedAt) + WINDOW_MS) ||
   (nudgedByHandAt !== null && at > nudgedByHandAt && epochOf(at) - epochOf(nudgedByHandAt) <= DAY);
 
-/** The later of the handover and the day it may start. */
-function anchorOf({ part, item, house }: Nudging): string {
+/** The latest of the handover, the day it may start, and when nothing was in its way any more. */
+function anchorOf({ part, item, house, freeSince = null }: Nudging): string {
+  const given = freeSince !== null && freeSince > part.givenAt! ? freeSince : part.givenAt!;
   const start = item.start === null ? null : instantAt(item.start.length > 10 ? item.start : `${item.start}T${house.dayParts.morning}`, house.zone);
-  return start !== null && start > part.givenAt! ? start : part.givenAt!;
+  return start !== null && start > given ? start : given;
 }
 
 /** Every moment in its order, without end. Those by the week begin near the first that may count: years of them are not walked through. */

@@ -17,6 +17,9 @@ export interface WaitRows {
 /** The waits of an item that have not ended. */
 export const openWaits = (waits: readonly Wait[]): Wait[] => waits.filter((wait) => wait.endedAt === null);
 
+/** What has to be done first; null: it is no item. A row from before that could be said names none. */
+export const dependsOn = ({ onItemId }: Pick<Wait, 'onItemId'>): string | null => onItemId ?? null;
+
 /** Waits whose day to ask again is in the future, or that have none: the item can't go on today. */
 export const holdsBack = (wait: Pick<Wait, 'askOn' | 'endedAt'>, today: string): boolean =>
   wait.endedAt === null && (wait.askOn === null || wait.askOn > today);

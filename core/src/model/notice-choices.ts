@@ -42,6 +42,7 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   reminder: 'reminders',
   'last-call': 'reminders',
   'ask-again': 'reminders',
+  'goes-on': 'reminders',
   undelivered: 'answers',
   'mail-held': 'answers',
 };

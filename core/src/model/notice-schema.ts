@@ -37,6 +37,7 @@ export const NoticeKind = z.enum([
   'reminder',
   'last-call',
   'ask-again',
+  'goes-on',
   'undelivered',
   'mail-held',
 ]);

@@ -148,7 +148,7 @@ export const INDEXES = {
   item: ['listId', 'parentId', 'seriesId', 'pile', 'removed', 'dueMonth', 'tag'],
   part: ['itemId', 'personId', 'giverId', 'originId', 'open', 'completedDay', 'nudged', 'planMonth'],
   alarm: ['itemId'],
-  wait: ['itemId', 'open'],
+  wait: ['itemId', 'open', 'onItemId'],
   matter: ['personId', 'itemId'],
   talk: ['personId'],
   meetingNote: [],

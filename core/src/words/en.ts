@@ -10,6 +10,7 @@ export const NOTICE_WORDS = {
   'notice.late': 'sent late: the server wasn’t running at the time',
   'notice.reminder': 'Reminder: “{title}”',
   'notice.last-call': 'Still open today: {titles}',
+  'notice.goes-on': '“{first}” is done: “{title}” can go on',
   'notice.ask-again': 'Ask again about “{title}”: it’s waiting for {words}',
   'notice.mail-held': 'An email from {who} is waiting for you: “{title}”',
   'notice.undelivered': '“{title}” couldn’t be sent to {who}: {why}',

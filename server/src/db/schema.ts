@@ -406,13 +406,20 @@ export const wait = sqliteTable(
       .references(() => item.id),
     makerId: text().notNull(),
     personId: text(),
+    onItemId: text(),
     words: text().notNull(),
     askOn: text(),
     toldOn: text(),
     since: text().notNull(),
     endedAt: text(),
+    isFollowed: flag().default(false),
   },
-  (t) => [index('wait_seq_ix').on(t.houseId, t.seq), index('wait_item_ix').on(t.itemId), index('wait_open_ix').on(t.houseId).where(sql.raw(NOT_ENDED))],
+  (t) => [
+    index('wait_seq_ix').on(t.houseId, t.seq),
+    index('wait_item_ix').on(t.itemId),
+    index('wait_on_ix').on(t.onItemId),
+    index('wait_open_ix').on(t.houseId).where(sql.raw(NOT_ENDED)),
+  ],
 );
 
 export const timeAway = sqliteTable(

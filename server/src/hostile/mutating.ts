@@ -87,7 +87,12 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
   'part.nudge': (_d, id) => ({ items: [id('item')], person: id('person') }),
   'alarm.set': (d, id) => ({ item: id('item'), trigger: d.pick([{ kind: 'absolute', at: d.pick(DATES) }, { kind: 'relative', to: 'due', offset: d.pick(DURATIONS) }]) }), // prettier-ignore
   'away.add': (d, id) => ({ person: id('person'), from: d.pick(DATES), to: d.pick(DATES), standIn: d.chance(0.3) ? id('person') : null }),
-  'wait.set': (d, id) => ({ items: [id('item')], words: d.pick(WORDS), askOn: d.pick(DATES) }),
+  'wait.set': (d, id) => ({
+    item: id('item'),
+    on: d.pick([undefined, null, id('item')]),
+    words: d.pick([undefined, ...WORDS]),
+    askOn: d.pick([undefined, null, ...DATES]),
+  }),
   'slot.book': (d, id) => ({ items: [id('item')], start: d.pick(DATES), minutes: d.pick(NUMBERS) }),
   'tag.make': (d) => ({ name: d.pick(WORDS) }),
   'tag.change': (d, id) => ({ tag: id('tag'), parent: d.chance(0.5) ? id('tag') : null }),

@@ -488,6 +488,13 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'alarm.ring': { anyone: async (s) => ({ payload: { alarm: await othersAlarm(s), at: '2026-11-24T10:00:00.000Z' }, allowed: false }) },
   'wait.set': {
     it: async (s) => ({ payload: { item: await s.item(), words: 'the van' }, allowed: ownPart(s) || s.allows('check') }),
+    // what one can't see one can't wait for either
+    'for what lies in another’s pile': async (s) => ({ payload: { item: await s.item(), on: await othersPile(s) }, allowed: false }),
+    'for what is one’s own': async (s) => {
+      const item = await s.item();
+      const on = s.house.made('item', await s.house.must(s.me, 'item.add', { title: 'First' })).id;
+      return { payload: { item, on }, allowed: ownPart(s) || s.allows('check') };
+    },
   },
   'wait.change': { anothers: async (s) => ({ payload: { wait: await othersWait(s), askOn: null }, allowed: false }) },
   'wait.end': { anothers: async (s) => ({ payload: { wait: await othersWait(s) }, allowed: false }) },

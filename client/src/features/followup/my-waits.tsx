@@ -1,4 +1,4 @@
-import { addDays, calendarDateOf, daysBetween, waitsOf, type Wait } from '@kotiva/core';
+import { addDays, calendarDateOf, daysBetween, dependsOn, waitsOf, type Wait } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { DuePanel, nameOf, personOf, useOpenItem } from '@/features/item';
@@ -6,6 +6,7 @@ import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, GroupHead, Menu, Row, type MenuEntry } from '@/ui';
 import { t } from '@/words';
+import { wordsOfWait } from '@/words/waits.ts';
 import { sayMoment } from '@/words/dates.ts';
 import { ActionSheet } from './action-sheet.tsx';
 
@@ -47,6 +48,8 @@ function WaitRow({ wait }: { wait: Wait }) {
     if (!submit('wait.change', { wait: wait.id, askOn: day?.slice(0, 10) ?? null }, { words, undo: true })) setChoosing(false);
   };
   const today = calendarDateOf(now, house.zone);
+  const words = wordsOfWait(wait, rows);
+  const isOnItem = dependsOn(wait) !== null;
   const overdue = wait.askOn !== null && wait.askOn <= today;
   return (
     <>
@@ -54,9 +57,9 @@ function WaitRow({ wait }: { wait: Wait }) {
         title={item.title}
         sub={[
           typeof above === 'string' ? null : t('wait.stepOf', { title: above.title }),
-          wait.personId ? t('wait.forFrom', { words: wait.words, name: nameOf(rows, wait.personId) }) : t('wait.for', { words: wait.words }),
+          wait.personId ? t('wait.forFrom', { words, name: nameOf(rows, wait.personId) }) : t('wait.for', { words }),
           sayWaited(daysBetween(calendarDateOf(wait.since, house.zone), today)),
-          wait.askOn ? t('wait.askOn', { when: sayMoment(wait.askOn, now, house.zone) }) : t('wait.noDay'),
+          wait.askOn ? t('wait.askOn', { when: sayMoment(wait.askOn, now, house.zone) }) : isOnItem ? null : t('wait.noDay'),
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -68,10 +71,10 @@ function WaitRow({ wait }: { wait: Wait }) {
           <>
             <Button
               kind="quiet"
-              label={t('follow.actionOn', { verb: t('wait.end'), title: item.title })}
-              onPress={() => submit('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words: wait.words }), undo: true })}
+              label={t('follow.actionOn', { verb: t(isOnItem ? 'wait.goOn' : 'wait.end'), title: item.title })}
+              onPress={() => submit('wait.end', { wait: wait.id }, { words: t('said.waitEnded', { words }), undo: true })}
             >
-              {t('wait.end')}
+              {t(isOnItem ? 'wait.goOn' : 'wait.end')}
             </Button>
             <Menu
               label={t('row.more', { title: item.title })}

@@ -8,6 +8,7 @@ import { glanceOver } from '@/store/glance.ts';
 import { useNow, useOpenHouse, type State } from '@/store/store.ts';
 import { Heading, Sheet, Txt } from '@/ui';
 import { isMenuOpen, topLayer } from '@/ui/layers.ts';
+import { wordsOfWait } from '@/words/waits.ts';
 import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
 import { sayInstant, sayMoment } from '@/words/dates.ts';
@@ -117,7 +118,7 @@ function Facts({ item }: { item: Item }) {
     [t('glance.plan'), moment(mine?.plan)],
     [t('glance.start'), moment(item.start)],
     [t('glance.reminders'), alarms.map((alarm) => sayTriggerFor(alarm, { rows, now, zone, me })).join(', ') || t('glance.none')],
-    [t('glance.waits'), openWaits(rows.by('wait', 'itemId', item.id))[0]?.words ?? null],
+    [t('glance.waits'), openWaits(rows.by('wait', 'itemId', item.id)).map((wait) => wordsOfWait(wait, rows))[0] ?? null],
     ...given.map((part): [string, string] => [nameOf(rows, part.personId), sayStanding(item, part, rows, now, zone)]),
   ];
   return (

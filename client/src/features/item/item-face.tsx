@@ -7,6 +7,7 @@ import { useUnsent } from '@/store/unsent.ts';
 import { ChosenMark, Knot, KnotMark, Thread, useWide, type RowProps, type TagWord, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { sayDue, sayInstant } from '@/words/dates.ts';
+import { wordsOfWait } from '@/words/waits.ts';
 import { sayFieldValue } from '@/words/fields.ts';
 import { sayRuleShort } from '@/words/rules.ts';
 import { choreOf } from './chore-of.ts';
@@ -102,8 +103,10 @@ export function useItemFace({ item, sub, trail, tools, handle, right, rightTone,
     !done && item.policy === 'each' && given.length > 1 ? t('row.each', { ...progressOf(item, parts) }) : null,
     !done && !mine && having.length === 1 ? nameOf(rows, having[0]!.personId) : null,
     series ? sayRuleShort(series) : null,
-    !done && waiting ? t('row.waitsFor', { words: waiting.words }) : null,
-    !done && waitingStep ? t('row.stepWaitsFor', { step: waitingStep.title, words: openWaits(rows.by('wait', 'itemId', waitingStep.id))[0]!.words }) : null,
+    !done && waiting ? t('row.waitsFor', { words: wordsOfWait(waiting, rows) }) : null,
+    !done && waitingStep
+      ? t('row.stepWaitsFor', { step: waitingStep.title, words: wordsOfWait(openWaits(rows.by('wait', 'itemId', waitingStep.id))[0]!, rows) })
+      : null,
     ...(detail === 'full' ? fieldsSaid(item, rows) : []),
     !done && reminder ? t('row.reminds', { when: sayTriggerFor(reminder, { rows, now, zone: house.zone, me }) }) : null,
   ].filter(Boolean);

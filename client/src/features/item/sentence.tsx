@@ -57,7 +57,8 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
     if (panel === 'fields') return canChange && readings.some(({ value }) => value === null);
     // a step comes again with what it is a step of
     if (panel === 'rule' && item.parentId !== null) return false;
-    return panel === 'plan' || panel === 'waiting' ? mine !== null : canChange;
+    if (panel === 'waiting') return mine !== null || canChange;
+    return panel === 'plan' ? mine !== null : canChange;
   }
 
   function ownOrNobodys(): Part | null {

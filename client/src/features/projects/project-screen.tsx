@@ -9,6 +9,7 @@ import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Band, Button, Choice, Empty, Fold, GroupHead, Icon, LongRows, Menu, Row, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
+import { wordsOfWait } from '@/words/waits.ts';
 import { sayMeasure } from '@/words/amounts.ts';
 import { sayExactly, sayMoment } from '@/words/dates.ts';
 import { FinishSheet } from './finish-sheet.tsx';
@@ -123,14 +124,14 @@ function OpenProject({ project }: { project: Project }) {
 
 /** What it waits for, and its next dates. */
 function Coming({ facts }: { facts: ReturnType<typeof useProject> }) {
-  const { house } = useOpenHouse();
+  const { house, rows } = useOpenHouse();
   const now = useNow();
   const openItem = useOpenItem();
   return (
     <>
       {facts.waits.length > 0 ? <GroupHead title={t('project.waits')} count={facts.waits.length} /> : null}
       {facts.waits.map(({ item, wait }) => (
-        <Row key={wait.id} title={wait.words} sub={item.title} onPress={() => openItem(item.id)} />
+        <Row key={wait.id} title={wordsOfWait(wait, rows)} sub={item.title} onPress={() => openItem(item.id)} />
       ))}
       {facts.dates.length > 0 ? <GroupHead title={t('project.dates')} /> : null}
       {facts.dates.map(({ item, due }) => (

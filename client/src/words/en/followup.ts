@@ -16,5 +16,6 @@ export const followupWords = {
   'wait.askOn': 'ask again {when}',
   'wait.noDay': 'no day to ask again',
   'wait.end': 'Arrived',
+  'wait.goOn': 'Don’t wait',
   'wait.day': 'Ask again on',
 } as const;

@@ -1,0 +1,9 @@
+import { dependsOn, type MemoryRows, type Wait } from '@kotiva/core';
+
+/** What is waited for: an item by its title as it is now, else as it was said. */
+export function wordsOfWait(wait: Wait, rows: MemoryRows): string {
+  const on = dependsOn(wait);
+  if (on === null) return wait.words;
+  const first = rows.get('item', on);
+  return `“${typeof first === 'string' ? wait.words : first.title}”`;
+}
