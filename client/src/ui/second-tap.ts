@@ -44,6 +44,8 @@ export function swallowSecondTaps(): void {
     const changes = isSwallowed ? first!.changes : layerChanges();
     first = { at: event.timeStamp, x: event.clientX, y: event.clientY, changes };
   };
+  // a key in between: what comes next is no second tap
+  window.addEventListener('keydown', () => void (first = null), { capture: true });
   window.addEventListener('pointerdown', begin, { capture: true });
   for (const name of ['mousedown', 'mouseup', 'click', 'dblclick']) window.addEventListener(name, follow, { capture: true });
 }
