@@ -27,6 +27,7 @@ export * from './model/entry-kinds.ts';
 export * from './recurrence/going-on.ts';
 export * from './model/notice-choices.ts';
 export * from './model/following.ts';
+export * from './model/people-group.ts';
 export * from './model/guest.ts';
 export * from './model/own-field.ts';
 export * from './followup/fields.ts';

@@ -9,6 +9,7 @@ export * from './model/comment-schema.ts';
 export * from './model/errand-round-schema.ts';
 export * from './model/filter-schema.ts';
 export * from './model/following-schema.ts';
+export * from './model/people-group-schema.ts';
 export * from './model/guest-schema.ts';
 export * from './model/own-field-schema.ts';
 export * from './model/house-schema.ts';

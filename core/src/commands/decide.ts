@@ -62,6 +62,7 @@ import { keepTemplate } from './keeping-templates.ts';
 import { addTemplateItem, changeTemplate, changeTemplateItem, makeTemplate } from './templates.ts';
 import { useTemplate } from './using-templates.ts';
 import { setStages, toStage } from './stages.ts';
+import { changeGroup, makeGroup } from './groups.ts';
 import { changeField, makeField, setFields } from './fields.ts';
 import { changeProject, finishProject, makeProject, setMembers } from './projects.ts';
 import { setChoreTemplate } from './chore-template.ts';
@@ -167,6 +168,8 @@ const KINDS = {
   'comment.takeBack': takeBackComment,
   'list.setStages': setStages,
   'item.toStage': toStage,
+  'group.make': makeGroup,
+  'group.change': changeGroup,
   'field.make': makeField,
   'field.change': changeField,
   'item.setFields': setFields,

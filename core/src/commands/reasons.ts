@@ -51,6 +51,7 @@ export const REASON_CODES = [
   'wait-round',
   'waits-already',
   'wait-over',
+  'group-empty',
   'others-open',
   'others-done',
   'ends-before-begins',

@@ -100,6 +100,8 @@ export const REQUIRED_PERMISSIONS = {
   'comment.takeBack': ['self'],
   'list.setStages': ['share'],
   'item.toStage': ['self', 'change', 'check'],
+  'group.make': ['manage'],
+  'group.change': ['manage'],
   'field.make': ['share', 'manage'],
   'field.change': ['share', 'manage'],
   'item.setFields': ['change'],

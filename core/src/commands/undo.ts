@@ -38,6 +38,7 @@ const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unk
   membership: (d) => ({ endedAt: d.now }),
   template: (d) => ({ removedAt: d.now }),
   templateItem: (d) => ({ removedAt: d.now }),
+  peopleGroup: (d) => ({ removedAt: d.now }),
   ownField: (d) => ({ removedAt: d.now }),
   fieldValue: () => ({ value: null, isCleared: false }),
   guest: (d) => ({ endedAt: d.now }),

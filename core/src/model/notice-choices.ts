@@ -24,6 +24,8 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   'part-done': 'done',
   'last-step': 'done',
   'list-given': 'handovers',
+  'group-joined': 'handovers',
+  'group-left': 'handovers',
   project: 'handovers',
   'stand-in': 'handovers',
   following: 'handovers',

@@ -12,6 +12,8 @@ export const NoticeKind = z.enum([
   'part-done',
   'last-step',
   'list-given',
+  'group-joined',
+  'group-left',
   'project',
   'stand-in',
   'following',

@@ -4,6 +4,7 @@ import type { Arrangement } from './arrangement-schema.ts';
 import type { Capacity } from './capacity-schema.ts';
 import type { ErrandRound } from './errand-round-schema.ts';
 import type { ListWatch, Watch } from './following-schema.ts';
+import type { PeopleGroup } from './people-group-schema.ts';
 import type { Guest } from './guest-schema.ts';
 import type { FieldValue, OwnField } from './own-field-schema.ts';
 import type { House } from './house-schema.ts';
@@ -68,6 +69,7 @@ export interface Nouns {
   comment: Comment;
   attachment: Attachment;
   guest: Guest;
+  peopleGroup: PeopleGroup;
   ownField: OwnField;
   fieldValue: FieldValue;
   watch: Watch;
@@ -155,6 +157,7 @@ export const INDEXES = {
   comment: ['itemId'],
   attachment: ['itemId'],
   guest: ['itemId', 'welcome'],
+  peopleGroup: [],
   ownField: ['listId'],
   fieldValue: ['itemId', 'fieldId'],
   watch: ['itemId'],

@@ -11,6 +11,8 @@ export const NOTICE_WORDS = {
   'notice.reminder': 'Reminder: “{title}”',
   'notice.last-call': 'Still open today: {titles}',
   'notice.goes-on': '“{first}” is done: “{title}” can go on',
+  'notice.group-joined': '{name} put you in the group “{title}”',
+  'notice.group-left': '{name} took you out of the group “{title}”',
   'notice.ask-again': 'Ask again about “{title}”: it’s waiting for {words}',
   'notice.mail-held': 'An email from {who} is waiting for you: “{title}”',
   'notice.undelivered': '“{title}” couldn’t be sent to {who}: {why}',

@@ -533,6 +533,12 @@ export const upload = sqliteTable('upload', { id: text().primaryKey(), houseId: 
   index('upload_house_ix').on(t.houseId),
 ]);
 
+export const peopleGroup = sqliteTable(
+  'peopleGroup',
+  { ...shared(), name: text().notNull(), personIds: json(), createdAt: text().notNull(), removedAt: text() },
+  (t) => [index('people_group_seq_ix').on(t.houseId, t.seq)],
+);
+
 export const ownField = sqliteTable(
   'ownField',
   {
@@ -700,6 +706,7 @@ export const nounTables = {
   bundle,
   pin,
   savedView,
+  peopleGroup,
   ownField,
   fieldValue,
   project,

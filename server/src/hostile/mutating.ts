@@ -126,6 +126,13 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
     ]),
   }),
   'item.toStage': (d, id) => ({ item: id('item'), stage: d.pick([id('item'), id('list')]) }),
+  'group.make': (d, id) => ({ name: d.pick(WORDS), persons: d.pick([[], [id('person')], [id('person'), id('item')], Array(61).fill(id('person'))]) }),
+  'group.change': (d, id) => ({
+    group: id('peopleGroup'),
+    name: d.pick([undefined, ...WORDS]),
+    persons: d.pick([undefined, [], [id('person')]]),
+    removed: d.pick([undefined, true, false]),
+  }),
   'field.make': (d, id) => ({
     list: d.pick([null, id('list')]),
     name: d.pick(WORDS),

@@ -360,6 +360,13 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
     },
   },
   'list.setStages': { some: onList((list) => ({ list, stages: [{ name: 'Wished' }, { name: 'Booked' }] })) },
+  'group.make': { one: byManagers((s) => ({ name: freshWord(), persons: [s.other] })) },
+  'group.change': {
+    one: byManagers(async (s) => ({
+      group: s.house.made('peopleGroup', await s.house.must('Owner', 'group.make', { name: freshWord(), persons: [s.other] } as never)).id,
+      name: freshWord(),
+    })),
+  },
   'field.make': {
     'of a list': onList((list) => ({ list, name: 'Depth', kind: 'number' })),
     'of the house': byManagers(() => ({ list: null, name: 'Width', kind: 'number' })),

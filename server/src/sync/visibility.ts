@@ -95,6 +95,8 @@ export class Visibility {
       case 'noticeChoices':
       case 'notice':
         return (row as Row<'notice' | 'arrangement'>).personId === this.person.id;
+      case 'peopleGroup':
+        return this.person.role !== 'outside';
       case 'ownField':
         return this.seesField(row as Row<'ownField'>);
       case 'project':

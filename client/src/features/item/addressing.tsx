@@ -1,4 +1,4 @@
-import { allows, finding, isHere, type Item, type MemoryRows, type Person } from '@kotiva/core';
+import { allows, finding, isHere, type Item, type MemoryRows, type PeopleGroup, type Person } from '@kotiva/core';
 import { mentionBegun } from '@kotiva/core/model/mention';
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
@@ -15,11 +15,12 @@ interface NamesProps {
   item: Item;
   words: string;
   people: readonly Person[];
+  groups: readonly PeopleGroup[];
   onChoose: (name: string) => void;
 }
 
 /** While a name is being typed after `@`: whose it can be, who can’t see the item marked. */
-export function Names({ item, words, people, onChoose }: NamesProps) {
+export function Names({ item, words, people, groups, onChoose }: NamesProps) {
   const { rows } = useOpenHouse();
   const begun = mentionBegun(words)?.toLowerCase();
   if (begun === undefined) return null;
@@ -27,9 +28,15 @@ export function Names({ item, words, people, onChoose }: NamesProps) {
   const sees = (person: Person) => canOpenItem(item, person, rows);
   const unseen = begun === '' ? [] : fit.filter((person) => !sees(person) && person.role !== 'outside').slice(0, OFFERED_UNSEEN);
   const offered = [...fit.filter(sees), ...unseen].slice(0, OFFERED);
-  if (offered.length === 0) return null;
+  const fitting = groups.filter(({ name }) => name.toLowerCase().startsWith(begun) && name.toLowerCase() !== begun).slice(0, OFFERED_UNSEEN);
+  if (offered.length + fitting.length === 0) return null;
   return (
     <View role="group" aria-label={t('remark.names')} className="flex-row flex-wrap gap-2">
+      {fitting.map(({ id, name }) => (
+        <Button key={id} onPress={() => onChoose(name)}>
+          {name}
+        </Button>
+      ))}
       {offered.map((person) => (
         <Button key={person.id} onPress={() => onChoose(person.name)}>
           {sees(person) ? person.name : t('remark.cannotSee', { name: person.name })}

@@ -1,9 +1,9 @@
-import { isDone, progressOf, type Item, type Policy } from '@kotiva/core';
+import { calendarDateOf, isDone, progressOf, type Item, type Policy } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
-import { useOpenHouse } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, ConfirmRow, ErrorLine, Field, Heading, Switch, Txt } from '@/ui';
 import { t, together } from '@/words';
 import { sayReason } from '@/words/problems.ts';
@@ -26,7 +26,7 @@ interface Handing {
 
 /** To whom, each or any, by when, with what message. */
 export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void }) {
-  const { rows, me } = useOpenHouse();
+  const { rows, me, house } = useOpenHouse();
   const submit = useSubmit();
   const given = givenParts(rows, item.id);
   const holders = given.filter((part) => !part.passedTo).map((part) => part.personId!);
@@ -42,6 +42,7 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
   const parts = rows.by('part', 'itemId', item.id);
   const reopens = policy === 'each' && isDone(item, parts) && chosen.length > 0;
 
+  const today = calendarDateOf(useNow(), house.zone);
   const ways = useWays([item.listId], chosen);
   const day = useDayWords(handing.words, (words) => change({ words }));
   const inList = item.listId === null ? [] : everyoneIn(item.listId, me, rows).filter((id) => !holders.includes(id) && !chosen.includes(id));
@@ -80,6 +81,11 @@ export function HandOverPanel({ item, onDone }: { item: Item; onDone: () => void
           label={t('hand.whom')}
           chosen={chosen}
           without={holders}
+          groups={{
+            day: due?.slice(0, 10) ?? today,
+            // whoever of them gets to it first, unless something else was chosen
+            onChoose: (ids) => change({ chosen: [...new Set([...chosen, ...ids])], ...(several ? {} : { policy: 'any' }) }),
+          }}
           onToggle={(id) => {
             setError(null);
             setChosen(chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id]);

@@ -1,6 +1,7 @@
 import { isHere, type Person } from '@kotiva/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { GroupChips, groupChoices } from '@/features/groups';
 import { InviteSheet, UnknownPerson } from '@/features/invite';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Field, PersonMark, Txt } from '@/ui';
@@ -14,12 +15,14 @@ interface PeoplePickerProps {
   /** A short word beside a name: "will see only this". */
   noteOn?: (person: Person) => string | null;
   label: string;
+  /** Everybody of a group is chosen who is there on that day: a calendar date. Without it, groups are not offered. */
+  groups?: { day: string; onChoose: (personIds: string[]) => void };
 }
 
 const FIELD_FROM = 7;
 
 /** People by name, address or short mark, any part of it; two of one name are told apart by their marks. */
-export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: PeoplePickerProps) {
+export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label, groups }: PeoplePickerProps) {
   const { rows, me } = useOpenHouse();
   const [inviting, setInviting] = useState(false);
   const [typed, setTyped] = useState('');
@@ -42,6 +45,13 @@ export function PeoplePicker({ chosen, onToggle, without = [], noteOn, label }: 
         <Field label={t('person.find')} hideLabel placeholder={t('person.find')} value={typed} onChangeText={setTyped} onSubmitEditing={chooseFirst} />
       ) : null}
       {typed && found.length === 0 ? <UnknownPerson name={typed.trim()} onAdded={onToggle} /> : null}
+      {groups ? (
+        <GroupChips
+          choices={groupChoices(groups.day, rows, without).filter(({ group }) => group.name.toLowerCase().includes(typed.trim().toLowerCase()))}
+          chosen={chosen}
+          onChoose={groups.onChoose}
+        />
+      ) : null}
       <View className="flex-row flex-wrap gap-2">
         {found.map((person) => {
           const on = chosen.includes(person.id);

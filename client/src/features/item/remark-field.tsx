@@ -1,4 +1,4 @@
-import { isHere, type Item, type Person } from '@kotiva/core';
+import { groupsOf, isHere, membersOf, type Item, type PeopleGroup, type Person } from '@kotiva/core';
 import { MOST_MENTIONS, mentionsIn } from '@kotiva/core/model/mention';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -28,7 +28,15 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
   const submit = useSubmit();
   const [words, setWords, done] = useDraft(`remark/${item.id}`, '');
   const people = rows.all('person').filter((person) => isHere(person) && person.id !== me.id);
-  const named = mentionsIn(words, people);
+  const groups = groupsOf(rows);
+  // a group stands for who is in it
+  const named = [
+    ...new Set(
+      mentionsIn<Person | PeopleGroup>(words, [...people, ...groups]).flatMap((one) =>
+        'personIds' in one ? membersOf(one, rows).filter(({ id }) => id !== me.id) : [one],
+      ),
+    ),
+  ];
   const asked = answering === '' ? 'absent' : rows.get('comment', answering);
   const question = typeof asked === 'string' || asked.removedAt !== null ? null : asked;
   const field = useFocusOnce(answering);
@@ -61,7 +69,7 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
           <IconButton icon="close" label={t('remark.noAnswer')} onPress={onAnswered} />
         </View>
       ) : null}
-      <Names item={item} words={words} people={people} onChoose={(name) => setWords(`${words.slice(0, words.lastIndexOf('@') + 1)}${name} `)} />
+      <Names item={item} words={words} people={people} groups={groups} onChoose={(name) => setWords(`${words.slice(0, words.lastIndexOf('@') + 1)}${name} `)} />
       <Unseen item={item} named={named} isPair={isPair} />
       <View className="flex-row flex-wrap items-end gap-2">
         <Field

@@ -1,4 +1,4 @@
-import type { Comment, Item } from '@kotiva/core';
+import { groupsOf, type Comment, type Item } from '@kotiva/core';
 import { mentionsAt } from '@kotiva/core/model/mention';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -114,7 +114,7 @@ function RemarkText({ comment: { text, mentions }, isTakenBack }: { comment: Com
   const { rows } = useOpenHouse();
   // a row from before there were any has none
   const people = (mentions ?? []).flatMap((id) => personOf(rows, id) ?? []);
-  const places = mentionsAt(text, people);
+  const places = mentionsAt<{ id: string; name: string }>(text, [...people, ...groupsOf(rows)]);
   const pieces: React.ReactNode[] = [];
   let at = 0;
   for (const { from, to } of places) {

@@ -1,7 +1,8 @@
+import { calendarDateOf } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
-import { useOpenHouse } from '@/store/store.ts';
+import { useNow, useOpenHouse } from '@/store/store.ts';
 import { ConfirmRow, Field } from '@/ui';
 import { t } from '@/words';
 import { PeoplePicker } from './people-picker.tsx';
@@ -9,7 +10,7 @@ import { useWays } from './ways.tsx';
 
 /** To whom, with a word if wanted. */
 export function ToPerson({ items, onHand, onClose }: { items: readonly string[]; onHand: (persons: string[], message: string) => void; onClose: () => void }) {
-  const { rows } = useOpenHouse();
+  const { rows, house } = useOpenHouse();
   const [chosen, setChosen] = useState<string[]>([]);
   const [message, setMessage, sent] = useDraft(`hand-many/${[...items].sort()[0] ?? ''}`, '');
   const lists = items.map((id) => rows.get('item', id)).map((item) => (typeof item === 'string' ? null : item.listId));
@@ -19,6 +20,7 @@ export function ToPerson({ items, onHand, onClose }: { items: readonly string[];
       <PeoplePicker
         label={t('hand.whom')}
         chosen={chosen}
+        groups={{ day: calendarDateOf(useNow(), house.zone), onChoose: (ids) => setChosen([...new Set([...chosen, ...ids])]) }}
         onToggle={(id) => setChosen(chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id])}
       />
       {ways.asks}

@@ -1,6 +1,7 @@
-import { finding, relationToList, isHere, shareId, type Access, type List } from '@kotiva/core';
+import { finding, groupsOf, membersOf, relationToList, isHere, shareId, type Access, type List, type MemoryRows } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useGiveAll } from '@/features/item';
 import { accessesFor, InviteSheet } from '@/features/invite';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
@@ -75,6 +76,7 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
           </View>
         );
       })}
+      <SharingWithGroups list={list} />
       {me.role === 'manager' ? (
         <View className="items-start pt-3">
           <Button icon="plus" onPress={() => setInviting(true)}>
@@ -85,4 +87,45 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
       {inviting ? <InviteSheet list={list.id} onClose={() => setInviting(false)} /> : null}
     </Sheet>
   );
+}
+
+/** Everybody who is in a group now is given the same, as one action. */
+function SharingWithGroups({ list }: { list: List }) {
+  const { rows } = useOpenHouse();
+  const giveAll = useGiveAll();
+  return groupsOf(rows).map((group) => {
+    const members = membersOf(group, rows).filter(({ id, role }) => id !== list.ownerId && role !== 'outside');
+    if (members.length === 0) return null;
+    const accesses = new Set(members.map(({ id }) => accessOf(list.id, id, rows)));
+    const share = (next: Access | 'none') => {
+      const accessFor = (id: string): Access | null => {
+        const isHelper = members.find((one) => one.id === id)?.role === 'helper';
+        return next === 'none' ? null : next === 'edit' && isHelper ? 'check' : next;
+      };
+      const words = t(next === 'none' ? 'said.unshared' : 'said.shared', { name: group.name });
+      giveAll(
+        'list.share',
+        members.map(({ id }) => id),
+        ([person]) => ({ list: list.id, person: person!, access: accessFor(person!) }),
+        words,
+        1,
+      );
+    };
+    return (
+      <View key={group.id} className="gap-2 border-b border-line py-3">
+        <Txt face="medium">{t('groups.count', { name: group.name, count: members.length })}</Txt>
+        <Choice<Access | 'none'>
+          label={t('share.accessOf', { name: group.name })}
+          value={accesses.size === 1 ? ([...accesses][0] ?? 'none') : null}
+          onChange={share}
+          options={accessesFor('member').map((value) => ({ value, words: t(`access.${value}`) }))}
+        />
+      </View>
+    );
+  });
+}
+
+function accessOf(listId: string, personId: string, rows: MemoryRows): Access | null {
+  const share = rows.get('share', shareId(listId, personId));
+  return typeof share === 'string' ? null : share.access;
 }

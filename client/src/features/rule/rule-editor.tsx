@@ -12,6 +12,7 @@ import {
 } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { GroupChips, groupChoices } from '@/features/groups';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
@@ -144,13 +145,22 @@ const tagNames = (ids: readonly string[], rows: MemoryRows): string[] =>
 const seriesFields = ({ persons, missed, ...ways }: Ways) => ({ ...ways, missed: missed ?? undefined, personIds: persons });
 
 function Whose({ ways, onChange }: { ways: Ways; onChange: (ways: Ways) => void }) {
-  const { rows } = useOpenHouse();
+  const { rows, house } = useOpenHouse();
   const people = rows
     .all('person')
     .filter((person) => isHere(person) && person.role !== 'outside')
     .sort((a, b) => a.name.localeCompare(b.name));
   return (
     <View className="gap-2">
+      <GroupChips
+        choices={groupChoices(calendarDateOf(useNow(), house.zone), rows)}
+        chosen={ways.persons}
+        onChoose={(ids) => {
+          const persons = [...new Set([...ways.persons, ...ids])];
+          const isNew = ways.persons.length < 2 && persons.length > 1;
+          onChange({ ...ways, persons, turn: isNew ? 'turns' : ways.turn });
+        }}
+      />
       <LabelledToggles
         label={t('turn.people')}
         on={ways.persons}

@@ -6,6 +6,7 @@ import { Screen } from '@/features/shell';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, PersonMark, Row } from '@/ui';
 import { t } from '@/words';
+import { GroupsPart } from './groups-part.tsx';
 import { EndSheet } from './end-sheet.tsx';
 import { Invitations } from './invitations.tsx';
 import { PersonSheet } from './person-sheet.tsx';
@@ -49,6 +50,7 @@ export function PeopleScreen() {
           <Invitations />
         </>
       ) : null}
+      <GroupsPart />
       {sheet ? (
         <PersonSheet
           personId={sheet === 'new' ? null : sheet}

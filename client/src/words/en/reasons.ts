@@ -68,6 +68,7 @@ export const reasonsWords = {
   'reason.wait-round': 'These would wait for each other: {way}.',
   'reason.waits-already': 'It’s already waiting for “{title}”.',
   'reason.wait-over': '“{title}” is done or gone: there’s nothing to wait for.',
+  'reason.group-empty': 'Choose at least one person.',
   'reason.others-open': 'Not done yet: {names} still have theirs.',
   'reason.others-done': '{names} checked it off. Only they can open it again.',
   'reason.ends-before-begins': 'It would end, {ends}, before it begins.',

@@ -73,6 +73,8 @@ export const toastsWords = {
   'said.waitEnded': 'No longer waiting for {words}',
   'said.fileRemoved': 'Removed “{name}”.',
   'undone.list.setStages': 'setting stages',
+  'undone.group.make': 'making a group',
+  'undone.group.change': 'changing a group',
   'undone.field.make': 'adding a field',
   'undone.field.change': 'changing a field',
   'undone.item.setFields': 'filling in fields',
