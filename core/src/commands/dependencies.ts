@@ -1,3 +1,4 @@
+import { v5 } from 'uuid';
 import { relationsToItem } from '../access/relations.ts';
 import { isDone } from '../followup/standing.ts';
 import { dependsOn } from '../followup/waiting.ts';
@@ -110,10 +111,18 @@ export function refuseRoundsOf(itemId: string, d: Deciding): void {
 }
 
 /** Not ended by hand: what ended by itself may open again. */
-const isEdge = (wait: Wait): boolean => dependsOn(wait) !== null && (wait.endedAt === null || wait.isFollowed);
+export const isEdge = (wait: Wait): boolean => dependsOn(wait) !== null && (wait.endedAt === null || wait.isFollowed);
 
 function nameOf(itemId: string, d: Deciding): string {
   const item = d.find('item', itemId);
   const isSeen = item !== undefined && (d.actorOrNull === null || relationsToItem(item, d.actorOrNull, d).length > 0);
   return isSeen ? `“${item.title}”` : '…';
+}
+
+/** What a template says has to be done first, of what is made of it: under ids that follow from both. */
+export function insertDependency(itemId: string, onItemId: string, words: string, makerId: string, d: Deciding): void {
+  const id = v5(`after:${onItemId}`, itemId);
+  if (d.find('wait', id)) return;
+  const wait = { itemId, onItemId, makerId, words: words.slice(0, 200), personId: null, askOn: null, toldOn: null };
+  d.insert('wait', id, { ...wait, since: d.now, endedAt: null, isFollowed: false });
 }

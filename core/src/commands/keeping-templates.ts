@@ -9,6 +9,8 @@ import { isHere } from '../model/person.ts';
 import { CalendarDate, Id, Name } from '../model/row-schema.ts';
 import { offsetTo } from '../templates/offsets.ts';
 import { rowsToKeep } from '../templates/rows-to-keep.ts';
+import { dependsOn } from '../followup/waiting.ts';
+import { isEdge } from './dependencies.ts';
 import { insertCopy } from './copied-files.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
@@ -67,7 +69,12 @@ export const keepTemplate = commandKind({
       const days = { due: offsetOf(anchor, item.due), start: offsetOf(anchor, item.start) };
       const holders = countingParts(d.by('part', 'itemId', item.id)).flatMap(({ personId }) => (personId === null ? [] : [{ person: personId }]));
       refusePrivate(isShared, item, d);
-      const kept = { ...BLANK_ITEM, ...natureOf(item), ...days, holders, title: item.title, sectionId, parentId, templateId: template.id };
+      // what is over by now may have to be done first the next time
+      const firstIds = d
+        .by('wait', 'itemId', item.id)
+        .filter(isEdge)
+        .map((wait) => idOf(dependsOn(wait)!));
+      const kept = { ...BLANK_ITEM, ...natureOf(item), ...days, holders, firstIds, title: item.title, sectionId, parentId, templateId: template.id };
       const made = d.insert('templateItem', idOf(item.id), { ...kept, position: placeKey(first + nth) });
       for (const file of d.by('attachment', 'itemId', item.id))
         if (file.removedAt === null && file.arrivedAt !== null && file.partId === null) insertCopy(file, made.id, idOf(file.id), file.authorId, d);

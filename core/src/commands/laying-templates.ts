@@ -5,8 +5,10 @@ import { isHere } from '../model/person.ts';
 import { TITLE_MAX } from '../model/row.ts';
 import type { Series } from '../model/series.ts';
 import type { TemplateItem } from '../model/template.ts';
+import { firstsOf } from '../templates/firsts.ts';
 import { inOrder, layOut, type LaidOut } from '../templates/laid-out.ts';
 import { copyAttachments } from './copied-files.ts';
+import { insertDependency } from './dependencies.ts';
 import type { Deciding } from './deciding.ts';
 import { stillThere } from './filling-templates.ts';
 import { insertItem } from './inserting.ts';
@@ -22,11 +24,16 @@ export function layOutTemplate(item: Item, series: Series, d: Deciding): void {
   if (!template || template.removedAt !== null) return;
   const filling = { anchor: item.due?.slice(0, 10) ?? null, blanks: series.filling?.blanks ?? {}, roles: series.filling?.roles ?? {} };
   const told = new Set<string>();
-  for (const one of inOrder(d.by('templateItem', 'templateId', template.id)).slice(0, MOST_CHORE_ROWS)) {
+  const rows = inOrder(d.by('templateItem', 'templateId', template.id)).slice(0, MOST_CHORE_ROWS);
+  for (const one of rows) {
     const id = stepId(one.id, item);
     if (d.find('item', id)) d.set('item', id, { removedAt: null });
     else makeStep(id, layOut(one, filling), item, series, told, d);
   }
+  const byId = new Map(rows.map((one) => [one.id, one]));
+  for (const one of rows)
+    for (const first of firstsOf(one, byId))
+      insertDependency(stepId(one.id, item), stepId(first, item), layOut(byId.get(first)!, filling).title, series.makerId, d);
 }
 
 const stepId = (templateItemId: string, item: Item): string => v5(`made:${templateItemId}`, item.id);

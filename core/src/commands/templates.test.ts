@@ -243,3 +243,30 @@ describe('a chore that uses a template each time', () => {
     expect(w.refused('Aino', 'chore.setTemplate', { ...said, template: his }).code).toBe('not-allowed');
   });
 });
+
+test('what has to be done first is kept, also where it was done, and is so among what is made; in a circle it is refused with the way', () => {
+  const { w, items, list, named } = wedding();
+  w.must('Aino', 'wait.set', { item: items[5]!, on: items[4]! } as never);
+  w.must('Aino', 'wait.set', { item: items[6]!, on: items[5]! } as never);
+  w.must('Aino', 'wait.set', { item: items[6]!, words: 'the van' } as never);
+  w.must('Aino', 'part.checkOff', { item: items[4]!, person: null });
+  w.must('Aino', 'template.keep', { list, name: 'Again' } as never);
+  const again = w.rows.all('template').find(({ name }) => name === 'Again')!.id;
+  const rows = () => w.rows.by('templateItem', 'templateId', again);
+  const of = (title: string) => rows().find((row) => row.title === title)!;
+  expect([of('Thing 5').firstIds, of('Thing 6').firstIds, of('Thing 7').firstIds]).toEqual([[of('Thing 4').id], [of('Thing 5').id], []]);
+  const { id } = w.must('Aino', 'template.use', { template: again, name: 'Next', ...SAID, roles: {} } as never);
+  const next = w.rows.all('list').find(({ name }) => name === 'Next')!.id;
+  const made = (title: string) => w.rows.by('item', 'listId', next).find((item) => item.title === title)!.id;
+  const waits = (title: string) => w.rows.by('wait', 'itemId', made(title)).filter(({ endedAt }) => endedAt === null).map(({ onItemId, words }) => [onItemId, words]); // prettier-ignore
+  expect([waits('Thing 5'), waits('Thing 6')]).toEqual([[[made('Thing 4'), 'Thing 4']], [[made('Thing 5'), 'Thing 5']]]);
+  w.must('Aino', 'part.checkOff', { item: made('Thing 4'), person: null });
+  expect(waits('Thing 5')).toEqual([]);
+  w.must('Aino', 'undo', { command: id });
+  expect(w.rows.by('item', 'listId', next).every(({ removedAt }) => removedAt !== null)).toBe(true);
+  const circle = { item: of('Thing 4').id, firsts: [of('Thing 6').id] };
+  expect(w.refused('Aino', 'templateItem.change', circle as never)).toMatchObject({ code: 'wait-round', field: 'firsts' });
+  expect(w.refused('Aino', 'templateItem.change', { item: of('Thing 4').id, firsts: [named('Thing 6')] } as never).code).toBe('gone');
+  const file = { name: 'Circle', items: [{ title: 'One', firsts: [1] }, { title: 'Two', under: 0 }] }; // prettier-ignore
+  expect(w.refused('Aino', 'template.make', file as never).code).toBe('wait-round');
+});

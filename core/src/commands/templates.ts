@@ -11,6 +11,7 @@ import { MOST_BLANKS, MOST_ROLES, MOST_TEMPLATE_ITEMS, MOST_TEMPLATE_ROWS, MOST_
 import { Holder, Offset, TemplateKind } from '../model/template-schema.ts';
 import { askedBy } from '../templates/asked.ts';
 import { inOrder } from '../templates/laid-out.ts';
+import { wayRound } from '../templates/firsts.ts';
 import type { Deciding } from './deciding.ts';
 import { NATURE, contextOf } from './item-fields.ts';
 import { commandKind } from './kind.ts';
@@ -69,7 +70,11 @@ const PLAIN = {
   sections: [],
   removedAt: null,
 };
-export const BLANK_ITEM = { ...USUAL_NATURE, notes: '', parentId: null, sectionId: null, due: null, start: null, holders: [], removedAt: null };
+export const BLANK_ITEM = { ...USUAL_NATURE, notes: '', parentId: null, sectionId: null, due: null, start: null, holders: [], firstIds: [], removedAt: null };
+
+const MOST_FIRSTS = 20;
+/** By their places among the items, from 0. */
+const FIRST_PLACES = z.optional(z.array(z.int().check(z.gte(0), z.lte(MOST_TEMPLATE_ROWS))).check(z.maxLength(MOST_FIRSTS)));
 
 const ITEM = {
   notes: z.optional(Text),
@@ -109,7 +114,13 @@ export const makeTemplate = commandKind({
     items: z._default(
       z
         .array(
-          z.object({ title: Title, ...ITEM, under: z.optional(z.nullable(z.int().check(z.gte(0)))), section: z.optional(z.nullable(z.int().check(z.gte(0)))) }),
+          z.object({
+            title: Title,
+            ...ITEM,
+            firsts: FIRST_PLACES,
+            under: z.optional(z.nullable(z.int().check(z.gte(0)))),
+            section: z.optional(z.nullable(z.int().check(z.gte(0)))),
+          }),
         )
         .check(z.maxLength(MOST_TEMPLATE_ROWS)),
       [],
@@ -132,14 +143,16 @@ export const makeTemplate = commandKind({
       d,
     );
     const rest = d.context.slice ? items : leftAfter(items, d.context.ahead, MADE_AT_ONCE);
-    for (const [nth, { under, section, tags, situations, place, ...item }] of rest.entries()) {
+    for (const [nth, { under, section, firsts = [], tags, situations, place, ...item }] of rest.entries()) {
       const parentId = typeof under === 'number' ? idOf(under) : null;
       const sectionId = typeof section === 'number' ? (made.sections[section]?.id ?? null) : null;
-      const given = { ...said(item), ...said(contextOf({ tags, situations, place }, d)), title: item.title };
+      const given = { ...said(item), ...said(contextOf({ tags, situations, place }, d)), title: item.title, firstIds: [...new Set(firsts)].map(idOf) };
       // in the order they came: as many keys as there are places
       d.insert('templateItem', idOf(from + nth), { ...BLANK_ITEM, ...given, templateId: made.id, parentId, sectionId, position: placeKey(from + nth) });
     }
-    if (!d.context.slice) refuseTooMuchAsked(made, d);
+    if (d.context.slice) return;
+    refuseRoundIn(itemsOf(made.id, d));
+    refuseTooMuchAsked(made, d);
   },
 });
 
@@ -197,13 +210,15 @@ export const changeTemplateItem = commandKind({
     item: Id,
     title: z.optional(Title),
     ...ITEM,
+    /** Which of its items have to be done first. */
+    firsts: z.optional(z.array(Id).check(z.maxLength(MOST_FIRSTS))),
     section: z.optional(z.nullable(Id)),
     after: z.optional(z.nullable(Id)),
     before: z.optional(z.nullable(Id)),
     removed: z.optional(z.boolean()),
   }),
   asks: ({ item }, d) => [askToChangeTemplate(d.find('templateItem', item)?.templateId ?? item, d)],
-  decide({ item: id, section, after, before, removed, tags, situations, place, ...fields }, d) {
+  decide({ item: id, section, after, before, firsts, removed, tags, situations, place, ...fields }, d) {
     const item = d.need('templateItem', id);
     const template = d.need('template', item.templateId);
     d.set('templateItem', id, {
@@ -212,11 +227,25 @@ export const changeTemplateItem = commandKind({
       ...(removed === undefined ? {} : { removedAt: removed ? d.now : null }),
       ...(section === undefined ? {} : { sectionId: template.sections.find((one) => one.id === section)?.id ?? null }),
     });
+    if (firsts) setFirsts(item, firsts, d);
     if (after !== undefined || before !== undefined) putAmong(d.need('templateItem', id), { after, before }, d);
     refuseTooLarge(itemsOf(template.id, d));
     refuseTooMuchAsked(template, d);
   },
 });
+
+/** Those of the same template, none in a circle. */
+function setFirsts(item: TemplateItem, firsts: readonly string[], d: Deciding): void {
+  const all = itemsOf(item.templateId, d);
+  if (firsts.some((first) => all.every(({ id }) => id !== first))) refuse('gone', { noun: 'templateItem' }, 'firsts');
+  d.set('templateItem', item.id, { firstIds: [...new Set(firsts)] });
+  refuseRoundIn(itemsOf(item.templateId, d));
+}
+
+function refuseRoundIn(items: readonly TemplateItem[]): void {
+  const way = wayRound(items);
+  if (way) refuse('wait-round', { way: way.map(({ title }) => `“${title}”`).join(' → ') }, 'firsts');
+}
 
 function putAmong(item: TemplateItem, neighbours: { after?: string | null; before?: string | null }, d: Deciding): void {
   const among = itemsOf(item.templateId, d).filter(

@@ -8,9 +8,11 @@ import { TITLE_MAX } from '../model/row.ts';
 import { CalendarDate, Id, Name } from '../model/row-schema.ts';
 import type { Template, TemplateItem } from '../model/template.ts';
 import { filledIn } from '../templates/blanks.ts';
+import { firstsOf } from '../templates/firsts.ts';
 import { layOut, type Filling, type LaidOut } from '../templates/laid-out.ts';
 import { askForContainer, CONTAINER, containerOf, type Container } from './container.ts';
 import { copyAttachments } from './copied-files.ts';
+import { insertDependency } from './dependencies.ts';
 import type { Deciding } from './deciding.ts';
 import { refuseBadDates } from './item-fields.ts';
 import { insertItem } from './inserting.ts';
@@ -44,7 +46,12 @@ export const useTemplate = commandKind({
     const spot = spotOf(template, payload, filling, root, d);
     const asked = new Set(payload.rows);
     const rest = d.context.slice ? items.filter(({ id }) => asked.has(id)) : leftAfter(items, d.context.ahead, USED_AT_ONCE);
-    for (const one of rest) make(layOut(one, filling), spot, root, d);
+    const byId = new Map(items.map((one) => [one.id, one]));
+    for (const one of rest) {
+      make(layOut(one, filling), spot, root, d);
+      for (const first of firstsOf(one, byId))
+        insertDependency(madeId(one.id, root), madeId(first, root), filledIn(byId.get(first)!.title, filling.blanks).trim(), d.actor.id, d);
+    }
     if (d.context.slice) return;
     tellOnce(items, filling, root, spot.name ?? '', d);
     d.enter(

@@ -55,6 +55,8 @@ export const TemplateItem = z.object({
   due: z.nullable(Offset),
   start: z.nullable(Offset),
   holders: z.array(Holder),
+  /** Which of its template’s items have to be done first (RFC 9253 DEPENDS-ON). */
+  firstIds: z.array(Id),
   position: z.string(),
   removedAt: z.nullable(Instant),
 });

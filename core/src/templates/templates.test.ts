@@ -1,3 +1,4 @@
+import { wayRound } from './firsts.ts';
 import fc from 'fast-check';
 import { blanksIn, filledIn } from './blanks.ts';
 import { momentAt, offsetTo } from './offsets.ts';
@@ -62,4 +63,27 @@ describe('days by their distance', () => {
   });
 
   test('further than ten years is none', () => expect(offsetTo('2000-01-01', '2011-01-01')).toBeNull());
+});
+
+test('a way round is found where there is one, and nowhere else: steps, what comes first, and what that is a step of', () => {
+  const row = (id: string, parentId: string | null, firstIds: string[]) => ({ id, title: id, parentId, firstIds }) as never;
+  const arbitrary = fc.array(fc.record({ parent: fc.option(fc.nat(7)), firsts: fc.array(fc.nat(7), { maxLength: 2 }) }), { minLength: 1, maxLength: 8 });
+  fc.assert(
+    fc.property(arbitrary, (given) => {
+      // a parent stands before its steps, so that there is no circle among them alone
+      const parentOf = given.map(({ parent }, nth) => (parent !== null && parent < nth ? parent : null));
+      const rows = given.map(({ firsts }, nth) => row(String(nth), parentOf[nth] === null ? null : String(parentOf[nth]), firsts.map(String)));
+      const needs = (nth: number): number[] => {
+        const own = given.flatMap((_, other) => (parentOf[other] === nth ? [other] : []));
+        for (let up: number | null = nth; up !== null; up = parentOf[up]!) own.push(...given[up]!.firsts.filter((first) => first < given.length));
+        return own;
+      };
+      const reach = given.map((_, nth) => new Set(needs(nth)));
+      for (let again = 0; again < given.length; again++) for (const all of reach) for (const one of [...all]) for (const more of reach[one]!) all.add(more);
+      const way = wayRound(rows);
+      expect(way !== null).toBe(reach.some((all, nth) => all.has(nth)));
+      if (way) expect(way[0]).toBe(way.at(-1));
+      for (let at = 1; way && at < way.length; at++) expect(needs(Number(way[at - 1]!.id))).toContain(Number(way[at]!.id));
+    }),
+  );
 });

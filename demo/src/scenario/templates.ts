@@ -30,7 +30,7 @@ export const TEMPLATES: readonly DemoTemplate[] = [
       },
       { title: 'Count plates and glasses', section: 1, under: 5 },
       { title: 'Fold the napkins', section: 1, under: 5 },
-      { title: 'Bake the bread', section: 2, due: before(1), holders: cook, effort: 180 },
+      { title: 'Bake the bread', section: 2, due: before(1), holders: cook, effort: 180, firsts: [1] },
       { title: 'Smoke the fish', section: 2, due: before(0, '13:00'), holders: cook, effort: 120 },
       { title: 'Coffee for {guests} at nine', section: 2, due: before(0, '20:30'), holders: cook, effort: 45 },
       { title: 'Count the glasses', section: 3, due: { days: 1, time: null }, effort: 30 },

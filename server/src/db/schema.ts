@@ -627,6 +627,7 @@ export const templateItem = sqliteTable(
     due: text({ mode: 'json' }),
     start: text({ mode: 'json' }),
     holders: json(),
+    firstIds: json().default([]),
     position: text().notNull(),
     removedAt: text(),
   },

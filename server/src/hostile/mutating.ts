@@ -235,6 +235,7 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
     item: id('templateItem'),
     title: d.pick([undefined, ...WORDS]),
     due: d.pick([undefined, null, { days: -30, time: null }, { days: 1e9, time: null }]),
+    firsts: d.pick([undefined, [], [id('templateItem')], [id('item')], WORDS]),
     holders: d.pick([undefined, [{ role: 'cook' }], [{ person: id('person') }], [{ role: '' }], WORDS]),
     removed: d.pick([undefined, true, false]),
     after: d.pick([undefined, null, id('templateItem')]),

@@ -50,3 +50,14 @@ test('makes somebody else the owner', async () => {
   await waitFor(() => expect(w.rows.get('list', list)).toMatchObject({ ownerId: w.person('Tapio') }));
   expect(w.told('Tapio')).toEqual(['list-given']);
 });
+
+test('shared with a group, each gets what their role may have, as one action', () => {
+  const { w, list, open } = house();
+  w.join('Eetu', 'member');
+  w.must('Aino', 'group.make', { name: 'Drivers', persons: ['Tapio', 'Leila', 'Eetu'].map((name) => w.person(name)) } as never);
+  open();
+  const choice = screen.getByRole('radiogroup', { name: t('share.accessOf', { name: 'Drivers' }) });
+  fireEvent.click(within(choice).getByRole('radio', { name: t('access.edit') }));
+  const access = (name: string) => w.rows.by('share', 'listId', list).find(({ personId }) => personId === w.person(name))?.access;
+  expect([access('Tapio'), access('Leila'), access('Eetu')]).toEqual(['edit', 'check', 'edit']);
+});

@@ -23,10 +23,15 @@ export const sayHolders = ({ holders }: Pick<TemplateItem, 'holders'>, rows: Mem
 
 /** What stands below an item of a template: its day, who, how long, what is with it. */
 export function sayTemplateItem(item: TemplateItem, template: Template, rows: MemoryRows): string {
+  const firsts = (item.firstIds ?? []).flatMap((id) => {
+    const first = rows.get('templateItem', id);
+    return typeof first === 'string' || first.removedAt !== null ? [] : [`“${first.title}”`];
+  });
   const files = rows.by('attachment', 'itemId', item.id).filter(({ removedAt }) => removedAt === null).length;
   return [
     item.due ? sayOffset(item.due, template) : null,
     sayHolders(item, rows) || null,
+    firsts.length > 0 ? t('template.afterThese', { titles: together(firsts) }) : null,
     item.effort === null ? null : sayDuration(item.effort),
     item.notes ? t('template.hasNotes') : null,
     files > 0 ? t('template.files', { count: files }) : null,

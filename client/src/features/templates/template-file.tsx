@@ -33,23 +33,26 @@ function fileOf(template: Template, items: readonly TemplateItem[], rows: Memory
     listKind,
     anchorName,
     sections: sections.map((section) => section.name),
-    items: items.map(({ title, notes, parentId, sectionId, due, start, holders, effort, energy, dayPart, importance, policy, confirm, wanted, tagIds }) => {
-      const section = sections.findIndex(({ id }) => id === sectionId);
-      return {
-        title,
-        notes,
-        under: parentId === null ? null : (place.get(parentId) ?? null),
-        section: section < 0 ? null : section,
-        due,
-        start,
-        holders: holders.map((holder) => ('role' in holder ? holder : { role: nameOf(holder.person).slice(0, 40) })),
-        tags: tagIds.flatMap((id) => {
-          const tag = rows.get('tag', id);
-          return typeof tag === 'string' ? [] : [tag.name];
-        }),
-        ...{ effort, energy, dayPart, importance, policy, confirm, wanted },
-      };
-    }),
+    items: items.map(
+      ({ title, notes, parentId, sectionId, due, start, holders, effort, energy, dayPart, importance, policy, confirm, wanted, tagIds, firstIds }) => {
+        const section = sections.findIndex(({ id }) => id === sectionId);
+        return {
+          title,
+          notes,
+          under: parentId === null ? null : (place.get(parentId) ?? null),
+          section: section < 0 ? null : section,
+          due,
+          start,
+          firsts: (firstIds ?? []).flatMap((id) => place.get(id) ?? []),
+          holders: holders.map((holder) => ('role' in holder ? holder : { role: nameOf(holder.person).slice(0, 40) })),
+          tags: tagIds.flatMap((id) => {
+            const tag = rows.get('tag', id);
+            return typeof tag === 'string' ? [] : [tag.name];
+          }),
+          ...{ effort, energy, dayPart, importance, policy, confirm, wanted },
+        };
+      },
+    ),
   };
 }
 

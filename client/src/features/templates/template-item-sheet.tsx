@@ -9,6 +9,7 @@ import { useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, Field, Foot, Heading, Labelled, Row, Sheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { FirstsField } from './firsts-field.tsx';
 import { AddTo } from './add-to.tsx';
 import { OffsetFields, offsetFrom, typedOf, type TypedOffset } from './offset-fields.tsx';
 import { sayTemplateItem } from './say-template.ts';
@@ -27,14 +28,17 @@ interface Typed {
   minutes: string;
   holders: Holder[];
   due: TypedOffset;
+  firsts: string[];
 }
 
-const typedFrom = ({ title, notes, effort, holders, due }: TemplateItem): Typed => ({
+const typedFrom = ({ title, notes, effort, holders, due, firstIds }: TemplateItem): Typed => ({
   title,
   notes,
   minutes: effort === null ? '' : String(effort),
   holders,
   due: typedOf(due),
+  // a row from before that could be said names none
+  firsts: firstIds ?? [],
 });
 
 /** One item of a template: what it says, when it is due by the template's day, whose it is, its steps. */
@@ -43,7 +47,7 @@ export function TemplateItemSheet({ item, template, mayChange, onOpen, onClose }
   const submit = useSubmit();
   const [begin] = useState(() => typedFrom(item));
   const [typed, setTyped, done] = useDraft(`template-item/${item.id}`, begin);
-  const [error, setError] = useState<{ field: 'title' | 'minutes' | 'due' | 'other'; says: string } | null>(null);
+  const [error, setError] = useState<{ field: 'title' | 'minutes' | 'due' | 'firsts' | 'other'; says: string } | null>(null);
   const change = (some: Partial<Typed>) => {
     setTyped({ ...typed, ...some });
     setError(null);
@@ -54,9 +58,9 @@ export function TemplateItemSheet({ item, template, mayChange, onOpen, onClose }
     if (effort === undefined) return setError({ field: 'minutes', says: t('template.minutesWrong') });
     const due = offsetFrom(typed.due);
     if (due === undefined) return setError({ field: 'due', says: t('template.daysWrong', { max: FURTHEST_DAYS }) });
-    const payload = { item: item.id, title: typed.title, notes: typed.notes, effort, holders: typed.holders, due };
+    const payload = { item: item.id, title: typed.title, notes: typed.notes, effort, holders: typed.holders, due, firsts: typed.firsts ?? [] };
     const reason = submit('templateItem.change', payload, { words: t('said.templateChanged'), undo: true, ownRefusal: true });
-    if (reason) return setError({ field: reason.field === 'title' ? 'title' : 'other', says: sayReason(reason) });
+    if (reason) return setError({ field: reason.field === 'title' || reason.field === 'firsts' ? reason.field : 'other', says: sayReason(reason) });
     done();
     onClose();
   };
@@ -98,6 +102,7 @@ export function TemplateItemSheet({ item, template, mayChange, onOpen, onClose }
             {item.notes ? <Txt className="whitespace-pre-wrap">{item.notes}</Txt> : null}
           </>
         )}
+        {mayChange ? <FirstsField item={item} firsts={typed.firsts ?? []} error={says('firsts')} onChange={(firsts) => change({ firsts })} /> : null}
         {steps.length > 0 || mayChange ? <Heading level={3}>{t('template.steps')}</Heading> : null}
         <View className="-mx-5">
           {steps.map((step) => (

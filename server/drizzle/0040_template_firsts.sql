@@ -1,0 +1,1 @@
+ALTER TABLE `templateItem` ADD `firstIds` text DEFAULT '[]' NOT NULL;
