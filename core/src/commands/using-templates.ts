@@ -161,6 +161,7 @@ function make({ of, title, notes, due, start, personIds }: LaidOut, spot: Spot, 
 function tellOnce(items: readonly TemplateItem[], filling: Filling, root: string, name: string, d: Deciding): void {
   const told = new Set<string>();
   for (const one of items) {
+    if (one.holders.length === 0) continue;
     const { personIds, title } = layOut(one, filling);
     for (const personId of personIds) {
       const person = d.find('person', personId);
