@@ -1,4 +1,4 @@
-import { isHere, wallClockOf, type MemoryRows } from '@kotiva/core';
+import { groupsOf, isAwayOn, isHere, membersOf, wallClockOf, type MemoryRows, type PeopleGroup } from '@kotiva/core';
 import type { CaptureContext as ReadingContext } from '@kotiva/core/capture';
 import { useMemo } from 'react';
 import { later } from './later.ts';
@@ -11,13 +11,18 @@ export const lineReader = later(() => import('@kotiva/core/capture/read-line').t
 export function useReadingContext(): ReadingContext {
   const { rows, house } = useOpenHouse();
   const [today, time] = wallClockOf(useNow(), house.zone).split('T') as [string, string];
-  const names = useMemo(() => knownNames(rows), [rows]);
+  const names = useMemo(() => knownNames(rows, today), [rows, today]);
   return useMemo(() => ({ today, time, dayParts: house.dayParts, ...names }), [today, time, house.dayParts, names]);
 }
 
-function knownNames(rows: MemoryRows): Pick<ReadingContext, 'people' | 'places' | 'lists'> {
+function knownNames(rows: MemoryRows, today: string): Pick<ReadingContext, 'people' | 'places' | 'lists'> {
+  // it stands for who is there
+  const asGroup = (group: PeopleGroup) => {
+    const members = membersOf(group, rows).flatMap(({ id }) => (isAwayOn(id, today, rows) ? [] : [id]));
+    return members.length === 0 ? [] : [{ id: group.id, name: group.name, mark: '', members }];
+  };
   return {
-    people: rows.all('person').filter(isHere),
+    people: [...rows.all('person').filter(isHere), ...groupsOf(rows).flatMap(asGroup)],
     places: rows.all('place').filter((place) => !place.removedAt),
     lists: rows
       .all('list')

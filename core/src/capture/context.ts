@@ -11,7 +11,8 @@ export interface CaptureContext {
   today: string;
   time: string;
   dayParts: DayParts;
-  people: readonly (KnownName & { mark: string })[];
+  /** With `members` it is a group, which stands for them: known by its whole name alone. */
+  people: readonly (KnownName & { mark: string; members?: readonly string[] })[];
   places: readonly KnownName[];
   lists: readonly (KnownName & { sections: readonly KnownName[] })[];
   /** Guesses taken back, by `spanName`. */

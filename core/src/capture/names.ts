@@ -46,8 +46,14 @@ function whoIs(said: string, { people, meant }: CaptureContext): string[] {
   if (chosen) return [chosen];
   const whole = people.filter((one) => one.name.toLowerCase() === wanted);
   if (whole.length > 0) return whole.map(({ id }) => id);
-  return people.filter((one) => one.name.toLowerCase().split(/\s+/)[0] === wanted || one.mark.toLowerCase() === wanted).map(({ id }) => id);
+  return people
+    .filter(({ members }) => !members)
+    .filter((one) => one.name.toLowerCase().split(/\s+/)[0] === wanted || one.mark.toLowerCase() === wanted)
+    .map(({ id }) => id);
 }
+
+/** Who is in a group; undefined: it is somebody. */
+const membersOf = (id: string, { people }: CaptureContext): readonly string[] | undefined => people.find((one) => one.id === id)?.members;
 
 /** What tells of people rather than what they are to do: "Marek and Leila are coming". */
 const NO_DEED =
@@ -55,9 +61,9 @@ const NO_DEED =
 
 /** How people stand in a line; null: there is nobody whose name can stand there. */
 const patternsOfPeople = remembered((people: CaptureContext['people']) => {
-  const names = people.flatMap(({ name }) => [name, name.split(/\s+/)[0]!]).filter(isOneName);
+  const names = people.flatMap(({ name, members }) => (members ? [name] : [name, name.split(/\s+/)[0]!])).filter(isOneName);
   if (names.length === 0) return null;
-  const marks = people.map(({ mark }) => mark).filter(isOneName);
+  const marks = people.flatMap(({ mark, members }) => (members ? [] : [mark])).filter(isOneName);
   const list = (some: string) => `(?:${some})(?:(?:\\s*,\\s*|\\s+(?:and|or|&)\\s+)(?:${some}))*`;
   const several = list(oneOf(names));
   const two = `(?:${oneOf(names)})(?:(?:\\s*,\\s*|\\s+(?:and|or|&)\\s+)(?:${oneOf(names)}))+`;
@@ -101,6 +107,7 @@ export function findPeople(line: TypedLine, context: CaptureContext): Named {
   if (patterns === null) return found;
   const read = (match: RegExpExecArray, said: string[], policy: 'each' | 'any' | null, chosen = true) => {
     const ids: string[] = [];
+    let isGroup = false;
     for (const one of said) {
       const meant = whoIs(one, context);
       if (meant.length > 1) {
@@ -108,10 +115,12 @@ export function findPeople(line: TypedLine, context: CaptureContext): Named {
         found.questions.push({ from, to, text: line.text(from, to), doubt: { code: 'which-person', name: one.trim(), ids: meant } });
         return;
       }
-      ids.push(...meant);
+      const members = meant.flatMap((id) => membersOf(id, context) ?? []);
+      isGroup ||= members.length > 0;
+      ids.push(...(members.length > 0 ? members : meant));
     }
     if (ids.length === 0) return;
-    found.spans.push(span(line, match, { kind: 'person', value: { ids: [...new Set(ids)], policy } }, chosen));
+    found.spans.push(span(line, match, { kind: 'person', value: { ids: [...new Set(ids)], policy: policy ?? (isGroup ? 'any' : null) } }, chosen));
     if (chosen) line.take(match.index, match.index + match[0].length);
   };
   const parts = (said: string) => said.split(/ ?, ?| (?:and|or|&) /i).map((one) => one.replace(/^@/, ''));

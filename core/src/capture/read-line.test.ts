@@ -158,3 +158,14 @@ describe('two of one first name', () => {
     expect(readLine('Towels @Leila', { ...twins, meant: new Map([['leila', 'leila-h']]) }).spans).toMatchObject([{ value: { ids: ['leila-h'] } }]);
   });
 });
+
+test('a group is named as a person is, by its whole name: its people have it, whoever gets to it first, unless each is said', () => {
+  const group = { id: 'drivers', name: 'Night drivers', mark: '', members: ['leila', 'petri'] };
+  const context = { ...CONTEXT, people: [...CONTEXT.people, group] };
+  const who = (line: string) => readLine(line, context).spans.filter(({ kind }) => kind === 'person').map(({ value }) => value); // prettier-ignore
+  const both = (policy: string) => [{ ids: ['leila', 'petri'], policy }];
+  expect([who('Fetch the guests @night drivers'), who('Ask Night drivers to fetch the guests'), who('Night drivers: fetch the guests')]).toEqual([both('any'), both('any'), both('any')]); // prettier-ignore
+  expect(who('Read the rota each of Night drivers and Noor')).toEqual([{ ids: ['leila', 'petri', 'noor'], policy: 'each' }]);
+  // its first word alone is a word
+  expect(who('Night: lock the gate')).toEqual([]);
+});

@@ -1,4 +1,4 @@
-import { isHere, tagKey } from '@kotiva/core';
+import { groupsOf, isHere, tagKey } from '@kotiva/core';
 import { draftOf, piecesOf, settled, spanName, type Draft, type Span } from '@kotiva/core/capture';
 import { useGlobalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
@@ -122,7 +122,7 @@ export function CaptureLine({ inBar = false, startsReady = false }: { inBar?: bo
   const saysDay = read.spans.some(({ kind, chosen }) => chosen && (kind === 'due' || kind === 'plan' || kind === 'start' || kind === 'rule'));
   // a chip says it
   const saysItsDay = around.plan !== undefined && !saysDay && !around.person && !around.list;
-  const unknown = unknownName(`${first} `, people);
+  const unknown = unknownName(`${first} `, people, groupsOf(rows));
   const changed = read.spans.some((span) => span.chosen);
   const everyone = read.spans.some(({ kind, chosen }) => kind === 'everyone' && chosen);
   const hint =
@@ -251,7 +251,13 @@ function NameOffers({ typed, onChoose, field }: { typed: string; onChoose: (type
           .all('tag')
           .filter((one) => !one.removedAt && tagKey(one.name).startsWith(tagKey(tag)))
           .slice(0, 6);
-  if (people.length + tags.length === 0) return null;
+  const groups =
+    name === null
+      ? []
+      : groupsOf(rows)
+          .filter((one) => one.name.toLowerCase().startsWith(name.toLowerCase()))
+          .slice(0, 3);
+  if (people.length + groups.length + tags.length === 0) return null;
   return (
     <View className="flex-row flex-wrap gap-2">
       {people.map((person) => (
@@ -265,6 +271,13 @@ function NameOffers({ typed, onChoose, field }: { typed: string; onChoose: (type
           <PersonMark looks={person} size={24} />
           <Txt size={15} face="medium">
             {person.name}
+          </Txt>
+        </Pressable>
+      ))}
+      {groups.map((one) => (
+        <Pressable key={one.id} role="button" onPress={() => take(`@${one.name}`)} className="min-h-11 justify-center rounded-control bg-sunk px-3">
+          <Txt size={15} face="medium">
+            {one.name}
           </Txt>
         </Pressable>
       ))}

@@ -24,9 +24,13 @@ export const withChosen = (line: string, words: string): string => `${line.repla
 export const tagInLine = (name: string): string => (/^[\p{L}\p{N}_-]+$/u.test(name) ? `#${name}` : `#"${name}"`);
 
 /** A name after an @ that nobody here has, or null. */
-export function unknownName(line: string, people: readonly Person[]): string | null {
+export function unknownName(line: string, people: readonly Person[], groups: readonly { name: string }[] = []): string | null {
   for (const [, typed] of line.matchAll(/(?:^|\s)@(\p{L}[\p{L}\p{N}]*)(?=\s)/gu))
-    if (!people.some((person) => isHere(person) && beginsWith(person, typed!.toLowerCase()))) return typed!;
+    if (
+      !groups.some(({ name }) => name.toLowerCase().startsWith(typed!.toLowerCase())) &&
+      !people.some((person) => isHere(person) && beginsWith(person, typed!.toLowerCase()))
+    )
+      return typed!;
   return null;
 }
 
