@@ -24,6 +24,7 @@ function plain(condition: FilterCondition, rows: MemoryRows): string {
     case 'tag':
       return either(names.map((name) => `#${name}`));
     case 'list':
+    case 'project':
     case 'section':
     case 'bundle':
     case 'place':

@@ -1,6 +1,7 @@
 import { itemsOfProject } from '../views/project-contents.ts';
 import { measure } from '../views/progress.ts';
 import { World } from '../testing/world.ts';
+import { filtered } from '../views/filter.ts';
 
 function pier() {
   const w = new World();
@@ -92,4 +93,19 @@ test('dates the wrong way round, days there are not, too many of them', () => {
   expect(w.refused('Aino', 'project.change', { project, begins: '2027-07-01' }).code).toBe('ends-before-begins');
   expect(w.refused('Aino', 'project.change', { project, ends: '2027-02-31' }).code).toBe('malformed');
   w.must('Aino', 'project.change', { project, ends: null, begins: '2027-07-01' });
+});
+
+test('a filter finds what belongs to it, by its list, alone and as a step, and no longer once it is taken out', () => {
+  const { w, project, wood, permit } = pier();
+  w.item('Aino', 'Stamp it', { parent: permit, persons: [w.person('Eetu')] });
+  w.item('Aino', 'Something else');
+  const view = { personId: w.person('Aino'), house: w.rows.all('house')[0]!, now: w.now } as never;
+  const found = (not = false) =>
+    filtered({ match: 'all', state: 'open', conditions: [{ of: 'project', ids: [project], not }] }, view, w.rows as never)
+      .map(({ item }) => item.title)
+      .sort();
+  expect(found()).toEqual(['Permit', 'Planks', 'Posts', 'Stamp it']);
+  expect(found(true)).toEqual(['Something else']);
+  w.must('Aino', 'project.setMembers', { project, lists: [wood], on: false } as never);
+  expect(found()).toEqual(['Permit', 'Stamp it']);
 });

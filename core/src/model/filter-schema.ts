@@ -43,6 +43,8 @@ export type FieldAsk = z.infer<typeof FieldAsk>;
 export const FilterCondition = z.discriminatedUnion('of', [
   z.object({ of: z.literal('list'), ids, not }),
   z.object({ of: z.literal('bundle'), ids, not }),
+  /** What belongs to it, itself or by its list. */
+  z.object({ of: z.literal('project'), ids, not }),
   z.object({ of: z.literal('section'), ids, not }),
   /** With all tags below them. */
   z.object({ of: z.literal('tag'), ids, not }),

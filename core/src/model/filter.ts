@@ -28,6 +28,7 @@ export const isNarrowing = ({ state, conditions }: Filter): boolean => state !==
 const NAMES = {
   list: 'list',
   bundle: 'bundle',
+  project: 'project',
   section: 'section',
   tag: 'tag',
   place: 'place',

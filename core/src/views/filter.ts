@@ -22,6 +22,7 @@ export interface FilterRows extends Omit<PlanRows, 'all' | 'get' | 'by'> {
   by: PlanRows['by'] & {
     (noun: 'ownField', field: 'listId', value: string): Row<'ownField'>[];
     (noun: 'fieldValue', field: 'itemId', value: string): Row<'fieldValue'>[];
+    (noun: 'membership', field: 'projectId', value: string): Row<'membership'>[];
     (noun: 'activity', field: 'itemId', value: string): Row<'activity'>[];
     (noun: 'alarm', field: 'itemId', value: string): Row<'alarm'>[];
     (noun: 'comment', field: 'itemId', value: string): Row<'comment'>[];
@@ -57,7 +58,9 @@ export function filtered(filter: Filter, view: PlanView, rows: FilterRows): Arra
 export function judging(filter: Filter, view: PlanView, rows: FilterRows): (item: Item) => Arrangeable | null {
   const judge = judgingAlone(filter, view, rows);
   if (!judge) return () => null;
-  const namesLists = liveConditions(filter, rows).conditions.some(({ of, not }) => (of === 'list' || of === 'section' || of === 'bundle') && !not);
+  const namesLists = liveConditions(filter, rows).conditions.some(
+    ({ of, not }) => (of === 'list' || of === 'section' || of === 'bundle' || of === 'project') && !not,
+  );
   const closed = closedLists(rows, namesLists);
   return (item) => {
     if (item.removedAt !== null || item.purgedAt !== null || (item.listId !== null && closed.has(item.listId))) return null;
@@ -102,7 +105,7 @@ function judgingAlone(filter: Filter, view: PlanView, rows: FilterRows): ((item:
 
 const NO_PARTS: readonly Part[] = [];
 /** Conditions that are told from the item alone. */
-const QUICK = new Set(['list', 'section', 'bundle', 'tag', 'place', 'situation', 'importance', 'effort', 'energy', 'dayPart', 'words', 'date due', 'date start', 'date made']); // prettier-ignore
+const QUICK = new Set(['list', 'project', 'section', 'bundle', 'tag', 'place', 'situation', 'importance', 'effort', 'energy', 'dayPart', 'words', 'date due', 'date start', 'date made']); // prettier-ignore
 const quickKey = (condition: FilterCondition): string => (condition.of === 'date' ? `date ${condition.field}` : condition.of);
 
 /** A filter without what it names that is gone; `gone` are the conditions that are left out, because nothing of what they name is there. */
@@ -149,6 +152,8 @@ function testOf(condition: FilterCondition, view: PlanView, rows: FilterRows): T
         condition.ids.flatMap((id) => rows.by('list', 'bundleId', id).map((list) => list.id)),
         ({ item }) => item.listId,
       );
+    case 'project':
+      return belongsTo(condition.ids, rows);
     case 'place':
       return within(condition.ids, ({ item }) => item.placeId);
     case 'tag':
@@ -182,6 +187,14 @@ const within = (ids: readonly string[], of: (judged: Judged) => string | null): 
   const wanted = new Set(ids);
   return (judged) => wanted.has(of(judged) ?? '');
 };
+
+/** Itself, by its list, or as a step of what does. */
+function belongsTo(projectIds: readonly string[], rows: FilterRows): Test {
+  const members = new Set<string>();
+  for (const projectId of projectIds)
+    for (const { listId, itemId, endedAt } of rows.by('membership', 'projectId', projectId)) if (endedAt === null) members.add(listId ?? itemId ?? '');
+  return ({ item }) => members.has(item.id) || (item.listId !== null && members.has(item.listId)) || (item.parentId !== null && members.has(item.parentId));
+}
 
 const among =
   (wanted: ReadonlySet<string>, of: (judged: Judged) => readonly string[]): Test =>

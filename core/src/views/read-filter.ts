@@ -52,6 +52,7 @@ const hasWho = ({ who }: Fields): boolean => isSome(who, (one) => one === 'me' |
 const KNOWN: Record<FilterCondition['of'], (fields: Fields) => boolean> = {
   list: hasIds,
   bundle: hasIds,
+  project: hasIds,
   section: hasIds,
   tag: hasIds,
   place: hasIds,

@@ -3,7 +3,7 @@ import type { Option } from '@/ui';
 import { t, type WordKey } from '@/words';
 
 /** What can be asked of items, in the order it is offered: one heading each. */
-export const KINDS = ['tag', 'list', 'person', 'due', 'plan', 'importance', 'effort', 'words', 'field', 'place', 'situation', 'has', 'giver', 'bundle', 'done', 'made', 'touched'] as const; // prettier-ignore
+export const KINDS = ['tag', 'list', 'person', 'due', 'plan', 'importance', 'effort', 'words', 'field', 'place', 'situation', 'has', 'giver', 'bundle', 'project', 'done', 'made', 'touched'] as const; // prettier-ignore
 export type Kind = (typeof KINDS)[number];
 
 export const kindOf = (condition: FilterCondition): Kind | null => {
@@ -23,6 +23,8 @@ export function choicesOf(kind: Kind, rows: MemoryRows): Option<string>[] {
       return named(rows.all('list').filter(({ filedAt }) => filedAt === null));
     case 'bundle':
       return named(rows.all('bundle'));
+    case 'project':
+      return named(rows.all('project'));
     case 'place':
       return named(rows.all('place'));
     case 'situation':

@@ -1,2 +1,2 @@
-export { everythingUnder } from './everything-under.ts';
+export { everythingUnder, projectLookedBack } from './everything-under.ts';
 export { destinationsFor, findDestinations, type Destination, type DestinationGroup } from './destinations.ts';

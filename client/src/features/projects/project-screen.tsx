@@ -1,9 +1,11 @@
-import { calendarDateOf, groupBy, isLate, partFor, type Arrangeable, type Item, type Project } from '@kotiva/core';
+import { calendarDateOf, groupBy, isLate, isPicture, partFor, type Arrangeable, type Item, type Project } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHeading } from '@/features/arrange';
+import { addressOf } from '@/features/files';
 import { ItemRow, useOpenItem } from '@/features/item';
+import { everythingUnder, projectLookedBack } from '@/features/pages';
 import { Screen } from '@/features/shell';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
@@ -38,6 +40,9 @@ function OpenProject({ project }: { project: Project }) {
   const router = useRouter();
   const today = calendarDateOf(useNow(), house.zone);
   const facts = useProject(project);
+  // from when it was begun, or made, to when it was finished
+  const backFrom = [project.begins, calendarDateOf(project.createdAt, house.zone)].filter((day) => day !== null).sort()[0]!;
+  const backTo = project.finishedAt === null ? today : calendarDateOf(project.finishedAt, house.zone);
   const [sheet, setSheet] = useState<'change' | 'finish' | null>(null);
   const [by, setBy] = useState<Gathered>('list');
   const mayChange = mayChangeProject(project, me);
@@ -79,12 +84,19 @@ function OpenProject({ project }: { project: Project }) {
         ) : (
           <Txt tone="muted">{t(mayChange ? 'project.emptyAdd' : 'project.empty')}</Txt>
         )}
-        {facts.files > 0 ? (
-          <Txt size={15} tone="muted">
-            {t('project.files', { count: facts.files })}
-          </Txt>
-        ) : null}
       </View>
+      {facts.items.length > 0 ? (
+        <View className="flex-row flex-wrap gap-2 px-2">
+          {facts.done.length > 0 ? (
+            <Button kind="quiet" onPress={() => router.push(projectLookedBack(project.id, backFrom, backTo))}>
+              {t('project.lookBack')}
+            </Button>
+          ) : null}
+          <Button kind="quiet" onPress={() => router.push(everythingUnder('project', project.id))}>
+            {t('project.asTable')}
+          </Button>
+        </View>
+      ) : null}
       <Coming facts={facts} />
       {facts.parts.map((part) => (
         <ProjectRow key={part.id} project={part} />
@@ -98,6 +110,7 @@ function OpenProject({ project }: { project: Project }) {
           onPress={() => router.push(`/people/${note.personIds[0] ?? me.id}?note=${note.id}`)}
         />
       ))}
+      <Files facts={facts} />
       {facts.open.length > 1 ? (
         <View className="px-4 pb-1 pt-4">
           <Choice<Gathered>
@@ -144,6 +157,26 @@ function Coming({ facts }: { facts: ReturnType<typeof useProject> }) {
         />
       ))}
     </>
+  );
+}
+
+/** What lies with its items, each one tap from what it is with. */
+function Files({ facts: { files } }: { facts: ReturnType<typeof useProject> }) {
+  const openItem = useOpenItem();
+  if (files.length === 0) return null;
+  return (
+    <Fold words={t('project.files', { count: files.length })}>
+      <LongRows rows={files} keyOf={({ file }) => file.id}>
+        {({ item, file }) => (
+          <Row
+            title={file.name}
+            sub={item.title}
+            picture={file.arrivedAt !== null && isPicture(file) ? addressOf(file, 'small') : undefined}
+            onPress={() => openItem(item.id)}
+          />
+        )}
+      </LongRows>
+    </Fold>
   );
 }
 

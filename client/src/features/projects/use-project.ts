@@ -1,8 +1,9 @@
-import { isDone, openWaits, type Item, type MeetingNote, type Person, type Project, type Wait } from '@kotiva/core';
+import { isDone, openWaits, type Attachment, type Item, type MeetingNote, type Person, type Project, type Wait } from '@kotiva/core';
 import { byPosition } from '@kotiva/core/model/position';
 import { measure, type Measure } from '@kotiva/core/views/progress';
 import { itemsOfProject } from '@kotiva/core/views/project-contents';
 import { useMemo } from 'react';
+import { attachmentsOf } from '@/features/files';
 import { useOpenHouse } from '@/store/store.ts';
 
 export interface ProjectFacts {
@@ -15,8 +16,8 @@ export interface ProjectFacts {
   /** The next dates of it, the earliest first. */
   dates: { item: Item; due: string }[];
   notes: MeetingNote[];
-  /** Files with its items. */
-  files: number;
+  /** Files with its items, each with what it is with. */
+  files: { item: Item; file: Attachment }[];
   parts: Project[];
 }
 
@@ -28,14 +29,15 @@ export function useProject(project: Project): ProjectFacts {
   return useMemo(() => {
     const items = itemsOfProject(project.id, rows);
     const done = items.filter((item) => isDone(item, rows.by('part', 'itemId', item.id)));
-    const open = items.filter((item) => !done.includes(item));
+    const over = new Set(done);
+    const open = items.filter((item) => !over.has(item));
     const waits = open.flatMap((item) => openWaits(rows.by('wait', 'itemId', item.id)).map((wait) => ({ item, wait })));
     const dates = open.flatMap((item) => (item.due === null ? [] : [{ item, due: item.due }])).sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
     const notes = rows.by('membership', 'projectId', project.id).flatMap(({ noteId, endedAt }) => {
       const note = noteId === null || endedAt !== null ? 'absent' : rows.get('meetingNote', noteId);
       return typeof note === 'string' || note.removedAt !== null ? [] : [note];
     });
-    const files = items.reduce((sum, { id }) => sum + rows.by('attachment', 'itemId', id).filter(({ removedAt }) => removedAt === null).length, 0);
+    const files = items.flatMap((item) => attachmentsOf(rows, item.id).map((file) => ({ item, file })));
     const parts = rows.all('project').filter((one) => one.parentId === project.id && one.removedAt === null).sort(byPosition); // prettier-ignore
     return { items, open, done, progress: measure(items, rows), waits, dates: dates.slice(0, DATES), notes, files, parts };
   }, [project.id, rows]);

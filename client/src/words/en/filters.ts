@@ -28,6 +28,8 @@ export const filtersWords = {
   'filter.state.done': 'done',
   'filter.state.both': 'open and done',
   'filter.in.list': 'in {names}',
+  'filter.in.project': 'in the project {names}',
+  'filter.kind.project': 'Project',
   'filter.in.section': 'in the section {names}',
   'filter.in.bundle': 'in the folder {names}',
   'filter.in.place': 'at {names}',

@@ -29,6 +29,8 @@ export const projectsWords = {
   'project.emptyAdd': 'Nothing in it yet. Open a list or an item and choose “Add to a project”.',
   'project.files_one': '{count} file with its items',
   'project.files_other': '{count} files with its items',
+  'project.lookBack': 'What was done',
+  'project.asTable': 'Filter and arrange',
   'project.waits': 'Waits for',
   'project.dates': 'Next dates',
   'project.notes': 'Notes of talks',
