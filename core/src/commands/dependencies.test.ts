@@ -100,6 +100,9 @@ test('it is said once, of what is still open, and of no more than twenty', () =>
   expect(refused(build, over)).toMatchObject({ code: 'wait-over', params: { title: 'Over already' } });
   for (let nth = 1; nth < 20; nth++) waits(build, w.item('Aino', `First ${nth}`, { list }));
   expect(refused(build, w.item('Aino', 'One more', { list }))).toMatchObject({ code: 'too-many', params: { max: 20 } });
+  const popular = w.item('Aino', 'Popular', { list });
+  for (let nth = 0; nth < 200; nth++) waits(w.item('Aino', `Then ${nth}`, { list }), popular);
+  expect(refused(w.item('Aino', 'Then the last', { list }), popular)).toMatchObject({ code: 'too-many', params: { max: 200 } });
   const hidden = w.item('Petri', 'Petri’s own');
   expect(refused(build, hidden).code).toBe('not-allowed');
 });

@@ -12,6 +12,8 @@ import { refuse } from './reasons.ts';
 
 /** An item waits for so many others. */
 export const MOST_DEPENDENCIES = 20;
+/** So many wait for one: they all go on by the tick that does it. */
+export const MOST_DEPENDENTS = 200;
 
 /** What holds back no longer: done, left out, or gone. */
 const isOver = (item: Item, d: Deciding): boolean => item.removedAt !== null || item.missedAt !== null || isDone(item, d.by('part', 'itemId', item.id));

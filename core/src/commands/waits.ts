@@ -6,7 +6,7 @@ import { calendarDateOf, isMoment } from '../time/clock.ts';
 import type { CommandRequest } from './required-permissions.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
-import { MOST_DEPENDENCIES } from './dependencies.ts';
+import { isEdge, MOST_DEPENDENCIES, MOST_DEPENDENTS } from './dependencies.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
 
@@ -63,6 +63,7 @@ function wordsOf(on: string, item: string, d: Deciding): string {
   const held = d.by('wait', 'itemId', item).filter((wait) => wait.endedAt === null && dependsOn(wait) !== null);
   if (held.some((wait) => wait.onItemId === on)) refuse('waits-already', { title: first.title }, 'on');
   if (held.length >= MOST_DEPENDENCIES) refuse('too-many', { max: MOST_DEPENDENCIES }, 'on');
+  if (d.by('wait', 'onItemId', on).filter(isEdge).length >= MOST_DEPENDENTS) refuse('too-many', { max: MOST_DEPENDENTS }, 'on');
   if (first.removedAt !== null || isDone(first, d.by('part', 'itemId', on))) refuse('wait-over', { title: first.title }, 'on');
   return first.title.slice(0, 200);
 }

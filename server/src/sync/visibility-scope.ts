@@ -6,7 +6,7 @@ import { Visibility } from './visibility.ts';
  * Most commands reach nothing.
  */
 /** Who reads them follows from themselves alone. */
-const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound', 'savedView', 'template', 'project', 'ownField'] as const;
+const SINGLES = ['matter', 'meetingNote', 'place', 'errandRound', 'savedView', 'template', 'project'] as const;
 type Single = (typeof SINGLES)[number];
 const isSingle = (noun: Noun): noun is Single => (SINGLES as readonly Noun[]).includes(noun);
 
@@ -16,6 +16,8 @@ export interface VisibilityScope {
   series: Set<string>;
   /** Agenda lines, notes, places and kept views that are shared or no longer. */
   singles: Set<`${Single}:${string}`>;
+  /** Fields, and the items that begin or cease to say something in them: whoever sees none of these is not concerned. */
+  fields: Map<string, Set<string>>;
   /** Tags that items carry now, or did. */
   tags: Set<string>;
   /** Whose rights are touched; null: anybody's. */
@@ -50,6 +52,7 @@ export function visibilityScopeOf(changes: readonly Change[], reader: Reader): V
     items: new Set(),
     series: new Set(),
     singles: new Set(),
+    fields: new Map(),
     tags: new Set(),
     people: new Set(),
     everything: false,
@@ -65,10 +68,7 @@ export function visibilityScopeOf(changes: readonly Change[], reader: Reader): V
       const held = made ? (fields as Partial<Row<'membership'>>) : reader.get('membership', id);
       if (typeof held !== 'string' && held.projectId) reach.singles.add(`project:${held.projectId}`);
     }
-    if (noun === 'fieldValue') {
-      const held = made ? (fields as Partial<Row<'fieldValue'>>) : reader.get('fieldValue', id);
-      if (typeof held !== 'string' && held.fieldId) reach.singles.add(`ownField:${held.fieldId}`);
-    }
+    if (noun === 'fieldValue') reachOfValue(reach, id, made, fields as Partial<Row<'fieldValue'>>, reader);
     if (isSingle(noun) && !made) reach.singles.add(`${noun}:${id}`);
     if (noun === 'series' && !made) reach.series.add(id);
     if (noun === 'list') reach.lists.add(id);
@@ -102,6 +102,15 @@ function reachOfItem(reach: VisibilityScope, id: string, made: boolean, fields: 
   if (!made && TOUCHING.item!.some((field) => field in others)) reach.items.add(id);
 }
 
+/** Whoever sees an item reads what the fields are called that it says something in; what is said instead of something else changes nothing. */
+function reachOfValue(reach: VisibilityScope, id: string, made: boolean, fields: Partial<Row<'fieldValue'>>, reader: Reader): void {
+  const held = made ? 'absent' : reader.get('fieldValue', id);
+  const before = typeof held === 'string' ? null : held.value;
+  const { fieldId, itemId } = typeof held === 'string' ? fields : held;
+  if (!fieldId || !itemId || (before === null) === (fields.value == null)) return;
+  reach.fields.set(fieldId, (reach.fields.get(fieldId) ?? new Set()).add(itemId));
+}
+
 /** Who stands in for somebody sees what they gave; without anybody named nothing is reached. */
 function reachOfStandIn(reach: VisibilityScope, id: string, fields: Partial<Row<'timeAway'>>, reader: Reader): void {
   const held = reader.get('timeAway', id);
@@ -123,8 +132,8 @@ const itemOf = (noun: 'part' | 'guest', id: string, reader: Reader): string => {
   return typeof part === 'string' ? '' : part.itemId;
 };
 
-export const isScopeEmpty = ({ lists, items, series, singles, tags, everything }: VisibilityScope): boolean =>
-  !everything && [lists, items, series, singles, tags].every(({ size }) => size === 0);
+export const isScopeEmpty = ({ lists, items, series, singles, fields, tags, everything }: VisibilityScope): boolean =>
+  !everything && [lists, items, series, singles, fields, tags].every(({ size }) => size === 0);
 
 /** In the place of a noun and an id: everything is to be fetched anew. */
 export const RESET = '*';
@@ -179,9 +188,19 @@ export function seenInScope(reach: VisibilityScope, reader: Reader, people: read
   return new Map(
     people.map((person) => {
       const sight = new Visibility(reader, person);
-      return [person.id, new Set(rows.filter(([noun, row]) => sight.sees(noun, row)).map(([noun, row]): Key => `${noun}:${row.id}`))];
+      const seen = rows.filter(([noun, row]) => sight.sees(noun, row)).map(([noun, row]): Key => `${noun}:${row.id}`);
+      return [person.id, new Set([...seen, ...fieldsSeen(reach, sight, reader)])];
     }),
   );
+}
+
+/** Of the fields in reach, those somebody sees; who sees no item that is concerned isn’t asked about. */
+function* fieldsSeen({ fields }: VisibilityScope, sight: Visibility, reader: Reader): Generator<Key> {
+  for (const [fieldId, itemIds] of fields) {
+    const field = reader.get('ownField', fieldId);
+    if (typeof field === 'string') continue;
+    if ([...itemIds].some((itemId) => sight.seesItem(itemId)) && sight.sees('ownField', field)) yield `ownField:${fieldId}`;
+  }
 }
 
 export function* differences(before: Map<string, Set<Key>>, after: Map<string, Set<Key>>): Generator<{ personId: string; noun: Noun; rowId: string }> {

@@ -207,7 +207,7 @@ export class Visibility {
     return item !== undefined && this.seesTemplate(item.templateId);
   }
 
-  private seesItem(itemId: string): boolean {
+  seesItem(itemId: string): boolean {
     return this.relations(itemId).length > 0;
   }
 
