@@ -1,12 +1,17 @@
 import type { Page, Request } from '@playwright/test';
 import { installWalk, type InPage, type Seen } from './in-page.ts';
 
+/** As `client/src/ui/second-tap.ts` has it, and a little more. */
+const DOUBLE_TAP_MS = 550;
+
 type Walking = { kotivaWalk: InPage };
 
 /** One device of a walk: its page, what is on its way to it, and what went wrong in it. */
 export class WalkedDevice {
   readonly errors: string[] = [];
   private readonly underWay = new Set<Request>();
+  /** ms since 1970. */
+  private lastTap = 0;
 
   private constructor(
     readonly who: string,
@@ -31,6 +36,13 @@ export class WalkedDevice {
     });
     for (const ended of ['requestfinished', 'requestfailed'] as const) page.on(ended, (request: Request) => void device.underWay.delete(request));
     return device;
+  }
+
+  /** Taps when a hand could have seen what it taps: what comes sooner in the same place is the second of a double tap, and goes nowhere. */
+  async tapAt({ x, y }: { x: number; y: number }): Promise<void> {
+    await this.page.waitForFunction((tapped) => performance.timeOrigin + performance.now() > tapped, this.lastTap + DOUBLE_TAP_MS);
+    await this.page.mouse.click(x, y);
+    this.lastTap = Date.now();
   }
 
   see(): Promise<Seen> {

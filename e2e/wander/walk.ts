@@ -68,13 +68,13 @@ function oneOfEach(controls: readonly Control[], random: Random): Control | unde
 
 type Way = (device: WalkedDevice, seen: Seen, random: Random) => Promise<Step>;
 
-const tap: Way = async ({ page }, { controls }, random) => {
+const tap: Way = async (device, { controls }, random) => {
   const at = oneOfEach(
     controls.filter(({ isField, name }) => !isField && !NEVER.test(name)),
     random,
   );
   if (!at) return { said: 'finds nothing to tap', faults: [] };
-  await page.mouse.click(at.x, at.y);
+  await device.tapAt(at);
   return {
     said: `taps ${at.role} “${at.name}”`,
     faults: [],
@@ -82,13 +82,14 @@ const tap: Way = async ({ page }, { controls }, random) => {
   };
 };
 
-const type: Way = async ({ page }, { controls }, random) => {
+const type: Way = async (device, { controls }, random) => {
+  const { page } = device;
   const field = oneOfEach(
     controls.filter(({ isField, name }) => isField && !/password|mail|link|address|web|Find a person|Search items|Type a command/i.test(name)),
     random,
   );
   if (!field) return { said: 'finds no field', faults: [] };
-  await page.mouse.click(field.x, field.y);
+  await device.tapAt(field);
   const token = tokenOf(random);
   const enter = random.chance(0.6);
   await page.keyboard.press('End');
@@ -141,7 +142,7 @@ const back: Way = async (device, before) => {
 
 const beside: Way = async (device, before) => {
   if (!before.beside) return { said: 'has nothing to tap beside', faults: [] };
-  await device.page.mouse.click(before.beside.x, before.beside.y);
+  await device.tapAt(before.beside);
   await device.idle();
   const after = await device.see();
   const faults = after.layers === before.layers - 1 ? [] : [`a tap beside closed ${before.layers - after.layers} layers of ${before.layers}`];
