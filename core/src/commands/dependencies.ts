@@ -24,17 +24,19 @@ const isOver = (item: Item, d: Deciding): boolean => item.removedAt !== null || 
  */
 export function followWaits(d: Deciding): void {
   const changes = d.changes();
+  const made = new Set(changes.flatMap((change) => (change.noun === 'item' && change.made ? [change.id] : [])));
   for (const change of changes) {
+    // nothing waited for what this command made before it was there
     if (change.noun === 'wait') follow(d.need('wait', change.id), d);
     const itemId = touched(change, d);
-    if (itemId !== null) for (const wait of d.by('wait', 'onItemId', itemId)) follow(wait, d);
+    if (itemId !== null && !made.has(itemId)) for (const wait of d.by('wait', 'onItemId', itemId)) follow(wait, d);
   }
 }
 
-/** The item whose being done a change may have changed; nothing waits for what this command made. */
-function touched({ noun, id, made }: Change, d: Deciding): string | null {
+/** The item whose being done a change may have changed. */
+function touched({ noun, id }: Change, d: Deciding): string | null {
   if (noun === 'part') return d.need('part', id).itemId;
-  return noun === 'item' && !made ? id : null;
+  return noun === 'item' ? id : null;
 }
 
 function follow(wait: Wait, d: Deciding): void {
