@@ -71,3 +71,23 @@ test('a form half filled in is there again when it is opened once more', () => {
   tap(t('common.save'));
   expect(w.rows.all('fieldValue').map(({ value }) => value).sort()).toEqual([2.5, true]); // prettier-ignore
 });
+
+test('what is being typed stays while its field is removed elsewhere, and is in it again when that comes back', () => {
+  const { w, list, planks, field } = house();
+  w.must('Aino', 'field.make', { list, name: 'Depth', kind: 'number' } as never);
+  w.must('Aino', 'field.make', { list, name: 'Width', kind: 'number' } as never);
+  const depth = field('Depth')!.id;
+  const panel = <FieldsPanel item={w.row(planks)} onClose={() => undefined} />;
+  const first = inHouse(w, 'Aino', panel);
+  type('Depth', '7');
+  first.unmount();
+  w.must('Aino', 'field.change', { field: depth, removed: true } as never);
+  const second = inHouse(w, 'Aino', panel);
+  expect(screen.getByText(t('fields.typedGone', { words: 'Depth: 7' }))).toBeTruthy();
+  type('Width', '3');
+  tap(t('common.save'));
+  second.unmount();
+  w.must('Aino', 'field.change', { field: depth, removed: false } as never);
+  inHouse(w, 'Aino', panel);
+  expect((screen.getByLabelText('Depth') as HTMLInputElement).value).toBe('7');
+});

@@ -23,6 +23,12 @@ export function FieldsPanel({ item, onClose }: { item: Item; onClose: () => void
   const [reason, setReason] = useState<Reason | null>(null);
   const readings = readingsOf(item, rows);
   const here = readings.filter(({ isFaint }) => !isFaint);
+  // a field that was removed meanwhile: what was typed in it stays, and is there again if the field comes back
+  const orphans = Object.entries(typed).filter(([id, text]) => text.trim() !== '' && here.every(({ field }) => field.id !== id));
+  const words = orphans.flatMap(([id, text]) => {
+    const field = rows.get('ownField', id);
+    return typeof field !== 'string' && ['text', 'number', 'link'].includes(field.kind) ? [`${field.name}: ${text}`] : [];
+  });
   const leave = () => {
     settled();
     onClose();
@@ -37,7 +43,10 @@ export function FieldsPanel({ item, onClose }: { item: Item; onClose: () => void
       const next = typed[field.id];
       return next === undefined || next === textOf(value) ? [] : [{ field: field.id, value: given(next, field) }];
     });
-    if (set(values)) leave();
+    if (!set(values)) return;
+    if (orphans.length === 0) return leave();
+    setTyped(Object.fromEntries(orphans));
+    onClose();
   };
   const errorOf = ({ id }: OwnField) => (reason?.field === id ? sayReason(reason) : null);
   return (
@@ -68,6 +77,7 @@ export function FieldsPanel({ item, onClose }: { item: Item; onClose: () => void
             </Button>
           </View>
         ))}
+      {words.length > 0 ? <Txt role="status">{t('fields.typedGone', { words: words.join(', ') })}</Txt> : null}
       <ErrorLine says={reason && !here.some(({ field }) => field.id === reason.field) ? sayReason(reason) : null} />
       <ConfirmRow verb={t('common.save')} onConfirm={save} cancel={t('common.cancel')} onCancel={leave} />
     </View>

@@ -29,6 +29,7 @@ export const fieldsWords = {
   'fields.removes_one': 'One item says something in it. Both go out of sight; Undo brings them back.',
   'fields.removes_other': '{count} items say something in it. All of it goes out of sight; Undo brings it back.',
   'fields.removeIt': 'Remove it',
+  'fields.typedGone': 'This field was removed meanwhile. You typed “{words}”.',
   'fields.nothing': 'none',
   'fields.open': 'Open {address}',
   'fields.faint': 'From another list: this one has no field “{name}”.',

@@ -26,7 +26,7 @@ export const projectsWords = {
   'project.finished': 'finished',
   'project.ofSeen': 'of what you can see',
   'project.empty': 'Nothing in it you can see.',
-  'project.emptyAdd': 'Nothing in it yet. Open a list or an item and choose “Add to a project”.',
+  'project.emptyAdd': 'Nothing in it you can see. Open a list or an item and choose “Add to a project”.',
   'project.files_one': '{count} file with its items',
   'project.files_other': '{count} files with its items',
   'project.lookBack': 'What was done',
