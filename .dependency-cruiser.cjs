@@ -53,7 +53,7 @@ module.exports = {
       name: 'client-without-schemas',
       comment: 'commands come by import(), see store/deciding.ts',
       severity: 'error',
-      from: { path: '^client/', pathNot: '\\.test\\.tsx?$|/testing/|/store/deciding\\.ts$' },
+      from: { path: '^client/', pathNot: '\\.test\\.tsx?$|/testing/|/store/decide\\.ts$' },
       to: { path: '-schema\\.ts$|/schemas\\.ts$|^core/src/commands/(decide|index)\\.ts$|zod', dependencyTypesNot: ['type-only'] },
     },
     { name: 'core-without-node', severity: 'error', from: { path: '^core/src', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },

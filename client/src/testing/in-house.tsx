@@ -17,6 +17,7 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
     const confirmed = noRows();
     for (const noun of NOUNS) for (const row of world.rows.all(noun)) (confirmed[noun] as Record<string, Row>)[row.id] = row;
     store.dispatch(houseSlice.actions.opened({ houseId: world.houseId, accountId, confirmed, cursor: world.seq, pending: [], refused: [], loaded: true }));
+    store.dispatch(houseSlice.actions.decidesNow());
   };
   const given: CommandName[] = [];
   const beyond = new Map<string, ChangePage['put']>();

@@ -16,6 +16,7 @@ import { listScreensWords } from './en/list-screens.ts';
 import { templatesWords } from './en/templates.ts';
 import { projectsWords } from './en/projects.ts';
 import { fieldsWords } from './en/fields.ts';
+import { reasonsWords } from './en/reasons.ts';
 import { first } from './first.ts';
 
 /** All of it, as a translator and the tests have it. On a device only what comes first is there at once: see `add-words.ts`. */
@@ -39,4 +40,5 @@ export const en = {
   ...templatesWords,
   ...projectsWords,
   ...fieldsWords,
+  ...reasonsWords,
 } as const;

@@ -12,7 +12,6 @@ import { moreWords } from './en/more.ts';
 import { noticesWords } from './en/notices.ts';
 import { peopleWords } from './en/people.ts';
 import { placesWords } from './en/places.ts';
-import { reasonsWords } from './en/reasons.ts';
 import { remindersWords } from './en/reminders.ts';
 import { shellWords } from './en/shell.ts';
 import { toastsWords } from './en/toasts.ts';
@@ -41,7 +40,6 @@ export const first = {
   ...noticesWords,
   ...peopleWords,
   ...placesWords,
-  ...reasonsWords,
   ...remindersWords,
   ...shellWords,
   ...toastsWords,

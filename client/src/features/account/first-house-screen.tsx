@@ -9,9 +9,10 @@ import { useOnce } from '@/ui/once.ts';
 import { Page } from '@/ui/page.tsx';
 import { Heading, Txt } from '@/ui/text.tsx';
 import { t } from '@/words';
-import { sayProblem, sayReason } from '@/words/problems.ts';
+import { sayProblem } from '@/words/problems.ts';
 import { useMe, useSession } from './session.tsx';
 import { suggestLooks } from './suggest-looks.ts';
+import { sayReasonOutside } from './say-outside.ts';
 
 /** For who is in no house yet: its name is all that is asked. */
 export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
@@ -31,7 +32,7 @@ export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
     };
     const answer = await enterHouse({ id: v7(), houseId, name: 'house.make', payload, at: momentNow() });
     if (!answer.ok) return setError(sayProblem(answer.problem as ProblemDetails));
-    if (answer.value.outcome === 'refused') return setError(sayReason(answer.value.reason));
+    if (answer.value.outcome === 'refused') return setError(await sayReasonOutside(answer.value.reason));
     choose(houseId);
     await refresh();
     onCancel?.();

@@ -11,10 +11,11 @@ import { Page } from '@/ui/page.tsx';
 import { PersonMark } from '@/ui/person-mark.tsx';
 import { Heading, Txt } from '@/ui/text.tsx';
 import { t, type WordKey } from '@/words';
-import { sayProblem, sayReason } from '@/words/problems.ts';
+import { sayProblem } from '@/words/problems.ts';
 import { AccountForm } from './account-form.tsx';
 import { useSession } from './session.tsx';
 import { suggestLooks, type LooksOf } from './suggest-looks.ts';
+import { sayReasonOutside } from './say-outside.ts';
 
 interface Invited {
   houseId: string;
@@ -71,7 +72,7 @@ function JoinForm({ token, invited, name }: { token: string; invited: Invited; n
   const [join, isJoining] = useOnce(async () => {
     const answer = await enterHouse({ id: v7(), houseId: invited.houseId, name: 'person.join', payload: { token, name, ...looks }, at: momentNow() });
     if (!answer.ok) return setError(sayProblem(answer.problem));
-    if (answer.value.outcome === 'refused' && answer.value.reason.code !== 'already-member') return setError(sayReason(answer.value.reason));
+    if (answer.value.outcome === 'refused' && answer.value.reason.code !== 'already-member') return setError(await sayReasonOutside(answer.value.reason));
     choose(invited.houseId);
     await refresh();
     router.replace(invited.opens ? `/lists/${invited.opens}` : '/');

@@ -15,7 +15,9 @@ const shortened = (text: string): string => (text.length > SHOWN ? `${text.slice
 /** Changes the server refused: kept here with the reason until put away; where it makes sense, offered again. */
 export function NotApplied() {
   const refused = useHouseState((state) => state.refused);
-  if (refused.length === 0) return null;
+  // the sentences of refusals come with what decides
+  const decides = useHouseState((state) => state.decides);
+  if (refused.length === 0 || !decides) return null;
   return (
     <View role="alert" className="border-b border-line bg-sunk">
       {refused.slice(-3).map((one) => (

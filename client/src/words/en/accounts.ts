@@ -76,4 +76,8 @@ export const accountsWords = {
   'mail.discardNamed': 'Discard “{title}”',
   'mail.added': 'Added “{title}”.',
   'mail.discarded': 'Discarded “{title}”.',
+  'reason.invitation-withdrawn': 'This invitation was turned off. Ask for a new link.',
+  'reason.invitation-expired': 'This invitation is older than 7 days. Ask for a new link.',
+  'reason.invitation-used': 'This invitation was for one person and has been used. Ask for a new link.',
+  'reason.invitation-unknown': 'We don’t know this invitation. Ask for a new link.',
 } as const;

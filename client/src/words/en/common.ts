@@ -107,4 +107,8 @@ export const commonWords = {
   'problem.too-many-attempts': 'Too many attempts. Try again in {minutes} min.',
   'problem.invitation-unknown': 'We don’t know this invitation. Ask for a new link.',
   'problem.too-large': 'That’s more than 1 MB at once. Send less.',
+  'reason.never-occurs': 'With this rule it would never happen.',
+  'reason.malformed': 'We couldn’t read this. Nothing was changed.',
+  'reason.gone': 'It’s no longer there.',
+  'reason.title-empty': 'Write at least one word.',
 } as const;

@@ -126,4 +126,5 @@ export const placesWords = {
   'round.message': 'Message',
   'round.chooseWho': 'Choose someone.',
   'round.handNow': 'Hand over',
+  'reason.bad-hours': 'We can’t read these opening hours: {hours}. Write them like “Mo-Fr 09:00-17:00; Sa 10:00-14:00”.',
 } as const;
