@@ -433,6 +433,7 @@ export const GUESTHOUSE: DemoHouse = {
       icon: 'leaf',
       kind: 'undated',
       owner: 'Aino',
+      edit: ['Petri', 'Tapio'],
       sections: {
         Ideas: [
           'Herb bed by the kitchen',
