@@ -26,7 +26,7 @@ function closureOf(start) {
   for (let path = waiting.pop(); path !== undefined; path = waiting.pop()) {
     if (met.has(path)) continue;
     met.add(path);
-    const later = dirname(path) === dirname(start) ? [...textOf.get(path).matchAll(/import\('(\.[^']+)'\)/g)] : [];
+    const later = [...textOf.get(path).matchAll(/import\('(\.\/[^']+)'\)/g)];
     for (const [, name] of [...textOf.get(path).matchAll(/from '([^']+)'/g), ...later]) {
       const file = meant(path, name);
       if (file) waiting.push(file);
@@ -35,13 +35,16 @@ function closureOf(start) {
   return met;
 }
 
+/** What is fetched by itself runs at once. What it imports runs when it is first used (metro's `inlineRequires`): such a file brings words for itself alone, but for a screen, which runs before what it shows. */
+const fetched = new Set(files.flatMap((path) => [...textOf.get(path).matchAll(/import\('([^']+)'\)/g)].flatMap(([, name]) => meant(path, name) ?? [])));
+
 const firstModules = new Set([...readFileSync(join(SRC, 'words/first.ts'), 'utf8').matchAll(/'\.\/en\/([\w-]+)\.ts'/g)].map(([, name]) => name));
 const late = readdirSync(join(SRC, 'words/en')).map((file) => file.replace(/\.ts$/, '')).filter((name) => !firstModules.has(name)); // prettier-ignore
 
 const wrong = late.flatMap((name) => {
   const bringers = files.filter((path) => textOf.get(path).includes(`@/words/en/${name}.ts'`) && textOf.get(path).includes('addWords('));
   if (bringers.length === 0) return [`nothing brings ${name}.ts`];
-  const inside = new Set(bringers.flatMap((path) => [...closureOf(path)]));
+  const inside = new Set(bringers.flatMap((path) => (fetched.has(path) || path.endsWith('-screen.tsx') ? [...closureOf(path)] : [path])));
   const words = readFileSync(join(SRC, `words/en/${name}.ts`), 'utf8');
   const keys = [...words.matchAll(/^ {2}'([\w.-]+)':/gm)].map(([, key]) => key.replace(/_(one|other)$/, ''));
   const astray = (path) => keys.filter((key) => textOf.get(path).includes(`t('${key}'`));

@@ -76,6 +76,13 @@ test('handed over while the application is closed: told on the phone, taken from
     .getByRole('button', { name: t('answer.askBack') })
     .last()
     .click();
+  // it has arrived: the clock may go on
+  await aino
+    .getByRole('button', { name: /^Polish the bell/ })
+    .first()
+    .click();
+  await expect(aino.getByRole('dialog').getByText('The old one or the new one?').first()).toBeVisible();
+  await aino.keyboard.press('Escape');
   await demo.advance('PT1M');
   await phones(outside, demo);
   const question = outside.getByRole('article').filter({ hasText: 'Leila has a question about “Polish the bell”' });

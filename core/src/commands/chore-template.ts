@@ -23,6 +23,7 @@ export const setChoreTemplate = commandKind({
     const template = d.need('template', templateId);
     if (template.removedAt !== null) refuse('gone', { noun: 'template' }, 'template');
     const items = itemsOf(templateId, d);
+    if (items.length === 0) refuse('template-empty', { name: template.name }, 'template');
     if (items.length > MOST_CHORE_ROWS) refuse('too-many', { max: MOST_CHORE_ROWS }, 'template');
     const filling = { blanks: byKey(blanks), roles: byKey(roles) };
     refuseMissing(template, items, { anchor: series.dtstart, ...filling }, d);

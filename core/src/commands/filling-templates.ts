@@ -27,7 +27,7 @@ export const byKey = <V>(said: Record<string, V>): Record<string, V> =>
 
 /** What is missing is named; whoever is said has to be here. The day is asked for where there is none. */
 export function refuseMissing(template: Template, items: readonly TemplateItem[], { anchor, blanks, roles }: Filling, d: Deciding): void {
-  if (items.length === 0) refuse('template-empty', { name: template.name });
+  if (items.length === 0 && !template.text) refuse('template-empty', { name: template.name });
   const asked = askedBy(template, items, d);
   if (asked.anchor && anchor === null) refuse('template-day-missing', { name: template.anchorName }, 'anchor');
   const blank = asked.blanks.filter((name) => !blanks[name.toLowerCase()]);

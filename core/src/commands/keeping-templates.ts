@@ -15,6 +15,7 @@ import { insertCopy } from './copied-files.ts';
 import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
 import { refuse } from './reasons.ts';
+import type { CommandRequest } from './required-permissions.ts';
 import { KEPT_AT_ONCE, leftAfter } from './slicing.ts';
 import { askToShare, BLANK_ITEM, insertTemplate, placeKey, refuseTooLarge } from './templates.ts';
 
@@ -24,6 +25,8 @@ export const keepTemplate = commandKind({
   payload: z.object({
     list: z.optional(Id),
     item: z.optional(Id),
+    /** One's own notes of a talk. */
+    note: z.optional(Id),
     name: Name,
     isShared: z._default(z.boolean(), false),
     /** The day its dates are kept by; without one they are left out. */
@@ -33,12 +36,13 @@ export const keepTemplate = commandKind({
     rows: SLICE,
     root: z.optional(Id),
   }),
-  asks: ({ list, item, isShared }, d) => [
-    list ? { permission: 'see', list } : { permission: 'see', item: item ?? '' },
+  asks: ({ list, item, note, isShared }, d) => [
+    note ? askForNote(note, d) : list ? { permission: 'see', list } : { permission: 'see', item: item ?? '' },
     { permission: 'keep' },
     ...askToShare(isShared, d),
   ],
-  decide({ list: listId, item: itemId, rows, root: sliceOf, anchor = null, anchorName = '', name, isShared }, d) {
+  decide({ list: listId, item: itemId, note, rows, root: sliceOf, anchor = null, anchorName = '', name, isShared }, d) {
+    if (note) return void insertTemplate(d.context.commandId, { name, isShared, kind: 'talk', text: d.need('meetingNote', note).text }, d);
     const root = d.context.slice ? (sliceOf ?? refuse('malformed', { field: 'root' })) : d.context.commandId;
     const all = d.context.slice ? (rows ?? []).map((id) => d.need('item', id)) : rowsToKeep({ list: listId, item: itemId }, d);
     if (!d.context.slice) refuseTooLarge(all.map(({ id, parentId }) => ({ parentId: id === itemId ? null : parentId })));
@@ -81,6 +85,8 @@ export const keepTemplate = commandKind({
     }
   },
 });
+
+const askForNote = (id: string, d: Deciding): CommandRequest => ({ permission: 'self', is: d.find('meetingNote', id)?.makerId === d.actorOrNull?.id });
 
 /** So many have been kept by the slices before. */
 const firstPlace = (templateId: string, d: Deciding): number => d.by('templateItem', 'templateId', templateId).length;

@@ -136,7 +136,7 @@ export const REQUIRED_PERMISSIONS = {
   'matter.share': ['self'],
   'talk.set': ['keep'],
   'talk.end': ['keep'],
-  'note.make': ['keep'],
+  'note.make': ['keep', 'self'],
   'note.change': ['self'],
   'note.remove': ['self'],
   'away.add': ['self', 'manage'],

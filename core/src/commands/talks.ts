@@ -1,5 +1,8 @@
 import * as z from 'zod/mini';
 import { CalendarDate, Id, oneLine, Text, WallTime } from '../model/row-schema.ts';
+import { filledIn } from '../templates/blanks.ts';
+import { byKey, FILLING, refuseMissing, seesTemplate } from './filling-templates.ts';
+import { TEXT_MAX } from '../model/row.ts';
 import { talkId } from '../model/talk.ts';
 import { isMoment } from '../time/clock.ts';
 import type { CommandRequest } from './required-permissions.ts';
@@ -102,14 +105,32 @@ export const endTalk = commandKind({
 /** A note of a talk, its people and day filled in. */
 export const makeNote = commandKind({
   name: 'note.make',
-  payload: z.object({ persons: PEOPLE, date: CalendarDate, text: z._default(Text, ''), shared: z._default(z.boolean(), false) }),
-  asks: () => [{ permission: 'keep' }],
-  decide({ persons, date, text, shared }, d) {
+  payload: z.object({
+    persons: PEOPLE,
+    date: CalendarDate,
+    text: z._default(Text, ''),
+    shared: z._default(z.boolean(), false),
+    /** What they begin with instead, its blanks filled. */
+    template: z.optional(Id),
+    blanks: FILLING.blanks,
+  }),
+  asks: ({ template }, d) => [{ permission: 'keep' }, ...(template ? [{ permission: 'self', is: seesTemplate(template, d) } as const] : [])],
+  decide({ persons, date, text: given, shared, template, blanks }, d) {
+    const text = template === undefined ? given : begunWith(template, byKey(blanks), d);
     if (!isMoment(date)) refuse('malformed', { value: date }, 'date');
     for (const person of persons) needPerson(person, d);
     d.insert('meetingNote', d.newId(), { makerId: d.actor.id, personIds: [...new Set(persons)], date, text, shared, removedAt: null });
   },
 });
+
+/** What a template of talks says, filled in; what is missing is named. */
+function begunWith(templateId: string, blanks: Record<string, string>, d: Deciding): string {
+  const template = d.need('template', templateId);
+  if (template.removedAt !== null || template.kind !== 'talk') refuse('gone', { noun: 'template' }, 'template');
+  refuseMissing(template, [], { anchor: null, blanks, roles: {} }, d);
+  const text = filledIn(template.text, blanks);
+  return text.length <= TEXT_MAX ? text : refuse('too-long', { max: TEXT_MAX }, 'blanks');
+}
 
 export const changeNote = commandKind({
   name: 'note.change',

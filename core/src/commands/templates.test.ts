@@ -270,3 +270,35 @@ test('what has to be done first is kept, also where it was done, and is so among
   const file = { name: 'Circle', items: [{ title: 'One', firsts: [1] }, { title: 'Two', under: 0 }] }; // prettier-ignore
   expect(w.refused('Aino', 'template.make', file as never).code).toBe('wait-round');
 });
+
+test('notes of a talk begin with a template: its blanks named when missing, the template nobody else’s, one undo', () => {
+  const w = new World();
+  w.join('Petri');
+  const petri = w.person('Petri');
+  w.must('Aino', 'note.make', { persons: [petri], date: '2026-11-20', text: 'Went well in {project}:\n\n- {' });
+  const note = w.rows.all('meetingNote')[0]!.id;
+  expect(w.refused('Petri', 'template.keep', { note, name: 'Fridays' }).code).toMatch(/not-allowed|malformed/);
+  w.must('Aino', 'template.keep', { note, name: 'Fridays' });
+  const template = w.rows.all('template')[0]!.id;
+  // a snapshot
+  w.must('Aino', 'note.change', { note, text: 'Something else' });
+  const start = { persons: [petri], date: '2026-11-27', template };
+  expect(w.refused('Aino', 'note.make', start)).toMatchObject({ code: 'template-blank-missing', params: { names: ['project'] } });
+  expect(w.refused('Petri', 'note.make', { ...start, persons: [w.person('Aino')], blanks: { project: 'x' } }).code).toMatch(/not-allowed|malformed/);
+  const { id } = w.must('Aino', 'note.make', { ...start, blanks: { Project: 'the pier' } });
+  const begun = () => w.rows.all('meetingNote').filter(({ date, removedAt }) => date === '2026-11-27' && removedAt === null);
+  expect(begun()).toMatchObject([{ text: 'Went well in the pier:\n\n- {', personIds: [petri] }]);
+  // it makes no list, and is no chore's
+  expect(w.refused('Aino', 'template.use', { template, blanks: { project: 'x' } })).toMatchObject({ code: 'template-empty' });
+  expect(w.refused('Aino', 'templateItem.add', { template, title: 'One' }).code).toMatch(/not-allowed|malformed/);
+  w.must('Aino', 'undo', { command: id });
+  expect(begun()).toEqual([]);
+});
+
+test('a blank filled with much doesn’t grow notes beyond what notes may be', () => {
+  const w = new World();
+  w.must('Aino', 'template.make', { name: 'Long', kind: 'talk', text: '{a}'.repeat(6_000) } as never);
+  const template = w.rows.all('template')[0]!.id;
+  const start = { persons: [w.person('Aino')], date: '2026-11-27', template, blanks: { a: 'x'.repeat(200) } };
+  expect(w.refused('Aino', 'note.make', start)).toMatchObject({ code: 'too-long' });
+});

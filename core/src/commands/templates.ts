@@ -68,6 +68,7 @@ const PLAIN = {
   anchorName: '',
   keptOn: null,
   sections: [],
+  text: '',
   removedAt: null,
 };
 export const BLANK_ITEM = { ...USUAL_NATURE, notes: '', parentId: null, sectionId: null, due: null, start: null, holders: [], firstIds: [], removedAt: null };
@@ -99,6 +100,7 @@ const LOOKS = {
   icon: z.optional(ListIcon),
   listKind: z.optional(ListKind),
   anchorName: z.optional(z.string().check(z.trim(), z.maxLength(40))),
+  text: z.optional(Text),
 };
 
 /** One that is made anew, or came as a file: with all its items, in their order. `under` names an earlier one by its place, from 0. */
@@ -134,6 +136,7 @@ export const makeTemplate = commandKind({
     const root = d.context.slice ? (sliceOf ?? refuse('malformed', { field: 'root' })) : d.context.commandId;
     const from = d.context.slice ? sliceFrom : (d.context.ahead ?? 0) * MADE_AT_ONCE;
     const idOf = (nth: number) => v5(`item:${nth}`, root);
+    if (fields.kind === 'talk' && items.length > 0) refuse('malformed', { field: 'items' }, 'items');
     if (items.some(({ under }, nth) => typeof under === 'number' && under >= nth + (d.context.slice ? from : 0)))
       refuse('malformed', { field: 'under' }, 'items');
     refuseTooLarge(items.map(({ under }) => ({ parentId: typeof under === 'number' ? 'step' : null })));
@@ -193,6 +196,7 @@ export const addTemplateItem = commandKind({
   asks: ({ template }, d) => [askToChangeTemplate(template, d)],
   decide({ template: templateId, title, parent, section }, d) {
     const template = d.need('template', templateId);
+    if (template.kind === 'talk') refuse('malformed', { field: 'template' }, 'template');
     const all = itemsOf(templateId, d);
     const above = parent ? all.find(({ id }) => id === parent) : undefined;
     if (parent && !above) refuse('gone', { noun: 'templateItem' }, 'parent');

@@ -2,11 +2,11 @@ import * as z from 'zod/mini';
 import { ListIcon, ListKind, Purpose } from './list-schema.ts';
 import { nature } from './nature-schema.ts';
 import { Colour } from './person-schema.ts';
-import { CalendarDate, Id, Instant, Name, oneLine, shared, Title, WallTime } from './row-schema.ts';
+import { CalendarDate, Id, Instant, Name, oneLine, shared, Text, Title, WallTime } from './row-schema.ts';
 import { FURTHEST_DAYS, ROLE_MAX } from './template.ts';
 
-/** What becomes of a template: a list with its items, or one item with its steps. */
-export const TemplateKind = z.enum(['list', 'item']);
+/** What becomes of a template: a list with its items, one item with its steps, or what a talk's notes begin with. */
+export const TemplateKind = z.enum(['list', 'item', 'talk']);
 export type TemplateKind = z.infer<typeof TemplateKind>;
 
 /** A day by its distance from the template's own, in calendar days; with an hour it is a wall-clock time of the house's zone. */
@@ -37,6 +37,8 @@ export const Template = z.object({
   /** The day it was kept by, from which its distances were measured; null: it was made anew. */
   keptOn: z.nullable(CalendarDate),
   sections: z.array(TemplateSection),
+  /** What a talk's notes begin with, in Markdown; of the others empty. */
+  text: Text,
   position: z.string(),
   createdAt: Instant,
   removedAt: z.nullable(Instant),

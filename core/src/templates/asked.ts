@@ -17,10 +17,15 @@ interface People {
   find(noun: 'person', id: string): Person | undefined;
 }
 
-export const textsOf = (template: Pick<Template, 'name' | 'purpose' | 'sections'>, items: readonly Pick<TemplateItem, 'title' | 'notes'>[]): string[] => [
+export const textsOf = (
+  template: Pick<Template, 'name' | 'purpose' | 'sections' | 'text'>,
+  items: readonly Pick<TemplateItem, 'title' | 'notes'>[],
+): string[] => [
   template.name,
   template.purpose,
   ...template.sections.map(({ name }) => name),
+  // a row from before talks had any has none
+  template.text ?? '',
   ...items.flatMap(({ title, notes }) => [title, notes]),
 ];
 

@@ -72,4 +72,15 @@ export const TEMPLATES: readonly DemoTemplate[] = [
     icon: 'basket',
     items: [{ title: 'Bread' }, { title: 'The good scissors' }, { title: 'Something for the children' }],
   },
+  {
+    by: 'Aino',
+    name: 'A talk after {season}',
+    purpose: 'How it went, and what changes',
+    kind: 'talk',
+    colour: 'plum',
+    icon: 'book',
+    isShared: true,
+    items: [],
+    text: '## What went well in {season}\n\n- \n\n## What was hard\n\n- \n\n## What we change\n\n- [ ] ',
+  },
 ];

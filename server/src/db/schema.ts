@@ -608,6 +608,7 @@ export const template = sqliteTable(
     anchorName: text().notNull(),
     keptOn: text(),
     sections: json(),
+    text: text().notNull().default(''),
     position: text().notNull(),
     createdAt: text().notNull(),
     removedAt: text(),

@@ -193,7 +193,8 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
   }),
   'template.make': (d) => ({
     name: d.pick(WORDS),
-    kind: d.pick(['list', 'item', 'note', 7]),
+    kind: d.pick(['list', 'item', 'talk', 'note', 7]),
+    text: d.pick([undefined, ...WORDS, '{a} {b']),
     isShared: d.chance(0.5),
     sections: d.pick([[], ['One', 'Two'], WORDS, Array(60).fill('x')]),
     items: d.pick([
@@ -208,6 +209,7 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
   'template.keep': (d, id) => ({
     list: d.pick([id('list'), undefined]),
     item: d.pick([id('item'), undefined]),
+    note: d.pick([undefined, undefined, id('meetingNote')]),
     name: d.pick(WORDS),
     isShared: d.chance(0.5),
     anchor: d.pick([null, '2026-12-24', '2026-02-31']),
@@ -216,6 +218,7 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
     template: id('template'),
     name: d.pick([undefined, ...WORDS]),
     isShared: d.pick([undefined, true, false]),
+    text: d.pick([undefined, ...WORDS]),
     sections: d.pick([undefined, [], [{ name: 'New' }]]),
     removed: d.pick([undefined, true, false]),
   }),

@@ -82,6 +82,10 @@ async function houseField({ house }: Situation): Promise<string> {
   if (!known()) await house.must('Owner', 'field.make', { list: null, name: 'Depth', kind: 'number', unit: 'm' } as never);
   return known()!.id;
 }
+const talkTemplate = async ({ house }: Situation, isShared: boolean) => {
+  const made = await house.must('Other', 'template.make', { name: 'Every Friday', kind: 'talk', text: 'What went well:', isShared } as never);
+  return house.rows('template').find(({ stamps }) => stamps['']?.c === made)!.id;
+};
 const templateItem = async (s: Situation, who: string, isShared: boolean) => {
   const id = await template(s, who, isShared);
   return s.house.rows('templateItem').find(({ templateId }) => templateId === id)!.id;
@@ -416,6 +420,7 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'template.keep': {
     'of a list': onListAs('see', (list) => ({ list, name: 'Kept' })),
     'of an item': onItem('see', (item) => ({ item, name: 'Kept' })),
+    'of another’s notes': async (s) => ({ payload: { note: await othersNote(s), name: 'Kept' }, allowed: false }),
   },
   'template.change': {
     own: byAll(async (s) => ({ template: await template(s, s.me, false), name: 'Renamed' })),
@@ -524,7 +529,14 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
       return { person: s.other };
     }),
   },
-  'note.make': { own: byAll((s) => ({ persons: [s.other], date: '2026-11-25' })) },
+  'note.make': {
+    own: byAll((s) => ({ persons: [s.other], date: '2026-11-25' })),
+    'begun with the house’s': byAll(async (s) => ({ persons: [s.other], date: '2026-11-25', template: await talkTemplate(s, true) })),
+    'begun with another’s own': async (s) => ({
+      payload: { persons: [s.other], date: '2026-11-25', template: await talkTemplate(s, false) },
+      allowed: false,
+    }),
+  },
   'note.change': { anothers: async (s) => ({ payload: { note: await othersNote(s), text: 'Mine now' }, allowed: false }) },
   'note.remove': { anothers: async (s) => ({ payload: { note: await othersNote(s) }, allowed: false }) },
   'away.add': {

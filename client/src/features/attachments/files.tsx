@@ -7,8 +7,6 @@ import { useOpenHouse } from '@/store/store.ts';
 import { ConfirmRow, ErrorLine, Field, Heading, Txt } from '@/ui';
 import { useLayerElement } from '@/ui/layers.ts';
 import { t } from '@/words';
-import { addWords } from '@/words/add-words.ts';
-import { filesWords } from '@/words/en/files.ts';
 import { sayReason } from '@/words/problems.ts';
 import { sayBytes } from '@/words/sizes.ts';
 import { ChooseFiles } from './choose-files.tsx';
@@ -18,8 +16,6 @@ import { PictureTile } from './picture-tile.tsx';
 import { useAttach, useFileRoom } from './use-attach.ts';
 import { SketchSheet, Viewer } from './fetched.ts';
 import { MOST_FILE_BYTES } from '@kotiva/core';
-
-addWords(filesWords);
 
 /** What is with an item: its pictures side by side, everything else in rows, and how to add to it. */
 export function Files({ item }: { item: Item }) {

@@ -10,14 +10,10 @@ import { Heading, Sheet, Txt } from '@/ui';
 import { isMenuOpen, topLayer } from '@/ui/layers.ts';
 import { wordsOfWait } from '@/words/waits.ts';
 import { t } from '@/words';
-import { addWords } from '@/words/add-words.ts';
 import { sayInstant, sayMoment } from '@/words/dates.ts';
-import { glanceWords } from '@/words/en/glance.ts';
 import { givenParts, nameOf } from './knot-of.ts';
 import { alarmsSeenBy, sayTriggerFor } from './say-alarm.ts';
 import { sayStanding } from './standing-words.ts';
-
-addWords(glanceWords);
 
 /** So long a pointer rests on a row before its facts show. */
 const RESTS_MS = 700;

@@ -7,14 +7,10 @@ import { useOpenHouse } from '@/store/store.ts';
 import { Button, ConfirmRow, ErrorLine, Heading } from '@/ui';
 import { FormattedText } from '@/ui/formatted-text.tsx';
 import { t } from '@/words';
-import { addWords } from '@/words/add-words.ts';
-import { notesWords } from '@/words/en/notes.ts';
 import { sayReason } from '@/words/problems.ts';
 import { LinesToSteps } from './lines-to-steps.tsx';
 import { NotesField } from './notes-field.tsx';
 import { NotesChanged } from './notes-changed.tsx';
-
-addWords(notesWords);
 
 /** Longer words with the item. Saved with the text they were based on, so that two can write at once. */
 export function Notes({ item }: { item: Item }) {

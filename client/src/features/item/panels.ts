@@ -1,5 +1,8 @@
 import { addWords } from '@/words/add-words.ts';
+import { filesWords } from '@/words/en/files.ts';
+import { glanceWords } from '@/words/en/glance.ts';
 import { itemPanelsWords } from '@/words/en/item-panels.ts';
+import { notesWords } from '@/words/en/notes.ts';
 
 /** What opens over a screen or below a row: fetched together once a screen is drawn, see `fetched.ts`. */
 export { Decisions } from './decisions.tsx';
@@ -17,4 +20,4 @@ export { attachShared, FilesOnTheirWay } from '@/features/attachments';
 export { WantedSheet } from './wanted-sheet.tsx';
 export { WaitingPanel } from './waiting-panel.tsx';
 
-addWords(itemPanelsWords);
+for (const words of [filesWords, glanceWords, itemPanelsWords, notesWords]) addWords(words);

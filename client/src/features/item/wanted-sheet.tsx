@@ -9,12 +9,8 @@ import { answerSettled } from '@/store/wanted.ts';
 import { Button, ErrorLine, Field, Foot, Heading, Sheet, Txt } from '@/ui';
 import { Picture } from '@/ui/picture.tsx';
 import { t } from '@/words';
-import { addWords } from '@/words/add-words.ts';
-import { filesWords } from '@/words/en/files.ts';
 import { sayReason } from '@/words/problems.ts';
 import { useTie } from './use-check.ts';
-
-addWords(filesWords);
 
 /** What is about to be checked off asks for something first. */
 export function WantedSheet() {

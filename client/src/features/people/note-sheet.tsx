@@ -4,6 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { BeyondLine } from '@/features/beyond';
 import { everyoneIn, ItemRow, NotesField, NotesText, PeoplePicker } from '@/features/item';
+import { KeepTemplateSheet } from '@/features/templates';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { lineReader, useReadingContext } from '@/store/reading.ts';
@@ -148,6 +149,7 @@ function NoteDecisions({ note, about, onDecided }: { note: MeetingNote; about: P
 /** Who was there, who may read it, and its removal. */
 function Further({ note, onClose }: { note: MeetingNote; onClose: () => void }) {
   const submit = useSubmit();
+  const [keeping, setKeeping] = useState(false);
   const toggle = (id: string) => {
     const persons = note.personIds.includes(id) ? note.personIds.filter((one) => one !== id) : [...note.personIds, id];
     if (persons.length > 0) submit('note.change', { note: note.id, persons });
@@ -158,7 +160,8 @@ function Further({ note, onClose }: { note: MeetingNote; onClose: () => void }) 
         <View className="gap-4 px-4">
           <PeoplePicker label={t('note.who')} chosen={[...note.personIds]} onToggle={toggle} />
           <Switch words={t('note.share')} on={note.shared} onChange={(shared) => submit('note.change', { note: note.id, shared })} />
-          <View className="items-start">
+          <View className="flex-row flex-wrap gap-2">
+            {note.text ? <Button onPress={() => setKeeping(true)}>{t('note.keepTemplate')}</Button> : null}
             <Button
               tone="late"
               onPress={() => {
@@ -170,6 +173,7 @@ function Further({ note, onClose }: { note: MeetingNote; onClose: () => void }) 
           </View>
         </View>
       </Fold>
+      {keeping ? <KeepTemplateSheet of={{ note }} onClose={() => setKeeping(false)} /> : null}
     </View>
   );
 }

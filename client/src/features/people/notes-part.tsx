@@ -2,6 +2,7 @@ import { calendarDateOf, isHere, notesWith, type MeetingNote, type Person } from
 import { useGlobalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { NotesFromTemplate } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useHouseState, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Row } from '@/ui';
@@ -36,9 +37,12 @@ export function NotesPart({ person }: { person: Person }) {
       count={notes.length}
       right={
         isHere(person) ? (
-          <Button kind="quiet" onPress={start}>
-            {t('note.start')}
-          </Button>
+          <View className="flex-row flex-wrap justify-end">
+            <NotesFromTemplate person={person} onMade={(note) => setOpened(note.id)} />
+            <Button kind="quiet" onPress={start}>
+              {t('note.start')}
+            </Button>
+          </View>
         ) : null
       }
     >

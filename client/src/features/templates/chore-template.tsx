@@ -12,7 +12,7 @@ import { useAsked, useTemplates } from './use-templates.ts';
 /** The template whose items each one of a chore has as its steps: chosen, with what it asks for settled once. */
 export function ChoreTemplateSheet({ series, onClose }: { series: Series; onClose: () => void }) {
   const submit = useSubmit();
-  const templates = useTemplates();
+  const templates = useTemplates().filter(({ kind }) => kind !== 'talk');
   const [begin] = useState(() => ({ template: series.templateId ?? '', blanks: series.filling?.blanks ?? {}, roles: series.filling?.roles ?? {} }));
   const [typed, setTyped, done] = useDraft(`chore-template/${series.id}`, begin);
   const [tried, setTried] = useState(false);

@@ -1,1 +1,1 @@
-export { ChoreTemplateSheet, KeepTemplateSheet, NewFromTemplate, TemplateScreen, TemplatesScreen } from './fetched.ts';
+export { ChoreTemplateSheet, KeepTemplateSheet, NewFromTemplate, NotesFromTemplate, TemplateScreen, TemplatesScreen } from './fetched.ts';

@@ -1,4 +1,4 @@
-import type { Item, List } from '@kotiva/core';
+import type { Item, List, MeetingNote } from '@kotiva/core';
 import { rowsToKeep } from '@kotiva/core/templates/rows-to-keep';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -12,17 +12,19 @@ import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { allTemplates, ShareSwitch, TemplateNames } from './template-sheet.tsx';
 
-/** A list, or an item with its steps, is kept to be used again; what has days says which day they are counted from. */
-export function KeepTemplateSheet({ of, onClose }: { of: { list: List } | { item: Item }; onClose: () => void }) {
+type Source = { list: List } | { item: Item } | { note: MeetingNote };
+
+/** A list, an item with its steps or a talk’s notes: kept to be used again; what has days says which day they are counted from. */
+export function KeepTemplateSheet({ of, onClose }: { of: Source; onClose: () => void }) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const router = useRouter();
   const store = useStore() as Store;
-  const source = 'list' in of ? { list: of.list.id } : { item: of.item.id };
-  const items = rowsToKeep(source, rows);
+  const source = 'list' in of ? { list: of.list.id } : 'item' in of ? { item: of.item.id } : { note: of.note.id };
+  const items = 'note' in source ? [] : rowsToKeep(source, rows);
   const days = items.flatMap(({ due, start }) => [due, start].filter((day) => day !== null)).sort();
   const [begin] = useState(() => ({
-    name: 'list' in of ? of.list.name : of.item.title.slice(0, 80),
+    name: 'list' in of ? of.list.name : 'item' in of ? of.item.title.slice(0, 80) : '',
     anchor: days.at(-1)?.slice(0, 10) ?? '',
     anchorName: '',
     isShared: false,
@@ -47,7 +49,7 @@ export function KeepTemplateSheet({ of, onClose }: { of: { list: List } | { item
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-5 pt-2">
-        <Txt tone="muted">{t('template.keepMeans', { count: items.length })}</Txt>
+        <Txt tone="muted">{'note' in of ? t('template.keepNoteMeans') : t('template.keepMeans', { count: items.length })}</Txt>
         <TemplateNames draft={draft} onChange={change} onSubmit={save} error={error} hasDay={days.length > 0}>
           {days.length > 0 ? (
             <View className="gap-3">

@@ -9,7 +9,7 @@ import type { Template } from '@kotiva/core';
 
 /** Beside a new list: one that is made from a template; where there is none, the way to them. */
 export function NewFromTemplate() {
-  const templates = useTemplates();
+  const templates = useTemplates().filter(({ kind }) => kind !== 'talk');
   const router = useRouter();
   const [choosing, setChoosing] = useState(false);
   const [used, setUsed] = useState<Template | null>(null);

@@ -5,6 +5,7 @@ import { templatesWords } from '@/words/en/templates.ts';
 export { ChoreTemplateSheet } from './chore-template.tsx';
 export { KeepTemplateSheet } from './keep-template-sheet.tsx';
 export { NewFromTemplate } from './new-from-template.tsx';
+export { NotesFromTemplate } from './notes-from-template.tsx';
 export { TemplateScreen } from './template-screen.tsx';
 export { TemplatesScreen } from './templates-screen.tsx';
 

@@ -16,7 +16,7 @@ const MOST_BYTES = 4_000_000;
 
 /** People are of one house: in a file they are the roles their names are. Places, situations and files stay where they are. */
 function fileOf(template: Template, items: readonly TemplateItem[], rows: MemoryRows) {
-  const { name, kind, purpose, colour, icon, listKind, anchorName, sections } = template;
+  const { name, kind, purpose, colour, icon, listKind, anchorName, sections, text } = template;
   const place = new Map(items.map(({ id }, nth) => [id, nth]));
   const nameOf = (id: string) => {
     const person = rows.get('person', id);
@@ -32,6 +32,7 @@ function fileOf(template: Template, items: readonly TemplateItem[], rows: Memory
     icon,
     listKind,
     anchorName,
+    ...(kind === 'talk' ? { text } : {}),
     sections: sections.map((section) => section.name),
     items: items.map(
       ({ title, notes, parentId, sectionId, due, start, holders, effort, energy, dayPart, importance, policy, confirm, wanted, tagIds, firstIds }) => {

@@ -1,17 +1,16 @@
 import type { Template, TemplateItem } from '@kotiva/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
-import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, GroupHead, Icon, LongRows, Menu, Row, Txt, type MenuEntry } from '@/ui';
+import { Button, Empty, GroupHead, Icon, LongRows, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { AddTo } from './add-to.tsx';
 import { SectionsSheet } from './sections-sheet.tsx';
 import { sayAsked, sayTemplateItem } from './say-template.ts';
-import { downloadTemplate } from './template-file.tsx';
+import { TalkTemplate } from './talk-template.tsx';
 import { TemplateItemSheet } from './template-item-sheet.tsx';
+import { TemplateMenu } from './template-menu.tsx';
 import { TemplateSheet } from './template-sheet.tsx';
 import { UseSheet } from './use-sheet.tsx';
 import { mayChangeTemplate, useContents } from './use-templates.ts';
@@ -26,7 +25,7 @@ export function TemplateScreen({ templateId }: { templateId: string }) {
         <Empty words={t('template.goneWhy')} />
       </Screen>
     );
-  return <Contents key={template.id} template={template} />;
+  return template.kind === 'talk' ? <TalkTemplate key={template.id} template={template} /> : <Contents key={template.id} template={template} />;
 }
 
 /** A line of the page: a headed part, an item or step of it, or where one more is added. */
@@ -117,37 +116,4 @@ function linesOf(template: Template, items: readonly TemplateItem[], mayChange: 
     ...(under.get(section) ?? []).map((item) => ({ key: item.id, item })),
     ...(mayChange && !isFull ? [{ key: `add:${section}`, addTo: section }] : []),
   ]);
-}
-
-interface TemplateMenuProps {
-  template: Template;
-  items: readonly TemplateItem[];
-  mayChange: boolean;
-  onChange: () => void;
-  onSections: () => void;
-}
-
-function TemplateMenu({ template, items, mayChange, onChange, onSections }: TemplateMenuProps) {
-  const { rows } = useOpenHouse();
-  const submit = useSubmit();
-  const router = useRouter();
-  const entries: MenuEntry[] = [
-    ...(mayChange ? [{ key: 'change', words: t('template.change'), onPress: onChange }] : []),
-    ...(mayChange && template.kind === 'list' ? [{ key: 'sections', words: t('template.sections'), onPress: onSections }] : []),
-    { key: 'export', words: t('template.export'), onPress: () => downloadTemplate(template, items, rows) },
-    ...(mayChange
-      ? [
-          {
-            key: 'remove',
-            words: t('template.remove'),
-            late: true,
-            onPress: () => {
-              router.replace('/templates');
-              submit('template.change', { template: template.id, removed: true }, { words: t('said.removed', { title: template.name }), undo: true });
-            },
-          },
-        ]
-      : []),
-  ];
-  return <Menu label={t('template.more', { name: template.name })} entries={entries} />;
 }

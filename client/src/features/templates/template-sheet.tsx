@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
+import { NotesField } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { selectRows } from '@/store/rows.ts';
@@ -23,6 +24,7 @@ export function TemplateSheet({ template, onClose }: { template?: Template; onCl
     anchorName: template?.anchorName ?? '',
     isShared: template?.isShared ?? false,
     kind: template?.kind ?? ('list' as const),
+    text: template?.text ?? '',
   }));
   const [draft, setDraft, done] = useDraft(`template/${template?.id ?? 'new'}`, begin);
   const [error, setError] = useState<string | null>(null);
@@ -30,7 +32,9 @@ export function TemplateSheet({ template, onClose }: { template?: Template; onCl
     setDraft({ ...draft, ...some });
     setError(null);
   };
-  const { kind, ...fields } = draft;
+  const { kind, text = '', ...names } = draft;
+  const isTalk = kind === 'talk';
+  const fields = isTalk ? { ...names, text } : names;
   const save = () => {
     const known = new Set(allTemplates(store).map(({ id }) => id));
     const reason = template
@@ -46,7 +50,7 @@ export function TemplateSheet({ template, onClose }: { template?: Template; onCl
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-5 pt-2">
-        <TemplateNames draft={draft} onChange={change} onSubmit={save} error={error} autoFocus={!template}>
+        <TemplateNames draft={draft} onChange={change} onSubmit={save} error={error} autoFocus={!template} hasDay={!isTalk}>
           {template ? null : (
             <Labelled words={t('template.kind')}>
               <Choice
@@ -56,11 +60,17 @@ export function TemplateSheet({ template, onClose }: { template?: Template; onCl
                 options={[
                   { value: 'list', words: t('template.kind.list') },
                   { value: 'item', words: t('template.kind.item') },
+                  { value: 'talk', words: t('template.kind.talk') },
                 ]}
               />
             </Labelled>
           )}
           <Field label={t('template.purpose')} value={draft.purpose} onChangeText={(purpose) => change({ purpose })} maxLength={300} />
+          {isTalk ? (
+            <Labelled words={t('template.text')}>
+              <NotesField label={t('template.text')} text={text} onChange={(next) => change({ text: next })} autoFocus={false} />
+            </Labelled>
+          ) : null}
         </TemplateNames>
         {me.role === 'helper' ? null : <ShareSwitch on={draft.isShared} onChange={(isShared) => change({ isShared })} />}
         <Foot>

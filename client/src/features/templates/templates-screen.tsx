@@ -49,7 +49,7 @@ export function TemplateRow({ template, onPress }: { template: Template; onPress
       lead={<Icon name={template.icon} size={22} colour={template.colour} />}
       title={template.name}
       sub={[template.purpose || sayAsked(asked, template), whose].filter(Boolean).join(' · ') || undefined}
-      right={t('template.count', { count: items.filter(({ parentId }) => parentId === null).length })}
+      right={template.kind === 'talk' ? t('template.kind.talk') : t('template.count', { count: items.filter(({ parentId }) => parentId === null).length })}
       rightTone="muted"
       onPress={onPress}
     />

@@ -1,5 +1,5 @@
 import { World } from '@kotiva/core/testing/world';
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { alerts, enter, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { went } from '@/testing/router.ts';
@@ -8,6 +8,7 @@ import { ChoreTemplateSheet } from './chore-template.tsx';
 import { KeepTemplateSheet } from './keep-template-sheet.tsx';
 import { readTemplate } from './template-file.tsx';
 import { TemplateScreen } from './template-screen.tsx';
+import { TemplatesScreen } from './templates-screen.tsx';
 
 beforeEach(() => localStorage.clear());
 
@@ -140,4 +141,33 @@ test.each([
 ])('a file that says %s', async (text, said) => {
   const file = { size: text.length, text: () => Promise.resolve(text) } as unknown as Blob;
   await waitFor(async () => expect(await readTemplate(file)).toEqual(said));
+});
+
+test('notes of a talk begin with one: who it is with and what is missing is asked for', () => {
+  localStorage.setItem('kotiva/notes-plain', 'yes');
+  const w = new World();
+  w.join('Petri');
+  inHouse(w, 'Aino', <TemplatesScreen />);
+  tap(t('templates.make'));
+  type(t('template.name'), 'Fridays');
+  fireEvent.click(screen.getByRole('radio', { name: t('template.kind.talk') }));
+  type(t('template.text'), 'Went well in {project}:');
+  tap(t('templates.makeIt'));
+  const template = w.rows.all('template')[0]!;
+  expect(template).toMatchObject({ kind: 'talk', text: 'Went well in {project}:' });
+  expect(went.at(-1)).toBe(`/templates/${template.id}`);
+  cleanup();
+  inHouse(w, 'Aino', <TemplateScreen templateId={template.id} />);
+  tap(t('template.startNotes'));
+  const sheet = within(screen.getByRole('dialog'));
+  const start = () => fireEvent.click(sheet.getByRole('button', { name: t('template.startNotes') }));
+  start();
+  expect(alerts()).toContain(t('template.missing', { names: 'project' }));
+  expect(alerts()).toContain(t('template.choose'));
+  fireEvent.click(sheet.getByRole('checkbox', { name: /^Petri/ }));
+  type('Project', 'the pier');
+  start();
+  const note = w.rows.all('meetingNote')[0]!;
+  expect(note).toMatchObject({ text: 'Went well in the pier:', personIds: [w.person('Petri')] });
+  expect(went.at(-1)).toBe(`/people/${w.person('Petri')}?note=${note.id}`);
 });

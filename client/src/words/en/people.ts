@@ -79,6 +79,7 @@ export const peopleWords = {
   'talk.end': 'Stop',
   'note.notes': 'Notes from talks',
   'note.start': 'Start notes',
+  'note.keepTemplate': 'Keep as a template',
   'note.headings': 'Talked about:\n\nDecided:\n',
   'note.title': '{names}, {when}',
   'note.text': 'What was said',

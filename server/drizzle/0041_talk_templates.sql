@@ -1,0 +1,1 @@
+ALTER TABLE `template` ADD `text` text DEFAULT '' NOT NULL;
