@@ -5,6 +5,7 @@ import { everythingUnder } from '@/features/pages';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Row } from '@/ui';
 import { t } from '@/words';
+import { excerpt } from '@/words/excerpt.ts';
 import { headDay } from '@/words/dates.ts';
 
 interface Named {
@@ -30,7 +31,7 @@ export function useNamed(words: string): Named[] {
     ...places.map(({ id, name, address }) => ({ key: id, title: name, sub: said('find.place', address), path: `/places/${id}` })),
     ...notes.map((note) => ({
       key: note.id,
-      title: note.text.split('\n', 1)[0]!.slice(0, 120),
+      title: excerpt(note.text),
       sub: t('find.note', { when: headDay(note.date, today), name: nameOf(rows, otherOf(note, me.id)) }),
       path: `/people/${otherOf(note, me.id)}?note=${note.id}`,
     })),

@@ -10,6 +10,7 @@ import { sayDue, sayInstant } from '@/words/dates.ts';
 import { wordsOfWait } from '@/words/waits.ts';
 import { sayFieldValue } from '@/words/fields.ts';
 import { sayRuleShort } from '@/words/rules.ts';
+import { excerpt } from '@/words/excerpt.ts';
 import { choreOf } from './chore-of.ts';
 import { givenParts, knotOf, nameOf, personOf, sayStrands, strandsOf } from './knot-of.ts';
 import { alarmsSeenBy, isToRing, sayTriggerFor } from './say-alarm.ts';
@@ -43,15 +44,6 @@ function useTagWords({ tagIds }: Item, isChoosing: boolean): TagWord[] {
     .flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]))
     .map(({ id, name, colour }) => ({ name, colour, onPress: wide && !isChoosing ? () => router.push(everythingUnder('tag', id)) : undefined }));
 }
-
-/** Without the signs that format it. */
-const firstLine = (notes: string): string =>
-  notes
-    .trimStart()
-    .split('\n', 1)[0]!
-    .slice(0, 120)
-    .replace(/^(#{1,6}|>|[-*+]|\d+\.)\s+/, '')
-    .replace(/\*\*|~~|`/g, '');
 
 /** What it says in its fields: “Depth 2.5 m”. */
 const fieldsSaid = (item: Item, rows: MemoryRows): string[] =>
@@ -132,7 +124,7 @@ export function useItemFace({ item, sub, trail, tools, handle, right, rightTone,
         ? unsent
           ? t('row.unsent')
           : undefined
-        : [...lines, detail === 'full' ? firstLine(item.notes) : null].filter(Boolean).join(' · ') || undefined,
+        : [...lines, detail === 'full' ? excerpt(item.notes) : null].filter(Boolean).join(' · ') || undefined,
     right: right ?? (!done && item.due ? sayDue(item.due, late, now, house.zone) : undefined),
     rightTone: rightTone ?? (late ? 'late' : 'ink'),
     tags: detail === 'bare' ? undefined : tags,

@@ -112,3 +112,11 @@ test('plain words get no signs they don’t need', () => {
   const bold: Block = { kind: 'paragraph', words: [{ text: 'a ' }, { text: 'b*c', bold: true }] };
   expect(isReadAs(writeBlock(bold, lex), bold, lex)).toBe(true);
 });
+
+test.each(['- ', '## What went well\n\n- ', '- a\n- \n\n  ', 'words  \n \n'])(
+  'what ends in a point still to be written is taken apart all the same: %j',
+  (text) => {
+    expect(open(text).map(({ block }) => block.kind)).not.toContain('raw');
+    expect(untouched(text)).toBe(text);
+  },
+);

@@ -1,3 +1,4 @@
+import type { Token } from 'marked';
 import type { Block } from './model.ts';
 import { blockOf, type Lexer } from './read.ts';
 import { isReadAs, writeBlock } from './write.ts';
@@ -11,9 +12,11 @@ export interface Part {
 
 /** A text as blocks; put together again they are the text, letter by letter. */
 export function openDocument(text: string, lex: Lexer): Part[] {
-  const tokens = text.includes('\r') ? null : lex(text);
-  // what was taken apart with something lost is not taken apart
-  if (!tokens || tokens.map(({ raw }) => raw).join('') !== text) return text === '' ? [] : [{ block: { kind: 'raw', text }, raw: text, gap: '' }];
+  const whole = takenApart(text, lex);
+  // a point still to be written loses the space after it
+  const body = whole ? text : text.trimEnd();
+  const tokens = whole ?? takenApart(body, lex);
+  if (!tokens) return text === '' ? [] : [{ block: { kind: 'raw', text }, raw: text, gap: '' }];
   const parts: Part[] = [];
   let before = '';
   for (const token of tokens) {
@@ -31,8 +34,16 @@ export function openDocument(text: string, lex: Lexer): Part[] {
     parts.push({ block: isSafe ? read : { kind: 'raw', text: raw }, raw, gap });
   }
   const [first] = parts;
-  if (!first) return before === '' ? [] : [{ block: { kind: 'paragraph', words: [] }, raw: '', gap: before }];
+  const last = parts.at(-1);
+  if (!first || !last) return text === '' ? [] : [{ block: { kind: 'paragraph', words: [] }, raw: '', gap: text }];
+  last.gap += text.slice(body.length);
   return before === '' ? parts : [{ ...first, raw: before + first.raw }, ...parts.slice(1)];
+}
+
+/** Null: something of it would be lost, so it is not taken apart. */
+function takenApart(text: string, lex: Lexer): Token[] | null {
+  const tokens = text.includes('\r') ? null : lex(text);
+  return tokens?.map(({ raw }) => raw).join('') === text ? tokens : null;
 }
 
 /** What stands in the editor: a block, and the part it was read from; null: it is new. */

@@ -8,6 +8,7 @@ import { useHouseState, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Row } from '@/ui';
 import { t } from '@/words';
 import { headDay } from '@/words/dates.ts';
+import { excerpt } from '@/words/excerpt.ts';
 import { NoteSheet } from './note-sheet.tsx';
 import { PagePart } from './page-part.tsx';
 import { whoWasThere } from './who-was-there.ts';
@@ -66,14 +67,11 @@ function NoteRow({ note, today, onPress }: { note: MeetingNote; today: string; o
   const isHeld = useHouseState(({ from }) => note.seq > from);
   // of one of long ago it is counted when it is opened
   const made = isHeld ? rows.all('item').filter((item) => item.noteId === note.id && !item.removedAt).length : 0;
-  const said = note.text
-    .split('\n')
-    .map((line) => line.trim())
-    .filter((line) => line !== '' && !line.endsWith(':'))[0];
+  const said = excerpt(note.text, 80);
   return (
     <Row
       title={headDay(note.date, today)}
-      sub={[whoWasThere(note, rows), said?.slice(0, 80), made > 0 ? t('note.made', { count: made }) : null].filter(Boolean).join(' · ')}
+      sub={[whoWasThere(note, rows), said, made > 0 ? t('note.made', { count: made }) : null].filter(Boolean).join(' · ')}
       onPress={onPress}
     />
   );

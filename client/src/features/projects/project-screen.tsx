@@ -11,6 +11,7 @@ import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Band, Button, Choice, Empty, Fold, GroupHead, Icon, LongRows, Menu, Row, Txt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
+import { excerpt } from '@/words/excerpt.ts';
 import { wordsOfWait } from '@/words/waits.ts';
 import { sayMeasure } from '@/words/amounts.ts';
 import { sayExactly, sayMoment } from '@/words/dates.ts';
@@ -106,7 +107,7 @@ function OpenProject({ project }: { project: Project }) {
         <Row
           key={note.id}
           title={sayExactly(note.date)}
-          sub={note.text.slice(0, 120)}
+          sub={excerpt(note.text)}
           onPress={() => router.push(`/people/${note.personIds[0] ?? me.id}?note=${note.id}`)}
         />
       ))}
