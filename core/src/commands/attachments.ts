@@ -1,11 +1,11 @@
 import * as z from 'zod/mini';
-import { allows } from '../access/allows.ts';
 import { fileNameOf, MOST_ATTACHMENTS } from '../model/attachment.ts';
 import type { Attachment } from '../model/attachment-schema.ts';
 import { Id } from '../model/row-schema.ts';
 import { addressOf } from '../model/web-address.ts';
 import { choresWith } from './copied-files.ts';
 import type { Deciding } from './deciding.ts';
+import { askToAddTo, askToRemoveFrom, FILE_HOST, hostOf } from './file-hosts.ts';
 import { listeners } from './following.ts';
 import { giversOf } from './completion.ts';
 import { commandKind } from './kind.ts';
@@ -19,53 +19,59 @@ const LONGEST_ADDRESS = 2_000;
 const MOST_BYTES = 1e12;
 
 /**
- * A file is to come with an item: the device sends its bytes by itself, under the id of the row this makes. `asked`: it answers what the
+ * A file is to come with something: the device sends its bytes by itself, under the id of the row this makes. `asked`: it answers what the
  * item asks for when it is checked off.
  */
 export const addAttachment = commandKind({
   name: 'attachment.add',
   payload: z.object({
-    item: Id,
+    ...FILE_HOST,
     name: z.string().check(z.maxLength(MOST_GIVEN_NAME)),
     size: z.int().check(z.gte(0), z.lte(MOST_BYTES)),
     asked: z.optional(z.nullable(Id)),
   }),
-  asks: ({ item }) => [{ permission: 'answer', item }],
-  decide({ item, name, size, asked }, d) {
+  asks: askToAddTo,
+  decide({ name, size, asked, ...host }, d) {
     if (size === 0) refuse('file-empty', { name }, 'size');
-    const part = asked === undefined ? undefined : d.find('part', partId(item, asked));
-    attach(item, { name: fileNameOf(name) || 'file', size, partId: part?.id ?? null }, d);
+    const part = asked === undefined || host.item === undefined ? undefined : d.find('part', partId(host.item, asked));
+    attach(host, { name: fileNameOf(name) || 'file', size, partId: part?.id ?? null }, d);
   },
 });
 
-/** The address of something kept elsewhere is with an item. */
+/** The address of something kept elsewhere. */
 export const linkAttachment = commandKind({
   name: 'attachment.link',
   payload: z.object({
-    item: Id,
+    ...FILE_HOST,
     url: z.string().check(z.trim(), z.maxLength(LONGEST_ADDRESS)),
     name: z.optional(z.string().check(z.maxLength(MOST_GIVEN_NAME))),
   }),
-  asks: ({ item }) => [{ permission: 'answer', item }],
-  decide({ item, url, name }, d) {
+  asks: askToAddTo,
+  decide({ url, name, ...host }, d) {
     const address = addressOf(url) ?? refuse('bad-address', {}, 'url');
-    attach(item, { name: fileNameOf(name ?? '') || fileNameOf(address.host), url: address.href, arrivedAt: d.now }, d);
+    attach(host, { name: fileNameOf(name ?? '') || fileNameOf(address.host), url: address.href, arrivedAt: d.now }, d);
   },
 });
 
 type Attached = Pick<Attachment, 'name'> & Partial<Attachment>;
 
-function attach(itemId: string, fields: Attached, d: Deciding): void {
-  const item = d.need('item', itemId);
+function attach(host: Parameters<typeof hostOf>[0], fields: Attached, d: Deciding): void {
+  const { itemId, commentId } = hostOf(host, d);
   const there = d.by('attachment', 'itemId', itemId).filter(({ removedAt }) => removedAt === null);
   if (there.length >= MOST_ATTACHMENTS) refuse('too-many', { max: MOST_ATTACHMENTS });
   const nothing = { partId: null, url: null, size: null, mediaType: null, sha256: null, width: null, height: null, arrivedAt: null, removedAt: null };
-  d.insert('attachment', d.newId(), { ...nothing, ...fields, itemId, authorId: d.actor.id, at: d.now });
-  d.enter('attachment.add', { itemId }, { file: fields.name });
+  d.insert('attachment', d.newId(), { ...nothing, ...fields, itemId, commentId, authorId: d.actor.id, at: d.now });
+  // of a remark people are told as of words; what it came with only its readers learn
+  if (host.item !== undefined) tellOfFile(itemId, fields.name, d);
+}
+
+function tellOfFile(itemId: string, name: string, d: Deciding): void {
+  const item = d.need('item', itemId);
+  d.enter('attachment.add', { itemId }, { file: name });
   const own = d.find('part', partId(itemId, d.actor.id));
   if (own && own.takenBackAt === null) d.set('part', own.id, signOfLife(d));
   for (const personId of listeners(item, 'said', giversOf(item, d), d))
-    if (!isToldOfOne(personId, itemId, d)) d.notify(personId, 'file', itemId, { title: item.title, text: fields.name });
+    if (!isToldOfOne(personId, itemId, d)) d.notify(personId, 'file', itemId, { title: item.title, text: name });
 }
 
 /** Several photos of one leak are one thing to be told of: until the first was read, the next say nothing. */
@@ -76,20 +82,16 @@ const isToldOfOne = (personId: string, itemId: string, d: Deciding): boolean =>
       (notice) => notice.kind === 'file' && notice.itemId === itemId && notice.byId === d.actor.id && notice.readAt === null && notice.withdrawnAt === null,
     );
 
-/** Whoever put it there, or may change the item, takes it away; its bytes are kept for a while. */
+/** Whoever put it there, or may change what it is with, takes it away; its bytes are kept for a while. */
 export const removeAttachment = commandKind({
   name: 'attachment.remove',
   payload: z.object({ attachment: Id }),
-  asks: ({ attachment: id }, d) => {
-    const attachment = d.find('attachment', id);
-    const actor = d.actorOrNull;
-    const isOwn = attachment !== undefined && attachment.authorId === actor?.id && allows({ permission: 'see', item: attachment.itemId }, actor, d);
-    return attachment === undefined || isOwn ? [{ permission: 'self', is: isOwn }] : [{ permission: 'change', item: attachment.itemId }];
-  },
+  asks: ({ attachment }, d) => askToRemoveFrom(d.find('attachment', attachment), d),
   decide({ attachment: id }, d) {
-    const { itemId, name, removedAt } = d.need('attachment', id);
+    const { itemId, name, removedAt, commentId } = d.need('attachment', id);
     if (removedAt !== null) return;
     d.set('attachment', id, { removedAt: d.now });
+    if (commentId || !d.find('item', itemId)) return;
     endGoingAlong(id, itemId, d);
     d.enter('attachment.remove', { itemId }, { file: name });
   },

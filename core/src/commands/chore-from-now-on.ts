@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { choreFileOf, MOST_ATTACHMENTS, MOST_CHORE_FILES } from '../model/attachment.ts';
+import { isPlain, choreFileOf, MOST_ATTACHMENTS, MOST_CHORE_FILES } from '../model/attachment.ts';
 import { Id, Title } from '../model/row-schema.ts';
 import type { Series } from '../model/series.ts';
 import { askToChange, MOST_STEPS } from './chore-fields.ts';
@@ -17,7 +17,7 @@ const FILES = z.array(Id).check(z.maxLength(MOST_ATTACHMENTS));
 /** The files that come with each one, with those of this item and without others. */
 function goingAlong(series: Series, itemId: string, files: readonly string[], without: readonly string[], d: Deciding): string[] {
   const before = series.fileIds ?? [];
-  const own = d.by('attachment', 'itemId', itemId).filter((file) => file.removedAt === null && file.partId === null);
+  const own = d.by('attachment', 'itemId', itemId).filter((file) => file.removedAt === null && isPlain(file));
   const masterOf = (file: string) => own.filter(({ id }) => id === file).map((one) => choreFileOf(one, before) ?? one.id);
   const ended = without.flatMap(masterOf);
   return [...new Set([...before, ...files.flatMap(masterOf)])].filter((id) => !ended.includes(id));

@@ -1,6 +1,7 @@
 import { v5 } from 'uuid';
 import * as z from 'zod/mini';
 import { countingParts } from '../followup/standing.ts';
+import { isPlain } from '../model/attachment.ts';
 import type { Item } from '../model/item.ts';
 import { natureOf } from '../model/nature-schema.ts';
 import { byPosition } from '../model/position.ts';
@@ -81,7 +82,7 @@ export const keepTemplate = commandKind({
       const kept = { ...BLANK_ITEM, ...natureOf(item), ...days, holders, firstIds, title: item.title, sectionId, parentId, templateId: template.id };
       const made = d.insert('templateItem', idOf(item.id), { ...kept, position: placeKey(first + nth) });
       for (const file of d.by('attachment', 'itemId', item.id))
-        if (file.removedAt === null && file.arrivedAt !== null && file.partId === null) insertCopy(file, made.id, idOf(file.id), file.authorId, d);
+        if (file.removedAt === null && file.arrivedAt !== null && isPlain(file)) insertCopy(file, made.id, idOf(file.id), file.authorId, d);
     }
   },
 });

@@ -11,6 +11,7 @@ import { commandKind } from './kind.ts';
 import { needPerson } from './parts.ts';
 import type { CommandRequest } from './required-permissions.ts';
 import { refuse } from './reasons.ts';
+import { removeFilesOf, restoreFilesOf } from './removing-files.ts';
 
 const FIELDS = {
   purpose: z.optional(Purpose),
@@ -27,7 +28,7 @@ const SOME = z._default(z.array(Id).check(z.maxLength(500)), []);
 const mayMake = (d: Deciding): CommandRequest => ({ permission: 'self', is: d.actorOrNull?.role === 'member' || d.actorOrNull?.role === 'manager' });
 
 /** Whoever answers for it, made it, or manages the house. */
-function askToChange(id: string, d: Deciding): CommandRequest {
+export function askToChangeProject(id: string, d: Deciding): CommandRequest {
   const project = d.find('project', id);
   const isOwn = project !== undefined && [project.answerableId, project.makerId].includes(d.actorOrNull?.id ?? '') && d.actorOrNull?.role !== 'helper';
   return isOwn ? { permission: 'self', is: true } : { permission: 'manage' };
@@ -88,7 +89,7 @@ export const makeProject = commandKind({
 export const changeProject = commandKind({
   name: 'project.change',
   payload: z.object({ project: Id, name: z.optional(Name), ...FIELDS, removed: z.optional(z.boolean()) }),
-  asks: ({ project }, d) => [askToChange(project, d)],
+  asks: ({ project }, d) => [askToChangeProject(project, d)],
   decide({ project: id, answerable, parent, removed, ...fields }, d) {
     const before = d.need('project', id);
     if (answerable) needPerson(answerable, d, 'answerable');
@@ -100,6 +101,8 @@ export const changeProject = commandKind({
       ...(parent === undefined ? {} : { parentId: parent }),
       ...(removed === undefined ? {} : { removedAt: removed ? d.now : null }),
     });
+    if (removed === true && before.removedAt === null) removeFilesOf(id, d);
+    if (removed === false && before.removedAt !== null) restoreFilesOf(id, before.removedAt, d);
     refuseBadSpan(project);
     refuseRound(project, d);
     if (answerable && answerable !== before.answerableId && answerable !== d.actor.id)
@@ -138,7 +141,7 @@ function include(project: Project, { lists, items, notes }: Members, d: Deciding
 export const setMembers = commandKind({
   name: 'project.setMembers',
   payload: z.object({ project: Id, lists: SOME, items: SOME, notes: SOME, on: z._default(z.boolean(), true) }),
-  asks: ({ project, lists, items, on }, d) => [askToChange(project, d), ...(on ? asksToInclude({ lists, items }) : [])],
+  asks: ({ project, lists, items, on }, d) => [askToChangeProject(project, d), ...(on ? asksToInclude({ lists, items }) : [])],
   decide({ project: id, lists, items, notes, on }, d) {
     const project = d.need('project', id);
     if (on) include(project, { lists, items, notes }, d);
@@ -154,7 +157,7 @@ export const setMembers = commandKind({
 export const finishProject = commandKind({
   name: 'project.finish',
   payload: z.object({ project: Id, finished: z._default(z.boolean(), true), open: z.optional(z.enum(['stays', 'is-filed'])) }),
-  asks: ({ project }, d) => [askToChange(project, d)],
+  asks: ({ project }, d) => [askToChangeProject(project, d)],
   decide({ project: id, finished, open }, d) {
     const project = d.need('project', id);
     if (finished && open === undefined) {

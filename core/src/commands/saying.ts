@@ -16,6 +16,7 @@ import { letInAll } from './guests.ts';
 import { commandKind } from './kind.ts';
 import { needPerson, partId, signOfLife } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { removeFilesOf } from './removing-files.ts';
 import { actsAsGiver } from './standing-in.ts';
 
 /** People, as many as are addressed by one remark. */
@@ -134,6 +135,7 @@ export const takeBackComment = commandKind({
     const comment = d.need('comment', id);
     if (comment.removedAt !== null) return;
     d.set('comment', id, { removedAt: d.now });
+    removeFilesOf(comment.itemId, d, ({ commentId }) => commentId === id);
     d.enter('comment.takeBack', { itemId: comment.itemId });
     const command = stampOf(comment, '')?.c;
     if (command === undefined) return;

@@ -10,6 +10,7 @@ import type { Deciding } from './deciding.ts';
 import { commandKind } from './kind.ts';
 import { needPerson } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { removeFilesOf } from './removing-files.ts';
 
 const SEVERAL = z.array(Id).check(z.minLength(1), z.maxLength(200));
 const PEOPLE = z.array(Id).check(z.minLength(1), z.maxLength(60));
@@ -148,6 +149,8 @@ export const removeNote = commandKind({
   payload: z.object({ note: Id }),
   asks: ({ note }, d) => [isMine('meetingNote', note, d)],
   decide({ note }, d) {
-    if (d.need('meetingNote', note).removedAt === null) d.set('meetingNote', note, { removedAt: d.now });
+    if (d.need('meetingNote', note).removedAt !== null) return;
+    d.set('meetingNote', note, { removedAt: d.now });
+    removeFilesOf(note, d);
   },
 });

@@ -2,10 +2,13 @@ import * as z from 'zod/mini';
 import { FILE_NAME_MAX } from './attachment.ts';
 import { Id, Instant, shared } from './row-schema.ts';
 
-/** A file by its SHA-256, or the address of one kept elsewhere. It is read by whoever reads its item. */
+/** A file by its SHA-256, or the address of one kept elsewhere. It is read by whoever reads what it is with. */
 export const Attachment = z.object({
   ...shared,
+  /** What it is with: an item, an item of a template, a project, notes of a talk. */
   itemId: Id,
+  /** The remark about its item that it was said with, and is read with; null: none. */
+  commentId: z.nullable(Id),
   /** The part whose check-off asked for it; null: it is simply with the item. */
   partId: z.nullable(Id),
   authorId: Id,

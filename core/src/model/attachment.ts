@@ -22,6 +22,9 @@ export const choreFileId = (itemId: string, fileId: string): string => v5(`file:
 export const choreFileOf = ({ id, itemId }: Pick<Attachment, 'id' | 'itemId'>, fileIds: readonly string[]): string | null =>
   fileIds.find((fileId) => fileId === id || choreFileId(itemId, fileId) === id) ?? null;
 
+/** It is simply with its item: asked for by no check-off, said with no remark. A row from before there were any has none. */
+export const isPlain = ({ partId, commentId }: Pick<Attachment, 'partId' | 'commentId'>): boolean => partId === null && (commentId ?? null) === null;
+
 /** It is kept elsewhere. */
 export const isAddress = ({ url }: Pick<Attachment, 'url'>): boolean => url !== null;
 export const isComing = ({ url, arrivedAt }: Pick<Attachment, 'url' | 'arrivedAt'>): boolean => url === null && arrivedAt === null;

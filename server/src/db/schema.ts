@@ -497,6 +497,7 @@ export const attachment = sqliteTable(
   {
     ...shared(),
     itemId: text().notNull(),
+    commentId: text(),
     partId: text(),
     authorId: text().notNull(),
     name: text().notNull(),

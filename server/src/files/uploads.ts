@@ -48,11 +48,11 @@ export async function admitUpload(c: Context<Env>, services: Services, files: Ke
   }
 }
 
-function isTheirs({ houseId, authorId, itemId }: Attachment, c: Context<Env>, { ledger }: Services): boolean {
-  const rows = ledger.rows(houseId);
-  const person = rows.get('person', authorId) as Person | string;
+function isTheirs(attachment: Attachment, c: Context<Env>, { ledger }: Services): boolean {
+  const rows = ledger.rows(attachment.houseId);
+  const person = rows.get('person', attachment.authorId) as Person | string;
   if (typeof person === 'string' || !isHere(person) || person.accountId !== c.get('signedIn').account.id) return false;
-  return new Visibility(rows, person).sees('attachment', { itemId } as Attachment);
+  return new Visibility(rows, person).sees('attachment', attachment);
 }
 
 function admitSize(c: Context<Env>, { id, houseId, size }: Attachment, { room, folder }: KeptFiles, now: string): void {

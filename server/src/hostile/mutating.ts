@@ -246,13 +246,13 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
   'guest.letIn': (d, id) => ({ comment: id('comment'), person: id('person') }),
   'guest.end': (d, id) => ({ item: id('item'), person: id('person') }),
   'attachment.add': (d, id) => ({
-    item: id('item'),
+    ...d.pick([{ item: id('item') }, { item: id('item') }, { comment: id('comment') }, { project: id('project') }, { note: id('meetingNote') }, {}]),
     name: d.pick([...WORDS, '../../x', 'a'.repeat(300)]),
     size: d.pick([0, 1, -1, 1e15, 25e6]),
     asked: d.pick([undefined, null, id('person')]),
   }),
   'attachment.link': (d, id) => ({
-    item: id('item'),
+    ...d.pick([{ item: id('item') }, { comment: id('comment') }, { project: id('project') }, { note: id('meetingNote') }]),
     url: d.pick([...WORDS, 'javascript:alert(1)', 'https://example.org/a', 'data:text/html,x']),
     name: d.pick([undefined, ...WORDS]),
   }),

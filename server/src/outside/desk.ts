@@ -113,7 +113,7 @@ function outsidePart(item: Item, part: Part, person: Person, rows: Reader): Outs
       .map(({ authorId, text, at }) => ({ author: nameOf(authorId), text, at })),
     files: rows
       .by('attachment', 'itemId', item.id)
-      .filter(({ removedAt, arrivedAt }) => removedAt === null && arrivedAt !== null)
+      .filter(({ removedAt, arrivedAt, commentId }) => removedAt === null && arrivedAt !== null && !commentId)
       .sort(byAdded),
   };
 }

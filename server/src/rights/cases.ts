@@ -458,7 +458,24 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   // nobody's words are put right or taken back but one's own
   'comment.correct': { anothers: async (s) => ({ payload: { comment: await othersComment(s), text: 'Other' }, allowed: false }) },
   'comment.takeBack': { anothers: async (s) => ({ payload: { comment: await othersComment(s) }, allowed: false }) },
-  'attachment.add': { file: onItem('answer', (item) => ({ item, name: 'valve.jpg', size: 10 })) },
+  'attachment.add': {
+    file: onItem('answer', (item) => ({ item, name: 'valve.jpg', size: 10 })),
+    'with the keeper’s remark': async (s) => {
+      const item = await s.item();
+      const said = s.house.made('comment', await s.house.must(keeperOf(item, s), 'comment.say', { item, text: 'Look' }));
+      return { payload: { comment: said.id, name: 'valve.jpg', size: 10 }, allowed: keeperOf(item, s) === s.me };
+    },
+    'with another’s project': byManagers(async (s) => ({ project: await project(s, {}), name: 'offer.pdf', size: 10 })),
+    'with a project one answers for': async (s) => ({
+      payload: { project: await project(s, { answerable: s.house.person(s.me) }), name: 'offer.pdf', size: 10 },
+      allowed: s.role !== 'helper',
+    }),
+    'with another’s notes': async (s) => ({ payload: { note: await othersNote(s), name: 'valve.jpg', size: 10 }, allowed: false }),
+    'with two things at once': async (s) => ({
+      payload: { item: await s.item(), project: await project(s, {}), name: 'valve.jpg', size: 10 },
+      allowed: false,
+    }),
+  },
   'attachment.link': { address: onItem('answer', (item) => ({ item, url: 'https://example.org/valve' })) },
   'attachment.remove': {
     anothers: async (s) => {
@@ -467,6 +484,17 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
       return { payload: { attachment: id }, allowed: s.allows('change') };
     },
     'of what one can’t see': async (s) => ({ payload: { attachment: await othersFile(s) }, allowed: false }),
+    'of the keeper’s remark': async (s) => {
+      const item = await s.item();
+      const keeper = keeperOf(item, s);
+      const said = s.house.made('comment', await s.house.must(keeper, 'comment.say', { item, text: 'Look' }));
+      const { id } = s.house.made('attachment', await s.house.must(keeper, 'attachment.link', { comment: said.id, url: 'https://example.org/valve' }));
+      return { payload: { attachment: id }, allowed: keeper === s.me };
+    },
+    'of another’s project': byManagers(async (s) => {
+      const on = await project(s, {});
+      return { attachment: s.house.made('attachment', await s.house.must('Owner', 'attachment.link', { project: on, url: 'https://example.org/pier' })).id };
+    }),
   },
   'attachment.arrive': {
     anyone: async (s) => ({

@@ -52,6 +52,8 @@ const OF_ITEMS = (field: string, which = 'items') => `"${field}" IN (SELECT valu
 const ONLY: Partial<Record<Noun, readonly string[]>> = {
   item: [`${OF_ITEMS('id')} AND "purgedAt" IS NULL`],
   ...Object.fromEntries(CLUSTERED.map((noun) => [noun, [OF_ITEMS('itemId')]])),
+  // what is with a template, a project or notes of a talk as well
+  attachment: [OF_ITEMS('itemId'), `${IN_HOUSE} AND NOT EXISTS (SELECT 1 FROM item WHERE item.id = attachment."itemId")`],
   // what happened to the others long ago comes when one of them is opened
   activity: [OF_ITEMS('itemId', 'near'), `${IN_HOUSE} AND "itemId" IS NULL AND seq > :from`],
   notice: [`${IN_HOUSE} AND seq > :from`],

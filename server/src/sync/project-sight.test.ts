@@ -22,12 +22,15 @@ test('by sharing a list, by handing over, and by putting into it what is seen al
     for (const { noun, id } of page.evict) held.delete(`${noun}:${id}`);
     since = page.seq;
     const many = (noun: Noun) => [...held].filter((key) => key.startsWith(`${noun}:`)).length;
+    // what is with it comes and goes with it
+    expect(many('attachment')).toBe(many('project'));
     return [many('project'), many('membership')];
   };
   const list = house.made('list', await house.must('Aino', 'list.make', { name: 'Wood', colour: 'moss', icon: 'leaf' } as never)).id;
   const item = house.made('item', await house.must('Aino', 'item.add', { title: 'Permit' } as never)).id;
   await house.must('Aino', 'project.make', { name: 'The new pier', lists: [list] } as never);
   const project = house.rows('project')[0]!.id;
+  await house.must('Aino', 'attachment.link', { project, url: 'https://example.org/pier' });
   const leila = house.person('Leila');
   expect(await projects()).toEqual([0, 0]);
   await house.must('Aino', 'list.share', { list, person: leila, access: 'view' });

@@ -226,6 +226,7 @@ function* rowsInReach(reach: VisibilityScope, reader: Reader): Generator<readonl
     const row = reader.get(noun, id);
     if (typeof row !== 'string') yield [noun, row];
     if (noun === 'template') yield* rowsOfTemplate(id, reader);
+    if (noun === 'project' || noun === 'meetingNote') yield* filesOf(id, reader);
     if (noun === 'project') for (const one of reader.by('membership', 'projectId', id)) yield ['membership', one];
     if (noun === 'meetingNote') for (const one of reader.all('membership')) if (one.noteId === id) yield* rowsOfMembership(one, reader);
   }
@@ -262,7 +263,13 @@ function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, 
 function* rowsOfMembership(membership: Row<'membership'>, reader: Reader): Generator<readonly [Noun, Row]> {
   yield ['membership', membership];
   const project = reader.get('project', membership.projectId);
-  if (typeof project !== 'string') yield ['project', project];
+  if (typeof project === 'string') return;
+  yield ['project', project];
+  yield* filesOf(project.id, reader);
+}
+
+function* filesOf(hostId: string, reader: Reader): Generator<readonly [Noun, Row]> {
+  for (const file of reader.by('attachment', 'itemId', hostId)) yield ['attachment', file];
 }
 
 /** What an item says in a field brings what the field is called. */
@@ -275,7 +282,7 @@ function* rowsOfValue(value: Row<'fieldValue'>, reader: Reader): Generator<reado
 function* rowsOfTemplate(templateId: string, reader: Reader): Generator<readonly [Noun, Row]> {
   for (const item of reader.by('templateItem', 'templateId', templateId)) {
     yield ['templateItem', item];
-    for (const file of reader.by('attachment', 'itemId', item.id)) yield ['attachment', file];
+    yield* filesOf(item.id, reader);
   }
 }
 

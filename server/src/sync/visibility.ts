@@ -78,7 +78,7 @@ export class Visibility {
       case 'fieldValue':
         return this.seesItem((row as Part).itemId);
       case 'attachment':
-        return this.seesItem((row as Row<'attachment'>).itemId) || this.seesTemplateItem((row as Row<'attachment'>).itemId);
+        return this.seesAttachment(row as Row<'attachment'>);
       case 'alarm': {
         const { personId, makerId, itemId, trigger } = row as Row<'alarm'>;
         const people = [personId, makerId, ...(trigger.kind === 'place' ? trigger.among : [])];
@@ -202,6 +202,17 @@ export class Visibility {
   }
 
   /** What was kept with a template's item lies with it as it would with an item. */
+  /** As one sees what it is with; what came with a remark, as one reads that. */
+  private seesAttachment({ itemId, commentId }: Row<'attachment'>): boolean {
+    const comment = commentId ? this.rows.find('comment', commentId) : undefined;
+    if (commentId) return comment !== undefined && this.seesComment(comment);
+    if (this.rows.find('item', itemId)) return this.seesItem(itemId);
+    const note = this.rows.find('meetingNote', itemId);
+    if (note) return this.sees('meetingNote', note);
+    const project = this.rows.find('project', itemId);
+    return project ? this.seesProject(project) : this.seesTemplateItem(itemId);
+  }
+
   private seesTemplateItem(id: string): boolean {
     const item = this.rows.find('templateItem', id);
     return item !== undefined && this.seesTemplate(item.templateId);

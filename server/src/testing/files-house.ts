@@ -5,6 +5,9 @@ import type { RealServer } from './real-server.ts';
 
 const TUS = { 'tus-resumable': '1.0.0' };
 
+/** What a file is with: an item, where nothing else is said. */
+type Host = string | { comment: string } | { project: string } | { note: string };
+
 /** A household whose people send files, each request of the protocol by itself. */
 export class FilesHouse extends Household {
   constructor(private readonly at: RealServer) {
@@ -19,8 +22,8 @@ export class FilesHouse extends Household {
   }
 
   /** Says that a file is to come; gives the id of its attachment. */
-  async announce(by: string, item: string, name: string, size: number): Promise<string> {
-    return v5('0', await this.must(by, 'attachment.add', { item, name, size }));
+  async announce(by: string, on: Host, name: string, size: number): Promise<string> {
+    return v5('0', await this.must(by, 'attachment.add', { ...(typeof on === 'string' ? { item: on } : on), name, size }));
   }
 
   /** POST of the protocol. */
@@ -49,8 +52,8 @@ export class FilesHouse extends Household {
   }
 
   /** All of it at once; gives the id of its attachment. */
-  async attach(by: string, item: string, name: string, bytes: Uint8Array): Promise<string> {
-    const id = await this.announce(by, item, name, bytes.length);
+  async attach(by: string, on: Host, name: string, bytes: Uint8Array): Promise<string> {
+    const id = await this.announce(by, on, name, bytes.length);
     const begun = await this.begin(by, id, bytes.length);
     if (begun.status !== 201) throw new Error(`${name}: ${begun.status} ${await begun.text()}`);
     const put = await this.put(by, id, bytes);

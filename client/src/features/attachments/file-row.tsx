@@ -1,4 +1,4 @@
-import { isAddress, isComing, type Attachment, type Item } from '@kotiva/core';
+import { isAddress, isComing, type Attachment } from '@kotiva/core';
 import { createElement } from 'react';
 import { View } from 'react-native';
 import { useSelector } from 'react-redux';
@@ -10,12 +10,13 @@ import { Picture } from '@/ui/picture.tsx';
 import { hasWord, t } from '@/words';
 import { sayBytes } from '@/words/sizes.ts';
 import { addressOf, downloadOf } from '@/features/files';
+import type { FileHost } from './host.ts';
 import { useFileSender } from './use-attach.ts';
 import { useGoesAlong } from './use-goes-along.ts';
 import { useRemove } from './use-remove.ts';
 
 /** One file, address, or something that is still coming: what it is, how far it is, and what can be done with it. */
-export function FileRow({ attachment, item }: { attachment: Attachment; item: Item }) {
+export function FileRow({ attachment, host }: { attachment: Attachment; host: FileHost }) {
   const { rows } = useOpenHouse();
   const sending = useSelector((state: State) => state.sending[attachment.id]) ?? null;
   const isOffline = useHouseState(({ line }) => line === 'offline');
@@ -45,14 +46,14 @@ export function FileRow({ attachment, item }: { attachment: Attachment; item: It
         </Txt>
         {sending?.state === 'sending' ? <Band share={sending.sent / sending.size} width={160} height={8} /> : null}
       </View>
-      <FileMenu attachment={attachment} sending={sending} item={item} />
+      <FileMenu attachment={attachment} sending={sending} host={host} />
     </View>
   );
 }
 
-function FileMenu({ attachment, sending }: { attachment: Attachment; sending: Sending | null; item: Item }) {
+function FileMenu({ attachment, sending, host }: { attachment: Attachment; sending: Sending | null; host: FileHost }) {
   const sender = useFileSender();
-  const remove = useRemove(attachment);
+  const remove = useRemove(attachment, host);
   const along = useGoesAlong(attachment);
   const entries: MenuEntry[] = [];
   const coming = isComing(attachment);

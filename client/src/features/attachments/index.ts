@@ -2,4 +2,7 @@
 export { ChooseFiles } from './choose-files.tsx';
 export { Files } from './files.tsx';
 export { FilesOnTheirWay } from './on-their-way.tsx';
-export { attachShared, useAttach, useFileRoom } from './use-attach.ts';
+export { attachShared, sifted, useAttach, useFileRoom } from './use-attach.ts';
+export { hostOfItem, type FileHost } from './host.ts';
+export { ChooseForRemark, ChosenFiles, useChosenFiles } from './remark-choice.tsx';
+export { RemarkFiles } from './remark-files.tsx';

@@ -1,4 +1,4 @@
-import type { Attachment, Item } from '@kotiva/core';
+import type { Attachment } from '@kotiva/core';
 import { INK_COLOURS, INKS, MOST_POINTS, MOST_SKETCH_LETTERS, MOST_STROKES, SKETCH_TYPE, strokePath, WIDTHS, type InkName, type Sketch, type Stroke, type StrokeWidth } from '@kotiva/core/model/sketch'; // prettier-ignore
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -12,6 +12,7 @@ import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
 import { sayInstant } from '@/words/dates.ts';
 import { sketchWords } from '@/words/en/sketch.ts';
+import type { FileHost } from './host.ts';
 
 addWords(sketchWords);
 
@@ -20,20 +21,20 @@ const ACROSS = 1_200;
 const DOWN = 900;
 
 interface SketchSheetProps {
-  item: Item;
+  host: FileHost;
   /** The picture it is drawn on; a drawing goes on where it was left. Null: white paper. */
   on: Attachment | null;
-  /** Adds it to the item; gives what is wrong with it. */
+  /** Adds it; gives what is wrong with it. */
   attach: (files: readonly File[]) => string[];
   onClose: () => void;
 }
 
 /** A quick drawing by finger, pen or mouse. */
-export function SketchSheet({ item, on, attach, onClose }: SketchSheetProps) {
+export function SketchSheet({ host, on, attach, onClose }: SketchSheetProps) {
   const begun = useBegun(on);
   return (
     <Sheet open leaves onClose={onClose} title={t('sketch.title')} closeLabel={t('common.close')} head={<Heading level={2}>{t('sketch.title')}</Heading>}>
-      {begun === 'unread' ? <ErrorLine says={t('sketch.unread')} /> : begun ? <Drawing item={item} begun={begun} attach={attach} onClose={onClose} /> : null}
+      {begun === 'unread' ? <ErrorLine says={t('sketch.unread')} /> : begun ? <Drawing host={host} begun={begun} attach={attach} onClose={onClose} /> : null}
     </Sheet>
   );
 }
@@ -61,10 +62,10 @@ function useBegun(on: Attachment | null): Begun | 'unread' | null {
   return isDrawing ? read : paper;
 }
 
-function Drawing({ item, begun, attach, onClose }: { begun: Begun } & Omit<SketchSheetProps, 'on'>) {
+function Drawing({ host, begun, attach, onClose }: { begun: Begun } & Omit<SketchSheetProps, 'on'>) {
   const { house } = useOpenHouse();
   const now = useNow();
-  const [strokes, setStrokes, done] = useDraft<Stroke[]>(`sketch/${item.id}/${begun.on ?? 'white'}`, NONE);
+  const [strokes, setStrokes, done] = useDraft<Stroke[]>(`sketch/${host.id}/${begun.on ?? 'white'}`, NONE);
   const [ink, setInk] = useState<InkName>('red');
   const [width, setWidth] = useState<StrokeWidth>('middle');
   const [problems, setProblems] = useState<string[]>([]);

@@ -10,6 +10,7 @@ import { useOpenHouse, type Store } from '@/store/store.ts';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { sayBytes } from '@/words/sizes.ts';
+import type { FileHost } from './host.ts';
 
 /** Bytes: of a file, of a house, and how much of that is used. */
 export interface FileRoom {
@@ -44,11 +45,11 @@ export function useFileSender() {
   return senderOf(store, me.accountId ?? '', house.id);
 }
 
-/** Adds files to an item: announced at once, and sent by themselves. Returns what is wrong with which. */
-export function useAttach(itemId: string, room: FileRoom | null): (files: readonly File[], asked?: string | null) => string[] {
+/** Adds files to something: announced at once, and sent by themselves. Returns what is wrong with which. */
+export function useAttach(host: Pick<FileHost, 'names'>, room: FileRoom | null): (files: readonly File[], asked?: string | null) => string[] {
   const live = useLiveHouse();
   const sender = useFileSender();
-  return (files, asked) => attachFiles({ live, sender }, itemId, files, room, asked);
+  return (files, asked) => attachFiles({ live, sender }, host, files, room, asked);
 }
 
 interface Attaching {
@@ -62,33 +63,42 @@ interface Attaching {
 export function attachShared(store: Store, live: Attaching['live'], { itemId, files }: { itemId: string; files: readonly File[] }) {
   const { accountId, houseId } = store.getState().house;
   const keeping: Promise<void>[] = [];
-  const problems = attachFiles({ live, sender: senderOf(store, accountId ?? '', houseId ?? ''), keeping }, itemId, files, null);
+  const problems = attachFiles({ live, sender: senderOf(store, accountId ?? '', houseId ?? ''), keeping }, { names: { item: itemId } }, files, null);
   return { problems, kept: Promise.all(keeping) };
 }
 
-function attachFiles(
+export function attachFiles(
   { live, sender, keeping = [] }: Attaching,
-  itemId: string,
+  { names }: Pick<FileHost, 'names'>,
   files: readonly File[],
   room: FileRoom | null,
   asked?: string | null,
 ): string[] {
-  const problems: string[] = [];
-  let left = room ? room.house - room.used : Infinity;
-  for (const file of files) {
-    const problem = faultOf(file, room?.file ?? MOST_FILE_BYTES, left);
-    const given = problem ?? live.submit('attachment.add', { item: itemId, name: file.name, size: file.size, ...(asked === undefined ? {} : { asked }) });
-    if (typeof given === 'string') problems.push(given);
-    else if (given.id === null) problems.push(sayReason(given.refused as Reason));
-    else {
-      left -= file.size;
-      keeping.push(sender.add({ id: v5('0', given.id), commandId: given.id, blob: file, paused: false, begun: false, at: Date.now() }));
-    }
+  const { fit, problems } = sifted(files, room);
+  for (const file of fit) {
+    const given = live.submit('attachment.add', { ...names, name: file.name, size: file.size, ...(asked === undefined ? {} : { asked }) });
+    if (given.id === null) problems.push(sayReason(given.refused as Reason));
+    else keeping.push(sender.add({ id: v5('0', given.id), commandId: given.id, blob: file, paused: false, begun: false, at: Date.now() }));
   }
   return problems;
 }
 
-/** Said before anything is sent, with both sizes. */
+/** What is wrong with some before anything is sent, with both sizes; the others. */
+export function sifted(files: readonly File[], room: FileRoom | null): { fit: File[]; problems: string[] } {
+  const fit: File[] = [];
+  const problems: string[] = [];
+  let left = room ? room.house - room.used : Infinity;
+  for (const file of files) {
+    const problem = faultOf(file, room?.file ?? MOST_FILE_BYTES, left);
+    if (problem) problems.push(problem);
+    else {
+      left -= file.size;
+      fit.push(file);
+    }
+  }
+  return { fit, problems };
+}
+
 function faultOf({ name, size }: File, max: number, left: number): string | null {
   if (size === 0) return t('files.empty', { name });
   if (size > max) return t('files.tooLarge', { name, size: sayBytes(size), max: sayBytes(max) });

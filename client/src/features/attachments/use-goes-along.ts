@@ -1,16 +1,17 @@
-import { choreFileOf, finding, mayChangeChore, type Attachment } from '@kotiva/core';
+import { choreFileOf, finding, isPlain, mayChangeChore, type Attachment } from '@kotiva/core';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import type { MenuEntry } from '@/ui';
 import { t } from '@/words';
 
 /** Of a chore's file: whether it comes with the later ones too, changed by a tap. Null: it is of no chore, or not one's own to change. */
-export function useGoesAlong({ id, itemId, partId, arrivedAt, name }: Attachment): MenuEntry | null {
+export function useGoesAlong(file: Attachment): MenuEntry | null {
+  const { id, itemId, arrivedAt, name } = file;
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const item = rows.get('item', itemId);
   const series = typeof item === 'string' || item.seriesId === null ? 'absent' : rows.get('series', item.seriesId);
-  if (typeof series === 'string' || partId !== null || arrivedAt === null || !mayChangeChore(series, me, finding(rows))) return null;
+  if (typeof series === 'string' || !isPlain(file) || arrivedAt === null || !mayChangeChore(series, me, finding(rows))) return null;
   const goes = choreFileOf({ id, itemId }, series.fileIds ?? []) !== null;
   const payload = { item: itemId, ...(goes ? { withoutFiles: [id] } : { files: [id] }) };
   const said = t(goes ? 'said.fileStays' : 'said.fileGoesAlong', { name, title: series.title });

@@ -1,4 +1,4 @@
-import type { Attachment, Item } from '@kotiva/core';
+import type { Attachment } from '@kotiva/core';
 import { createElement, useEffect } from 'react';
 import { View } from 'react-native';
 import { nameOf } from '@/words/people.ts';
@@ -8,11 +8,12 @@ import { Picture } from '@/ui/picture.tsx';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { addressOf, downloadOf } from '@/features/files';
+import type { FileHost } from './host.ts';
 import { useGoesAlong } from './use-goes-along.ts';
 import { useRemove } from './use-remove.ts';
 
 interface ViewerProps {
-  item: Item;
+  host: FileHost;
   pictures: readonly Attachment[];
   at: string;
   onShow: (id: string) => void;
@@ -22,20 +23,20 @@ interface ViewerProps {
 }
 
 /** One picture as large as fits, and the way to those beside it. One that is taken away meanwhile closes. */
-export function Viewer({ pictures, at, onShow, onDraw, onClose }: ViewerProps) {
+export function Viewer({ host, pictures, at, onShow, onDraw, onClose }: ViewerProps) {
   const nth = pictures.findIndex(({ id }) => id === at);
   const picture = pictures[nth];
   useEffect(() => {
     if (!picture) onClose();
   }, [picture, onClose]);
   if (!picture) return null;
-  return <Viewing picture={picture} nth={nth} pictures={pictures} onShow={onShow} onDraw={onDraw} onClose={onClose} />;
+  return <Viewing host={host} picture={picture} nth={nth} pictures={pictures} onShow={onShow} onDraw={onDraw} onClose={onClose} />;
 }
 
-function Viewing({ picture, nth, pictures, onShow, onDraw, onClose }: { picture: Attachment; nth: number } & Omit<ViewerProps, 'item' | 'at'>) {
+function Viewing({ host, picture, nth, pictures, onShow, onDraw, onClose }: { picture: Attachment; nth: number } & Omit<ViewerProps, 'at'>) {
   const { rows, house } = useOpenHouse();
   const now = useNow();
-  const remove = useRemove(picture);
+  const remove = useRemove(picture, host);
   const along = useGoesAlong(picture);
   const go = (by: number) => {
     const next = pictures[nth + by];

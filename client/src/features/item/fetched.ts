@@ -14,6 +14,7 @@ export const PassOnPanel = drawnLater(() => panels().then((all) => all.PassOnPan
 export const PeoplePicker = drawnLater(() => panels().then((all) => all.PeoplePicker));
 export const PlaceList = drawnLater(() => panels().then((all) => all.PlaceList));
 export const ToPerson = drawnLater(() => panels().then((all) => all.ToPerson));
+export const Files = drawnLater(() => panels().then((all) => all.Files));
 export const FilesOnTheirWay = drawnLater(() => panels().then((all) => all.FilesOnTheirWay));
 export const WantedSheet = drawnLater(() => panels().then((all) => all.WantedSheet));
 export const WaitingPanel = drawnLater(() => panels().then((all) => all.WaitingPanel));

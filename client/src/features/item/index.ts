@@ -3,6 +3,7 @@ export {
   attachShared,
   Decisions,
   DuePanel,
+  Files,
   FilesOnTheirWay,
   Glance,
   HandToSheet,

@@ -14,7 +14,7 @@ import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
 import { AnswerPanel } from './answer-panel.tsx';
 import { FromNowOn } from './from-now-on.tsx';
-import { Files } from '@/features/attachments';
+import { Files, hostOfItem } from '@/features/attachments';
 import { HandOverPanel } from './hand-over-panel.tsx';
 import { ItemFrame, type Frame } from './item-frame.tsx';
 import { ItemHead } from './item-head.tsx';
@@ -103,7 +103,7 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
       {item.removedAt ? <RemovedNote item={item} canChange={canChange} /> : null}
       <Steps item={item} steps={steps} canChange={canChange} />
       <Notes item={item} />
-      <Files item={item} />
+      <Files host={hostOfItem(item, me, rows)} />
       <FromNowOn item={item} />
     </>
   );

@@ -16,7 +16,7 @@ export { PassOnPanel } from './pass-on-panel.tsx';
 export { PeoplePicker } from './people-picker.tsx';
 export { PlaceList } from './where-panel.tsx';
 export { ToPerson } from './to-person.tsx';
-export { attachShared, FilesOnTheirWay } from '@/features/attachments';
+export { attachShared, Files, FilesOnTheirWay } from '@/features/attachments';
 export { WantedSheet } from './wanted-sheet.tsx';
 export { WaitingPanel } from './waiting-panel.tsx';
 

@@ -2,6 +2,7 @@ import { groupsOf, isHere, membersOf, type Item, type PeopleGroup, type Person }
 import { MOST_MENTIONS, mentionsIn } from '@kotiva/core/model/mention';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
+import { ChooseForRemark, ChosenFiles, useChosenFiles } from '@/features/attachments';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
@@ -12,6 +13,7 @@ import { nameOf } from './knot-of.ts';
 import { quoted } from './quoted.ts';
 
 const QUOTED = 60;
+const MOST_WORDS = 20_000;
 
 interface RemarkFieldProps {
   item: Item;
@@ -46,16 +48,26 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
   /** The words somebody was asked about: others are asked about anew. */
   const [askedOf, setAskedOf] = useState('');
   const isAsked = unseen.length > 0 && askedOf === words;
+  const chosen = useChosenFiles(item.id);
+  const hasSomething = words.trim() !== '' || chosen.files.length > 0;
   const send = ({ letIn, asks }: { letIn?: string[]; asks?: Person }) => {
     const answers = question ? { answers: question.id } : {};
     const to = [...new Set([...named.map(({ id }) => id), ...(asks ? [asks.id] : [])])];
     const mentions = to.length > 0 ? { mentions: to.slice(0, MOST_MENTIONS) } : {};
-    if (submit('comment.say', { item: item.id, text: words, ...answers, ...mentions, ...(letIn ? { letIn } : {}) })) return;
+    // what has no words is called by what comes with it
+    const text = words.trim()
+      ? words
+      : chosen.files
+          .map(({ name }) => name)
+          .join(', ')
+          .slice(0, MOST_WORDS);
+    const payload = { item: item.id, text, ...answers, ...mentions, ...(letIn ? { letIn } : {}) };
+    if (chosen.sendWith(() => submit('comment.say', payload))) return;
     done();
     onAnswered();
   };
   const say = () => {
-    if (!words.trim()) return;
+    if (!hasSomething) return;
     if (unseen.length > 0) setAskedOf(words);
     else send({});
   };
@@ -71,6 +83,7 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
       ) : null}
       <Names item={item} words={words} people={people} groups={groups} onChoose={(name) => setWords(`${words.slice(0, words.lastIndexOf('@') + 1)}${name} `)} />
       <Unseen item={item} named={named} isPair={isPair} />
+      <ChosenFiles chosen={chosen} />
       <View className="flex-row flex-wrap items-end gap-2">
         <Field
           label={t('item.saySomething')}
@@ -80,10 +93,11 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
           onChangeText={setWords}
           onSubmitEditing={say}
           grows
-          maxLength={20_000}
+          maxLength={MOST_WORDS}
           className="min-w-[8rem] grow shrink basis-0"
         />
-        {isAsked ? null : words.trim() ? (
+        <ChooseForRemark onFiles={chosen.add} />
+        {isAsked ? null : hasSomething ? (
           <Button kind="main" onPress={say}>
             {t('item.say')}
           </Button>

@@ -2,6 +2,7 @@ import { groupsOf, type Comment, type Item } from '@kotiva/core';
 import { mentionsAt } from '@kotiva/core/model/mention';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { RemarkFiles } from '@/features/attachments';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
@@ -67,6 +68,7 @@ export function Remark({ item, comment, mayAnswer, onAnswer }: RemarkProps) {
         ) : (
           <RemarkText comment={comment} isTakenBack={isTakenBack} />
         )}
+        <RemarkFiles comment={comment} />
         <LetIn comment={comment} item={item} />
       </View>
       {entries.length > 0 ? <Menu label={t('remark.more', { text: quoted(comment.text, QUOTED) })} entries={entries} /> : null}

@@ -41,7 +41,7 @@ function AskingPhoto({ item, part, wanted }: AskingProps) {
   const dispatch = useDispatch();
   const tie = useTie();
   const room = useFileRoom();
-  const attach = useAttach(item.id, room);
+  const attach = useAttach({ names: { item: item.id } }, room);
   const [photo, setPhoto] = useState<File | null>(null);
   const [problems, setProblems] = useState<string[]>([]);
   const preview = useMemo(() => (photo ? URL.createObjectURL(photo) : null), [photo]);

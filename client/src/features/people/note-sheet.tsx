@@ -3,7 +3,7 @@ import { draftOf } from '@kotiva/core/capture';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { BeyondLine } from '@/features/beyond';
-import { everyoneIn, ItemRow, NotesField, NotesText, PeoplePicker } from '@/features/item';
+import { everyoneIn, Files, ItemRow, NotesField, NotesText, PeoplePicker } from '@/features/item';
 import { KeepTemplateSheet } from '@/features/templates';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -77,6 +77,7 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
             {t(unsaved ? 'note.saving' : 'note.saved')}
           </Txt>
         ) : null}
+        <Files host={hostOfNote(note, mine)} />
         {mine ? <NoteDecisions note={note} about={about} onDecided={write} /> : null}
         {talked.length > 0 ? (
           <View className="gap-1">
@@ -102,6 +103,15 @@ export function NoteSheet({ note, about, onClose }: { note: MeetingNote; about: 
     </Sheet>
   );
 }
+
+const hostOfNote = ({ id, date, shared }: MeetingNote, mine: boolean) => ({
+  id,
+  title: sayExactly(date),
+  names: { note: id },
+  mayAdd: mine,
+  mayRemove: () => mine,
+  readers: t(shared ? 'note.filesShared' : 'note.filesYours'),
+});
 
 /** A decision: a line in the note, or something for somebody to do. */
 function NoteDecisions({ note, about, onDecided }: { note: MeetingNote; about: Person; onDecided: (line: string) => void }) {

@@ -3,8 +3,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHeading } from '@/features/arrange';
-import { addressOf } from '@/features/files';
-import { ItemRow, useOpenItem } from '@/features/item';
+import { addressOf, attachmentsOf } from '@/features/files';
+import { Files, ItemRow, useOpenItem } from '@/features/item';
 import { everythingUnder, projectLookedBack } from '@/features/pages';
 import { Screen } from '@/features/shell';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -111,7 +111,7 @@ function OpenProject({ project }: { project: Project }) {
           onPress={() => router.push(`/people/${note.personIds[0] ?? me.id}?note=${note.id}`)}
         />
       ))}
-      <Files facts={facts} />
+      <ProjectFiles project={project} facts={facts} mayChange={mayChange} />
       {facts.open.length > 1 ? (
         <View className="px-4 pb-1 pt-4">
           <Choice<Gathered>
@@ -161,12 +161,27 @@ function Coming({ facts }: { facts: ReturnType<typeof useProject> }) {
   );
 }
 
-/** What lies with its items, each one tap from what it is with. */
-function Files({ facts: { files } }: { facts: ReturnType<typeof useProject> }) {
+const hostOfProject = ({ id, name }: Project, mayChange: boolean) => ({
+  id,
+  title: name,
+  names: { project: id },
+  mayAdd: mayChange,
+  mayRemove: () => mayChange,
+  readers: t('project.filesReaders'),
+});
+
+/** Its own files, and what lies with its items, each one tap from what it is with. */
+function ProjectFiles({ project, facts: { files }, mayChange }: { project: Project; facts: ReturnType<typeof useProject>; mayChange: boolean }) {
+  const { rows } = useOpenHouse();
   const openItem = useOpenItem();
-  if (files.length === 0) return null;
+  const count = files.length + attachmentsOf(rows, project.id).length;
+  if (count === 0 && !mayChange) return null;
   return (
-    <Fold words={t('project.files', { count: files.length })}>
+    <Fold words={count === 0 ? t('project.addFiles') : t('project.files', { count })}>
+      <View className="px-4 pb-2">
+        <Files host={hostOfProject(project, mayChange)} />
+      </View>
+      {files.length > 0 ? <GroupHead title={t('project.filesOfItems')} count={files.length} /> : null}
       <LongRows rows={files} keyOf={({ file }) => file.id}>
         {({ item, file }) => (
           <Row

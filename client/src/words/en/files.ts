@@ -1,5 +1,7 @@
 /** Files and photos: with an item, and on their way. */
 export const filesWords = {
+  'files.toRemark': 'Add a file to what you say',
+  'files.leaveOut': 'Leave out {name}',
   'files.title': 'Files and photos',
   'files.add': 'Add photo or file',
   'files.takePhoto': 'Take a photo',

@@ -79,6 +79,8 @@ export const peopleWords = {
   'talk.end': 'Stop',
   'note.notes': 'Notes from talks',
   'note.start': 'Start notes',
+  'note.filesShared': 'Whoever was there can open them.',
+  'note.filesYours': 'Only you can open them.',
   'note.keepTemplate': 'Keep as a template',
   'note.headings': 'Talked about:\n\nDecided:\n',
   'note.title': '{names}, {when}',

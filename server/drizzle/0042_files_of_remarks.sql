@@ -1,0 +1,1 @@
+ALTER TABLE `attachment` ADD `commentId` text;
