@@ -5,13 +5,14 @@ import sharp from 'sharp';
 import { enterDemo, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
+const FILES = `input[type=file][aria-label="${t('files.choose')}"]`;
 const TITLE = 'Water under the sauna boiler';
 const sheetOf = (page: Page) => page.getByRole('dialog', { name: TITLE });
 const pictures = (page: Page) =>
   sheetOf(page)
     .getByRole('list', { name: t('files.pictures') })
     .getByRole('listitem');
-const choose = (page: Page) => sheetOf(page).locator('input[type=file][multiple]');
+const choose = (page: Page) => sheetOf(page).locator(FILES);
 
 /** Some megabytes of it: noise can't be packed. */
 const photo = async (name: string, width = 1600) => ({
@@ -118,7 +119,7 @@ test('too large, empty, and without a line: said at once, beside what it is abou
   await add(leila, `${TITLE} again`);
   await open(leila, `${TITLE} again`);
   const sheet = leila.getByRole('dialog', { name: `${TITLE} again` });
-  const chosen = sheet.locator('input[type=file][multiple]');
+  const chosen = sheet.locator(FILES);
   await expect(sheet.getByText(/^Up to 25 MB each\. .* left\.$/)).toBeVisible();
   await chosen.setInputFiles([
     pdf('film.pdf', 25 * 1024 * 1024),
@@ -159,7 +160,7 @@ test('what asks for a photo gets one with the tick', async ({ demo, devices }) =
     .first()
     .click();
   await leila
-    .locator('input[type=file]:not([capture])')
+    .locator(FILES)
     .last()
     .setInputFiles([await photo('room4.jpg', 400)]);
   await leila.getByRole('button', { name: t('wanted.done'), exact: true }).click();
@@ -205,7 +206,7 @@ test('an arrow is drawn on a photo, seen on the other device, and drawn on there
   const address = new URL(leila.url());
   await aino.goto(`${demo.base}${address.pathname}${address.search}`);
   const sheets = [leila, aino].map((page) => page.getByRole('dialog', { name: title }));
-  await sheets[0]!.locator('input[type=file][multiple]').setInputFiles([await photo('crack.jpg', 400)]);
+  await sheets[0]!.locator(FILES).setInputFiles([await photo('crack.jpg', 400)]);
   const draw = async (page: Page) => {
     const sheet = page.getByRole('dialog', { name: title });
     const shown = sheet.getByRole('list', { name: t('files.pictures') }).getByRole('listitem');
