@@ -55,7 +55,7 @@ export function refuseRound(project: Project, d: Deciding): void {
 export const makeProject = commandKind({
   name: 'project.make',
   payload: z.object({ name: Name, ...FIELDS, lists: SOME, items: SOME, notes: SOME }),
-  asks: ({ lists, items }, d) => [mayMake(d), ...asksToInclude({ lists, items })],
+  asks: (payload, d) => [mayMake(d), ...asksToInclude(payload, d)],
   decide({ name, answerable = null, parent = null, lists, items, notes, ...fields }, d) {
     const others = d.all('project').filter(({ removedAt }) => removedAt === null);
     if (others.length >= MOST_PROJECTS) refuse('too-many', { max: MOST_PROJECTS }, 'name');
@@ -117,10 +117,18 @@ interface Members {
   notes: readonly string[];
 }
 
-const asksToInclude = ({ lists, items }: Pick<Members, 'lists' | 'items'>): CommandRequest[] => [
+const asksToInclude = ({ lists, items, notes }: Members, d: Deciding): CommandRequest[] => [
   ...lists.map((list) => ({ permission: 'see', list }) as const),
   ...items.map((item) => ({ permission: 'see', item }) as const),
+  ...notes.map((note) => ({ permission: 'self', is: readsNotes(note, d) }) as const),
 ];
+
+/** One's own, and those one is in that are shared. */
+function readsNotes(id: string, d: Deciding): boolean {
+  const note = d.find('meetingNote', id);
+  const me = d.actorOrNull?.id ?? '';
+  return note !== undefined && (note.makerId === me || (note.shared && note.personIds.includes(me)));
+}
 
 function include(project: Project, { lists, items, notes }: Members, d: Deciding): void {
   const put = (memberId: string, of: { listId?: string; itemId?: string; noteId?: string }) => {
@@ -141,7 +149,7 @@ function include(project: Project, { lists, items, notes }: Members, d: Deciding
 export const setMembers = commandKind({
   name: 'project.setMembers',
   payload: z.object({ project: Id, lists: SOME, items: SOME, notes: SOME, on: z._default(z.boolean(), true) }),
-  asks: ({ project, lists, items, on }, d) => [askToChangeProject(project, d), ...(on ? asksToInclude({ lists, items }) : [])],
+  asks: ({ project, on, ...members }, d) => [askToChangeProject(project, d), ...(on ? asksToInclude(members, d) : [])],
   decide({ project: id, lists, items, notes, on }, d) {
     const project = d.need('project', id);
     if (on) include(project, { lists, items, notes }, d);

@@ -403,6 +403,10 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
       const item = await s.item();
       return { payload: { project: await project(s, { answerable: s.house.person(s.me) }), items: [item] }, allowed: s.role !== 'helper' && s.allows('see') };
     },
+    'another’s notes': async (s) => ({
+      payload: { project: await project(s, { answerable: s.house.person(s.me) }), notes: [await othersNote(s)] },
+      allowed: false,
+    }),
     'into another’s': async (s) => {
       const item = await s.item();
       return { payload: { project: await project(s, {}), items: [item] }, allowed: manager(s) && s.allows('see') };

@@ -1,6 +1,6 @@
 import { World } from '@kotiva/core/testing/world';
-import { screen, waitFor, within } from '@testing-library/react';
-import { choose, tap, type } from '@/testing/hands.ts';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { alerts, choose, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { t } from '@/words';
@@ -137,4 +137,20 @@ test('taken back, only its writer still reads it; an answer says that what it an
   inHouse(w, 'Tapio', <ItemSheet />);
   expect(screen.queryByText('Which valve is it?')).toBeNull();
   expect(screen.getByText(t('remark.answersGone'))).toBeTruthy();
+});
+
+test('a file comes with a remark, also one without words; what is too large is said there, and one can be left out again', () => {
+  const { w, boiler, said } = house();
+  inHouse(w, 'Leila', <ItemSheet />);
+  const sized = (name: string, size: number) => Object.defineProperty(new File(['x'], name), 'size', { value: size });
+  const input = document.querySelector(`input[aria-label="${t('files.toRemark')}"]`)!;
+  const give = (...files: File[]) => fireEvent.change(input, { target: { files } });
+  give(sized('film.mov', 30 * 1024 * 1024), sized('valve.jpg', 10), sized('manual.pdf', 20));
+  expect(alerts()).toContain(t('files.tooLarge', { name: 'film.mov', size: '30 MB', max: '25 MB' }));
+  tap(t('files.leaveOut', { name: 'manual.pdf' }));
+  expect(alerts()).not.toContain('film.mov');
+  tap(t('item.say'));
+  const remark = said().find(({ text }) => text === 'valve.jpg')!;
+  expect(w.rows.by('attachment', 'itemId', boiler)).toMatchObject([{ name: 'valve.jpg', commentId: remark.id }]);
+  expect(screen.queryByRole('button', { name: t('files.leaveOut', { name: 'valve.jpg' }) })).toBeNull();
 });

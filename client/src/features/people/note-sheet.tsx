@@ -4,6 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { BeyondLine } from '@/features/beyond';
 import { everyoneIn, Files, ItemRow, NotesField, NotesText, PeoplePicker } from '@/features/item';
+import { PutIntoProject } from '@/features/projects';
 import { KeepTemplateSheet } from '@/features/templates';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -159,7 +160,7 @@ function NoteDecisions({ note, about, onDecided }: { note: MeetingNote; about: P
 /** Who was there, who may read it, and its removal. */
 function Further({ note, onClose }: { note: MeetingNote; onClose: () => void }) {
   const submit = useSubmit();
-  const [keeping, setKeeping] = useState(false);
+  const [opened, setOpened] = useState<'template' | 'project' | null>(null);
   const toggle = (id: string) => {
     const persons = note.personIds.includes(id) ? note.personIds.filter((one) => one !== id) : [...note.personIds, id];
     if (persons.length > 0) submit('note.change', { note: note.id, persons });
@@ -171,7 +172,8 @@ function Further({ note, onClose }: { note: MeetingNote; onClose: () => void }) 
           <PeoplePicker label={t('note.who')} chosen={[...note.personIds]} onToggle={toggle} />
           <Switch words={t('note.share')} on={note.shared} onChange={(shared) => submit('note.change', { note: note.id, shared })} />
           <View className="flex-row flex-wrap gap-2">
-            {note.text ? <Button onPress={() => setKeeping(true)}>{t('note.keepTemplate')}</Button> : null}
+            <Button onPress={() => setOpened('project')}>{t('project.put')}</Button>
+            {note.text ? <Button onPress={() => setOpened('template')}>{t('note.keepTemplate')}</Button> : null}
             <Button
               tone="late"
               onPress={() => {
@@ -183,7 +185,8 @@ function Further({ note, onClose }: { note: MeetingNote; onClose: () => void }) 
           </View>
         </View>
       </Fold>
-      {keeping ? <KeepTemplateSheet of={{ note }} onClose={() => setKeeping(false)} /> : null}
+      {opened === 'template' ? <KeepTemplateSheet of={{ note }} onClose={() => setOpened(null)} /> : null}
+      {opened === 'project' ? <PutIntoProject of={{ note }} onClose={() => setOpened(null)} /> : null}
     </View>
   );
 }

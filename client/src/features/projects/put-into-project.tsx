@@ -1,28 +1,29 @@
-import type { Item, List, Project } from '@kotiva/core';
+import type { Item, List, MeetingNote, Membership, MemoryRows, Project } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Empty, Heading, Sheet, Switch } from '@/ui';
 import { t } from '@/words';
+import { sayExactly } from '@/words/dates.ts';
 import { ProjectSheet } from './project-sheet.tsx';
 import { mayChangeProject, useProjects } from './use-project.ts';
 
-/** The projects a list or an item belongs to: each a switch. */
-export function PutIntoProject({ of, onClose }: { of: { list: List } | { item: Item }; onClose: () => void }) {
+type Member = { list: List } | { item: Item } | { note: MeetingNote };
+
+/** The projects a list, an item or notes of a talk belong to: each a switch. */
+export function PutIntoProject({ of, onClose }: { of: Member; onClose: () => void }) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const [making, setMaking] = useState(false);
   const projects = useProjects().filter((project) => project.finishedAt === null && mayChangeProject(project, me));
-  const member = 'list' in of ? { lists: [of.list.id] } : { items: [of.item.id] };
-  const name = 'list' in of ? of.list.name : of.item.title;
-  const links = 'list' in of ? rows.by('membership', 'listId', of.list.id) : rows.by('membership', 'itemId', of.item.id);
+  const { names, called, links } = memberOf(of, rows);
   const isIn = ({ id }: Project) => links.some(({ projectId, endedAt }) => projectId === id && endedAt === null);
   const put = (project: Project, on: boolean) =>
     void submit(
       'project.setMembers',
-      { project: project.id, ...member, on },
-      { words: t(on ? 'said.projectIn' : 'said.projectOut', { title: name, project: project.name }), undo: true },
+      { project: project.id, ...names, on },
+      { words: t(on ? 'said.projectIn' : 'said.projectOut', { title: called, project: project.name }), undo: true },
     );
   const title = t('project.put');
   return (
@@ -43,4 +44,19 @@ export function PutIntoProject({ of, onClose }: { of: { list: List } | { item: I
       {making ? <ProjectSheet onClose={() => setMaking(false)} /> : null}
     </Sheet>
   );
+}
+
+/** How a command names it, what it is called, and its projects. */
+function memberOf(
+  of: Member,
+  rows: MemoryRows,
+): { names: { lists: string[] } | { items: string[] } | { notes: string[] }; called: string; links: Membership[] } {
+  if ('list' in of) return { names: { lists: [of.list.id] }, called: of.list.name, links: rows.by('membership', 'listId', of.list.id) };
+  if ('item' in of) return { names: { items: [of.item.id] }, called: of.item.title, links: rows.by('membership', 'itemId', of.item.id) };
+  const { id, date } = of.note;
+  return {
+    names: { notes: [id] },
+    called: t('project.notesOf', { when: sayExactly(date) }),
+    links: rows.all('membership').filter(({ noteId }) => noteId === id),
+  };
 }

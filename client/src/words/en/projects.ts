@@ -7,6 +7,7 @@ export const projectsWords = {
   'projects.makeIt': 'Make project',
   'projects.finished_one': '{count} finished',
   'projects.finished_other': '{count} finished',
+  'project.notesOf': 'The notes of {when}',
   'project.addFiles': 'Add files',
   'project.filesOfItems': 'With its items',
   'project.filesReaders': 'Everyone who sees something of this project can open them.',
