@@ -22,6 +22,7 @@ import { answerProblem, Problem } from './problem.ts';
 import { PLANNERS } from './jobs/planners.ts';
 import { Setbacks } from './jobs/setbacks.ts';
 import { Timers } from './jobs/timers.ts';
+import { HeldFiles } from './mail-in/held-files.ts';
 import { HeldMails } from './mail-in/held-mail.ts';
 import { MailIn } from './mail-in/mail-in.ts';
 import { Outbox, type Ways } from './notify/outbox.ts';
@@ -148,7 +149,18 @@ export function createApp(options: AppOptions) {
     links,
     desk,
     mailIn: options.mailIn
-      ? new MailIn(ledger, accounts, links, desk, clock, storage.raw, new HeldMails(storage.db), options.mailTrust ?? null, undefined, files)
+      ? new MailIn(
+          ledger,
+          accounts,
+          links,
+          desk,
+          clock,
+          storage.raw,
+          new HeldMails(storage.db, files && new HeldFiles(files.folder.root)),
+          options.mailTrust ?? null,
+          undefined,
+          files,
+        )
       : null,
     mailDomain,
     simulatedPush: standIns !== undefined,

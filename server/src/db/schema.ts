@@ -910,6 +910,10 @@ export const heldMail = sqliteTable(
     path: text().notNull(),
     title: text().notNull(),
     notes: text().notNull(),
+    /** Of the files that came with it, those that are kept: bytes each. */
+    files: text({ mode: 'json' }).$type<{ name: string; size: number }[]>().notNull().default([]),
+    /** How many of them were too large, or too many. */
+    filesLeft: integer().notNull().default(0),
     at: text().notNull(),
   },
   (t) => [index('held_mail_person_ix').on(t.personId, t.at)],

@@ -1,9 +1,12 @@
-import { and, asc, count, eq, lt } from 'drizzle-orm';
+import { and, asc, eq, lt } from 'drizzle-orm';
 import type { Db } from '../db/open.ts';
 import { heldMail, mailPath } from '../db/schema.ts';
+import type { HeldFiles, MailedFile } from './held-files.ts';
 
 /** Mails of one person that wait for their word, at most. */
 const MOST_HELD = 50;
+/** Bytes of all their files together. */
+const MOST_HELD_BYTES = 50 * 1024 * 1024;
 const KEPT_DAYS = 30;
 const DAY_MS = 86_400_000;
 
@@ -11,18 +14,36 @@ export type HeldMail = typeof heldMail.$inferSelect;
 
 /** What came to a capture address and nobody vouches for; and the ways by which mail came that its owner has taken before. Real time. */
 export class HeldMails {
-  constructor(private readonly db: Db) {}
+  /** Without `folder` no files are kept. */
+  constructor(
+    private readonly db: Db,
+    private readonly folder: HeldFiles | null = null,
+  ) {}
 
-  /** False: too many wait already. The same mail is held once. */
-  hold(mail: Omit<HeldMail, 'at'>): boolean {
+  /** False: too many wait already. The same mail is held once. Files beyond the room there is stay in the mail. */
+  hold(mail: Omit<HeldMail, 'at' | 'files' | 'filesLeft'>, came: readonly MailedFile[] = []): boolean {
     this.forget();
-    if (this.many(mail.personId) >= MOST_HELD) return false;
+    const waiting = this.of(mail.personId);
+    if (waiting.some(({ id }) => id === mail.id)) return true;
+    if (waiting.length >= MOST_HELD) return false;
+    const files = this.folder ? fitting(came, MOST_HELD_BYTES - bytesOf(waiting)) : [];
+    this.folder?.keep(mail.id, files);
     this.db
       .insert(heldMail)
-      .values({ ...mail, at: new Date().toISOString() })
+      .values({
+        ...mail,
+        files: files.map(({ name, bytes }) => ({ name, size: bytes.length })),
+        filesLeft: came.length - files.length,
+        at: new Date().toISOString(),
+      })
       .onConflictDoNothing()
       .run();
     return true;
+  }
+
+  /** What came with one, as it was sent. */
+  filesOf({ id, files }: HeldMail): MailedFile[] {
+    return this.folder?.read(id, files.map(({ name }) => name)) ?? []; // prettier-ignore
   }
 
   of(personId: string): HeldMail[] {
@@ -35,6 +56,8 @@ export class HeldMails {
   }
 
   remove(personId: string, id: string): void {
+    if (!this.get(personId, id)) return;
+    this.folder?.drop(id);
     this.db.delete(heldMail).where(oneOf(personId, id)).run();
   }
 
@@ -48,16 +71,23 @@ export class HeldMails {
     return this.db.select().from(mailPath).where(known).get() !== undefined;
   }
 
-  private many(personId: string): number {
-    return this.db.select({ many: count() }).from(heldMail).where(eq(heldMail.personId, personId)).get()?.many ?? 0;
-  }
-
   private forget(): void {
-    this.db
-      .delete(heldMail)
-      .where(lt(heldMail.at, new Date(Date.now() - KEPT_DAYS * DAY_MS).toISOString()))
-      .run();
+    const over = lt(heldMail.at, new Date(Date.now() - KEPT_DAYS * DAY_MS).toISOString());
+    for (const { id } of this.db.select({ id: heldMail.id }).from(heldMail).where(over).all()) this.folder?.drop(id);
+    this.db.delete(heldMail).where(over).run();
   }
+}
+
+const bytesOf = (mails: readonly HeldMail[]): number => mails.flatMap(({ files }) => files).reduce((sum, { size }) => sum + size, 0);
+
+/** As many of them as the room is enough for. */
+function fitting(files: readonly MailedFile[], room: number): MailedFile[] {
+  let left = room;
+  return files.filter(({ bytes }) => {
+    const fits = bytes.length <= left;
+    if (fits) left -= bytes.length;
+    return fits;
+  });
 }
 
 const oneOf = (personId: string, id: string) => and(eq(heldMail.id, id), eq(heldMail.personId, personId));

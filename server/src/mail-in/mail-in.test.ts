@@ -5,6 +5,7 @@ import { KeptFiles } from '../files/kept-files.ts';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { OutsideDesk } from '../outside/desk.ts';
 import { OutsideLinks } from '../outside/links.ts';
+import { HeldFiles } from './held-files.ts';
 import { HeldMails } from './held-mail.ts';
 import { MailIn } from './mail-in.ts';
 
@@ -22,7 +23,7 @@ function desk(keepsFiles = false) {
     outside,
     house.clock,
     house.storage.raw,
-    new HeldMails(house.storage.db),
+    new HeldMails(house.storage.db, keepsFiles ? new HeldFiles(mkdtempSync(join(tmpdir(), 'kotiva-held-'))) : null),
     'mx.kaislaranta.example',
     (line) => logged.push(line),
     keepsFiles ? new KeptFiles(house.storage.raw, house.ledger, house.clock, mkdtempSync(join(tmpdir(), 'kotiva-mail-')), { file: 1e6, house: 1e7 }) : null,
@@ -187,21 +188,40 @@ describe('what nobody stands for', () => {
     expect(titles(at)).toEqual([]);
     expect(at.house.notices('Aino')).toMatchObject([{ kind: 'mail-held', params: { who: 'aino@kaislaranta.example', title: 'Offer' } }]);
     const [held] = at.mailIn.held.of(aino(at).id);
-    expect(
-      at.mailIn.accept(
-        at.house.row('person', ({ name }) => name === 'Leila'),
-        held!.id,
-      ),
-    ).toBe(false);
-    expect(at.mailIn.accept(aino(at), held!.id)).toBe(true);
+    const leila = at.house.row('person', ({ name }) => name === 'Leila');
+    expect(await at.mailIn.accept(leila, held!.id)).toBe(false);
+    expect(await at.mailIn.accept(aino(at), held!.id)).toBe(true);
     expect(titles(at)).toEqual(['Offer']);
     expect(at.mailIn.held.of(aino(at).id)).toEqual([]);
+  });
+
+  const part = (name: string, body: string) => ['--b', 'Content-Type: text/plain', `Content-Disposition: attachment; filename="${name}"`, '', body];
+  const withFiles = (...files: [string, string][]) =>
+    unvouched(['MIME-Version: 1.0', 'Content-Type: multipart/mixed; boundary="b"']).replace(
+      'See below.',
+      ['--b', 'Content-Type: text/plain', '', 'See below.', ...files.flatMap(([name, body]) => part(name, body)), '--b--', ''].join('\r\n'),
+    );
+
+  test('waits with what came with it; taken, it has that, and thrown away nothing is left of it', async () => {
+    const at = desk(true);
+    await at.mailIn.take(withFiles(['offer.txt', 'A hundred planks.'], ['plan.txt', 'Six boats.']), at.capture, from);
+    const held = () => at.mailIn.held.of(aino(at).id);
+    expect(held()).toMatchObject([{ files: [{ name: 'offer.txt' }, { name: 'plan.txt' }], filesLeft: 0 }]);
+    expect(await at.mailIn.accept(aino(at), held()[0]!.id)).toBe(true);
+    const files = at.house.ledger.rows(at.house.houseId).all('attachment');
+    expect(files.map(({ name, arrivedAt }) => [name, arrivedAt !== null])).toEqual([['offer.txt', true], ['plan.txt', true]]); // prettier-ignore
+
+    await at.mailIn.take(withFiles(['offer.txt', 'Another.']).replace(/Offer/g, 'Third'), at.capture, { ...from, from: '198.51.100.9' });
+    const [third] = held();
+    expect(at.mailIn.held.filesOf(third!)).toMatchObject([{ name: 'offer.txt' }]);
+    at.mailIn.held.remove(aino(at).id, third!.id);
+    expect(at.mailIn.held.filesOf(third!)).toEqual([]);
   });
 
   test('by a way that was taken before it comes in; by another it waits again', async () => {
     const at = desk();
     await at.mailIn.take(unvouched(), at.capture, from);
-    at.mailIn.accept(aino(at), at.mailIn.held.of(aino(at).id)[0]!.id);
+    await at.mailIn.accept(aino(at), at.mailIn.held.of(aino(at).id)[0]!.id);
     const next = unvouched().replace(/Offer/g, 'Second');
     expect(await at.mailIn.take(next, at.capture, from)).toEqual({ outcome: 'added' });
     expect(await at.mailIn.take(unvouched().replace(/Offer/g, 'Third'), at.capture, { ...from, from: '198.51.100.9' })).toEqual({ outcome: 'held' });

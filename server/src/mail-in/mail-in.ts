@@ -1,4 +1,4 @@
-import { isHere, type CommandName, type Person } from '@kotiva/core';
+import { fileNameOf, isHere, type CommandName, type Person } from '@kotiva/core';
 import { readTodoReply, type TodoReply } from '@kotiva/core/formats/itip';
 import { simpleParser, type ParsedMail, type SimpleParserOptions } from 'mailparser';
 import { Readable } from 'node:stream';
@@ -11,7 +11,8 @@ import type { KeptFiles, WholeFile } from '../files/kept-files.ts';
 import type { OutsideDesk } from '../outside/desk.ts';
 import type { OutsideLinks } from '../outside/links.ts';
 import type { Actor, Ledger } from '../sync/apply.ts';
-import type { HeldMail, HeldMails } from './held-mail.ts';
+import type { MailedFile } from './held-files.ts';
+import type { HeldMails } from './held-mail.ts';
 import { isAutomatic, vouchedFor } from './vouching.ts';
 
 const MOST_TEXT = 20_000;
@@ -111,19 +112,19 @@ export class MailIn {
     const vouched = vouchedFor(mail, this.trust);
     if (vouched === 'pass' || (vouched === 'none' && this.held.trusts({ personId: owner.id, sender, path })))
       return this.give(owner.houseId, account, mail, 'item.add', { title, notes });
-    return this.hold({ id: idOf(account, mail), houseId: owner.houseId, personId: owner.id, sender, path, title, notes });
+    return this.hold({ id: idOf(account, mail), houseId: owner.houseId, personId: owner.id, sender, path, title, notes }, filesIn(mail));
   }
 
   /** Anybody can write any sender: what nobody vouches for is its owner's to take. They are told. */
-  private hold(mail: Omit<HeldMail, 'at'>): Taken {
-    if (!this.held.hold(mail)) return { outcome: 'refused', why: 'too many mails wait there already', later: true };
+  private hold(mail: Parameters<HeldMails['hold']>[0], files: readonly MailedFile[]): Taken {
+    if (!this.held.hold(mail, files)) return { outcome: 'refused', why: 'too many mails wait there already', later: true };
     const payload = { person: mail.personId, sender: mail.sender.slice(0, 254), title: mail.title };
     this.ledger.apply({ id: v5('held', mail.id), houseId: mail.houseId, name: 'mail.held', payload, at: this.clock.now(), seen: 0 }, null);
     return { outcome: 'held' };
   }
 
   /** Its owner takes what was held: it is added as theirs. False: it is not there any more, or can't be added. */
-  accept(person: Person, heldId: string): boolean {
+  async accept(person: Person, heldId: string): Promise<boolean> {
     const account = person.accountId ? this.accounts.byId(person.accountId) : null;
     const mail = this.held.get(person.id, heldId);
     if (!account || !mail) return false;
@@ -133,6 +134,7 @@ export class MailIn {
       account,
     );
     if (outcome.outcome === 'refused') return false;
+    await this.attach(this.held.filesOf(mail), { by: account, houseId, commandId: id, item: v5('0', id) });
     this.held.trust(mail);
     this.held.remove(person.id, heldId);
     return true;
@@ -163,15 +165,13 @@ export class MailIn {
     if (outcome.outcome === 'refused') return refused(`it could not be done (${outcome.reason.code})`);
     const commandId = idOf(by, mail);
     // the first that a command makes follows from its id
-    await this.attach(mail, { by, houseId, commandId, item: name === 'item.add' ? v5('0', commandId) : String((payload as { item: string }).item) });
+    await this.attach(filesIn(mail), { by, houseId, commandId, item: name === 'item.add' ? v5('0', commandId) : String((payload as { item: string }).item) });
     return { outcome: name === 'item.add' ? 'added' : 'answered' };
   }
 
   /** What came with it, once however often it is delivered. What is too large stays in the mail. */
-  private async attach({ attachments }: ParsedMail, where: Omit<WholeFile, 'name' | 'bytes'>): Promise<void> {
-    const files = attachments.filter(({ contentType, content, related }) => !CALENDAR.test(contentType) && content.length > 0 && !related);
-    for (const [nth, { filename, content }] of files.slice(0, MOST_OF_A_MAIL).entries())
-      await this.files?.takeWhole({ ...where, commandId: v5(`file:${nth}`, where.commandId), name: filename ?? '', bytes: content });
+  private async attach(files: readonly MailedFile[], where: Omit<WholeFile, 'name' | 'bytes'>): Promise<void> {
+    for (const [nth, file] of files.entries()) await this.files?.takeWhole({ ...where, commandId: v5(`file:${nth}`, where.commandId), ...file });
   }
 
   /** The item of the notice whose mail this one answers: our message ids carry the notice's id. */
@@ -199,6 +199,13 @@ export class MailIn {
     return [account?.email, email].flatMap((address) => (address ? [address.toLowerCase()] : []));
   }
 }
+
+/** The files of a mail that are files to somebody: no answer of a calendar, no picture of a signature. */
+const filesIn = ({ attachments }: ParsedMail): MailedFile[] =>
+  attachments
+    .filter(({ contentType, content, related }) => !CALENDAR.test(contentType) && content.length > 0 && !related)
+    .slice(0, MOST_OF_A_MAIL)
+    .map(({ filename, content }) => ({ name: fileNameOf(filename ?? ''), bytes: content }));
 
 /** The same mail is the same command, however often it is delivered. */
 const idOf = (by: Pick<Actor, 'id'>, mail: ParsedMail): string => v5(`mail:${by.id}:${mail.messageId ?? textOf(mail)}`, SPACE);

@@ -2,6 +2,7 @@ import { Hono } from 'hono';
 import type { Env, Services } from '../context.ts';
 import { bodyOf, Problem } from '../problem.ts';
 import * as z from 'zod';
+import type { HeldMail } from '../mail-in/held-mail.ts';
 import { memberOf } from './house.ts';
 import { signedIn } from './session.ts';
 
@@ -14,7 +15,7 @@ export function heldMailRoutes(services: Services): Hono<Env> {
   app.get('/houses/:house/held-mail', onlySignedIn, (c) => {
     const person = memberOf(c, services);
     const held = mailIn?.held.of(person.id) ?? [];
-    return c.json({ held: held.map(({ id, sender, title, notes, at }) => ({ id, sender, title, notes: notes.slice(0, 500), at })) });
+    return c.json({ held: held.map(({ notes, ...mail }) => ({ ...shown(mail), notes: notes.slice(0, 500) })) });
   });
 
   app.post('/houses/:house/held-mail/:mail', onlySignedIn, async (c) => {
@@ -23,9 +24,11 @@ export function heldMailRoutes(services: Services): Hono<Env> {
     const id = c.req.param('mail');
     if (!mailIn?.held.get(person.id, id)) throw new Problem(404, 'gone', 'This mail is not there any more.');
     if (!take) mailIn.held.remove(person.id, id);
-    else if (!mailIn.accept(person, id)) throw new Problem(422, 'not-added', 'It could not be added.');
+    else if (!(await mailIn.accept(person, id))) throw new Problem(422, 'not-added', 'It could not be added.');
     return c.body(null, 204);
   });
 
   return app;
 }
+
+const shown = ({ id, sender, title, at, files, filesLeft }: Omit<HeldMail, 'notes'>) => ({ id, sender, title, at, files, filesLeft });

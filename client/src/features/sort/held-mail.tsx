@@ -4,7 +4,7 @@ import { useDispatch } from 'react-redux';
 import { ask, type ProblemDetails } from '@/store/api.ts';
 import { toastShown, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, ErrorLine, GroupHead, Txt } from '@/ui';
-import { t } from '@/words';
+import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { sayProblem } from '@/words/problems.ts';
 
@@ -14,6 +14,9 @@ interface Held {
   title: string;
   notes: string;
   at: string;
+  files: { name: string; size: number }[];
+  /** How many files were not kept. */
+  filesLeft: number;
 }
 
 /** Mail to one's own address that nobody vouches for: added or thrown away from here. Nothing where none waits. */
@@ -56,6 +59,7 @@ export function HeldMail() {
               {mail.notes}
             </Txt>
           ) : null}
+          <WithIt mail={mail} />
           <View className="flex-row gap-2">
             <Button label={t('mail.addNamed', { title: mail.title })} onPress={() => void settle(mail, true)}>
               {t('mail.add')}
@@ -68,4 +72,13 @@ export function HeldMail() {
       ))}
     </View>
   );
+}
+
+/** The files that come with it, and those that stay in the mail. */
+function WithIt({ mail: { files = [], filesLeft = 0 } }: { mail: Held }) {
+  const said = [
+    files.length > 0 ? t('mail.withFiles', { names: together(files.map(({ name }) => name)) }) : null,
+    filesLeft > 0 ? t('mail.filesLeft', { count: filesLeft }) : null,
+  ].filter(Boolean);
+  return said.length > 0 ? <Txt size={15}>{said.join(' ')}</Txt> : null;
 }
