@@ -156,7 +156,7 @@ export function createApp(options: AppOptions) {
           desk,
           clock,
           storage.raw,
-          new HeldMails(storage.db, files && new HeldFiles(files.folder.root)),
+          new HeldMails(storage.db, files && new HeldFiles(files.folder)),
           options.mailTrust ?? null,
           undefined,
           files,

@@ -48,7 +48,7 @@ function sentOf(error: Error | DetailedError): Sent | null {
   // nothing else says that a file is not needed here any more
   if (said.code === 'arrived' || said.code === 'gone') return { as: said.code };
   if (said.code === 'not-begun') return null;
-  if (status === 413 || status === 404 || status === 403) return { as: 'refused', code: said.code ?? 'failed', params: said.params ?? {} };
+  if (status === 413 || status === 507 || status === 404 || status === 403) return { as: 'refused', code: said.code ?? 'failed', params: said.params ?? {} };
   return null;
 }
 

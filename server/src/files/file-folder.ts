@@ -1,10 +1,13 @@
-import { chmodSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { chmodSync, mkdirSync, readdirSync, rmSync, statfsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** A picture in its sizes: 320 and 1280 pixels at its longer side, and as large as it came. `whole`: the bytes as they came. */
 export const PICTURE_SIZES = ['small', 'middle', 'large'] as const;
 export type PictureSize = (typeof PICTURE_SIZES)[number];
 export type KeptAs = PictureSize | 'whole';
+
+/** Bytes that stay free for the database, and for the sizes that are made of pictures. */
+const LEFT_FREE = 64 * 1024 * 1024;
 
 const KEPT_AS: readonly KeptAs[] = [...PICTURE_SIZES, 'whole'];
 
@@ -30,6 +33,20 @@ export class FileFolder {
     const folder = join(this.kept, sha256.slice(0, 2));
     mkdirSync(folder, { recursive: true, mode: 0o700 });
     return join(folder, `${sha256}.${as}`);
+  }
+
+  /** Whether so many bytes more can be written, and the rest of the server still can. */
+  hasSpaceFor(bytes: number): boolean {
+    return this.room() >= bytes;
+  }
+
+  /** Bytes that may still be written. */
+  room = (): number => this.freeBytes() - LEFT_FREE;
+
+  /** Bytes free where it lies. */
+  freeBytes(): number {
+    const { bavail, bsize } = statfsSync(this.root);
+    return bavail * bsize;
   }
 
   /** Bytes that have come so far; null: nothing is on its way by that id. */

@@ -62,6 +62,28 @@ describe('files', () => {
     expect(readdirSync(server.services.files!.folder.coming)).toEqual([]);
   });
 
+  test('a disk that is full takes no part of a file, and goes on once there is room', async () => {
+    const folder = server.services.files!.folder;
+    const bytes = Buffer.alloc(200_000, 7);
+    const id = await house.announce('Leila', boiler, 'manual.bin', bytes.length);
+    const full = jest.spyOn(folder, 'freeBytes').mockReturnValue(64 * MB + 199_999);
+    try {
+      const refused = await house.begin('Leila', id, bytes.length);
+      expect([refused.status, ((await refused.json()) as { code: string }).code]).toEqual([507, 'storage-full']);
+      expect(readdirSync(folder.coming)).toEqual([]);
+      full.mockReturnValue(64 * MB + 200_000);
+      expect((await house.begin('Leila', id, bytes.length)).status).toBe(201);
+      // filled by something else meanwhile: what has come stays, and how much of it can be asked
+      full.mockReturnValue(0);
+      expect((await house.put('Leila', id, bytes.subarray(0, 70_000))).status).toBe(507);
+      expect((await house.ask('Leila', 'HEAD', id)).headers.get('upload-offset')).toBe('0');
+    } finally {
+      full.mockRestore();
+    }
+    expect((await house.put('Leila', id, bytes)).status).toBe(204);
+    expect(house.attachment(id)!.arrivedAt).not.toBeNull();
+  });
+
   test('it goes on where it was broken off, and is there once', async () => {
     const bytes = Buffer.alloc(200_000, 7);
     const id = await house.announce('Leila', boiler, 'manual.bin', bytes.length);

@@ -89,11 +89,12 @@ export class KeptFiles {
   }
 
   /** A file whose bytes are all here, by mail or by a form. Returns why it is not taken; null: it is. The same command twice is once. */
-  async takeWhole({ by, houseId, commandId, item, name, bytes }: WholeFile): Promise<'file-too-large' | 'house-full' | 'refused' | null> {
+  async takeWhole({ by, houseId, commandId, item, name, bytes }: WholeFile): Promise<'file-too-large' | 'house-full' | 'storage-full' | 'refused' | null> {
     const { file } = this.room.limits;
     if (bytes.length > file) return 'file-too-large';
     const now = this.clock.now();
     if (this.room.used(houseId, now) + bytes.length > this.room.limits.house) return 'house-full';
+    if (!this.folder.hasSpaceFor(bytes.length)) return 'storage-full';
     const payload = { item, name, size: bytes.length };
     const outcome = this.ledger.apply({ id: commandId, houseId, name: 'attachment.add', payload, at: now, seen: this.ledger.seq(houseId) }, by);
     if (outcome.outcome === 'refused') return 'refused';

@@ -41,6 +41,7 @@ export async function admitUpload(c: Context<Env>, services: Services, files: Ke
     files.folder.dropComing(id);
     throw new Problem(404, 'not-begun', 'Nothing of this file has come yet.');
   }
+  if (c.req.method === 'PATCH') refuseWithoutSpace(files, (attachment.size ?? 0) - come);
   // a server that ended had all of it, and had not said so
   if (c.req.method === 'HEAD' && come === attachment.size) {
     await files.finish(id);
@@ -55,11 +56,18 @@ function isTheirs(attachment: Attachment, c: Context<Env>, { ledger }: Services)
   return new Visibility(rows, person).sees('attachment', attachment);
 }
 
-function admitSize(c: Context<Env>, { id, houseId, size }: Attachment, { room, folder }: KeptFiles, now: string): void {
+/** A disk that is full is said before anything is sent: what has come half would keep everything else from being saved. */
+function refuseWithoutSpace({ folder }: KeptFiles, bytes: number): void {
+  if (!folder.hasSpaceFor(bytes)) throw new Problem(507, 'storage-full', 'The server has no space left for this file right now.');
+}
+
+function admitSize(c: Context<Env>, { id, houseId, size }: Attachment, files: KeptFiles, now: string): void {
+  const { room, folder } = files;
   const length = Number(c.req.header('upload-length'));
   if (length !== size) throw new Problem(400, 'malformed', 'The length of the file is not the one that was announced.', { field: 'Upload-Length' });
   const { file, house } = room.limits;
   if (size > file) throw new Problem(413, 'file-too-large', 'This file is larger than files may be here.', { params: { size, max: file } });
+  refuseWithoutSpace(files, length);
   if (!room.reserve(id, houseId, size, now))
     throw new Problem(413, 'house-full', 'There is no room left for this file in this house.', { params: { size, max: house - room.used(houseId, now, id) } });
   // begun anew: what came before may be of another device's

@@ -1,5 +1,6 @@
 import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { FileFolder } from '../files/file-folder.ts';
 
 /** A file of a mail: what it is called, and its bytes. */
 export interface MailedFile {
@@ -11,11 +12,13 @@ export interface MailedFile {
 export class HeldFiles {
   private readonly folder: string;
 
-  /** `root`: where files are kept. */
-  constructor(root: string) {
-    this.folder = join(root, 'held');
+  constructor(private readonly files: Pick<FileFolder, 'root' | 'room'>) {
+    this.folder = join(files.root, 'held');
     mkdirSync(this.folder, { recursive: true, mode: 0o700 });
   }
+
+  /** Bytes that may still be written. */
+  room = (): number => this.files.room();
 
   /** The same mail twice is kept once. */
   keep(mailId: string, files: readonly MailedFile[]): void {

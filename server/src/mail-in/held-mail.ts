@@ -26,7 +26,7 @@ export class HeldMails {
     const waiting = this.of(mail.personId);
     if (waiting.some(({ id }) => id === mail.id)) return true;
     if (waiting.length >= MOST_HELD) return false;
-    const files = this.folder ? fitting(came, MOST_HELD_BYTES - bytesOf(waiting)) : [];
+    const files = this.folder ? fitting(came, Math.min(this.folder.room(), MOST_HELD_BYTES - bytesOf(waiting))) : [];
     this.folder?.keep(mail.id, files);
     this.db
       .insert(heldMail)

@@ -1,6 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { FileFolder } from '../files/file-folder.ts';
 import { KeptFiles } from '../files/kept-files.ts';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { OutsideDesk } from '../outside/desk.ts';
@@ -23,7 +24,7 @@ function desk(keepsFiles = false) {
     outside,
     house.clock,
     house.storage.raw,
-    new HeldMails(house.storage.db, keepsFiles ? new HeldFiles(mkdtempSync(join(tmpdir(), 'kotiva-held-'))) : null),
+    new HeldMails(house.storage.db, keepsFiles ? new HeldFiles(new FileFolder(mkdtempSync(join(tmpdir(), 'kotiva-held-')))) : null),
     'mx.kaislaranta.example',
     (line) => logged.push(line),
     keepsFiles ? new KeptFiles(house.storage.raw, house.ledger, house.clock, mkdtempSync(join(tmpdir(), 'kotiva-mail-')), { file: 1e6, house: 1e7 }) : null,

@@ -77,7 +77,7 @@ export function outsidePages(services: Services): Hono<Env> {
     const given = { by: desk.actor(visit), houseId: visit.houseId, commandId: v7(), item: String(item), name: photo.name, bytes };
     const refused = await files.takeWhole(given);
     if (refused === 'file-too-large') return OUTSIDE_WORDS.photoTooLarge.replace('{max}', String(Math.floor(files.room.limits.file / 1024 / 1024)));
-    if (refused === 'house-full') return OUTSIDE_WORDS.photoNoRoom;
+    if (refused === 'house-full' || refused === 'storage-full') return OUTSIDE_WORDS.photoNoRoom;
     return refused ? say('refused', 'please ask whoever sent it') : null;
   }
 

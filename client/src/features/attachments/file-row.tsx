@@ -86,6 +86,7 @@ function sayComing({ name }: Attachment, sending: Sending | null, isOffline: boo
 function sayFault(name: string, { code, params, size }: Sending): string {
   const max = sayBytes(Number(params['max'] ?? 0));
   if (code === 'file-too-large') return t('files.tooLarge', { name, size: sayBytes(size), max });
+  if (code === 'storage-full') return t('files.storageFull', { name });
   return code === 'house-full' ? t('files.houseFull', { name, size: sayBytes(size), max }) : t('files.refused');
 }
 

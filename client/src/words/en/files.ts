@@ -1,5 +1,6 @@
 /** Files and photos: with an item, and on their way. */
 export const filesWords = {
+  'files.storageFull': 'The server has no space left for “{name}” right now. It’s kept on this device: try again later.',
   'files.toRemark': 'Add a file to what you say',
   'files.leaveOut': 'Leave out {name}',
   'files.title': 'Files and photos',
