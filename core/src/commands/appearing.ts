@@ -22,6 +22,7 @@ import { addAlarm } from './alarms.ts';
 import { layOutTemplate } from './laying-templates.ts';
 import { insertCopy } from './copied-files.ts';
 import type { Deciding } from './deciding.ts';
+import { copyFieldValues } from './fields.ts';
 import { insertItem } from './inserting.ts';
 import { relationsToItem } from '../access/relations.ts';
 import { addDays } from '../time/clock.ts';
@@ -94,6 +95,7 @@ export function appear(series: Series, occurrence: Occurrence, d: Deciding): Ite
   layOutSteps(item, series, d);
   layOutFiles(item, series, d);
   layOutTemplate(item, series, d);
+  if (!known) layOutFields(item, series, d);
   if (!known) setAlarms(item, personIds, series, d);
   if (series.missed === 'roll') missEarlier(item, d);
   return item;
@@ -165,6 +167,14 @@ function layOutFiles(item: Item, series: Series, d: Deciding): void {
     if (d.find('attachment', id)) d.set('attachment', id, { removedAt: null });
     else insertCopy(file, item.id, id, file.authorId, d);
   }
+}
+
+/** What the one before said in its fields it says too, until somebody says something else. */
+function layOutFields(item: Item, series: Series, d: Deciding): void {
+  const before = chainOf(series, d)
+    .flatMap((one) => itemsOf(one.id, d))
+    .findLast(({ id, purgedAt }) => id !== item.id && purgedAt === null);
+  if (before) copyFieldValues(before.id, item.id, d);
 }
 
 /** Its reminders, for who has it, else for who made the chore. What was said of one moment, or one device, does not come back. */

@@ -202,3 +202,23 @@ test('anything at all typed into a field of any kind is read as that kind has it
     ),
   );
 });
+
+test('the next of a chore says what the one before said, also after its rule was changed', () => {
+  const { w, list, make, set, at } = pier();
+  const size = make('Aino', { name: 'Size', kind: 'number', unit: 'm²' });
+  w.must('Aino', 'chore.make', { title: 'Scrub the jetty', list, rrule: 'FREQ=WEEKLY', dtstart: '2026-11-24' } as never);
+  const open = () => w.rows.all('item').filter(({ title, id }) => title === 'Scrub the jetty' && w.parts(id).every(({ standing }) => standing !== 'completed')); // prettier-ignore
+  const [first] = open();
+  set('Aino', first!.id, size, '12');
+  w.must('Aino', 'part.checkOff', { item: first!.id, person: null });
+  const [second] = open();
+  expect(second!.id).not.toBe(first!.id);
+  expect(at(second!.id, size)).toBe(12);
+  // said anew it is what the ones after say; the one before stays as it was
+  set('Aino', second!.id, size, '15');
+  w.must('Aino', 'chore.change', { series: second!.seriesId!, item: second!.id, rrule: 'FREQ=DAILY' } as never);
+  const [third] = open();
+  w.must('Aino', 'part.checkOff', { item: third!.id, person: null });
+  const [fourth] = open();
+  expect([at(first!.id, size), at(third!.id, size), at(fourth!.id, size)]).toEqual([12, 15, 15]);
+});
