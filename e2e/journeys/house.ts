@@ -195,6 +195,16 @@ export async function enterDemo(page: Page, running: RunningKotiva, name: string
   await page.getByRole('main').getByRole('heading', { level: 1 }).waitFor();
 }
 
+/** The page of a list, by its name, as one gets there from the lists. */
+export async function openList(page: Page, base: string, name: string): Promise<void> {
+  await page.goto(`${base}/lists`);
+  await page
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .first()
+    .click();
+  await page.getByRole('heading', { level: 1, name }).waitFor();
+}
+
 /** Everything somebody sees of their first house, as their device would fetch it. */
 export async function everythingSeen(page: Page, { base }: RunningKotiva) {
   const { houses } = await (await page.request.get(`${base}/api/me`)).json();

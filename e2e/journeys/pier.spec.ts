@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, openList, PHONE, test, WIDE } from './house.ts';
 import { starting, t } from './words.ts';
 
 /** A project seen whole: out of three lists, with a talk's notes and two offers, its stages moved elsewhere, until it is finished. */
@@ -7,15 +7,6 @@ import { starting, t } from './words.ts';
 const PROJECT = 'The new pier';
 const sheet = (page: Page) => page.getByRole('dialog').last();
 const tapIn = (page: Page, name: string | RegExp) => sheet(page).getByRole('button', { name }).first().click(); // prettier-ignore
-
-async function openList(page: Page, base: string, name: string): Promise<void> {
-  await page.goto(`${base}/lists`);
-  await page
-    .getByRole('button', { name: new RegExp(`^${name}`) })
-    .first()
-    .click();
-  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
-}
 
 async function openProject(page: Page, base: string): Promise<void> {
   await page.goto(`${base}/projects`);

@@ -1,15 +1,6 @@
-import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { expect } from '@playwright/test';
+import { enterDemo, openList, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
-
-async function intoList(page: Page, base: string, name: string): Promise<void> {
-  await page.goto(`${base}/lists`);
-  await page
-    .getByRole('button', { name: new RegExp(`^${name}`) })
-    .first()
-    .click();
-  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
-}
 
 test('a project: who answers for it is told, its lists and items are gathered, a helper sees of it what is theirs, and it is finished', async ({
   demo,
@@ -34,7 +25,7 @@ test('a project: who answers for it is told, its lists and items are gathered, a
   await expect(aino.getByRole('heading', { level: 1, name: 'Winter quiet' })).toBeVisible();
   const address = aino.url();
 
-  await intoList(aino, demo.base, 'Boathouse');
+  await openList(aino, demo.base, 'Boathouse');
   await aino.getByRole('button', { name: t('list.more') }).click();
   await aino.getByRole('menuitem', { name: t('project.put') }).click();
   await sheet.getByRole('checkbox', { name: 'Winter quiet' }).click();
