@@ -12,6 +12,7 @@ function house() {
   w.must('Aino', 'item.remove', { items: [gone] });
   const valve = w.item('Aino', 'Sauna boiler');
   w.must('Aino', 'comment.say', { item: valve, text: 'Which valve is it, the brass one?' });
+  w.must('Aino', 'attachment.add', { item: valve, name: 'manual_Kipina-12.pdf', size: 10 });
   return w;
 }
 const found = (typed: string) => findItems(typed, house().rows).map(({ title }) => title);
@@ -29,6 +30,9 @@ test.each([
   // in what was said
   ['valve brass', ['Sauna boiler']],
   ['boiler valve', ['Sauna boiler']],
+  // in the name of a file
+  ['kipinä manual', ['Sauna boiler']],
+  ['brass pdf', ['Sauna boiler']],
   // every word somewhere in the item: its title and a step of it
   ['jackets chest', ['Check the life jackets']],
   ['boathouse candles', ['Check the life jackets']],
@@ -38,7 +42,7 @@ test('what was said is found only by who may read it', () => {
   const w = house();
   w.join('Leila');
   const pair = w.rows.all('comment').map((comment) => ({ ...comment, audience: 'pair' as const }));
-  const seen = { all: (noun: 'item' | 'comment') => (noun === 'item' ? w.rows.all('item') : pair.slice(1)) as never };
+  const seen = { all: (noun: string) => (noun === 'item' ? w.rows.all('item') : noun === 'comment' ? pair.slice(1) : []) as never };
   expect(findItems('valve', seen)).toEqual([]);
   expect(findItems('boiler', seen)).toHaveLength(1);
 });

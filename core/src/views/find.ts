@@ -1,3 +1,4 @@
+import type { Attachment } from '../model/attachment-schema.ts';
 import type { Comment } from '../model/comment-schema.ts';
 import type { Item } from '../model/item.ts';
 import { hasTerm, hasTerms, termsOf, wordsIn, type Term } from './terms.ts';
@@ -6,10 +7,11 @@ import { hasTerm, hasTerms, termsOf, wordsIn, type Term } from './terms.ts';
 export interface FindRows {
   all(noun: 'item'): readonly Item[];
   all(noun: 'comment'): readonly Comment[];
+  all(noun: 'attachment'): readonly Attachment[];
 }
 
 /** Where words were found, best first: each item counts by the worst it needs. */
-const LEVELS = ['title', 'steps', 'notes', 'comments'] as const;
+const LEVELS = ['title', 'steps', 'notes', 'comments', 'files'] as const;
 type Level = (typeof LEVELS)[number];
 /** Of each level, which words it has: the nth bit is the nth word. */
 type Found = Record<Level, number> & { item: Item };
@@ -18,7 +20,7 @@ type Found = Record<Level, number> & { item: Item };
 const MOST_DEPTH = 50;
 
 /**
- * Items in which every word occurs: in the title, in those of their steps, in notes or in what was said. Where a step has all of them by
+ * Items in which every word occurs: in the title, in those of their steps, in notes, in what was said or in the name of a file. Where a step has all of them by
  * itself it stands for its item, which is found beside it only if it needs none of its steps. Best first: titles that begin with what was
  * typed, then by where the words are, then by title. Nothing typed finds nothing. Removed things are not found.
  */
@@ -27,7 +29,7 @@ export function findItems(typed: string, rows: FindRows): Item[] {
   if (terms.length === 0) return [];
   const found = foundWords(terms, rows);
   const all = 2 ** terms.length - 1;
-  const own = (one: Found): number => one.title | one.notes | one.comments;
+  const own = (one: Found): number => one.title | one.notes | one.comments | one.files;
   const stepsThatHaveAll = new Set([...found.values()].filter((one) => (own(one) | one.steps) === all).map(({ item }) => item.parentId));
   const hits = [...found.values()].filter((one) => own(one) === all || ((own(one) | one.steps) === all && !stepsThatHaveAll.has(one.item.id)));
   const whole = wordsIn(typed).join(' ');
@@ -50,7 +52,7 @@ function foundWords(terms: readonly Term[], rows: FindRows): Map<string, Found> 
   const found = new Map<string, Found>();
   const note = (item: Item, level: Level, mask: number) => {
     if (mask === 0) return;
-    const known = found.get(item.id) ?? { item, title: 0, steps: 0, notes: 0, comments: 0 };
+    const known = found.get(item.id) ?? { item, title: 0, steps: 0, notes: 0, comments: 0, files: 0 };
     known[level] |= mask;
     found.set(item.id, known);
   };
@@ -65,11 +67,15 @@ function foundWords(terms: readonly Term[], rows: FindRows): Map<string, Found> 
     const item = comment.removedAt === null ? items.get(comment.itemId) : undefined;
     if (item) note(item, 'comments', maskOf(wordsOfComment(comment)));
   }
+  for (const file of rows.all('attachment')) {
+    const item = file.removedAt === null ? items.get(file.itemId) : undefined;
+    if (item) note(item, 'files', maskOf(wordsOfFile(file)));
+  }
   // what a step has, its item has too
-  for (const { item, title, notes, comments } of [...found.values()]) {
+  for (const { item, title, notes, comments, files } of [...found.values()]) {
     let above = item.parentId === null ? undefined : items.get(item.parentId);
     for (let depth = 0; above && depth < MOST_DEPTH; depth++) {
-      note(above, 'steps', title | notes | comments);
+      note(above, 'steps', title | notes | comments | files);
       above = above.parentId === null ? undefined : items.get(above.parentId);
     }
   }
@@ -90,6 +96,7 @@ function remembered<R extends object>(wordsOf: (row: R) => string[]): (row: R) =
 
 const wordsOfTitle = remembered<Item>(({ title }) => wordsIn(title));
 const wordsOfNotes = remembered<Item>(({ notes }) => wordsIn(notes));
+const wordsOfFile = remembered<Attachment>(({ name }) => wordsIn(name));
 const wordsOfComment = remembered<Comment>(({ text }) => wordsIn(text));
 
 /** Whether a title or notes have all words. */

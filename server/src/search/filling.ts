@@ -1,10 +1,10 @@
-import type { Comment, Item } from '@kotiva/core';
+import type { Row } from '@kotiva/core';
 import type { Services } from '../context.ts';
 import type { Raw } from '../db/open.ts';
 import { rowPages } from '../db/row-pages.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { inSlices } from '../slices.ts';
-import type { SearchIndex } from './search-index.ts';
+import { SEARCHED_NOUNS, type Searched, type SearchIndex } from './search-index.ts';
 
 /** Rows taken in at a time, each time in a transaction of its own. */
 const AT_ONCE = 100;
@@ -34,17 +34,16 @@ export function* fillingSearch(raw: Raw, index: SearchIndex, rowsOf: (houseId: s
 }
 
 function* fillingHouse(houseId: string, raw: Raw, index: SearchIndex, rowsOf: (houseId: string) => SqliteRows): Generator<void> {
-  const keep = raw.transaction((rows: readonly (Item | Comment)[]) => {
+  const keep = raw.transaction((noun: Searched, rows: readonly Row[]) => {
     const house = rowsOf(houseId);
     for (const row of rows) {
       if (index.holds(row.id)) continue;
-      if ('itemId' in row) index.keepComment(row, house);
-      else index.keepItem(row, house);
+      index.keep(noun, row, house);
     }
   });
-  for (const noun of ['item', 'comment'] as const)
+  for (const noun of SEARCHED_NOUNS)
     for (const rows of rowPages(raw, noun, houseId, { size: AT_ONCE })) {
-      keep(rows);
+      keep(noun, rows);
       yield;
     }
   index.isWhole(houseId);

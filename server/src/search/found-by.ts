@@ -84,12 +84,12 @@ function matchOf(house: string, columns: string, terms: readonly Term[]): string
   return [`(house : "${house}")`, ...each].join(' AND ');
 }
 
-/** What somebody may read of an item, its steps and what was said. */
+/** What somebody may read of an item, its steps, what was said and its files. */
 function rowsOfCluster(topId: string, rows: SqliteRows, seen: SeenRows) {
   const ids = new Set<string>();
   withBelow(topId, rows, ids);
   const items = [...ids].map((id) => seen.get('item', id)).filter((item): item is Item => item !== 'absent' && item.purgedAt === null);
   return {
-    all: (noun: 'item' | 'comment') => (noun === 'item' ? items : items.flatMap(({ id }) => seen.by('comment', 'itemId', id))) as never,
+    all: (noun: 'item' | 'comment' | 'attachment') => (noun === 'item' ? items : items.flatMap(({ id }) => seen.by(noun, 'itemId', id))) as never,
   };
 }

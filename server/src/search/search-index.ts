@@ -1,4 +1,4 @@
-import { above, finding, wordsIn, withBelow, type Change, type Comment, type Item, type Reader } from '@kotiva/core';
+import { above, finding, wordsIn, withBelow, type Attachment, type Change, type Comment, type Item, type Reader, type Row } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
 
 /** A house as one word among those of each of its documents: what is looked for is looked for there alone. */
@@ -6,8 +6,11 @@ export const wordOfHouse = (houseId: string): string => `h${houseId.replaceAll('
 
 const asWords = (text: string): string => wordsIn(text).join(' ');
 
-/** What is read of an item or of what was said of it. */
-const SEARCHED = { item: ['title', 'notes', 'parentId', 'purgedAt'], comment: ['text', 'removedAt'] } as const;
+/** What is read of an item, of what was said of it, and of its files. */
+const SEARCHED = { item: ['title', 'notes', 'parentId', 'purgedAt'], comment: ['text', 'removedAt'], attachment: ['name', 'removedAt'] } as const;
+export type Searched = keyof typeof SEARCHED;
+export const SEARCHED_NOUNS = Object.keys(SEARCHED) as Searched[];
+const isSearched = (noun: string): noun is Searched => noun in SEARCHED;
 
 /**
  * The words of items and of what was said of them, in SQLite's FTS5: a document a row, its words taken apart as the device takes them apart.
@@ -43,27 +46,30 @@ export class SearchIndex {
   follow(houseId: string, changes: readonly Change[], rows: Reader): void {
     for (const { noun, id, made, fields } of changes) {
       if (noun === 'house' && made) this.isWhole(houseId);
-      if (noun !== 'item' && noun !== 'comment') continue;
+      if (!isSearched(noun)) continue;
       if (!made && !SEARCHED[noun].some((field) => field in fields)) continue;
       const row = rows.get(noun, id);
       if (typeof row === 'string') continue;
-      if (noun === 'comment') this.keepComment(row as Comment, rows);
-      else {
-        this.keepItem(row as Item, rows);
-        if (!made && 'parentId' in fields) this.moveBelow(row as Item, rows);
-      }
+      this.keep(noun, row, rows);
+      if (noun === 'item' && !made && 'parentId' in fields) this.moveBelow(row as Item, rows);
     }
   }
 
-  /** Has a row in the index as it is now, or not at all once it is gone for good. */
-  keepItem(item: Item, rows: Reader): void {
-    this.drop(item.id);
+  /** Has a row in the index as it is now, or not at all once it is gone. */
+  keep(noun: Searched, row: Row, rows: Reader): void {
+    this.drop(row.id);
+    if (noun === 'item') this.keepItem(row as Item, rows);
+    else if (noun === 'comment') this.keepBeside(row as Comment, (row as Comment).text, rows);
+    else this.keepBeside(row as Attachment, (row as Attachment).name, rows);
+  }
+
+  private keepItem(item: Item, rows: Reader): void {
     if (item.purgedAt === null) this.add(item, item.id, { title: item.title, notes: item.notes, said: '' }, rows);
   }
 
-  keepComment(comment: Comment, rows: Reader): void {
-    this.drop(comment.id);
-    if (comment.removedAt === null) this.add(comment, comment.itemId, { title: '', notes: '', said: comment.text }, rows);
+  /** Of an item alone: what is with a project or a template is not looked for among items. */
+  private keepBeside(row: Comment | Attachment, said: string, rows: Reader): void {
+    if (row.removedAt === null && typeof rows.get('item', row.itemId) !== 'string') this.add(row, row.itemId, { title: '', notes: '', said }, rows);
   }
 
   holds(rowId: string): boolean {

@@ -62,7 +62,7 @@ describe('finding by words', () => {
     // gone for good, as the system has it after a while
     const { ledger, search } = server.services;
     const rows = ledger.rows(house.houseId);
-    search.keepItem({ ...(rows.get('item', oars) as Row<'item'>), purgedAt: ledger.now() }, rows);
+    search.keep('item', { ...(rows.get('item', oars) as Row<'item'>), purgedAt: ledger.now() }, rows);
     expect(server.raw.prepare('SELECT count(*) AS docs FROM "searchDoc" WHERE "itemId" = ?').get(oars)).toMatchObject({ docs: 0 });
   });
 
@@ -106,6 +106,19 @@ describe('finding by words', () => {
       expect(await sent('Petri', words)).toEqual([]);
     }
     expect(found('Petri', 'pump')).toEqual(['Sauna pump']);
+    // and so is the name of what came with it
+    await house.must('Leila', 'attachment.add', { comment: said[0]!.id, name: 'xray_shoulder.png', size: 10 });
+    for (const who of ['Aino', 'Leila']) expect(found(who, 'pump shoulder')).toEqual(['Sauna pump']);
+    for (const words of ['xray', 'pump shoulder']) expect([found('Petri', words), await sent('Petri', words)]).toEqual([[], []]);
+  });
+
+  test('by the name of a file, until it is taken away', async () => {
+    const item = await make('Aino', { title: 'Sauna stove' });
+    await house.must('Aino', 'attachment.add', { item, name: 'manual-Kipina.pdf', size: 10 });
+    const { id: file } = server.services.ledger.rows(house.houseId).by('attachment', 'itemId', item)[0]!;
+    expect(found('Aino', 'kipinä manual')).toEqual(['Sauna stove']);
+    await house.must('Aino', 'attachment.remove', { attachment: file });
+    expect(found('Aino', 'kipinä')).toEqual([]);
   });
 
   test('what was there before the index is taken in, a piece at a time, and what is written meanwhile is not lost', async () => {
