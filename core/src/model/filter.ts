@@ -16,7 +16,7 @@ export type DateField = (typeof DATE_FIELDS)[number];
 /** What can be asked of a field: anything in it; words; a number from and to; any of some choices or people; a day. */
 export const FIELD_ASKS = ['any', 'words', 'number', 'among', 'span'] as const;
 
-export const HAVINGS = ['steps', 'notes', 'comments', 'reminder', 'repeat', 'waits'] as const;
+export const HAVINGS = ['steps', 'notes', 'files', 'comments', 'reminder', 'repeat', 'waits', 'talk'] as const;
 export type Having = (typeof HAVINGS)[number];
 
 /** Everything open. */

@@ -113,6 +113,18 @@ describe('what a filter finds', () => {
   });
 });
 
+test('what has a file, until it is taken away; what came out of a talk', () => {
+  const { w } = house();
+  const [hull] = w.rows.all('item').filter(({ title }) => title === 'Paint the hull');
+  w.must('Leila', 'attachment.link', { item: hull!.id, url: 'https://paint.example' });
+  w.must('Aino', 'note.make', { persons: [w.person('Petri')], date: TODAY });
+  w.item('Aino', 'Order planks', { note: w.rows.all('meetingNote')[0]!.id });
+  expect(look(w, filter([{ of: 'has', what: 'files' }]))).toEqual(['Paint the hull']);
+  expect(look(w, filter([{ of: 'has', what: 'talk' }]))).toEqual(['Order planks']);
+  w.must('Leila', 'attachment.remove', { attachment: w.rows.all('attachment')[0]!.id });
+  expect(look(w, filter([{ of: 'has', what: 'files' }]))).toEqual([]);
+});
+
 test.each([
   [{ kind: 'next', days: 0 }, TODAY, TODAY],
   [{ kind: 'next', days: 14 }, TODAY, '2026-12-08'],

@@ -26,6 +26,7 @@ export interface FilterRows extends Omit<PlanRows, 'all' | 'get' | 'by'> {
     (noun: 'activity', field: 'itemId', value: string): Row<'activity'>[];
     (noun: 'alarm', field: 'itemId', value: string): Row<'alarm'>[];
     (noun: 'comment', field: 'itemId', value: string): Row<'comment'>[];
+    (noun: 'attachment', field: 'itemId', value: string): Row<'attachment'>[];
     (noun: 'list', field: 'bundleId', value: string): Row<'list'>[];
   };
 }
@@ -295,6 +296,10 @@ const HAS: Record<Having, (view: PlanView, rows: FilterRows) => Test> = {
     () =>
     ({ item }) =>
       item.notes.trim() !== '',
+  files:
+    (_, rows) =>
+    ({ item }) =>
+      rows.by('attachment', 'itemId', item.id).some(({ removedAt }) => removedAt === null),
   comments:
     (_, rows) =>
     ({ item }) =>
@@ -307,6 +312,10 @@ const HAS: Record<Having, (view: PlanView, rows: FilterRows) => Test> = {
     () =>
     ({ item }) =>
       item.seriesId !== null,
+  talk:
+    () =>
+    ({ item }) =>
+      (item.noteId ?? null) !== null,
   waits:
     (_, rows) =>
     ({ item }) =>

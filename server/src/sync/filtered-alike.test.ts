@@ -33,6 +33,7 @@ describe('a filter finds the same on a device and on the server', () => {
       const due = nth % 5 === 0 ? undefined : new Date(Date.now() + ((nth % 23) - 8) * 86_400_000).toISOString().slice(0, 10);
       const { id } = house.made('item', await house.must(by, 'item.add', { title: `Thing ${nth}`, list, due, persons, tags: nth % 2 ? ['wood'] : ['shore', 'paint'], importance: nth % 4, effort: nth % 3 ? nth : undefined, energy: nth % 8 ? undefined : 'low', place: nth % 9 ? undefined : place })); // prettier-ignore
       if (nth % 6 === 0) await house.must(by, 'comment.say', { item: id, text: 'Soon', audience: 'all' } as never);
+      if (nth % 10 === 0) await house.must(by, 'attachment.link', { item: id, url: 'https://example.org/thing' });
       if (nth % 7 === 0) await house.must(by, 'part.checkOff', { item: id, person: persons[0] ?? null });
     }
   });
@@ -60,7 +61,7 @@ describe('a filter finds the same on a device and on the server', () => {
       fc.record({ of: fc.constant('person' as const), who: fc.subarray(['me', 'nobody', house.person('Leila')], { minLength: 1 }), not: fc.boolean() }),
       fc.record({ of: fc.constant('giver' as const), who: fc.subarray(['me', house.person('Petri')], { minLength: 1 }), not: fc.boolean() }),
       fc.record({ of: fc.constant('date' as const), field: fc.constantFrom('due' as const, 'done' as const, 'made' as const, 'touched' as const), span: fc.record({ kind: fc.constantFrom('next' as const, 'last' as const), days: fc.nat(12) }), not: fc.boolean() }), // prettier-ignore
-      fc.record({ of: fc.constant('has' as const), what: fc.constantFrom('comments' as const, 'notes' as const), not: fc.boolean() }),
+      fc.record({ of: fc.constant('has' as const), what: fc.constantFrom('comments' as const, 'notes' as const, 'files' as const), not: fc.boolean() }),
       fc.record({ of: fc.constant('importance' as const), least: fc.nat(3), not: fc.boolean() }),
       fc.record({ of: fc.constant('effort' as const), most: fc.oneof(fc.constant(null), fc.integer({ min: 1, max: 60 })), not: fc.boolean() }),
       fc.record({ of: fc.constant('energy' as const), levels: fc.constant(['low'] as ('low' | 'middle' | 'high')[]), not: fc.boolean() }),

@@ -1,5 +1,5 @@
 import type { FilterCondition } from '@kotiva/core';
-import { MOST_NAMED } from '@kotiva/core/filtering';
+import { HAVINGS, MOST_NAMED } from '@kotiva/core/filtering';
 import { useOpenHouse } from '@/store/store.ts';
 import { Choice, Field, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
@@ -87,7 +87,7 @@ function HasEditor({ condition, onChange }: EditorProps) {
     <Choice
       label={wordOfKind('has')}
       value={value}
-      options={(['steps', 'notes', 'comments', 'reminder', 'repeat', 'waits'] as const).map((what) => ({ value: what, words: t(`filter.has.${what}`) }))}
+      options={HAVINGS.map((what) => ({ value: what, words: t(`filter.has.${what}`) }))}
       onChange={(what) => onChange(what === value ? null : { of: 'has', what, not: isNot(condition) })}
     />
   );

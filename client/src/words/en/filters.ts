@@ -45,6 +45,8 @@ export const filtersWords = {
   'filter.energy': 'energy {levels}',
   'filter.has.steps': 'with steps',
   'filter.has.notes': 'with notes',
+  'filter.has.files': 'with files or photos',
+  'filter.has.talk': 'from a talk',
   'filter.has.comments': 'with comments',
   'filter.has.reminder': 'with a reminder of mine',
   'filter.has.repeat': 'repeats',
