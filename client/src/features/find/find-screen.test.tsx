@@ -50,6 +50,21 @@ test('what was said, and the names of lists, people and tags, each leading to wh
   expect(titles()).toEqual(['Boathouse']);
 });
 
+test('days and “not done” narrow it in words', () => {
+  const w = house();
+  const today = w.now.slice(0, 10);
+  w.item('Aino', 'Paint the winch', { due: today });
+  const done = w.item('Aino', 'Paint the fence', { due: today });
+  w.item('Aino', 'Paint the roof', { due: '2027-05-01' });
+  w.must('Aino', 'part.checkOff', { item: done, person: null });
+  const { titles } = inHouse(w, 'Aino', <FindScreen />);
+  tap(t('find.done'), 'checkbox');
+  type(WORDS, 'paint due today');
+  expect(titles()).toEqual(['Paint the winch', 'Paint the fence']);
+  type(WORDS, 'due today not done');
+  expect(titles()).toEqual(['Paint the winch']);
+});
+
 test('signs narrow it as they do in the line', () => {
   const w = house();
   w.join('Leila');

@@ -131,7 +131,7 @@ export const listsWords = {
   'find.onlyDone_other': 'Nothing open. {count} done things have it.',
   'find.showDone_one': 'Show it',
   'find.showDone_other': 'Show them',
-  'find.hint': 'Searches every list you can open, and everything handed to you.',
+  'find.hint': 'Searches every list you can open, and everything handed to you. Narrow it with #tag, @person, “due this week” or “not done”.',
   'find.most': 'These are the first {count}. One more word finds fewer.',
   'find.place': 'Place',
 } as const;
