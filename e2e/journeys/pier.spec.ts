@@ -41,7 +41,7 @@ test('the new pier: gathered, moved on by stages, told how far it is to who answ
     .first()
     .click();
   await aino.getByRole('button', { name: t('templates.notesFrom') }).click();
-  await tapIn(aino, /^A talk after/);
+  await tapIn(aino, /^After the season/);
   await tapIn(aino, t('template.startNotes'));
   await expect(sheet(aino).getByText(t('template.missing', { names: 'season' }))).toBeVisible();
   await sheet(aino).getByRole('textbox', { name: 'Season' }).fill('autumn');

@@ -101,7 +101,7 @@ export function installWalk(): void {
 
   const textFaults = (within: Element): string[] => {
     // the blanks of the demo's templates stand there as they are meant
-    const text = (within as HTMLElement).innerText.replace(/\{(couple|guests|boat|newcomer)\}/g, '');
+    const text = (within as HTMLElement).innerText.replace(/\{(couple|guests|boat|newcomer|season)\}/g, '');
     const found: string[] = [];
     for (const bad of [
       /\bundefined\b/,

@@ -139,6 +139,11 @@ export class Deciding {
     return this.merged(noun, this.reader.by(noun, field, value), this.writtenBy(noun, String(field), value));
   }
 
+  /** What many lookups are about to ask for. */
+  willAsk<N extends Noun>(noun: N, field: IndexOf<N>, values: readonly string[]): void {
+    this.reader.lookUp?.(noun, field, values);
+  }
+
   all<N extends Noun>(noun: N): Row<N>[] {
     return this.merged(noun, this.reader.all(noun), (this.rowsOf.get(noun)?.values() ?? []) as Iterable<Row<N>>);
   }

@@ -47,6 +47,7 @@ export const useTemplate = commandKind({
     const asked = new Set(payload.rows);
     const rest = d.context.slice ? items.filter(({ id }) => asked.has(id)) : leftAfter(items, d.context.ahead, USED_AT_ONCE);
     const byId = new Map(items.map((one) => [one.id, one]));
+    d.willAsk('attachment', 'itemId', rest.map(({ id }) => id)); // prettier-ignore
     for (const one of rest) {
       make(layOut(one, filling), spot, root, d);
       for (const first of firstsOf(one, byId))

@@ -12,6 +12,8 @@ export interface Reader {
   /** The rows held whose field has that value, in no particular order. */
   by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[];
   all<N extends Noun>(noun: N): Row<N>[];
+  /** Many lookups of one field are about to be asked for: a store that reads from a disk may read them all at once. */
+  lookUp?<N extends Noun>(noun: N, field: IndexOf<N>, values: readonly string[]): void;
   /** A command decided before, for undoing it. */
   command(id: string): RecordedCommand | 'absent' | 'not-held';
 }

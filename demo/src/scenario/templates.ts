@@ -74,7 +74,7 @@ export const TEMPLATES: readonly DemoTemplate[] = [
   },
   {
     by: 'Aino',
-    name: 'A talk after {season}',
+    name: 'After the season',
     purpose: 'How it went, and what changes',
     kind: 'talk',
     colour: 'plum',

@@ -58,6 +58,10 @@ export function visibilityScopeOf(changes: readonly Change[], reader: Reader): V
     everything: false,
   };
   const madeItems = new Set(changes.filter(({ noun, made }) => noun === 'item' && made).map(({ id }) => id));
+  // all that is in a new list is new itself, but for the bundle it may stand in
+  const madeLists = new Set(
+    changes.filter(({ noun, made, fields }) => noun === 'list' && made && !(fields as Partial<Row<'list'>>).bundleId).map(({ id }) => id),
+  );
   for (const change of changes) {
     const { noun, id, made, fields } = change;
     if (!TOUCHING[noun]?.some((field) => field in fields)) continue;
@@ -71,8 +75,11 @@ export function visibilityScopeOf(changes: readonly Change[], reader: Reader): V
     if (noun === 'fieldValue') reachOfValue(reach, id, made, fields as Partial<Row<'fieldValue'>>, reader);
     if (isSingle(noun) && !made) reach.singles.add(`${noun}:${id}`);
     if (noun === 'series' && !made) reach.series.add(id);
-    if (noun === 'list') reach.lists.add(id);
-    if (noun === 'share') reach.lists.add(listOf(id, fields as Partial<Row<'share'>>, reader));
+    if (noun === 'list' && !madeLists.has(id)) reach.lists.add(id);
+    if (noun === 'share') {
+      const listId = listOf(id, fields as Partial<Row<'share'>>, reader);
+      if (!madeLists.has(listId)) reach.lists.add(listId);
+    }
     if (noun === 'item') reachOfItem(reach, id, made, fields, reader);
     if (noun === 'timeAway') reachOfStandIn(reach, id, fields as Partial<Row<'timeAway'>>, reader);
     if (noun === 'part' || noun === 'guest') {
