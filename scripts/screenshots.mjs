@@ -104,7 +104,11 @@ const PICTURES = {
       await page.getByRole('heading', { name: 'Nobody yet' }).waitFor();
     },
   },
-  'notices-phone': async (page) => press(page, /^Notifications, /),
+  'project-phone': async (page) => {
+    await go(page, '/projects');
+    await press(page, /^The new pier/);
+    await page.getByRole('radio', { name: 'By stage' }).click();
+  },
   'outside-phone': async (page) => {
     await go(page, '/people');
     await press(page, 'Edit Engine workshop');
