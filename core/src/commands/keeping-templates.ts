@@ -38,7 +38,7 @@ export const keepTemplate = commandKind({
     root: z.optional(Id),
   }),
   asks: ({ list, item, note, isShared }, d) => [
-    note ? askForNote(note, d) : list ? { permission: 'see', list } : { permission: 'see', item: item ?? '' },
+    note ? askForNote(note, !list && !item, d) : list ? { permission: 'see', list } : { permission: 'see', item: item ?? '' },
     { permission: 'keep' },
     ...askToShare(isShared, d),
   ],
@@ -87,7 +87,11 @@ export const keepTemplate = commandKind({
   },
 });
 
-const askForNote = (id: string, d: Deciding): CommandRequest => ({ permission: 'self', is: d.find('meetingNote', id)?.makerId === d.actorOrNull?.id });
+/** One's own, and nothing else at once. */
+const askForNote = (id: string, isAlone: boolean, d: Deciding): CommandRequest => ({
+  permission: 'self',
+  is: isAlone && d.find('meetingNote', id)?.makerId === d.actorOrNull?.id,
+});
 
 /** So many have been kept by the slices before. */
 const firstPlace = (templateId: string, d: Deciding): number => d.by('templateItem', 'templateId', templateId).length;

@@ -278,6 +278,7 @@ test('notes of a talk begin with a template: its blanks named when missing, the 
   w.must('Aino', 'note.make', { persons: [petri], date: '2026-11-20', text: 'Went well in {project}:\n\n- {' });
   const note = w.rows.all('meetingNote')[0]!.id;
   expect(w.refused('Petri', 'template.keep', { note, name: 'Fridays' }).code).toMatch(/not-allowed|malformed/);
+  expect(w.refused('Aino', 'template.keep', { note, list: w.list('Petri', 'Private'), name: 'Fridays' }).code).toBe('not-allowed');
   w.must('Aino', 'template.keep', { note, name: 'Fridays' });
   const template = w.rows.all('template')[0]!.id;
   // a snapshot

@@ -24,8 +24,9 @@ export function useChosenFiles(itemId: string): ChosenFilesState {
   const { me } = useOpenHouse();
   const live = useLiveHouse();
   const sender = useFileSender();
-  const room = useFileRoom();
   const [files, setFiles] = useState<readonly File[]>([]);
+  // the room is looked at once something is chosen, not for every remark
+  const room = useFileRoom(files.length > 0);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const remarks = () => selectRows(store.getState().house).by('comment', 'itemId', itemId);
   const add = (more: File[]) => {

@@ -19,12 +19,13 @@ export interface FileRoom {
   used: number;
 }
 
-/** How much room there is; null until it is known, which it is not without a line. */
-export function useFileRoom(): FileRoom | null {
+/** How much room there is; null until it is known, which it is not without a line. `wanted`: somebody is about to add something. */
+export function useFileRoom(wanted = true): FileRoom | null {
   const { house, rows } = useOpenHouse();
   const [room, setRoom] = useState<FileRoom | null>(null);
   const changed = rows.all('attachment').length;
   useEffect(() => {
+    if (!wanted) return undefined;
     let isOver = false;
     void ask<FileRoom>('GET', `/houses/${house.id}/files`)
       .then((answer) => {
@@ -34,7 +35,7 @@ export function useFileRoom(): FileRoom | null {
     return () => {
       isOver = true;
     };
-  }, [house.id, changed]);
+  }, [house.id, changed, wanted]);
   return room;
 }
 
