@@ -16,6 +16,7 @@ import { SLICE_ROWS } from './slicing.ts';
 import { refuse } from './reasons.ts';
 import { isUndoable } from './undoable.ts';
 import { removeWhole } from './removing.ts';
+import { removeFilesOf } from './removing-files.ts';
 
 /** How the making of a row is taken back: it is never deleted. Nouns that are not here stay as they are. */
 const UNMADE: Partial<Record<Noun, (d: Deciding, row: Row) => Record<string, unknown>>> = {
@@ -105,6 +106,12 @@ function restoreTelling(items: string[], d: Deciding, change: () => void): void 
   notifyingOfUndoing(item, d, () => restoreTelling(rest, d, change));
 }
 
+/** Files added since to what is not made after all: nothing leads to them any more. */
+function removeFilesWith(noun: Noun, id: string, d: Deciding): void {
+  if (noun === 'comment') removeFilesOf(d.need('comment', id).itemId, d, ({ commentId }) => commentId === id);
+  if (noun === 'project' || noun === 'meetingNote') removeFilesOf(id, d);
+}
+
 function restore(change: RecordedChange, recorded: RecordedCommand, d: Deciding): void {
   const row = d.find(change.noun, change.id);
   if (!row) return;
@@ -117,6 +124,7 @@ function restore(change: RecordedChange, recorded: RecordedCommand, d: Deciding)
     if (unmade) restoreFields(change.noun, row, unmade(d, row), recorded.id, d);
     // what was put under it since goes along
     if (change.noun === 'item' && d.need('item', change.id).removedAt !== null) removeWhole(change.id, d);
+    removeFilesWith(change.noun, change.id, d);
     return;
   }
   restoreFields(change.noun, row, change.before, recorded.id, d);

@@ -46,9 +46,14 @@ test('a remark that is taken back takes its file along, and brings it back', asy
   expect((await house.get('Aino', file)).status).toBe(404);
   await house.must('Leila', 'undo', { command: back });
   expect((await house.get('Aino', file)).status).toBe(200);
+  // said after all not: what came with it is gone with it
+  const { id: second } = house.made('comment', await house.must('Leila', 'comment.say', { item, text: 'Or this one' }));
+  const other = await house.attach('Leila', { comment: second }, 'other.txt', BYTES);
+  await house.must('Leila', 'undo', { command: house.rows('comment').find(({ id }) => id === second)!.stamps['']!.c });
+  expect((await house.get('Leila', other)).status).toBe(404);
   // it is no part of what is done again
   await house.must('Aino', 'item.copy', { items: [item] });
-  expect(house.rows('attachment')).toHaveLength(1);
+  expect(house.rows('attachment')).toHaveLength(2);
 });
 
 test('what is with notes of a talk is read while these are shared', async () => {
