@@ -178,6 +178,9 @@ test('whatever breaks, is paused or closed: every file is sent whole once, and n
           open.settle({ as: 'arrived' });
           await turn();
         }
+        // a row that changed is looked at, also when its last try had broken off
+        device.sender.look();
+        await turn();
         expect([...arrived].sort()).toEqual(['a', 'b', 'c', 'd']);
         expect(await device.files.all()).toEqual([]);
         expect(device.shown.size).toBe(0);

@@ -174,12 +174,12 @@ test('figures are on a port of their own, and name nobody', async () => {
 test('a migration keeps a copy of how it was before', () => {
   const file = join(folder, 'older.sqlite');
   const older = join(folder, 'drizzle');
-  // the migrations up to the one before the last
+  // the migrations but for the last few: one alone may change rows and no table
   const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
     entries: { tag: string; when: number }[];
   };
   mkdirSync(join(older, 'meta'), { recursive: true });
-  const entries = journal.entries.slice(0, -1);
+  const entries = journal.entries.slice(0, -3);
   for (const { tag } of entries) copyFileSync(join(MIGRATIONS, `${tag}.sql`), join(older, `${tag}.sql`));
   writeFileSync(join(older, 'meta/_journal.json'), JSON.stringify({ ...journal, entries }));
   const before = openStorage(file, older);
