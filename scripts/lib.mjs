@@ -55,31 +55,42 @@ async function runLong(words, command, args, { cwd = root } = {}) {
 
 /** Does something only when what it depends on has changed since it last succeeded. */
 async function once(name, inputs, outputs, task) {
-  const mark = join(cache, name);
-  const now = fingerprint(inputs);
-  if (outputs.every((path) => existsSync(join(root, path))) && existsSync(mark) && readFileSync(mark, 'utf8') === now) return false;
+  if (isCurrent(name, inputs, outputs)) return;
   await task();
   mkdirSync(cache, { recursive: true });
-  writeFileSync(mark, now);
-  return true;
+  writeFileSync(join(cache, name), fingerprint(inputs));
 }
 
+function isCurrent(name, inputs, outputs) {
+  const mark = join(cache, name);
+  return outputs.every((path) => existsSync(join(root, path))) && existsSync(mark) && readFileSync(mark, 'utf8') === fingerprint(inputs);
+}
+
+const MANIFESTS = [
+  'package.json',
+  'package-lock.json',
+  'core/package.json',
+  'server/package.json',
+  'client/package.json',
+  'demo/package.json',
+  'e2e/package.json',
+  'bench/package.json',
+];
+
+/** All there is: what it runs and is built with, and what it is tested with. */
 export async function install() {
   needNode();
-  await once(
-    'installed',
-    [
-      'package.json',
-      'package-lock.json',
-      'core/package.json',
-      'server/package.json',
-      'client/package.json',
-      'demo/package.json',
-      'e2e/package.json',
-      'bench/package.json',
-    ],
-    ['node_modules/expo'],
-    () => runLong('Installing what Kotiva is built with', 'npm', ['ci', '--no-audit', '--no-fund']),
+  await once('installed', MANIFESTS, ['node_modules/expo', 'node_modules/jest'], () =>
+    runLong('Installing what Kotiva is built and tested with', 'npm', ['ci', '--no-audit', '--no-fund']),
+  );
+}
+
+/** What it runs and is built with alone, in half the time. Where it was once tested, it is kept ready for that. */
+async function installToRun() {
+  if (existsSync(join(root, 'node_modules/jest'))) return install();
+  needNode();
+  await once('installed-to-run', MANIFESTS, ['node_modules/expo'], () =>
+    runLong('Installing what Kotiva is built with', 'npm', ['ci', '--omit=dev', '--no-audit', '--no-fund']),
   );
 }
 
@@ -93,6 +104,7 @@ const CLIENT = [
   'client/app.json',
   'client/babel.config.js',
   'client/metro.config.js',
+  'client/minifier.js',
   'client/tailwind.config.js',
   'client/build-extra.mjs',
   'client/index.js',
@@ -106,7 +118,7 @@ const CLIENT = [
 const WORKERS = String(Math.max(2, availableParallelism()));
 
 export async function build() {
-  await install();
+  await installToRun();
   const client = { cwd: join(root, 'client') };
   // neither needs the other, and the server is quick
   await Promise.all([

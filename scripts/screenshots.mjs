@@ -4,7 +4,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { build, root } from './lib.mjs';
+import { build, install, root } from './lib.mjs';
 
 const PORT = 27_431;
 const base = `http://127.0.0.1:${PORT}`;
@@ -120,6 +120,7 @@ const PICTURES = {
 };
 
 const only = process.argv.slice(2);
+await install();
 await build();
 // shortly after noon of a Tuesday, so that they show the same whenever they are taken
 const begin = new Date(Date.now() + 86_400_000);
