@@ -3,5 +3,6 @@ if (globalThis.Temporal === undefined) void import('temporal-polyfill/global').t
 else begin();
 
 function begin() {
+  void require('./src/sync/asked-ahead.ts').askAhead();
   require('expo-router/entry');
 }

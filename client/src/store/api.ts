@@ -1,4 +1,5 @@
 import type { Reason } from '@kotiva/core';
+import { takeAhead } from '@/sync/asked-ahead.ts';
 
 /** RFC 9457 problem details as the server answers them. */
 export interface ProblemDetails {
@@ -21,7 +22,8 @@ export async function ask<T>(method: string, path: string, body?: unknown): Prom
     headers: body === undefined ? {} : { 'content-type': 'application/json' },
     body: body === undefined ? undefined : JSON.stringify(body),
   };
-  const response = await fetch(`/api${path}`, init).catch(() => null);
+  const asked = (method === 'GET' && takeAhead(`/api${path}`)) || fetch(`/api${path}`, init);
+  const response = await asked.catch(() => null);
   if (!response) return { ok: false, problem: OFFLINE };
   if (response.status === 204) return { ok: true, value: undefined as T };
   const answer = (await response.json().catch(() => null)) as unknown;

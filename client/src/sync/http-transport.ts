@@ -1,4 +1,5 @@
 import type { Command } from '@kotiva/core';
+import { changesOf, takeAhead } from './asked-ahead.ts';
 import { TransportError, type LiveHandlers, type Transport } from './ports.ts';
 import { readChanges, readClock, readOutcomes, readPage } from './wire.ts';
 
@@ -8,7 +9,8 @@ const SILENCE_MS = 40_000;
 /** The wire over HTTP and server-sent events. */
 export function httpTransport(houseId: string, base = ''): Transport {
   const request = async (path: string, init?: RequestInit): Promise<unknown> => {
-    const response = await fetch(base + path, { credentials: 'same-origin', ...init }).catch(() => {
+    const asked = takeAhead(base + path) ?? fetch(base + path, { credentials: 'same-origin', ...init });
+    const response = await asked.catch(() => {
       throw new TransportError('offline');
     });
     if (response.status === 401) throw new TransportError('signed-out');
@@ -24,7 +26,7 @@ export function httpTransport(houseId: string, base = ''): Transport {
       return readOutcomes(await request('/api/commands', { method: 'POST', headers: { 'content-type': 'application/json' }, body }));
     },
     async changes(since, fresh) {
-      return readChanges(await request(`/api/houses/${houseId}/changes?since=${since}${fresh ? '&fresh=1' : ''}`));
+      return readChanges(await request(changesOf(houseId, since, fresh)));
     },
     async beyond(query) {
       return readPage(await request(`/api/houses/${houseId}/beyond?${query}`));

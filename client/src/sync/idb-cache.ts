@@ -35,10 +35,12 @@ export function idbCache(accountId: string, houseId: string): Cache {
   return {
     load: async () => loadAll(await database, spare),
     page(page, since) {
-      written = written.then(afterPainting).then(async () => {
-        const db = await database;
-        return db ? writePage(db, page, since) : spare.page(page, since);
-      });
+      written = written
+        .then(() => afterPainting(page.put.length))
+        .then(async () => {
+          const db = await database;
+          return db ? writePage(db, page, since) : spare.page(page, since);
+        });
       return written;
     },
     letGo(gone, cursor) {
@@ -93,8 +95,17 @@ interface QueueShape extends DBSchema {
   queue: { key: 'queue'; value: { pending: Pending[]; refused: Refused[] } };
 }
 
+/** So many rows are put at once without anybody noticing. */
+const FEW = 100;
+/** So long the screen is given at the most. */
+const LONGEST_BUSY_MS = 500;
+
 /** What has come is shown first. */
-const afterPainting = () => new Promise((resolve) => setTimeout(resolve, 0));
+const afterPainting = (rows: number) =>
+  new Promise<void>((resolve) => {
+    if (rows <= FEW || typeof requestIdleCallback !== 'function') setTimeout(resolve, 0);
+    else requestIdleCallback(() => resolve(), { timeout: LONGEST_BUSY_MS });
+  });
 
 async function writePage(db: IDBPDatabase<Shape>, { put, evict, seq, reset }: ChangePage, since: number): Promise<void> {
   const tx = db.transaction(['rows', 'cursor', 'commands'], 'readwrite');

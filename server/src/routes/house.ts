@@ -9,7 +9,7 @@ import { regions } from '../jobs/holidays.ts';
 import { bodyOf, Problem } from '../problem.ts';
 import { breathe } from '../slices.ts';
 import type { CommandOutcome } from '../sync/apply.ts';
-import { FIRST_PAGE_ROWS, PAGE_ROWS } from '../sync/changes.ts';
+import { FIRST_PAGE_ROWS, FIRST_PAGES, joined, PAGE_ROWS } from '../sync/changes.ts';
 import { applyInSlices } from '../sync/long.ts';
 import { liveStream } from './live-stream.ts';
 import { signedIn } from './session.ts';
@@ -41,15 +41,27 @@ export function houseRoutes(services: Services): Hono<Env> {
     return applyOrSay(() => applyInSlices(ledger, groups, parsed.data, account), parsed.data.id);
   }
 
-  app.get('/houses/:house/changes', onlySignedIn, (c) => {
-    const person = memberOf(c, services);
-    const { houseId } = person;
+  app.get('/houses/:house/changes', onlySignedIn, async (c) => {
+    const { houseId } = memberOf(c, services);
     const since = wholeNumber(c.req.query('since'), 0);
     const begins = since === 0 || c.req.query('fresh') === '1';
     const most = begins ? FIRST_PAGE_ROWS : PAGE_ROWS;
     const limit = Math.max(1, Math.min(wholeNumber(c.req.query('limit'), most), most));
-    const rows = ledger.rows(houseId);
-    const page = feed.page(rows, person, { since, until: ledger.seq(houseId), from: ledger.from(houseId), now: clock.now(), begins, limit });
+    const pageAfter = (seq: number) =>
+      feed.page(ledger.rows(houseId), memberOf(c, services), {
+        since: seq,
+        until: ledger.seq(houseId),
+        from: ledger.from(houseId),
+        now: clock.now(),
+        begins,
+        limit,
+      });
+    let page = pageAfter(since);
+    const joins = begins && c.req.query('limit') === undefined;
+    for (let others = joins ? FIRST_PAGES - 1 : 0; others > 0 && page.more; others--) {
+      await breathe();
+      page = joined(page, pageAfter(page.seq));
+    }
     return c.json({ ...page, now: clock.now() });
   });
 

@@ -33,8 +33,9 @@ export interface Asked {
   limit?: number;
 }
 
-/** A device that begins has more to fetch: fewer pages, each of them as long as nobody should have to wait for another. */
+/** A device that begins has more to fetch: pages as long as nobody should have to wait for another, and several of them in one answer. */
 export const FIRST_PAGE_ROWS = 1_000;
+export const FIRST_PAGES = 4;
 
 const KEYS_SQL = `${NOUNS.map(
   (noun) => `SELECT '${noun}' AS noun, id, seq, 0 AS sighted FROM "${noun}" WHERE "houseId" = :house AND seq > :since AND seq <= :until`,
@@ -108,6 +109,17 @@ export class ChangeFeed {
     if (found.length <= limit) return { keys: found, seq: until, more: false };
     return cutAtCommit(found, limit, (cut) => read(cut, Number.MAX_SAFE_INTEGER));
   }
+}
+
+/** Two pages as one, the second right after the first: of a row that is in both, what the second says. */
+export function joined(first: ChangePage, second: ChangePage): ChangePage {
+  const later = new Set([...second.put.map(({ noun, row }) => `${noun}:${row.id}`), ...second.evict.map(({ noun, id }) => `${noun}:${id}`)]);
+  return {
+    ...first,
+    ...second,
+    put: [...first.put.filter(({ noun, row }) => !later.has(`${noun}:${row.id}`)), ...second.put],
+    evict: [...first.evict.filter(({ noun, id }) => !later.has(`${noun}:${id}`)), ...second.evict],
+  };
 }
 
 interface Keys {

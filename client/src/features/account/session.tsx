@@ -1,5 +1,6 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
+import { KEPT_ME as KEPT } from '@/sync/asked-ahead.ts';
 import { forgetAll, sealAll } from '@/sync/idb-cache.ts';
 import { ask, type Me } from '@/store/api.ts';
 import { forgetClock } from '@/store/clock.ts';
@@ -34,7 +35,6 @@ interface Session {
 }
 
 const SessionContext = createContext<Session | null>(null);
-const KEPT = 'kotiva/me';
 const CHOSEN = 'kotiva/house';
 /** Somebody has signed in here before: no more than that, and it stays. */
 const KNOWN = 'kotiva/known';
