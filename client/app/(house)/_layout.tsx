@@ -1,11 +1,13 @@
 import { Slot } from 'expo-router';
 import { AwayScreen, EndedScreen, FirstHouseScreen, SignInScreen, useSession } from '@/features/account';
 import { Shell } from '@/features/shell';
+import { useRouteAhead } from '@/routes-ahead.ts';
 import { LiveHouseProvider } from '@/store/live-house.tsx';
 
 /** Inside the house: only for who is signed in and in one. */
 export default function HouseLayout() {
   const { standing, lost } = useSession();
+  useRouteAhead();
   if (standing.state === 'asking') return null;
   if (standing.state === 'away') return <AwayScreen />;
   if (standing.state === 'out') return <SignInScreen signedOut={standing.why === 'signed-out'} />;

@@ -1,3 +1,5 @@
+import { useEffect, useState } from 'react';
+import { useStore } from 'react-redux';
 import type { Store } from './store.ts';
 
 /** Once the first screen stands, with its rows: what comes later has to wait for it, not it for that. */
@@ -15,6 +17,18 @@ export async function drawn(store: Store): Promise<void> {
     () => document.querySelector('[role=main] h1') !== null,
   );
   await idle();
+}
+
+/** Whether it does: what stands over every screen, and shows nothing before something is tapped, is drawn then. */
+export function useDrawn(): boolean {
+  const store = useStore() as Store;
+  const [is, setIs] = useState(false);
+  useEffect(() => {
+    let isGone = false;
+    void drawn(store).then(() => isGone || setIs(true));
+    return () => void (isGone = true);
+  }, [store]);
+  return is;
 }
 
 /** As soon as it is so; heard of by what tells of changes. */

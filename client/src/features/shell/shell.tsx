@@ -4,6 +4,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
 import { FilesOnTheirWay, Glance, ItemBeside, ItemSheet, WantedSheet } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
+import { useDrawn } from '@/store/drawn.ts';
 import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
 import { useHouseState, useOpenHouse, useOpenHouseOrNull } from '@/store/store.ts';
@@ -30,6 +31,7 @@ export function Shell({ children }: { children: React.ReactNode }) {
   const place = useOpenHouseOrNull();
   const wide = useWide();
   const narrow = useNarrow();
+  const isDrawn = useDrawn();
   if (!place) return <OnItsWay />;
   return (
     <CaptureProvider>
@@ -59,9 +61,13 @@ export function Shell({ children }: { children: React.ReactNode }) {
             </>
           )}
           <ItemSheet />
-          <WantedSheet />
-          <FilesOnTheirWay />
-          <Glance />
+          {isDrawn ? (
+            <>
+              <WantedSheet />
+              <FilesOnTheirWay />
+              <Glance />
+            </>
+          ) : null}
           <Keyboard />
           <Rings />
         </View>

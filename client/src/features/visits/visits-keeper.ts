@@ -4,17 +4,18 @@ import { answerVisits, type VisitsAsked } from './visits-question.ts';
 /** Answers one question after the other. */
 export type Judge = (asked: VisitsAsked) => Promise<Judged>;
 
-/** Beside the application, in a worker; where there is none to be had, here. */
+/** Beside the application, in a worker that begins with the first question; where there is none to be had, here. */
 export function workerJudge(): { judge: Judge; end: () => void } {
   if (typeof Worker === 'undefined') return { judge: (asked) => Promise.resolve(answerVisits(asked)), end: () => undefined };
-  const worker = new Worker('/visits-worker.js', { type: 'module' });
+  let begun: Worker | null = null;
   const judge: Judge = (asked) =>
     new Promise((resolve) => {
+      const worker = (begun ??= new Worker('/visits-worker.js', { type: 'module' }));
       worker.onmessage = ({ data }: MessageEvent<Judged>) => resolve(data);
       worker.onerror = () => resolve(answerVisits(asked));
       worker.postMessage(asked);
     });
-  return { judge, end: () => worker.terminate() };
+  return { judge, end: () => begun?.terminate() };
 }
 
 /** What is known of one person's comings and goings on this device: kept over a reload, judged one look at a time. */
