@@ -76,7 +76,7 @@ function passDay(chore: DemoChore, seriesId: string, date: string, zone: string,
   }
 }
 
-const seriesOf = (id: string, demo: Giving): Series => demo.rows().get('series', id) as Series;
+const seriesOf = (id: string, demo: Giving): Series => demo.rows().find('series', id) as Series;
 
 function checkOff(chore: DemoChore, item: Item, date: string, zone: string, demo: Giving): void {
   const hour = item.due!.length > 10 ? Number(item.due!.slice(11, 13)) : chore.dayPart ? HOURS[chore.dayPart] : 17;

@@ -143,13 +143,13 @@ class HouseFiller {
       give: (by, name, payload) => this.give(by, name, payload),
       system: (name, payload) => this.system(name, payload),
       person: (name) => this.person(name),
-      nameOf: (id) => (this.ledger.rows(this.houseId).get('person', id) as Row<'person'>).name,
+      nameOf: (id) => (this.ledger.rows(this.houseId).find('person', id) as Row<'person'>).name,
       list: (name) => this.find('list', (row) => row.name === name),
     };
   }
 
   private house(): Row<'house'> {
-    return this.ledger.rows(this.houseId).get('house', this.houseId) as Row<'house'>;
+    return this.ledger.rows(this.houseId).find('house', this.houseId) as Row<'house'>;
   }
 
   /** What the clock does, nobody being signed in. */

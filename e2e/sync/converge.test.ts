@@ -97,7 +97,7 @@ function expectSame(server: RealServer, editor: Editor, seed: number): void {
   const rows = ledger.rows(houseId);
   const person = rows.all('person').find((one) => one.name === editor.name && isHere(one));
   if (!person) throw new Error(`seed ${seed}: ${editor.name} is gone`);
-  const seen = MemoryRows.from('absent', visible(rows, person, NOUNS));
+  const seen = MemoryRows.from('all', visible(rows, person, NOUNS));
   const held = editor.confirmed();
   const all = new Map<string, Row>(NOUNS.flatMap((noun) => seen.all(noun).map((row) => [`${noun}:${row.id}`, row] as const)));
   for (const [key, row] of held) expect({ seed, who: editor.name, key, row }).toEqual({ seed, who: editor.name, key, row: all.get(key) });

@@ -110,8 +110,8 @@ export function createApp(options: AppOptions) {
   ledger.beside((houseId, changes, rows) => {
     for (const { noun, id, fields } of changes) {
       if (noun !== 'person' || !(fields as { endedAt?: string | null }).endedAt) continue;
-      const person = rows.get('person', id);
-      if (typeof person === 'string') continue;
+      const person = rows.find('person', id);
+      if (person === undefined) continue;
       if (person.accountId) tokens.withdrawOf(person.accountId, houseId);
       links.withdraw({ houseId, personId: id });
     }

@@ -64,7 +64,7 @@ function knownOf(store: Store, houseId: string, { id, commandId }: WaitingFile):
   const { house } = store.getState();
   if (house.houseId !== houseId || !house.loaded) return 'unannounced';
   if (house.pending.some(({ command, ackSeq }) => command.id === commandId && ackSeq === null)) return 'unannounced';
-  const row = selectRows(house).get('attachment', id);
-  if (typeof row !== 'string') return row;
+  const row = selectRows(house).find('attachment', id);
+  if (row !== undefined) return row;
   return house.pending.some(({ command }) => command.id === commandId) ? 'unannounced' : 'none';
 }

@@ -8,11 +8,11 @@ export type Arranging = Pick<Arrangement, keyof typeof USUAL_ARRANGEMENT>;
 export function useArrangement(view: string, usual: Partial<Arranging> = {}): { arranged: Arranging; arrange: (some: Partial<Arranging>) => void } {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
-  const kept = rows.get('arrangement', arrangementId(view, me.id));
+  const kept = rows.find('arrangement', arrangementId(view, me.id));
   return {
     // a device may hold one from before there was more to choose
-    arranged: typeof kept === 'string' ? { ...USUAL_ARRANGEMENT, ...usual } : { ...USUAL_ARRANGEMENT, ...kept },
+    arranged: kept === undefined ? { ...USUAL_ARRANGEMENT, ...usual } : { ...USUAL_ARRANGEMENT, ...kept },
     // what the view begins with is kept along with the first thing that is changed
-    arrange: (some) => void submit('view.arrange', { view, ...(typeof kept === 'string' ? usual : {}), ...some }),
+    arrange: (some) => void submit('view.arrange', { view, ...(kept === undefined ? usual : {}), ...some }),
   };
 }

@@ -64,7 +64,7 @@ const RECENT = 40;
 
 export const noRows = (): RowsByNoun => Object.fromEntries(NOUNS.map((noun) => [noun, {}])) as unknown as RowsByNoun;
 
-const nothing = (): Confirmed => ({ rows: new MemoryRows('not-held') });
+const nothing = (): Confirmed => ({ rows: new MemoryRows('seen') });
 
 function confirmedOf(kept: RowsByNoun): Confirmed {
   const { rows } = nothing();
@@ -75,8 +75,8 @@ function confirmedOf(kept: RowsByNoun): Confirmed {
 /** Takes what came into the store it goes into, which is no older than what is there. */
 function taken({ rows }: Confirmed, { put, evict }: Pick<ChangePage, 'put' | 'evict'>): Confirmed {
   for (const { noun, row } of put) {
-    const held = rows.get(noun, row.id);
-    if (typeof held === 'string' || held.seq <= row.seq) rows.put(noun, Object.freeze(row));
+    const held = rows.find(noun, row.id);
+    if (held === undefined || held.seq <= row.seq) rows.put(noun, Object.freeze(row));
   }
   for (const { noun, id } of evict) rows.evict(noun, id);
   return { rows };

@@ -42,9 +42,6 @@ function replay(rows: MemoryRows, command: Command, accountId: string | null): v
 /** What undoing a command decided here would need. */
 export function recordHere(command: Command, decision: Decision, rows: MemoryRows): RecordedCommand | null {
   if (decision.outcome !== 'accepted') return null;
-  const changes = decision.changes.map((change) => {
-    const held = rows.get(change.noun, change.id);
-    return recordOf(change, typeof held === 'string' ? undefined : held);
-  });
+  const changes = decision.changes.map((change) => recordOf(change, rows.find(change.noun, change.id)));
   return { id: command.id, name: command.name, actorId: decision.actorId, payload: command.payload, changes };
 }

@@ -73,8 +73,8 @@ export function useSoNow(): string[] {
   const rows = useRows();
   const ids = useSelector((state: State) => state.soNow);
   return ids.filter((id) => {
-    const situation = rows.get('situation', id);
-    return typeof situation !== 'string' && !situation.removedAt;
+    const situation = rows.find('situation', id);
+    return situation !== undefined && !situation.removedAt;
   });
 }
 
@@ -93,9 +93,9 @@ export interface OpenHouse {
 export function useOpenHouseOrNull(): OpenHouse | null {
   const rows = useRows();
   const { houseId, accountId } = { houseId: useHouseState((state) => state.houseId), accountId: useHouseState((state) => state.accountId) };
-  const house = houseId ? rows.get('house', houseId) : 'absent';
+  const house = houseId ? rows.find('house', houseId) : undefined;
   const me = accountId ? rows.by('person', 'accountId', accountId).find(isHere) : undefined;
-  return typeof house === 'string' || !me ? null : { house, me, rows };
+  return house === undefined || !me ? null : { house, me, rows };
 }
 
 /** For screens inside the house: there it is always known. */

@@ -167,7 +167,7 @@ test('a row that came before a later one of the same is not put over it', async 
   const titled = (seq: number, title: string) => ({ noun: 'item' as const, row: { id: 'a', seq, title } as never });
   store.dispatch(houseSlice.actions.pageApplied({ seq: 8, from: 0, put: [titled(8, 'Two oars')], evict: [] }));
   store.dispatch(houseSlice.actions.pageApplied({ seq: 9, from: 0, put: [titled(7, 'Oars')], evict: [] }));
-  expect(store.getState().confirmed.rows.get('item', 'a')).toMatchObject({ title: 'Two oars' });
+  expect(store.getState().confirmed.rows.find('item', 'a')).toMatchObject({ title: 'Two oars' });
 });
 
 describe('a device that has nothing yet', () => {

@@ -58,7 +58,7 @@ const forms: Record<string, Form> = {
   'a bundle': { draw: () => <BundleSheet onClose={nothing} />, label: 'Folder name', words: 'Water', save: () => tap(t('bundle.makeIt')) },
   'a step': { draw: sheet, label: 'Add a step', words: 'Sand them', save: () => enter(t('item.addStep')) },
   'days away': {
-    draw: (w) => <AwayForm person={w.rows.get('person', w.person('Aino')) as never} />,
+    draw: (w) => <AwayForm person={w.rows.find('person', w.person('Aino')) as never} />,
     label: 'First day',
     words: '2026-12-10',
     save: () => tap(t('mail.add')),

@@ -4,8 +4,8 @@ import { locale, t } from './index.ts';
 
 /** What a field is called where it is named alone; one that is gone says so. */
 export function nameOfField(key: FieldKey, rows: MemoryRows): string {
-  const field = rows.get('ownField', fieldOfKey(key));
-  return typeof field === 'string' || field.removedAt !== null ? t('field.gone') : field.name;
+  const field = rows.find('ownField', fieldOfKey(key));
+  return field === undefined || field.removedAt !== null ? t('field.gone') : field.name;
 }
 
 /** What stands in a field, as it is read: “2.5 m”, “Larch”, “28 March 2027”. */
@@ -18,8 +18,8 @@ export function sayFieldValue(value: RawValue, { kind, unit, options }: OwnField
     case 'choice':
       return options.find(({ id }) => id === value)?.name ?? '';
     case 'person': {
-      const person = rows.get('person', String(value));
-      return typeof person === 'string' ? t('field.gone') : person.name;
+      const person = rows.find('person', String(value));
+      return person === undefined ? t('field.gone') : person.name;
     }
     case 'date':
       return `${shortDay(String(value))} ${String(value).slice(0, 4)}`;

@@ -8,8 +8,8 @@ import { either, t, together } from './index.ts';
 /** A filter said in words, a piece for each condition: "#boats or #shore", "Leila’s or nobody’s", "due within 14 days". */
 
 const nameOf = (noun: NamedNoun, id: string, rows: MemoryRows): string => {
-  const row = rows.get(noun, id);
-  return typeof row === 'string' ? t('filter.gone') : row.name;
+  const row = rows.find(noun, id);
+  return row === undefined ? t('filter.gone') : row.name;
 };
 
 export function sayCondition(condition: FilterCondition, rows: MemoryRows): string {
@@ -76,8 +76,8 @@ function sayFieldCondition({ field, asks }: Extract<FilterCondition, { of: 'fiel
       return least != null ? t('filter.field.least', { name, least }) : most != null ? t('filter.field.most', { name, most }) : t('filter.field.any', { name });
     }
     case 'among': {
-      const row = rows.get('ownField', field);
-      const named = asks.ids.map((id) => (typeof row === 'string' ? t('filter.gone') : sayFieldValue(id, row, rows) || t('filter.gone')));
+      const row = rows.find('ownField', field);
+      const named = asks.ids.map((id) => (row === undefined ? t('filter.gone') : sayFieldValue(id, row, rows) || t('filter.gone')));
       return t('filter.field.among', { name, names: either(named) });
     }
     case 'span':

@@ -2,8 +2,8 @@ import type { MemoryRows, Person } from '@kotiva/core';
 import { t } from './index.ts';
 
 export function personOf(rows: MemoryRows, id: string | null): Person | null {
-  const person = id ? rows.get('person', id) : 'absent';
-  return typeof person === 'string' ? null : person;
+  const person = id ? rows.find('person', id) : undefined;
+  return person ?? null;
 }
 
 /** What somebody is called; of whom nothing is known here: somebody. */

@@ -4,6 +4,6 @@ import { dependsOn, type MemoryRows, type Wait } from '@kotiva/core';
 export function wordsOfWait(wait: Wait, rows: MemoryRows): string {
   const on = dependsOn(wait);
   if (on === null) return wait.words;
-  const first = rows.get('item', on);
-  return `“${typeof first === 'string' ? wait.words : first.title}”`;
+  const first = rows.find('item', on);
+  return `“${first === undefined ? wait.words : first.title}”`;
 }

@@ -220,7 +220,7 @@ function missEarlier(item: Item, d: Deciding): void {
  */
 export function bringNext(item: Item, d: Deciding): void {
   const series = item.seriesId === null ? undefined : d.find('series', item.seriesId);
-  if (!series || (series.turn === 'fair' && !d.holdsAll)) return;
+  if (!series || (series.turn === 'fair' && !d.whole)) return;
   const occurrence = nextToMake(series, item.recurrenceId, d.house, d);
   if (occurrence) appear(series, occurrence, d);
 }

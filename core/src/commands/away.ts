@@ -67,7 +67,7 @@ function passTurnsOn(personId: string, from: string, to: string, d: Deciding): v
   let gathered: CarriedMinutes | null = null;
   const carried = (): CarriedMinutes => (gathered ??= carriedSoFar(d));
   for (const series of d.all('series')) {
-    if (series.turn === 'fixed' || !series.personIds.includes(personId) || (series.turn === 'fair' && !d.holdsAll)) continue;
+    if (series.turn === 'fixed' || !series.personIds.includes(personId) || (series.turn === 'fair' && !d.whole)) continue;
     for (const item of madeOf(series.id, d)) {
       const day = item.due?.slice(0, 10);
       if (item.removedAt !== null || day === undefined || day < from || day > to || holderOf(item, d) !== personId) continue;

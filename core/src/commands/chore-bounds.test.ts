@@ -107,7 +107,7 @@ describe('an occurrence that exists is not made again', () => {
     w.must('Aino', 'chore.plain', { item: item!.id });
     expect(w.refused('Aino', 'chore.end', { series: old.id, recurrenceId: '2026-11-30' })).toMatchObject({ code: 'not-to-come' });
     // as an older version left it
-    w.rows.put('series', { ...(w.rows.get('series', old.id) as Series), endsBefore: '2026-11-30' });
+    w.rows.put('series', { ...(w.rows.find('series', old.id) as Series), endsBefore: '2026-11-30' });
     w.must('Aino', 'chore.ahead', { series: old.id });
     expect(w.rows.by('item', 'seriesId', old.id).map(({ recurrenceId }) => recurrenceId)).toEqual(['2026-11-25']);
     expect(w.row(item!.id)).toMatchObject({ seriesId: null, removedAt: null });

@@ -1,4 +1,4 @@
-import { NIL, parse, v5 } from 'uuid';
+import { parse, v5 } from 'uuid';
 import { INDEXES, lookupValues, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
 import type { House } from '../model/house.ts';
 import { isHere, type Person } from '../model/person.ts';
@@ -119,20 +119,15 @@ export class Deciding {
 
   /** The row, or a refusal: it is not there. Where rows are only partly held: no answer. */
   need<N extends Noun>(noun: N, id: string): Row<N> {
-    const held = this.own(noun, id) ?? this.reader.get(noun, id);
-    if (held === 'not-held') throw new NotHeld(`${noun} ${id}`);
-    return held === 'absent' ? refuse('gone', { noun }) : held;
+    const held = this.find(noun, id);
+    if (held) return held;
+    if (!this.whole) throw new NotHeld(`${noun} ${id}`);
+    return refuse('gone', { noun });
   }
 
-  /** The row if it can be seen from here. */
+  /** The row if it can be seen from here, with what this command has written: rules read through it as through any rows. */
   find<N extends Noun>(noun: N, id: string): Row<N> | undefined {
-    const held = this.own(noun, id) ?? this.reader.get(noun, id);
-    return held === 'absent' || held === 'not-held' ? undefined : held;
-  }
-
-  /** As a reader answers, with what this command has written: rules read through it as through any rows. */
-  get<N extends Noun>(noun: N, id: string): Row<N> | 'absent' {
-    return this.find(noun, id) ?? 'absent';
+    return this.own(noun, id) ?? this.reader.find(noun, id);
   }
 
   by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] {
@@ -149,14 +144,15 @@ export class Deciding {
   }
 
   /** Whether the whole house is held here: then what is not found is not there. */
-  get holdsAll(): boolean {
-    return this.reader.get('house', NIL) === 'absent';
+  get whole(): boolean {
+    return this.reader.whole;
   }
 
   command(id: string): RecordedCommand {
     const held = this.reader.command(id);
-    if (held === 'not-held') throw new NotHeld(`command ${id}`);
-    return held === 'absent' ? refuse('nothing-to-undo') : held;
+    if (held) return held;
+    if (!this.whole) throw new NotHeld(`command ${id}`);
+    return refuse('nothing-to-undo');
   }
 
   insert<N extends Noun>(noun: N, id: string, fields: Omit<Row<N>, 'seq' | 'stamps' | 'id' | 'houseId'>): Row<N> {

@@ -58,7 +58,7 @@ test('who has it in hand is told once nothing is in the way any more, and isn’
   waits(build, planks);
   waits(build, permit, 'Petri');
   const house = w.rows.all('house')[0]!;
-  const part = () => w.rows.get('part', partId(build, w.person('Tapio'))) as never;
+  const part = () => w.rows.find('part', partId(build, w.person('Tapio'))) as never;
   expect(nudgeOf(part(), house, w.rows)).toBeNull();
   const told = () => w.rows.all('notice').filter(({ kind, withdrawnAt }) => kind === 'goes-on' && withdrawnAt === null).map(({ personId }) => personId); // prettier-ignore
   w.now = '2026-11-30T10:00:00.000Z';

@@ -173,7 +173,7 @@ test('sorted with what says nothing last either way, grouped and on the board in
       filtered(
         { match: 'all', state: 'open', conditions: [{ of: 'field', field: depth, asks, not } as never] },
         { personId: w.person('Aino'), house, now: w.now } as never,
-        w.rows as never,
+        w.rows,
       ),
     );
   expect(met({ kind: 'number', least: 9.5, most: null })).toEqual(['Deep']);

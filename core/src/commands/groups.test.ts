@@ -1,4 +1,4 @@
-import { groupsOf, membersOf } from '../model/people-group.ts';
+import { groupsOf, membersOf } from '../access/group-members.ts';
 import { World } from '../testing/world.ts';
 
 function house() {

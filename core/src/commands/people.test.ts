@@ -24,7 +24,7 @@ describe('an invitation', () => {
     const other = w.list('Aino', 'Office');
     invite(w, 'a', { lists: [{ listId: list, access: 'check' }] });
     w.must('Noor', 'person.join', joining('Noor', 'a'));
-    expect(w.rows.get('person', w.person('Noor'))).toMatchObject({ role: 'helper' });
+    expect(w.rows.find('person', w.person('Noor'))).toMatchObject({ role: 'helper' });
     expect(w.rows.by('share', 'listId', list).map((share) => share.access)).toEqual(['check']);
     expect(w.rows.by('share', 'listId', other)).toEqual([]);
   });
@@ -50,7 +50,7 @@ describe('an invitation', () => {
     w.must('Noor', 'person.join', joining('Noor', 'a'));
     w.must('Marek', 'person.join', joining('Marek', 'a'));
     w.must('Aino', 'invitation.withdraw', { invitation: w.rows.all('invitation').find((one) => one.token.startsWith('axx'))!.id });
-    expect(w.rows.get('person', w.person('Marek'))).toMatchObject({ endedAt: null });
+    expect(w.rows.find('person', w.person('Marek'))).toMatchObject({ endedAt: null });
   });
 
   test('is not taken twice by the same account, nor with a mark somebody has', () => {
@@ -92,7 +92,7 @@ describe('the end of access', () => {
     expect(w.part(a, 'Petri')).toMatchObject({ standing: 'needs-action', giverId: w.person('Aino') });
     expect(w.part(b, null).takenBackAt).toBeNull();
     expect(w.part(c, 'Leila').takenBackAt).toBeNull();
-    expect(w.rows.get('person', leila)).toMatchObject({ name: 'Leila', endedAt: w.now });
+    expect(w.rows.find('person', leila)).toMatchObject({ name: 'Leila', endedAt: w.now });
     expect(w.refused('Leila', 'item.add', { title: 'Still here?' }).code).toBe('not-a-member');
   });
 
@@ -128,7 +128,7 @@ describe('the end of access', () => {
     const shared = w.list('Eetu', 'Tools', [['Leila', 'check']]);
     const own = w.list('Eetu', 'Mine');
     w.must('Aino', 'person.end', { person: w.person('Eetu') });
-    expect(w.rows.get('list', shared)).toMatchObject({ ownerId: w.person('Aino') });
-    expect(w.rows.get('list', own)).toMatchObject({ ownerId: w.rows.all('person').find((person) => person.name === 'Eetu')!.id });
+    expect(w.rows.find('list', shared)).toMatchObject({ ownerId: w.person('Aino') });
+    expect(w.rows.find('list', own)).toMatchObject({ ownerId: w.rows.all('person').find((person) => person.name === 'Eetu')!.id });
   });
 });

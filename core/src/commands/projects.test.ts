@@ -101,7 +101,7 @@ test('a filter finds what belongs to it, by its list, alone and as a step, and n
   w.item('Aino', 'Something else');
   const view = { personId: w.person('Aino'), house: w.rows.all('house')[0]!, now: w.now } as never;
   const found = (not = false) =>
-    filtered({ match: 'all', state: 'open', conditions: [{ of: 'project', ids: [project], not }] }, view, w.rows as never)
+    filtered({ match: 'all', state: 'open', conditions: [{ of: 'project', ids: [project], not }] }, view, w.rows)
       .map(({ item }) => item.title)
       .sort();
   expect(found()).toEqual(['Permit', 'Planks', 'Posts', 'Stamp it']);

@@ -59,7 +59,7 @@ describe('a list used again', () => {
     const step = w.rows.by('item', 'parentId', first.id)[0]!;
     doAll();
     for (const item of [step.id, first.id]) w.must('Aino', 'part.checkOff', { item, person: null });
-    const house = w.rows.get('list', list) as never;
+    const house = w.rows.find('list', list) as never;
     // the three others are done; the next to air the rooms is open
     expect(progressOfList(house, w.rows)).toMatchObject({ done: 3, of: 4 });
     expect(contentsOf(house, w.rows).done.map(({ title }) => title)).not.toContain('Air the rooms');
@@ -81,7 +81,7 @@ test('what was cleared counts no more in how far the list has come, and the hist
   const { w, list, taps, doAll } = openingList();
   w.item('Aino', 'Light the stove', { list });
   doAll();
-  const progress = () => progressOfList(w.rows.get('list', list) as never, w.rows);
+  const progress = () => progressOfList(w.rows.find('list', list) as never, w.rows);
   expect(progress()).toEqual({ done: 3, of: 4, unit: 'count' });
   w.later(1);
   w.must('Aino', 'list.clearDone', { list });

@@ -35,8 +35,8 @@ function village() {
 
 test('stops are the places on the map where something is open; the first of the day’s hours counts', () => {
   const { w, place, items } = village();
-  const house = w.rows.get('house', w.houseId) as never;
-  const candidates = candidatesOf({ personId: w.person('Petri'), now: w.now, house }, w.rows as never, () => true);
+  const house = w.rows.find('house', w.houseId) as never;
+  const candidates = candidatesOf({ personId: w.person('Petri'), now: w.now, house }, w.rows, () => true);
   const errands = errandsOf(candidates, w.rows.all('place'), '2026-11-24');
   expect(errands.map((one) => [one.place.id, one.items.length, one.due])).toEqual([
     [place('Shop'), 2, 14 * 60 + 30],
@@ -49,7 +49,7 @@ test('checked off, it moves on; gone on from, a stop is left with what is open',
   const { w, place, items, start } = village();
   const round = start();
   const isOpen = (id: string) => !isDone(w.row(id), w.rows.by('part', 'itemId', id));
-  const next = () => nextStop(w.rows.get('errandRound', round.id) as typeof round, isOpen)?.place ?? null;
+  const next = () => nextStop(w.rows.find('errandRound', round.id) as typeof round, isOpen)?.place ?? null;
   w.must('Petri', 'part.checkOff', { item: items.milk, person: w.person('Petri') });
   expect(next()).toBe(place('Shop'));
   w.must('Petri', 'round.change', { round: round.id, passed: [place('Shop')] });
@@ -68,7 +68,7 @@ test('handed over, what is one’s own is passed on, what was nobody’s is hand
   expect(w.part(items.salt, 'Tapio').giverId).toBe(w.person('Petri'));
   expect(w.parts(items.butter).some(({ personId }) => personId === w.person('Tapio'))).toBe(false);
   expect(w.told('Tapio')).toEqual(['round']);
-  expect((w.rows.get('errandRound', round.id) as typeof round).personId).toBe(w.person('Tapio'));
+  expect((w.rows.find('errandRound', round.id) as typeof round).personId).toBe(w.person('Tapio'));
   expect(w.refused('Petri', 'round.handOver', { round: round.id, person: w.person('Tapio') })).toMatchObject({ code: 'already-has-it' });
 });
 
@@ -76,7 +76,7 @@ test('one is on one round at a time; undone, it has not been begun', () => {
   const { w, stops, start } = village();
   const first = start();
   const { id } = w.must('Petri', 'round.start', { date: '2026-11-24', means: 'walk', startId: null, endId: null, stops: stops.slice(1) });
-  expect((w.rows.get('errandRound', first.id) as typeof first).endedAt).not.toBeNull();
+  expect((w.rows.find('errandRound', first.id) as typeof first).endedAt).not.toBeNull();
   w.must('Petri', 'undo', { command: id });
   expect(
     w.rows

@@ -83,7 +83,7 @@ test('only one’s own notices are read', () => {
   const [notice] = w.rows.by('notice', 'personId', w.person('Leila'));
   expect(w.refused('Noor', 'notice.read', { notices: [notice!.id] }).code).toBe('not-allowed');
   w.must('Leila', 'notice.read', { notices: [notice!.id] });
-  expect(w.rows.get('notice', notice!.id)).toMatchObject({ readAt: w.now });
+  expect(w.rows.find('notice', notice!.id)).toMatchObject({ readAt: w.now });
 });
 
 test('who spoke in a thread hears what comes after it, as long as they can see the item', () => {
@@ -191,7 +191,7 @@ describe('talking so that somebody answers', () => {
     const id = idOf(w, item, 'Tow are torn');
     expect(w.refused('Aino', 'comment.correct', { comment: id, text: 'Mine now' }).code).toBe('not-allowed');
     w.must('Leila', 'comment.correct', { comment: id, text: 'Two are torn' });
-    expect(w.rows.get('comment', id)).toMatchObject({ text: 'Two are torn', correctedAt: w.now });
+    expect(w.rows.find('comment', id)).toMatchObject({ text: 'Two are torn', correctedAt: w.now });
     const before = () => w.rows.by('activity', 'itemId', item).filter(({ kind }) => kind === 'comment.correct').map(({ params }) => params['before']); // prettier-ignore
     expect(before()).toEqual(['Tow are torn']);
     w.must('Leila', 'part.checkOff', { item, person: w.person('Leila') });

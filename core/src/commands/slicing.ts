@@ -107,19 +107,19 @@ const openPartsFrom = (personId: string, reader: Reader): string[] => openParts(
 function alongWith(items: readonly string[], reader: Reader, goes: (removedAt: string | null, top: string | null) => boolean): string[] {
   const along = new Set<string>();
   for (const itemId of items) {
-    const top = reader.get('item', itemId);
-    if (typeof top === 'string') continue;
+    const top = reader.find('item', itemId);
+    if (top === undefined) continue;
     for (const id of withBelow(itemId, reader)) {
-      const below = reader.get('item', id);
-      if (id !== itemId && typeof below !== 'string' && goes(below.removedAt, top.removedAt)) along.add(id);
+      const below = reader.find('item', id);
+      if (id !== itemId && below !== undefined && goes(below.removedAt, top.removedAt)) along.add(id);
     }
   }
   return [...along];
 }
 
 function inSection(sectionId: string, reader: Reader): string[] {
-  const section = reader.get('section', sectionId);
-  if (typeof section === 'string') return [];
+  const section = reader.find('section', sectionId);
+  if (section === undefined) return [];
   return reader.by('item', 'listId', section.listId).filter((item) => item.sectionId === sectionId).map(({ id }) => id); // prettier-ignore
 }
 
@@ -136,7 +136,7 @@ function recordsOf(commandId: string, reader: Reader): RecordedCommand[] {
   const records: RecordedCommand[] = [];
   for (let id = commandId, nth = 0; ; id = sliceId(commandId, nth++)) {
     const record = reader.command(id);
-    if (typeof record === 'string') break;
+    if (record === undefined) break;
     records.push(record);
   }
   return [records[0]!, ...records.slice(1).reverse()].filter(Boolean);

@@ -1,4 +1,3 @@
-import { finding } from '../reader/finding.ts';
 import { World } from '../testing/world.ts';
 import { relationsToItem } from '../access/relations.ts';
 
@@ -11,15 +10,15 @@ function house() {
   return { w, list, names };
 }
 const tagOf = (w: World, id: string) => {
-  const tag = w.rows.get('tag', id);
-  if (typeof tag === 'string') throw new Error('no tag');
+  const tag = w.rows.find('tag', id);
+  if (tag === undefined) throw new Error('no tag');
   return tag;
 };
 const live = (w: World) => w.rows.all('tag').filter((tag) => !tag.removedAt);
 const named = (w: World, name: string) => live(w).find((tag) => tag.name === name)!.id;
 const sight = (w: World, who: string) => {
   const person = w.rows.all('person').find((one) => one.name === who)!;
-  const rows = finding(w.rows);
+  const rows = w.rows;
   const isSeen = (id: string) => w.rows.by('item', 'tag', id).some((item) => relationsToItem(item, person, rows).length > 0);
   return w.rows.all('tag').flatMap(({ id, name }) => (isSeen(id) ? [name] : [])).sort(); // prettier-ignore
 };

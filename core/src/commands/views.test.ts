@@ -4,7 +4,7 @@ import { World } from '../testing/world.ts';
 test('a view stays as it was arranged, each choice by itself, for each person', () => {
   const w = new World();
   w.join('Eetu');
-  const of = (name: string) => w.rows.get('arrangement', arrangementId('today', w.person(name)));
+  const of = (name: string) => w.rows.find('arrangement', arrangementId('today', w.person(name)));
   w.must('Aino', 'view.arrange', { view: 'today', sort: 'title' });
   w.must('Aino', 'view.arrange', { view: 'today', cap: 5 });
   w.must('Eetu', 'view.arrange', { view: 'today', detail: 'bare' });
@@ -19,9 +19,14 @@ test('columns stay in the order and as wide as one has them, each once', () => {
   const columns = [{ column: 'tag' as const, width: 200 }, { column: 'due' as const, width: 90 }]; // prettier-ignore
   w.must('Aino', 'view.arrange', { view: 'whole', columns, titleWidth: 400, layout: 'table' });
   w.must('Aino', 'view.arrange', { view: 'whole', isDescending: true });
-  expect(w.rows.get('arrangement', arrangementId('whole', w.person('Aino')))).toMatchObject({ columns, titleWidth: 400, layout: 'table', phoneLayout: 'rows' });
+  expect(w.rows.find('arrangement', arrangementId('whole', w.person('Aino')))).toMatchObject({
+    columns,
+    titleWidth: 400,
+    layout: 'table',
+    phoneLayout: 'rows',
+  });
   w.must('Aino', 'view.arrange', { view: 'whole', columns: [] });
-  expect(w.rows.get('arrangement', arrangementId('whole', w.person('Aino')))).toMatchObject({ columns: [] });
+  expect(w.rows.find('arrangement', arrangementId('whole', w.person('Aino')))).toMatchObject({ columns: [] });
 });
 
 test.each([

@@ -27,7 +27,7 @@ export const reportVisit = commandKind({
     const { rings, taken } = ringsOfCrossing({ personId: d.actor.id, placeId, on, at }, d.house, d);
     for (const { alarm, unknown } of rings) {
       // a device sees nobody's coming and going but one's own: only the server knows who is the last
-      if (alarm.trigger.kind === 'place' && alarm.trigger.who === 'last' && !d.holdsAll) continue;
+      if (alarm.trigger.kind === 'place' && alarm.trigger.who === 'last' && !d.whole) continue;
       ring(alarm, at, { place: place.name, on, unknown: unknown.map(({ name }) => name) }, d);
     }
     for (const { itemId } of taken) d.note('someone-there', { title: d.need('item', itemId).title });

@@ -1,18 +1,9 @@
+import type { Rows } from '../reader/finding.ts';
 import { isCalendarDate } from '../model/calendar-date.ts';
 import type { Item } from '../model/item.ts';
 import { FIELD_NUMBER_MAX, FIELD_TEXT_MAX, type FieldKind, type FieldOption, type FieldValue, type OwnField, type RawValue } from '../model/own-field.ts';
-import type { Person } from '../model/person.ts';
 import { byPosition } from '../model/position.ts';
 import { addressOf } from '../model/web-address.ts';
-
-/** What fields are read from: a part of `Reader` that a device has. */
-export interface FieldRows {
-  all(noun: 'ownField'): OwnField[];
-  by(noun: 'ownField', field: 'listId', value: string): OwnField[];
-  by(noun: 'fieldValue', field: 'itemId', value: string): FieldValue[];
-  get(noun: 'ownField', id: string): OwnField | 'absent' | 'not-held';
-  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
-}
 
 /** A field of an item with what is in it. */
 export interface FieldReading {
@@ -26,7 +17,7 @@ export interface FieldReading {
 const isLive = ({ removedAt }: OwnField): boolean => removedAt === null;
 
 /** Those of the house first, then the list’s, each in their order. */
-export function fieldsOf(listId: string | null, rows: Pick<FieldRows, 'all' | 'by'>): OwnField[] {
+export function fieldsOf(listId: string | null, rows: Pick<Rows, 'all' | 'by'>): OwnField[] {
   const houses = rows.all('ownField').filter((field) => field.listId === null && isLive(field));
   const lists = listId === null ? [] : rows.by('ownField', 'listId', listId).filter(isLive);
   return [...houses.sort(byPosition), ...lists.sort(byPosition)];
@@ -37,12 +28,12 @@ const isIn = ({ listId, parentId }: Pick<Item, 'listId' | 'parentId'>, field: Ow
   parentId === null && isLive(field) && (field.listId === null || field.listId === listId);
 
 /** What an item says in one field; null: nothing, or nothing that its kind can say. */
-export function valueIn(item: Pick<Item, 'id' | 'listId' | 'parentId'>, field: OwnField, rows: FieldRows): RawValue | null {
+export function valueIn(item: Pick<Item, 'id' | 'listId' | 'parentId'>, field: OwnField, rows: Rows): RawValue | null {
   return isIn(item, field) ? found(field, item, rows.by('fieldValue', 'itemId', item.id), rows).value : null;
 }
 
 /** Everything an item says in fields: those of where it is, also the empty ones, and after them what it brought from elsewhere. */
-export function readingsOf(item: Pick<Item, 'id' | 'listId' | 'parentId'>, rows: FieldRows): FieldReading[] {
+export function readingsOf(item: Pick<Item, 'id' | 'listId' | 'parentId'>, rows: Rows): FieldReading[] {
   const held = rows.by('fieldValue', 'itemId', item.id);
   const used = new Set<string>();
   const here = (item.parentId === null ? fieldsOf(item.listId, rows) : []).map((field): FieldReading => {
@@ -52,8 +43,8 @@ export function readingsOf(item: Pick<Item, 'id' | 'listId' | 'parentId'>, rows:
     return { field, value, isFaint: false };
   });
   const brought = held.flatMap((row): FieldReading[] => {
-    const field = rows.get('ownField', row.fieldId);
-    if (used.has(row.id) || used.has(row.fieldId) || typeof field === 'string' || !isLive(field)) return [];
+    const field = rows.find('ownField', row.fieldId);
+    if (used.has(row.id) || used.has(row.fieldId) || field === undefined || !isLive(field)) return [];
     const value = read(row, field, rows);
     return value === null ? [] : [{ field, value, isFaint: true }];
   });
@@ -65,7 +56,7 @@ function found(
   field: OwnField,
   { listId }: Pick<Item, 'listId'>,
   held: readonly FieldValue[],
-  rows: FieldRows,
+  rows: Rows,
 ): { from: FieldValue | null; value: RawValue | null } {
   const own = held.find(({ fieldId }) => fieldId === field.id);
   if (own && (own.value !== null || own.isCleared)) return { from: own, value: read(own, field, rows) };
@@ -75,9 +66,9 @@ function found(
 }
 
 /** A field that was removed where the item is now is gone; one that was removed elsewhere doesn’t empty what was carried over. */
-function isAlike({ fieldId }: FieldValue, field: OwnField, listId: string | null, rows: FieldRows): boolean {
-  const other = rows.get('ownField', fieldId);
-  if (typeof other === 'string' || other.kind !== field.kind || nameKey(other.name) !== nameKey(field.name)) return false;
+function isAlike({ fieldId }: FieldValue, field: OwnField, listId: string | null, rows: Rows): boolean {
+  const other = rows.find('ownField', fieldId);
+  if (other === undefined || other.kind !== field.kind || nameKey(other.name) !== nameKey(field.name)) return false;
   return isLive(other) || other.listId !== listId;
 }
 
@@ -85,17 +76,17 @@ function isAlike({ fieldId }: FieldValue, field: OwnField, listId: string | null
 export const nameKey = (name: string): string => name.trim().toLowerCase();
 
 /** As what the field is now: where it was of another kind, through the words it would be said with. */
-function read(row: FieldValue, field: OwnField, rows: Pick<FieldRows, 'get'>): RawValue | null {
+function read(row: FieldValue, field: OwnField, rows: Pick<Rows, 'find'>): RawValue | null {
   if (row.value === null) return null;
-  const written = row.fieldId === field.id ? field : rows.get('ownField', row.fieldId);
-  const options = typeof written === 'string' ? [] : written.options;
+  const written = row.fieldId === field.id ? field : rows.find('ownField', row.fieldId);
+  const options = written === undefined ? [] : written.options;
   if (row.kind === field.kind && (row.kind !== 'choice' || row.fieldId === field.id)) return fits(row.value, field.kind, field.options) ? row.value : null;
   const words = inWords(row.value, row.kind, options, rows);
   return words === null ? null : readField(words, field);
 }
 
 /** How many of these would have nothing to say if the field were of another kind. */
-export function countLost(field: OwnField, to: Pick<OwnField, 'kind' | 'options'>, values: readonly FieldValue[], rows: Pick<FieldRows, 'get'>): number {
+export function countLost(field: OwnField, to: Pick<OwnField, 'kind' | 'options'>, values: readonly FieldValue[], rows: Pick<Rows, 'find'>): number {
   return values.filter((row) => read(row, field, rows) !== null && read(row, { ...field, ...to }, rows) === null).length;
 }
 
@@ -106,11 +97,11 @@ const fits = (value: RawValue, kind: FieldKind, options: readonly FieldOption[])
 };
 
 /** What is written in words: a person by name, a choice by its own; null: it is gone. */
-function inWords(value: RawValue, kind: FieldKind, options: readonly FieldOption[], rows: Pick<FieldRows, 'get'>): string | null {
+function inWords(value: RawValue, kind: FieldKind, options: readonly FieldOption[], rows: Pick<Rows, 'find'>): string | null {
   if (kind === 'choice') return options.find(({ id }) => id === value)?.name ?? null;
   if (kind === 'person') {
-    const person = rows.get('person', String(value));
-    return typeof person === 'string' ? null : person.name;
+    const person = rows.find('person', String(value));
+    return person?.name ?? null;
   }
   return kind === 'tick' ? null : String(value);
 }

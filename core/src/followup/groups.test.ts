@@ -8,7 +8,7 @@ function house() {
   for (const name of ['Leila', 'Noor', 'Eetu']) w.join(name);
   const list = w.list('Aino', 'Boathouse', [['Eetu', 'edit']]);
   const hand = (title: string, names: string[], more: object = {}) => w.item('Aino', title, { list, persons: names.map((name) => w.person(name)), ...more });
-  const of = (name = 'Aino'): FollowUp[] => followUpsOf(w.person(name), w.rows as never, w.now, ZONE);
+  const of = (name = 'Aino'): FollowUp[] => followUpsOf(w.person(name), w.rows, w.now, ZONE);
   const groups = (name = 'Aino') => of(name).map((one) => `${one.group}: ${one.item.title} (${one.reason})`);
   return { w, list, hand, of, groups };
 }

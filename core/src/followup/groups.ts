@@ -1,5 +1,5 @@
+import type { Rows } from '../reader/finding.ts';
 import type { Item } from '../model/item.ts';
-import type { Row } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
 import { isHere } from '../model/person.ts';
 import { instantDue } from '../time/clock.ts';
@@ -21,16 +21,6 @@ export interface FollowUp {
   parts: Part[];
 }
 
-/** What following up reads: a part of `Reader` that every side has. */
-export interface FollowUpRows {
-  all(noun: 'part'): Part[];
-  all(noun: 'item'): Item[];
-  by(noun: 'part', field: 'itemId', value: string): Part[];
-  by(noun: 'timeAway', field: 'personId', value: string): Row<'timeAway'>[];
-  get(noun: 'item', id: string): Item | 'absent' | 'not-held';
-  get(noun: 'person', id: string): Row<'person'> | 'absent' | 'not-held';
-}
-
 /** After this many nudges without a sign of life the giver is asked instead. */
 export const NUDGES_BEFORE_ASKING = 3;
 
@@ -38,7 +28,7 @@ export const NUDGES_BEFORE_ASKING = 3;
 export const isLate = (item: Pick<Item, 'due'>, now: string, zone: string): boolean => item.due !== null && instantDue(item.due, zone) <= now;
 
 /** Everything a person handed to others and that is not settled for good, each item once. */
-export function followUpsOf(giverId: string, rows: FollowUpRows, now: string, zone: string): FollowUp[] {
+export function followUpsOf(giverId: string, rows: Rows, now: string, zone: string): FollowUp[] {
   const itemIds = new Set(
     rows
       .all('part')
@@ -48,8 +38,8 @@ export function followUpsOf(giverId: string, rows: FollowUpRows, now: string, zo
   const found: FollowUp[] = [];
   for (const item of rows.all('item')) if (isNobodysTurn(item) && item.makerId === giverId) itemIds.add(item.id);
   for (const itemId of itemIds) {
-    const item = rows.get('item', itemId);
-    if (typeof item === 'string' || item.removedAt) continue;
+    const item = rows.find('item', itemId);
+    if (item === undefined || item.removedAt) continue;
     const followUp = followUpOf(item, giverId, rows, now, zone);
     if (followUp) found.push(followUp);
   }
@@ -57,7 +47,7 @@ export function followUpsOf(giverId: string, rows: FollowUpRows, now: string, zo
 }
 
 /** Where one item stands for its giver, or null when there is nothing to follow any more. */
-function followUpOf(item: Item, giverId: string, rows: FollowUpRows, now: string, zone: string): FollowUp | null {
+function followUpOf(item: Item, giverId: string, rows: Rows, now: string, zone: string): FollowUp | null {
   const parts = rows.by('part', 'itemId', item.id).filter((part) => part.personId !== null && part.takenBackAt === null);
   const others = parts.filter((part) => isFrom(part, giverId) && part.personId !== giverId);
   const stands = (group: FollowUpGroup, reason: FollowUpReason, part: Part | null): FollowUp => ({ item, group, reason, part, parts });
@@ -80,7 +70,7 @@ function followUpOf(item: Item, giverId: string, rows: FollowUpRows, now: string
   return stands('in-hand', 'in-hand', first);
 }
 
-function needOf(item: Item, counting: Part[], rows: FollowUpRows): { reason: FollowUpReason; part: Part } | null {
+function needOf(item: Item, counting: Part[], rows: Rows): { reason: FollowUpReason; part: Part } | null {
   const find = (reason: FollowUpReason, meets: (part: Part) => boolean) => {
     const part = counting.find(meets);
     return part ? { reason, part } : null;
@@ -97,16 +87,16 @@ function needOf(item: Item, counting: Part[], rows: FollowUpRows): { reason: Fol
   );
 }
 
-const hasLeft = (part: Part, rows: FollowUpRows): boolean => {
-  const person = rows.get('person', part.personId!);
-  return typeof person !== 'string' && !isHere(person);
+const hasLeft = (part: Part, rows: Rows): boolean => {
+  const person = rows.find('person', part.personId!);
+  return person !== undefined && !isHere(person);
 };
 
 /** A chore whose turn nobody can take: it waits for a decision. */
 const isNobodysTurn = (item: Item): boolean => item.turn?.kind === 'nobody' && item.removedAt === null;
 
 /** They had said they would, and are away on its day. */
-function isAway(item: Item, part: Part, rows: FollowUpRows): boolean {
+function isAway(item: Item, part: Part, rows: Rows): boolean {
   const day = item.due?.slice(0, 10);
   if (item.turn === null || day === undefined || part.standing === 'completed') return false;
   return rows.by('timeAway', 'personId', part.personId!).some(({ from, to, removedAt }) => removedAt === null && from <= day && day <= to);

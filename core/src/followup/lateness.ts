@@ -1,12 +1,6 @@
-import type { Item } from '../model/item.ts';
-import type { Part } from '../model/part.ts';
+import type { Rows } from '../reader/finding.ts';
 import { instantDue } from '../time/clock.ts';
 import { counts } from './standing.ts';
-
-export interface LatenessRows {
-  all(noun: 'part'): Part[];
-  get(noun: 'item', id: string): Item | 'absent' | 'not-held';
-}
 
 /** How likely somebody is late, with its evidence. */
 export interface Lateness {
@@ -25,12 +19,12 @@ const LEAST = 5;
  * Over the last dated parts handed to a person: a part counts as late if it was checked off after its deadline, or is open past it.
  * Null: too few to say anything. Before anything is known people count as punctual three times to one.
  */
-export function latenessOf(personId: string, rows: LatenessRows, now: string, zone: string): Lateness | null {
+export function latenessOf(personId: string, rows: Rows, now: string, zone: string): Lateness | null {
   const dated: { due: string; late: boolean }[] = [];
   for (const part of rows.all('part')) {
     if (part.personId !== personId || part.giverId === null || part.giverId === personId || !counts(part)) continue;
-    const item = rows.get('item', part.itemId);
-    if (typeof item === 'string' || item.due === null || item.removedAt !== null) continue;
+    const item = rows.find('item', part.itemId);
+    if (item === undefined || item.due === null || item.removedAt !== null) continue;
     const due = instantDue(item.due, zone);
     const done = part.standing === 'completed' ? part.completedAt : null;
     // what is open and not yet due says nothing

@@ -1,24 +1,13 @@
+import type { Rows } from '../reader/finding.ts';
 import type { House } from '../model/house.ts';
-import type { Item } from '../model/item.ts';
 import { YES } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
-import type { Wait } from '../model/wait-schema.ts';
-import type { TimeAway } from '../model/time-away-schema.ts';
-import { isHere, type Person } from '../model/person.ts';
+import { isHere } from '../model/person.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
 import { isDone } from './standing.ts';
 import { dependsOn } from './waiting.ts';
 import { nextNudge, WINDOW_MS, type Nudge } from './nudging.ts';
 import { quietOf } from './quiet.ts';
-
-/** What nudging reads: a part of `Reader` that every side has. */
-export interface NudgeRows {
-  by(noun: 'part', index: 'itemId' | 'open' | 'nudged', value: string): Part[];
-  by(noun: 'wait', field: 'itemId', value: string): Wait[];
-  by(noun: 'timeAway', field: 'personId', value: string): TimeAway[];
-  get(noun: 'item', id: string): Item | 'absent' | 'not-held';
-  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
-}
 
 /** When a person is next asked, and about what: several things that fall together are one. */
 export interface NudgeBatch {
@@ -29,10 +18,10 @@ export interface NudgeBatch {
 }
 
 /** The next nudge of a part as the house has it, or null. */
-export function nudgeOf(part: Part, house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): Nudge | null {
-  const item = rows.get('item', part.itemId);
-  const person = part.personId ? rows.get('person', part.personId) : 'absent';
-  if (typeof item === 'string' || item.removedAt !== null || typeof person === 'string' || !isHere(person)) return null;
+export function nudgeOf(part: Part, house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: Rows): Nudge | null {
+  const item = rows.find('item', part.itemId);
+  const person = part.personId ? rows.find('person', part.personId) : undefined;
+  if (item === undefined || item.removedAt !== null || person === undefined || !isHere(person)) return null;
   if (isDone(item, rows.by('part', 'itemId', item.id))) return null;
   const firsts = rows.by('wait', 'itemId', item.id).filter((wait) => dependsOn(wait) !== null);
   // nobody is asked about what can't be begun
@@ -42,7 +31,7 @@ export function nudgeOf(part: Part, house: Pick<House, 'zone' | 'dayParts' | 'pa
 }
 
 /** The next round of everybody who has one, earliest first. Never two of a person within one window. */
-export function nudgeBatches(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): NudgeBatch[] {
+export function nudgeBatches(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: Rows): NudgeBatch[] {
   const working = nudgeBatchesInSteps(house, rows);
   for (;;) {
     const step = working.next();
@@ -54,7 +43,7 @@ export function nudgeBatches(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, r
 const AT_ONCE = 100;
 
 /** The same, with pauses: where there are thousands of parts, others have their turn in between. */
-export function* nudgeBatchesInSteps(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: NudgeRows): Generator<void, NudgeBatch[]> {
+export function* nudgeBatchesInSteps(house: Pick<House, 'zone' | 'dayParts' | 'pace'>, rows: Rows): Generator<void, NudgeBatch[]> {
   let worked = 0;
   const nudges = new Map<string, { partId: string; at: string }[]>();
   const last = new Map<string, string>();

@@ -20,7 +20,7 @@ function house() {
       const [round] = nudgeBatches(house(), w.rows);
       if (!round || round.at > end) return fired;
       if (round.at > w.now) w.now = round.at;
-      const reasons = round.partIds.map((id) => nudgeOf(w.rows.get('part', id) as never, house(), w.rows)!.reason);
+      const reasons = round.partIds.map((id) => nudgeOf(w.rows.find('part', id) as never, house(), w.rows)!.reason);
       w.system('nudge.send', { person: round.personId, parts: round.partIds, at: round.at });
       fired.push(`${wallOf(w.now)} ${[...new Set(reasons)].join(', ')}`);
     }

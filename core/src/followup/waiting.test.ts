@@ -2,7 +2,7 @@ import { agendaOf } from '../planning/agenda.ts';
 import { World } from '../testing/world.ts';
 import { asksAhead, waitsOf } from './waiting.ts';
 
-const houseOf = (w: World) => w.rows.get('house', w.houseId) as never;
+const houseOf = (w: World) => w.rows.find('house', w.houseId) as never;
 const where = (w: World, item: string, name = 'Aino') =>
   agendaOf({ personId: w.person(name), now: w.now, house: houseOf(w) }, w.rows).find((entry) => entry.item.id === item)?.where;
 
@@ -14,7 +14,7 @@ test('what waits stays in its list and is out of today, until it has come', () =
   w.must('Aino', 'wait.set', { item, words: 'the van' });
   expect(where(w, item)).toBe('waiting');
   expect(w.row(item).listId).toBe(list);
-  const [wait] = waitsOf(w.person('Aino'), w.rows as never);
+  const [wait] = waitsOf(w.person('Aino'), w.rows);
   w.must('Aino', 'wait.end', { wait: wait!.id });
   expect(where(w, item)).toBe('today');
 });
@@ -37,18 +37,18 @@ test('on the day to ask again it comes up, and its maker is told once', () => {
   const item = w.item('Aino', 'Hang the sign');
   w.must('Aino', 'wait.set', { item, person: w.person('Tapio'), words: 'the ladder', askOn: '2026-11-26' });
   expect(where(w, item)).toBe('waiting');
-  expect(asksAhead(houseOf(w), w.rows as never)[0]).toMatchObject({ at: '2026-11-26T04:00:00.000Z' });
+  expect(asksAhead(houseOf(w), w.rows)[0]).toMatchObject({ at: '2026-11-26T04:00:00.000Z' });
   w.now = '2026-11-26T04:00:00.000Z';
-  const [wait] = waitsOf(w.person('Aino'), w.rows as never);
+  const [wait] = waitsOf(w.person('Aino'), w.rows);
   w.system('wait.askAgain', { wait: wait!.id });
   w.system('wait.askAgain', { wait: wait!.id });
   expect(w.told('Aino')).toEqual(['ask-again']);
-  expect(asksAhead(houseOf(w), w.rows as never)).toEqual([]);
+  expect(asksAhead(houseOf(w), w.rows)).toEqual([]);
   expect(where(w, item)).toBe('today');
   // another day: it waits again, and is told again then
   w.must('Aino', 'wait.change', { wait: wait!.id, askOn: '2026-11-30' });
   expect(where(w, item)).toBe('waiting');
-  expect(asksAhead(houseOf(w), w.rows as never)[0]).toMatchObject({ at: '2026-11-30T04:00:00.000Z' });
+  expect(asksAhead(houseOf(w), w.rows)[0]).toMatchObject({ at: '2026-11-30T04:00:00.000Z' });
 });
 
 test('refused: a day that has passed, and by who may not check off there', () => {

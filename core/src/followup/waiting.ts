@@ -1,18 +1,10 @@
+import type { Rows } from '../reader/finding.ts';
 import { isDone } from './standing.ts';
 import type { House } from '../model/house.ts';
-import type { Item } from '../model/item.ts';
 import { YES } from '../model/nouns.ts';
-import type { Part } from '../model/part.ts';
 import type { Wait } from '../model/wait-schema.ts';
 import { instantAt } from '../time/clock.ts';
 import { earliestFirst } from '../time/earliest-first.ts';
-
-/** What waiting reads: a part of `Reader` that every side has. */
-export interface WaitRows {
-  by(noun: 'wait', field: 'open', value: string): Wait[];
-  by(noun: 'part', field: 'itemId', value: string): Part[];
-  get(noun: 'item', id: string): Item | 'absent' | 'not-held';
-}
 
 /** The waits of an item that have not ended. */
 export const openWaits = (waits: readonly Wait[]): Wait[] => waits.filter((wait) => wait.endedAt === null);
@@ -31,7 +23,7 @@ export interface AskAgain {
 }
 
 /** When what was waited for is to be asked about again, the next first: in the morning of the day chosen, once. */
-export function asksAhead(house: Pick<House, 'zone' | 'dayParts'>, rows: WaitRows): AskAgain[] {
+export function asksAhead(house: Pick<House, 'zone' | 'dayParts'>, rows: Rows): AskAgain[] {
   const found = rows.by('wait', 'open', YES).flatMap((wait) => {
     if (wait.askOn === null || wait.toldOn === wait.askOn || !isOpen(wait, rows)) return [];
     return [{ waitId: wait.id, at: instantAt(`${wait.askOn}T${house.dayParts.morning}`, house.zone) }];
@@ -40,14 +32,14 @@ export function asksAhead(house: Pick<House, 'zone' | 'dayParts'>, rows: WaitRow
 }
 
 /** Everything somebody marked as waiting that is still open, the longest first. */
-export function waitsOf(makerId: string, rows: WaitRows): Wait[] {
+export function waitsOf(makerId: string, rows: Rows): Wait[] {
   return rows
     .by('wait', 'open', YES)
     .filter((wait) => wait.makerId === makerId && isOpen(wait, rows))
     .sort((a, b) => (a.since < b.since ? -1 : a.since > b.since ? 1 : a.id < b.id ? -1 : 1));
 }
 
-function isOpen(wait: Wait, rows: WaitRows): boolean {
-  const item = rows.get('item', wait.itemId);
-  return typeof item !== 'string' && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id));
+function isOpen(wait: Wait, rows: Rows): boolean {
+  const item = rows.find('item', wait.itemId);
+  return item !== undefined && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id));
 }

@@ -9,7 +9,7 @@ const TODAY = '2026-11-24';
 const living = (w: World, item: string) => isLiving(w.row(item), w.parts(item));
 /** Of items and what names them. */
 const beyond = (w: World, from = w.seq) =>
-  beyondWindow(w.rows, from, TODAY).flatMap(({ noun, id }) => ((w.rows.get(noun, id) as { itemId?: string | null }).itemId === null ? [] : [`${noun}:${id}`]));
+  beyondWindow(w.rows, from, TODAY).flatMap(({ noun, id }) => ((w.rows.find(noun, id) as { itemId?: string | null }).itemId === null ? [] : [`${noun}:${id}`]));
 
 /** Aino's house; what she does in her own pile is in no list, so that nothing but its age speaks for it. */
 function house() {

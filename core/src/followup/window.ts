@@ -51,7 +51,7 @@ export function hasPassed(noun: Noun, row: Row, today: string): boolean {
 }
 
 /** What a device may let go of: the rows it holds and needn't. */
-export function beyondWindow(rows: Pick<Reader, 'get' | 'by' | 'all'>, from: number, today: string): { noun: Noun; id: string }[] {
+export function beyondWindow(rows: Pick<Reader, 'find' | 'by' | 'all'>, from: number, today: string): { noun: Noun; id: string }[] {
   const clusters = clustersOf(rows);
   const newest = newestOf(clusters, rows);
   const beyond: { noun: Noun; id: string }[] = [];
@@ -72,12 +72,11 @@ const HISTORY = ['activity'] as const;
 const PASSING = ['activity', 'notice', 'slot', 'errandRound'] as const;
 
 /** Items by what stands highest above them, as far as it is held. */
-function clustersOf(rows: Pick<Reader, 'get' | 'all'>): Map<string, Item[]> {
-  const find = { find: (noun: 'item', id: string) => itemOr(rows.get(noun, id)) };
+function clustersOf(rows: Pick<Reader, 'find' | 'all'>): Map<string, Item[]> {
   const clusters = new Map<string, Item[]>();
   for (const item of rows.all('item')) {
     let top = item.id;
-    for (const { id } of above(item, find)) top = id;
+    for (const { id } of above(item, rows)) top = id;
     const known = clusters.get(top);
     if (known) known.push(item);
     else clusters.set(top, [item]);
@@ -86,7 +85,7 @@ function clustersOf(rows: Pick<Reader, 'get' | 'all'>): Map<string, Item[]> {
 }
 
 /** The clusters that are among the newest of a list or a chore. */
-function newestOf(clusters: ReadonlyMap<string, readonly Item[]>, rows: Pick<Reader, 'get'>): Set<string> {
+function newestOf(clusters: ReadonlyMap<string, readonly Item[]>, rows: Pick<Reader, 'find'>): Set<string> {
   const queues = new Map<string, { most: number; tops: { top: string; seq: number }[] }>();
   for (const [top, items] of clusters)
     for (const item of items)
@@ -100,17 +99,15 @@ function newestOf(clusters: ReadonlyMap<string, readonly Item[]>, rows: Pick<Rea
   return kept;
 }
 
-const itemOr = (held: Item | 'absent' | 'not-held'): Item | undefined => (typeof held === 'string' ? undefined : held);
-
 function isWanted(item: Item, rows: Pick<Reader, 'by'>, from: number): boolean {
   const parts = rows.by('part', 'itemId', item.id);
   return isHeldByAll(item, parts, from) || CLUSTERED.some((noun) => noun !== 'part' && rows.by(noun, 'itemId', item.id).some(({ seq }) => seq > from));
 }
 
 /** In which queues of the newest an item stands: its list's at its top, its chore's also when it was left out. */
-function queuesOf({ listId, parentId, seriesId, removedAt }: Item, rows: Pick<Reader, 'get'>): [of: string, most: number][] {
-  const list = listId === null || parentId !== null || removedAt !== null ? 'absent' : rows.get('list', listId);
-  const isShown = typeof list !== 'string' && list.filedAt === null && list.removedAt === null;
+function queuesOf({ listId, parentId, seriesId, removedAt }: Item, rows: Pick<Reader, 'find'>): [of: string, most: number][] {
+  const list = listId === null || parentId !== null || removedAt !== null ? undefined : rows.find('list', listId);
+  const isShown = list !== undefined && list.filedAt === null && list.removedAt === null;
   return [
     ...(isShown ? [[list.id, NEWEST_OF_LIST] as [string, number]] : []),
     ...(seriesId === null ? [] : [[seriesId, NEWEST_OF_SERIES] as [string, number]]),

@@ -1,10 +1,11 @@
+import type { Rows } from '../reader/finding.ts';
 import { byPosition } from '../model/position.ts';
 import type { DayParts } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { calendarDateOf } from '../time/clock.ts';
 import { itemsInPlay } from './in-play.ts';
-import type { PlanRows, PlanView } from './rows.ts';
+import type { PlanView } from './rows.ts';
 import { doneAt, isKeptAway, isToSort, nextDay, partFor, Today, whereaboutsOf, type Whereabouts } from './whereabouts.ts';
 
 export const DAY_PARTS = ['morning', 'day', 'evening', 'any'] as const;
@@ -26,7 +27,7 @@ export interface AgendaEntry {
 }
 
 /** Everything that is a person's, steps within their item left out, in the order of the day. Done: of today only. */
-export function agendaOf(view: PlanView, rows: PlanRows): AgendaEntry[] {
+export function agendaOf(view: PlanView, rows: Rows): AgendaEntry[] {
   const today = new Today(view);
   const found: Sortable[] = [];
   for (const item of itemsInPlay(today.date, rows)) {
@@ -37,7 +38,7 @@ export function agendaOf(view: PlanView, rows: PlanRows): AgendaEntry[] {
 }
 
 /** Where an item shows for the person of that day, or null if it is not theirs to see among things to do. */
-export function placeFor(item: Item, parts: readonly Part[], today: Today, rows: PlanRows): AgendaEntry | null {
+export function placeFor(item: Item, parts: readonly Part[], today: Today, rows: Rows): AgendaEntry | null {
   const part = partFor(item, parts, today.view.personId, rows);
   if (!part || isKeptAway(item, part, rows)) return null;
   const where = whereaboutsOf(item, part, parts, today, rows);

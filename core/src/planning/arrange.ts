@@ -1,14 +1,12 @@
+import type { Rows } from '../reader/finding.ts';
 import type { Grouping, Sorting } from '../model/arrangement.ts';
-import { valueIn, type FieldRows } from '../followup/fields.ts';
+import { valueIn } from '../followup/fields.ts';
 import { fieldOfKey, isFieldKey, type FieldKey, type OwnField } from '../model/own-field.ts';
 import { stageOf, stagesOf } from '../followup/stages.ts';
-import type { List } from '../model/list.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
-import type { Person } from '../model/person.ts';
 import type { Tag } from '../model/tag.ts';
 import { countingParts } from '../followup/standing.ts';
-import type { PlanRows } from './rows.ts';
 import { nextDay } from './whereabouts.ts';
 
 /** An item as one person has it. */
@@ -25,19 +23,8 @@ export interface Group<T> {
   entries: T[];
 }
 
-/** What arranging looks up: a part of `Reader` that a device has. */
-export interface ArrangeRows {
-  get(noun: 'list', id: string): List | 'absent' | 'not-held';
-  all(noun: 'list'): List[];
-  get(noun: 'tag', id: string): Tag | 'absent' | 'not-held';
-  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
-  get(noun: 'ownField', id: string): OwnField | 'absent' | 'not-held';
-  all(noun: 'ownField'): OwnField[];
-  by: PlanRows['by'] & FieldRows['by'];
-}
-
 /** Sorted by what was chosen, stably: what is alike stays in the order given. What has no such thing comes last, either way round. */
-export function sortBy<T extends Arrangeable>(entries: readonly T[], sorting: Sorting, rows: ArrangeRows, isDescending = false): T[] {
+export function sortBy<T extends Arrangeable>(entries: readonly T[], sorting: Sorting, rows: Rows, isDescending = false): T[] {
   if (sorting === 'usual') return [...entries];
   const keyOf = isFieldKey(sorting) ? sortingByField(sorting, rows) : SORT_KEYS[sorting];
   const keyed = entries.map((entry) => ({ entry, key: keyOf(entry, rows) }));
@@ -48,7 +35,7 @@ export function sortBy<T extends Arrangeable>(entries: readonly T[], sorting: So
 /** Words are compared as people read them, codes (days, hours, own order) by their characters. */
 type SortKey = { words: string } | { code: string } | number | null;
 
-const SORT_KEYS: Record<Exclude<Sorting, 'usual' | FieldKey>, (entry: Arrangeable, rows: ArrangeRows) => SortKey> = {
+const SORT_KEYS: Record<Exclude<Sorting, 'usual' | FieldKey>, (entry: Arrangeable, rows: Rows) => SortKey> = {
   // a day without an hour comes after the hours of that day
   due: ({ item }) => atTheEnd(item.due),
   plan: ({ part }) => atTheEnd(part?.plan ?? null),
@@ -77,28 +64,28 @@ function compareKeys(a: SortKey, b: SortKey): number {
 
 const codeOf = (key: { words: string } | { code: string }): string => ('code' in key ? key.code : key.words);
 
-const tagsOf = (item: Item, rows: ArrangeRows): Tag[] =>
-  item.tagIds.map((id) => rows.get('tag', id)).filter((tag): tag is Tag => typeof tag !== 'string' && !tag.removedAt);
+const tagsOf = (item: Item, rows: Rows): Tag[] =>
+  item.tagIds.map((id) => rows.find('tag', id)).filter((tag): tag is Tag => tag !== undefined && !tag.removedAt);
 
-const namesOfTags = (item: Item, rows: ArrangeRows): string[] =>
+const namesOfTags = (item: Item, rows: Rows): string[] =>
   tagsOf(item, rows)
     .map((tag) => tag.name)
     .sort(collator.compare);
 
-const namesOfHolders = (item: Item, rows: ArrangeRows): string[] =>
+const namesOfHolders = (item: Item, rows: Rows): string[] =>
   holdersOf(item, rows)
-    .map((id) => rows.get('person', id))
-    .flatMap((person) => (typeof person === 'string' ? [] : person.name))
+    .map((id) => rows.find('person', id))
+    .flatMap((person) => (person === undefined ? [] : person.name))
     .sort(collator.compare);
 
 /** Whoever has it to do, or did it. */
-const holdersOf = (item: Item, rows: ArrangeRows): string[] => countingParts(rows.by('part', 'itemId', item.id)).flatMap((part) => part.personId ?? []);
+const holdersOf = (item: Item, rows: Rows): string[] => countingParts(rows.by('part', 'itemId', item.id)).flatMap((part) => part.personId ?? []);
 
 /**
  * Put under headings, each in the order given. By person and by tag, what belongs to several stands under each of them.
  * Dates come in their order, lists in theirs, people and tags by name; what has none of it comes last.
  */
-export function groupBy<T extends Arrangeable>(entries: readonly T[], grouping: Group<T>['by'], rows: ArrangeRows): Group<T>[] {
+export function groupBy<T extends Arrangeable>(entries: readonly T[], grouping: Group<T>['by'], rows: Rows): Group<T>[] {
   const [keysOf, rankOf] = isFieldKey(grouping) ? groupingByField(grouping, rows) : [GROUP_KEYS[grouping], HEADING_RANKS[grouping]];
   const groups = new Map<string | null, T[]>();
   for (const entry of entries) {
@@ -113,7 +100,7 @@ export function groupBy<T extends Arrangeable>(entries: readonly T[], grouping: 
   return ranked.sort((a, b) => compareKeys(a.rank, b.rank)).map(({ key, entries: found }) => ({ by: grouping, key, entries: found }));
 }
 
-const GROUP_KEYS: Record<Exclude<Group<unknown>['by'], FieldKey>, (entry: Arrangeable, rows: ArrangeRows) => string[]> = {
+const GROUP_KEYS: Record<Exclude<Group<unknown>['by'], FieldKey>, (entry: Arrangeable, rows: Rows) => string[]> = {
   date: ({ item, part }) => {
     const day = nextDay(item, { plan: part?.plan ?? null });
     return day === null ? [] : [day];
@@ -122,17 +109,17 @@ const GROUP_KEYS: Record<Exclude<Group<unknown>['by'], FieldKey>, (entry: Arrang
   person: ({ item }, rows) => holdersOf(item, rows),
   tag: ({ item }, rows) => tagsOf(item, rows).map((tag) => tag.id),
   stage: ({ item }, rows) => {
-    const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
-    const stage = typeof list === 'string' ? null : stageOf(item, list, rows.by('part', 'itemId', item.id));
+    const list = item.listId === null ? undefined : rows.find('list', item.listId);
+    const stage = list === undefined ? null : stageOf(item, list, rows.by('part', 'itemId', item.id));
     return stage ? [stage.id] : [];
   },
 };
 
-const HEADING_RANKS: Record<Exclude<Group<unknown>['by'], FieldKey>, (key: string, rows: ArrangeRows) => SortKey> = {
+const HEADING_RANKS: Record<Exclude<Group<unknown>['by'], FieldKey>, (key: string, rows: Rows) => SortKey> = {
   date: (date) => ({ code: date }),
-  list: (id, rows) => named(rows.get('list', id), (list) => ({ code: `${list.position} ${list.id}` })),
-  person: (id, rows) => named(rows.get('person', id), ({ name }) => ({ words: name })),
-  tag: (id, rows) => named(rows.get('tag', id), ({ name }) => ({ words: name })),
+  list: (id, rows) => named(rows.find('list', id), (list) => ({ code: `${list.position} ${list.id}` })),
+  person: (id, rows) => named(rows.find('person', id), ({ name }) => ({ words: name })),
+  tag: (id, rows) => named(rows.find('tag', id), ({ name }) => ({ words: name })),
   // list by list, in the order of each
   stage: (id, rows) => {
     const list = rows.all('list').find((one) => stagesOf(one).some((stage) => stage.id === id));
@@ -140,19 +127,19 @@ const HEADING_RANKS: Record<Exclude<Group<unknown>['by'], FieldKey>, (key: strin
   },
 };
 
-type KeyOf<K> = (entry: Arrangeable, rows: ArrangeRows) => K;
+type KeyOf<K> = (entry: Arrangeable, rows: Rows) => K;
 
 /** By what items say in a field; a field that is gone says nothing. */
-function sortingByField(key: FieldKey, rows: ArrangeRows): KeyOf<SortKey> {
-  const field = rows.get('ownField', fieldOfKey(key));
-  if (typeof field === 'string') return () => null;
+function sortingByField(key: FieldKey, rows: Rows): KeyOf<SortKey> {
+  const field = rows.find('ownField', fieldOfKey(key));
+  if (field === undefined) return () => null;
   return ({ item }) => {
     const value = valueIn(item, field, rows);
     return value === null ? null : rankOfValue(value, field, rows);
   };
 }
 
-function rankOfValue(value: string | number | boolean, { kind, options }: OwnField, rows: ArrangeRows): SortKey {
+function rankOfValue(value: string | number | boolean, { kind, options }: OwnField, rows: Rows): SortKey {
   switch (kind) {
     case 'number':
       return Number(value);
@@ -162,7 +149,7 @@ function rankOfValue(value: string | number | boolean, { kind, options }: OwnFie
     case 'choice':
       return options.findIndex(({ id }) => id === value);
     case 'person':
-      return named(rows.get('person', String(value)), ({ name }) => ({ words: name }));
+      return named(rows.find('person', String(value)), ({ name }) => ({ words: name }));
     case 'date':
       return { code: String(value) };
     default:
@@ -170,9 +157,9 @@ function rankOfValue(value: string | number | boolean, { kind, options }: OwnFie
   }
 }
 
-function groupingByField(key: FieldKey, rows: ArrangeRows): [keysOf: KeyOf<string[]>, rankOf: (key: string) => SortKey] {
-  const field = rows.get('ownField', fieldOfKey(key));
-  if (typeof field === 'string') return [() => [], () => null];
+function groupingByField(key: FieldKey, rows: Rows): [keysOf: KeyOf<string[]>, rankOf: (key: string) => SortKey] {
+  const field = rows.find('ownField', fieldOfKey(key));
+  if (field === undefined) return [() => [], () => null];
   const keysOf: KeyOf<string[]> = ({ item }) => {
     const value = valueIn(item, field, rows);
     return value === null ? [] : [String(value)];
@@ -180,4 +167,4 @@ function groupingByField(key: FieldKey, rows: ArrangeRows): [keysOf: KeyOf<strin
   return [keysOf, (value) => rankOfValue(value, field, rows)];
 }
 
-const named = <R extends object>(row: R | 'absent' | 'not-held', rank: (row: R) => SortKey): SortKey => (typeof row === 'string' ? null : rank(row));
+const named = <R extends object>(row: R | undefined, rank: (row: R) => SortKey): SortKey => (row === undefined ? null : rank(row));

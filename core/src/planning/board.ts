@@ -1,13 +1,11 @@
+import type { Rows } from '../reader/finding.ts';
 import type { BoardBy } from '../model/arrangement.ts';
-import { valueIn, type FieldRows } from '../followup/fields.ts';
-import { fieldOfKey, isFieldKey, type OwnField } from '../model/own-field.ts';
-import type { Person } from '../model/person.ts';
+import { valueIn } from '../followup/fields.ts';
+import { fieldOfKey, isFieldKey } from '../model/own-field.ts';
 import type { Item } from '../model/item.ts';
 import { stageOf } from '../followup/stages.ts';
-import type { List } from '../model/list.ts';
 import { countingParts } from '../followup/standing.ts';
 import type { Arrangeable } from './arrange.ts';
-import type { PlanRows } from './rows.ts';
 
 /** `key`: the id of a person, list, section, stage or option, or an importance; null: what has none of it. */
 export interface BoardColumn<T> {
@@ -15,20 +13,11 @@ export interface BoardColumn<T> {
   entries: T[];
 }
 
-/** What a board looks up. */
-interface BoardRows {
-  by: PlanRows['by'] & FieldRows['by'];
-  all(noun: 'ownField'): OwnField[];
-  get(noun: 'ownField', id: string): OwnField | 'absent' | 'not-held';
-  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
-  get(noun: 'list', id: string): List | 'absent' | 'not-held';
-}
-
 /**
  * The same items in columns: in those that are named, in their order, also where they are empty, and after them in whatever else there is.
  * What several people have stands with each of them. Each column keeps the order given.
  */
-export function boardOf<T extends Arrangeable>(entries: readonly T[], by: BoardBy, named: readonly (string | null)[], rows: BoardRows): BoardColumn<T>[] {
+export function boardOf<T extends Arrangeable>(entries: readonly T[], by: BoardBy, named: readonly (string | null)[], rows: Rows): BoardColumn<T>[] {
   const columns = new Map<string | null, T[]>(named.map((key) => [key, []]));
   for (const entry of entries)
     for (const key of keysOf(entry.item, by, rows)) {
@@ -39,10 +28,10 @@ export function boardOf<T extends Arrangeable>(entries: readonly T[], by: BoardB
   return [...columns].map(([key, found]) => ({ key, entries: found }));
 }
 
-function keysOf(item: Item, by: BoardBy, rows: BoardRows): (string | null)[] {
+function keysOf(item: Item, by: BoardBy, rows: Rows): (string | null)[] {
   if (isFieldKey(by)) {
-    const field = rows.get('ownField', fieldOfKey(by));
-    const value = typeof field === 'string' ? null : valueIn(item, field, rows);
+    const field = rows.find('ownField', fieldOfKey(by));
+    const value = field === undefined ? null : valueIn(item, field, rows);
     return [value === null ? null : String(value)];
   }
   switch (by) {
@@ -51,8 +40,8 @@ function keysOf(item: Item, by: BoardBy, rows: BoardRows): (string | null)[] {
     case 'section':
       return [item.sectionId];
     case 'stage': {
-      const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
-      return [typeof list === 'string' ? null : (stageOf(item, list, rows.by('part', 'itemId', item.id))?.id ?? null)];
+      const list = item.listId === null ? undefined : rows.find('list', item.listId);
+      return [list === undefined ? null : (stageOf(item, list, rows.by('part', 'itemId', item.id))?.id ?? null)];
     }
     case 'importance':
       return [String(item.importance)];

@@ -38,7 +38,7 @@ export interface CalendarView {
   house: Pick<House, 'dayParts'> & ChoreHouse;
 }
 
-type Rows = Pick<Reader, 'get' | 'by' | 'all'>;
+type Rows = Pick<Reader, 'find' | 'by' | 'all'>;
 
 /** The entries of each day of a span, by hour, what has none after it; what is done is at the end. Days without any are left out. */
 export function calendarOf(view: CalendarView, rows: Rows): Map<string, CalendarEntry[]> {
@@ -86,8 +86,8 @@ function* entriesOf(item: Item, view: CalendarView, today: Today, booked: Readon
 function* booked(slot: Slot, view: CalendarView, rows: Rows): Generator<CalendarEntry> {
   if (slot.removedAt !== null || !isWithin(slot.start, view)) return;
   const items = slot.itemIds.flatMap((id) => {
-    const item = rows.get('item', id);
-    return typeof item === 'string' || item.removedAt !== null ? [] : [item];
+    const item = rows.find('item', id);
+    return item === undefined || item.removedAt !== null ? [] : [item];
   });
   const done = items.every((item) => isDone(item, rows.by('part', 'itemId', item.id)));
   if (items.length > 0) yield { kind: 'slot', ...at(slot.start), personIds: [slot.personId], minutes: slot.minutes, slot, items, done };
@@ -95,7 +95,7 @@ function* booked(slot: Slot, view: CalendarView, rows: Rows): Generator<Calendar
 
 function isHidden(item: Item, parts: readonly Part[], rows: Rows): boolean {
   const counting = countingParts(parts)[0];
-  return counting === undefined || isKeptAway(item, counting, rows as never);
+  return counting === undefined || isKeptAway(item, counting, rows);
 }
 
 const at = (moment: string): { date: string; time: string | null } => ({ date: moment.slice(0, 10), time: moment.length > 10 ? moment.slice(11, 16) : null });

@@ -1,3 +1,4 @@
+import type { Rows } from '../reader/finding.ts';
 import { GUESSED_MINUTES } from '../model/nature.ts';
 import type { Capacity } from '../model/capacity.ts';
 import type { Item } from '../model/item.ts';
@@ -7,7 +8,7 @@ import { counts } from '../followup/standing.ts';
 import { weekdayOf } from '../time/clock.ts';
 import { DAY_PARTS, inOrder, placeFor, sortable, type DayPart, type AgendaEntry, type Sortable } from './agenda.ts';
 import { itemsInPlay } from './in-play.ts';
-import type { PlanRows, PlanView } from './rows.ts';
+import type { PlanView } from './rows.ts';
 import { Today } from './whereabouts.ts';
 
 /** One person's day: what is for today and what was done today, by part of the day. */
@@ -23,7 +24,7 @@ export interface DayBand {
 }
 
 /** The day of several people side by side, as far as it can be seen from here. One walk over the items, however many people. */
-export function daySheet(people: readonly Person[], view: Omit<PlanView, 'personId'>, rows: PlanRows, capacities: readonly Capacity[] = []): DayBand[] {
+export function daySheet(people: readonly Person[], view: Omit<PlanView, 'personId'>, rows: Rows, capacities: readonly Capacity[] = []): DayBand[] {
   const days = new Map(people.map(({ id }) => [id, { today: new Today({ ...view, personId: id }), found: [] as Sortable[] }]));
   const { date } = new Today({ ...view, personId: '' });
   for (const item of itemsInPlay(date, rows)) {
@@ -38,15 +39,15 @@ export function daySheet(people: readonly Person[], view: Omit<PlanView, 'person
 }
 
 /** Those it may be for: who has a part of it, and whose list or pile it lies in while nobody has. */
-export function whose(item: Item, parts: readonly Part[], rows: PlanRows): string[] {
+export function whose(item: Item, parts: readonly Part[], rows: Rows): string[] {
   const found: string[] = [];
   for (const part of parts) {
     if (!counts(part)) continue;
     if (part.personId !== null) found.push(part.personId);
     else if (item.listId === null) found.push(item.makerId);
     else {
-      const list = rows.get('list', item.listId);
-      if (typeof list !== 'string') found.push(list.ownerId);
+      const list = rows.find('list', item.listId);
+      if (list !== undefined) found.push(list.ownerId);
     }
   }
   return [...new Set(found)];

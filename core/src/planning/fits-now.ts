@@ -1,10 +1,11 @@
+import type { Rows } from '../reader/finding.ts';
 import { GUESSED_MINUTES } from '../model/nature.ts';
 import { countingParts } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { Energy } from '../model/nature-schema.ts';
 import type { Part } from '../model/part.ts';
 import { openItems } from './in-play.ts';
-import type { PlanRows, PlanView } from './rows.ts';
+import type { PlanView } from './rows.ts';
 import { isKeptAway, remaining, Today, whereaboutsOf } from './whereabouts.ts';
 
 /** What is so just now. What is left open (null) excludes nothing. */
@@ -36,7 +37,7 @@ const ENERGIES: readonly Energy[] = ['low', 'middle', 'high'];
  * What could be done at all: this person's, and nobody's they may check off, in the order given. Undated things count;
  * what is planned for later, comes by its rule on a later day, may not start yet, lies on the shelf or waits for others does not.
  */
-export function candidatesOf(view: PlanView, rows: PlanRows, mayCheck: (item: Item) => boolean): Candidate[] {
+export function candidatesOf(view: PlanView, rows: Rows, mayCheck: (item: Item) => boolean): Candidate[] {
   const today = new Today(view);
   const found: Candidate[] = [];
   for (const item of openItems(rows)) {
@@ -56,9 +57,9 @@ export function candidatesOf(view: PlanView, rows: PlanRows, mayCheck: (item: It
 export const isToCome = ({ recurrenceId, due }: Pick<Item, 'recurrenceId' | 'due'>, date: string): boolean =>
   recurrenceId !== null && (due ?? recurrenceId).slice(0, 10) > date;
 
-const isReference = (item: Item, part: Part, rows: PlanRows): boolean => {
-  const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
-  return typeof list !== 'string' && list.kind !== 'undated' && isKeptAway(item, part, rows);
+const isReference = (item: Item, part: Part, rows: Rows): boolean => {
+  const list = item.listId === null ? undefined : rows.find('list', item.listId);
+  return list !== undefined && list.kind !== 'undated' && isKeptAway(item, part, rows);
 };
 
 function candidate(item: Item, part: Part, today: Today): Candidate {

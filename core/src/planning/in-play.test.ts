@@ -7,7 +7,7 @@ import { Today } from './whereabouts.ts';
 
 /** Eight years of a house, of which little is open. */
 const house = new LivedIn({ name: 'in play', done: 300, open: 40, years: 8, chores: 10 });
-const rows = MemoryRows.from('absent', house.rows());
+const rows = MemoryRows.from('all', house.rows());
 /** Days on which something was done, in all seasons, and some others, also about midnight. */
 const DAYS = [
   ...rows.all('part').flatMap(({ completedAt }, nth) => (completedAt !== null && nth % 50 === 0 ? [completedAt] : [])),

@@ -1,23 +1,23 @@
+import type { Rows } from '../reader/finding.ts';
 import type { Item } from '../model/item.ts';
 import { YES } from '../model/nouns.ts';
 import { addDays } from '../time/clock.ts';
-import type { PlanRows } from './rows.ts';
 
 /** A day of some zone lies in the one before it, its own and the one after it of UTC. */
 const AROUND = [-1, 0, 1];
 
 /** Items somebody still has in hand: whatever else there is, is done or nobody's any more. */
-export const openItems = (rows: PlanRows): Item[] => itemsOf(openIds(rows), rows);
+export const openItems = (rows: Rows): Item[] => itemsOf(openIds(rows), rows);
 
 /** The same, and what was done around a day: nothing else shows on that day. */
-export function itemsInPlay(date: string, rows: PlanRows): Item[] {
+export function itemsInPlay(date: string, rows: Rows): Item[] {
   const ids = openIds(rows);
   for (const days of AROUND) for (const { itemId } of rows.by('part', 'completedDay', addDays(date, days))) ids.add(itemId);
   return itemsOf(ids, rows);
 }
 
 /** Items due, or that somebody means to do, in the months from one day to another, and no others of those days. */
-export function itemsBetween(from: string, to: string, rows: PlanRows): Item[] {
+export function itemsBetween(from: string, to: string, rows: Rows): Item[] {
   const ids = new Set<string>();
   for (let month = from.slice(0, 7); month <= to.slice(0, 7); month = monthAfter(month)) {
     for (const { id } of rows.by('item', 'dueMonth', month)) ids.add(id);
@@ -28,13 +28,13 @@ export function itemsBetween(from: string, to: string, rows: PlanRows): Item[] {
 
 const monthAfter = (month: string): string => addDays(`${month}-28`, 4).slice(0, 7);
 
-const openIds = (rows: PlanRows): Set<string> => new Set(rows.by('part', 'open', YES).map(({ itemId }) => itemId));
+const openIds = (rows: Rows): Set<string> => new Set(rows.by('part', 'open', YES).map(({ itemId }) => itemId));
 
-function itemsOf(ids: ReadonlySet<string>, rows: PlanRows): Item[] {
+function itemsOf(ids: ReadonlySet<string>, rows: Rows): Item[] {
   const found: Item[] = [];
   for (const id of ids) {
-    const item = rows.get('item', id);
-    if (typeof item !== 'string' && item.removedAt === null) found.push(item);
+    const item = rows.find('item', id);
+    if (item !== undefined && item.removedAt === null) found.push(item);
   }
   return found;
 }

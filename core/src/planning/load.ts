@@ -25,7 +25,7 @@ export interface DayLoad {
  * What each of some people has on each of the next four weeks' days, in minutes: by the plan where there is one and it can be seen,
  * else by the deadline; time that was booked once, in the place of the plan; what is late or carried over counts today. Chores still to come count on their day for whose turn it would be.
  */
-export function loadAhead(personIds: readonly string[], now: string, house: ChoreHouse, rows: Pick<Reader, 'get' | 'by' | 'all'>): Map<string, DayLoad[]> {
+export function loadAhead(personIds: readonly string[], now: string, house: ChoreHouse, rows: Pick<Reader, 'find' | 'by' | 'all'>): Map<string, DayLoad[]> {
   const today = calendarDateOf(now, house.zone);
   const last = addDays(today, LOAD_DAYS - 1);
   const loads = new Map(personIds.map((id) => [id, emptyDays(id, today, rows)]));
@@ -52,13 +52,13 @@ function emptyDays(personId: string, today: string, rows: Pick<Reader, 'by'>): D
 }
 
 /** Time booked from a day on for something that is still open: it stands for the plan of what it is booked for. */
-export function bookedFrom(date: string, rows: Pick<Reader, 'get' | 'by' | 'all'>): { slot: Slot; items: Item[] }[] {
+export function bookedFrom(date: string, rows: Pick<Reader, 'find' | 'by' | 'all'>): { slot: Slot; items: Item[] }[] {
   const found: { slot: Slot; items: Item[] }[] = [];
   for (const slot of rows.all('slot')) {
     if (slot.removedAt !== null || slot.start.slice(0, 10) < date) continue;
     const items = slot.itemIds.flatMap((id) => {
-      const item = rows.get('item', id);
-      return typeof item === 'string' || item.removedAt !== null || isDone(item, rows.by('part', 'itemId', id)) ? [] : [item];
+      const item = rows.find('item', id);
+      return item === undefined || item.removedAt !== null || isDone(item, rows.by('part', 'itemId', id)) ? [] : [item];
     });
     if (items.length > 0) found.push({ slot, items });
   }

@@ -21,14 +21,15 @@ const doing = fc.record({
 /** Rows that nothing is remembered of. */
 function anew(rows: MemoryRows): MemoryRows {
   return MemoryRows.from(
-    'absent',
+    'all',
     NOUNS.flatMap((noun) => rows.all(noun).map((row) => [noun, { ...row } as Row] as const)),
   );
 }
 
 /** Where lookups by month or by what is open give everything there is. */
 const walked = (rows: MemoryRows): Reader => ({
-  get: rows.get.bind(rows),
+  whole: true,
+  find: rows.find.bind(rows),
   all: rows.all.bind(rows),
   command: rows.command.bind(rows),
   by: ((noun: 'item', index: 'listId', value: string) => (/Month$|^open$/.test(index) ? rows.all(noun) : rows.by(noun, index, value))) as Reader['by'],

@@ -24,7 +24,7 @@ export interface WeekToShare {
   shareables: Map<string, Shareable>;
 }
 
-type Rows = Pick<Reader, 'get' | 'by' | 'all'>;
+type Rows = Pick<Reader, 'find' | 'by' | 'all'>;
 
 /**
  * The next seven days' work that nobody has, and the turns still to come that nobody has decided about, among those who may do it and have any time that week; what
@@ -101,10 +101,5 @@ function isNobodys(item: Item, last: string, rows: Rows): boolean {
 
 /** Those who may check off in its list. */
 function ableFor(item: Item, people: readonly Person[], rows: Rows): string[] {
-  const find = ((noun: 'list', id: string) => {
-    const held = rows.get(noun, id);
-    return typeof held === 'string' ? undefined : held;
-  }) as never;
-  const by = ((noun: 'share', field: 'listId', value: string) => rows.by(noun, field, value)) as never;
-  return people.filter((person) => ['owner', 'edit', 'check'].includes(relationToList(item.listId!, person, { find, by }) ?? '')).map(({ id }) => id);
+  return people.filter((person) => ['owner', 'edit', 'check'].includes(relationToList(item.listId!, person, rows) ?? '')).map(({ id }) => id);
 }

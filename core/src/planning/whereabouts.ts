@@ -1,10 +1,11 @@
+import type { Rows } from '../reader/finding.ts';
 import { counts, firstCompleted, isDone, openParts } from '../followup/standing.ts';
 import { holdsBack } from '../followup/waiting.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { addDays, wallClockOf } from '../time/clock.ts';
 import { minutesOf, ZoneMinutes } from '../time/zone-minutes.ts';
-import type { PlanRows, PlanView } from './rows.ts';
+import type { PlanView } from './rows.ts';
 
 /**
  * Where an item shows for a person on a day. Computed, never stored; the first that applies.
@@ -48,7 +49,7 @@ export const remaining = (item: Pick<Item, 'effort'>, percent: number): number =
 
 const dayOf = (moment: string | null): string | null => (moment === null ? null : moment.slice(0, 10));
 
-export function whereaboutsOf(item: Item, part: Part, parts: readonly Part[], today: Today, rows: PlanRows): Whereabouts {
+export function whereaboutsOf(item: Item, part: Part, parts: readonly Part[], today: Today, rows: Rows): Whereabouts {
   if (part.standing === 'completed' || isDone(item, parts)) return 'done';
   if (item.start !== null && dayOf(item.start)! > today.date) return 'not-yet';
   if (part.shelvedAt !== null) return 'shelf';
@@ -71,7 +72,7 @@ export function nextDay(item: Pick<Item, 'due'>, part: Pick<Part, 'plan'>): stri
 }
 
 /** No open step is this person's to do, and one is open at somebody else or waits for something. */
-function waitsForOthers(item: Item, { date, view: { personId } }: Today, rows: PlanRows): boolean {
+function waitsForOthers(item: Item, { date, view: { personId } }: Today, rows: Rows): boolean {
   let elsewhere = false;
   for (const step of rows.by('item', 'parentId', item.id)) {
     if (step.removedAt) continue;
@@ -88,12 +89,12 @@ function waitsForOthers(item: Item, { date, view: { personId } }: Today, rows: P
   return elsewhere;
 }
 
-const isHeld = (step: Item, date: string, rows: PlanRows): boolean => rows.by('wait', 'itemId', step.id).some((wait) => holdsBack(wait, date));
+const isHeld = (step: Item, date: string, rows: Rows): boolean => rows.by('wait', 'itemId', step.id).some((wait) => holdsBack(wait, date));
 
-const hasOpenWait = (step: Item, rows: PlanRows): boolean => rows.by('wait', 'itemId', step.id).some((wait) => wait.endedAt === null);
+const hasOpenWait = (step: Item, rows: Rows): boolean => rows.by('wait', 'itemId', step.id).some((wait) => wait.endedAt === null);
 
 /** How many steps are open at others, or wait for something, while something is still this person's to do: "one step waits". */
-export function stepsThatWait(item: Item, personId: string, rows: PlanRows): number {
+export function stepsThatWait(item: Item, personId: string, rows: Rows): number {
   return rows.by('item', 'parentId', item.id).filter((step) => {
     const open = step.removedAt ? [] : openParts(rows.by('part', 'itemId', step.id));
     return open.length > 0 && (hasOpenWait(step, rows) || !open.some((part) => part.personId === null || part.personId === personId));
@@ -104,16 +105,16 @@ export function stepsThatWait(item: Item, personId: string, rows: PlanRows): num
 export const doneAt = (part: Part, parts: readonly Part[]): string | null => part.completedAt ?? firstCompleted(parts)?.completedAt ?? null;
 
 /** In a list that is filed away or removed, or only to be looked up. `undated` lists show only what has a day. */
-export function isKeptAway(item: Item, part: Part, rows: PlanRows): boolean {
+export function isKeptAway(item: Item, part: Part, rows: Rows): boolean {
   if (item.listId === null) return false;
-  const list = rows.get('list', item.listId);
-  if (typeof list === 'string') return false;
+  const list = rows.find('list', item.listId);
+  if (list === undefined) return false;
   if (list.removedAt !== null || list.filedAt !== null || list.kind === 'reference') return true;
   return list.kind === 'undated' && nextDay(item, part) === null && part.pulledInto === null && part.personId === null;
 }
 
 /** The part by which an item is a person's: their own, or nobody's in a list or pile of theirs. */
-export function partFor(item: Item, parts: readonly Part[], personId: string, rows: PlanRows): Part | null {
+export function partFor(item: Item, parts: readonly Part[], personId: string, rows: Rows): Part | null {
   let nobodys: Part | null = null;
   for (const part of parts) {
     if (!counts(part)) continue;
@@ -123,10 +124,10 @@ export function partFor(item: Item, parts: readonly Part[], personId: string, ro
   return nobodys && isOwner(item, personId, rows) ? nobodys : null;
 }
 
-function isOwner(item: Item, personId: string, rows: PlanRows): boolean {
+function isOwner(item: Item, personId: string, rows: Rows): boolean {
   if (item.listId === null) return item.makerId === personId;
-  const list = rows.get('list', item.listId);
-  return typeof list !== 'string' && list.ownerId === personId;
+  const list = rows.find('list', item.listId);
+  return list !== undefined && list.ownerId === personId;
 }
 
 /**

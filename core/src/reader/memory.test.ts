@@ -1,19 +1,17 @@
 import { MemoryRows } from './memory.ts';
 import { readerContract } from '../testing/reader.contract.ts';
 
-readerContract('memory', () => ({ rows: new MemoryRows('absent'), close: () => undefined }));
+readerContract('memory', () => ({ rows: new MemoryRows('all'), close: () => undefined }));
 
 // a device begins with a copy of what is confirmed, and must not write through to it
-readerContract('memory, copied', () => ({ rows: new MemoryRows('absent').over(), close: () => undefined }));
+readerContract('memory, copied', () => ({ rows: new MemoryRows('all').over(), close: () => undefined }));
 
-test('a device does not know what it does not hold', () => {
-  const rows = new MemoryRows('not-held');
-  expect(rows.get('item', 'x')).toBe('not-held');
-  expect(rows.command('x')).toBe('not-held');
+test('of a whole house one knows that what is not found is not there, of what a device holds one does not', () => {
+  expect([new MemoryRows('all').whole, new MemoryRows('all').over().whole, new MemoryRows('seen').whole]).toEqual([true, true, false]);
 });
 
 test('writing to a copy leaves the original as it was', () => {
-  const rows = new MemoryRows('absent');
+  const rows = new MemoryRows('all');
   const item = { id: 'a', houseId: 'h', seq: 1, stamps: {}, parentId: 'p' } as never;
   rows.put('item', item);
   const copy = rows.over();

@@ -1,12 +1,12 @@
 import { INDEXES, lookupValues, NOUNS, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
 import { applyChange, recordOf, type Change, type Writer } from './change.ts';
-import type { Held, Reader, RecordedCommand } from './reader.ts';
+import type { Reader, RecordedCommand } from './reader.ts';
 
 type RowMap<N extends Noun = Noun> = Map<string, Row<N>>;
 type Lookup = Map<string, Set<string>>;
 
 /**
- * Rows in memory, indexed. With `missing: 'not-held'` it stands for a device, with `'absent'` for a whole house.
+ * Rows in memory, indexed: all of a house, or what a device holds of it, which is what its person sees.
  * `over` lays another over it, which costs nothing: a pending command is decided there while the confirmed rows stay as they are.
  */
 export class MemoryRows implements Reader {
@@ -18,22 +18,26 @@ export class MemoryRows implements Reader {
   private readonly commands = new Map<string, RecordedCommand>();
 
   constructor(
-    private readonly missing: 'absent' | 'not-held',
+    private readonly holds: 'all' | 'seen',
     private readonly beneath: MemoryRows | null = null,
   ) {
     for (const noun of NOUNS) this.rows.set(noun, new Map());
   }
 
-  static from(missing: 'absent' | 'not-held', rows: Iterable<readonly [Noun, Row]>): MemoryRows {
-    const made = new MemoryRows(missing);
+  static from(holds: 'all' | 'seen', rows: Iterable<readonly [Noun, Row]>): MemoryRows {
+    const made = new MemoryRows(holds);
     for (const [noun, row] of rows) made.put(noun, row);
     return made;
   }
 
-  get<N extends Noun>(noun: N, id: string): Held<N> {
+  get whole(): boolean {
+    return this.holds === 'all';
+  }
+
+  find<N extends Noun>(noun: N, id: string): Row<N> | undefined {
     const own = this.own(noun).get(id);
     if (own) return own;
-    return this.beneath === null || this.gone.get(noun)?.has(id) ? this.missing : this.beneath.get(noun, id);
+    return this.gone.get(noun)?.has(id) ? undefined : this.beneath?.find(noun, id);
   }
 
   by<N extends Noun>(noun: N, index: IndexOf<N>, value: string): Row<N>[] {
@@ -52,8 +56,8 @@ export class MemoryRows implements Reader {
     return found;
   }
 
-  command(id: string): RecordedCommand | 'absent' | 'not-held' {
-    return this.commands.get(id) ?? this.beneath?.command(id) ?? this.missing;
+  command(id: string): RecordedCommand | undefined {
+    return this.commands.get(id) ?? this.beneath?.command(id);
   }
 
   put(noun: Noun, row: Row): void {
@@ -68,15 +72,15 @@ export class MemoryRows implements Reader {
     const old = this.own(noun).get(id);
     if (old) this.follow(noun, id, old, undefined);
     this.own(noun).delete(id);
-    if (this.beneath === null || typeof this.beneath.get(noun, id) === 'string') return;
+    if (!this.beneath?.find(noun, id)) return;
     const gone = this.gone.get(noun) ?? new Set();
     this.gone.set(noun, gone.add(id));
   }
 
   /** Applies what a command decided and keeps the record that undoing it needs. */
   apply(changes: readonly Change[], writer: Writer): void {
-    const record = changes.map((change) => recordOf(change, this.held(change.noun, change.id)));
-    for (const change of changes) this.put(change.noun, applyChange(this.held(change.noun, change.id), change, writer));
+    const record = changes.map((change) => recordOf(change, this.find(change.noun, change.id)));
+    for (const change of changes) this.put(change.noun, applyChange(this.find(change.noun, change.id), change, writer));
     this.remember({ id: writer.commandId, name: writer.name, actorId: writer.actorId, payload: writer.payload, changes: record });
   }
 
@@ -86,16 +90,11 @@ export class MemoryRows implements Reader {
 
   /** Another over this one, to decide on: what is written there is not written here. */
   over(): MemoryRows {
-    return new MemoryRows(this.missing, this);
+    return new MemoryRows(this.holds, this);
   }
 
   private own<N extends Noun>(noun: N): RowMap<N> {
     return this.rows.get(noun) as unknown as RowMap<N>;
-  }
-
-  private held(noun: Noun, id: string): Row | undefined {
-    const held = this.get(noun, id);
-    return typeof held === 'string' ? undefined : held;
   }
 
   private stillBeneath<N extends Noun>(noun: N, found: Row<N>[]): Row<N>[] {

@@ -1,9 +1,9 @@
+import type { Rows } from '../reader/finding.ts';
 import { Temporal } from 'temporal-polyfill';
 import { firstCompleted, isDone } from '../followup/standing.ts';
 import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import { occurrenceItemId, overrideId, type Override, type Series } from '../model/series.ts';
-import type { Reader } from '../reader/reader.ts';
 import { LAST_YEAR } from '../model/row.ts';
 import { addDays, calendarDateOf, instantAt, wallClockOf } from '../time/clock.ts';
 import { CHORE_STEPS, choreFault, CHORES_END, LONGEST_GAP_DAYS } from './chore-bounds.ts';
@@ -16,13 +16,10 @@ import { TooCostly } from './steps.ts';
 
 /** What comes after what: the occurrences of a chore beside the items they have become. */
 
-/** What it reads: as any reader answers. */
-export type ChoreRows = Pick<Reader, 'get' | 'by' | 'all'>;
-
 export type ChoreHouse = Pick<House, 'zone' | 'region' | 'holidays' | 'daysOff'>;
 
 /** The rule of a chore as a recurrence set; what is left out of it is left out. */
-export function recurrenceOf(series: Series, house: ChoreHouse, rows: ChoreRows): Recurrence {
+export function recurrenceOf(series: Series, house: ChoreHouse, rows: Rows): Recurrence {
   const overrides = rows.by('override', 'seriesId', series.id);
   return {
     rrule: series.rrule,
@@ -35,13 +32,13 @@ export function recurrenceOf(series: Series, house: ChoreHouse, rows: ChoreRows)
 }
 
 /** The first occurrence after one of its own, by the rule's time; null before all. Null: there is none any more. */
-export function occurrenceAfter(series: Series, recurrenceId: string | null, house: ChoreHouse, rows: ChoreRows): Occurrence | null {
+export function occurrenceAfter(series: Series, recurrenceId: string | null, house: ChoreHouse, rows: Rows): Occurrence | null {
   for (const found of occurrencesAfter(series, recurrenceId, house, rows)) return found;
   return null;
 }
 
 /** All of them from there on, in the order of the rule; lazy. Of those after it was done only the first can be known. */
-export function* occurrencesAfter(series: Series, recurrenceId: string | null, house: ChoreHouse, rows: ChoreRows): Generator<Occurrence> {
+export function* occurrencesAfter(series: Series, recurrenceId: string | null, house: ChoreHouse, rows: Rows): Generator<Occurrence> {
   const overrides = rows.by('override', 'seriesId', series.id);
   if (series.rrule === null) {
     const found = recurrenceId === null ? series.dtstart : afterDone(series, recurrenceId, house, rows);
@@ -72,15 +69,15 @@ export function isSetAside(series: Pick<Series, 'rrule' | 'afterDone'>): boolean
 }
 
 /** The first after one of its own that no item stands for. One that was taken along by a later chore, or made plain, is not made again. */
-export function nextToMake(series: Series, recurrenceId: string | null, house: ChoreHouse, rows: ChoreRows): Occurrence | null {
+export function nextToMake(series: Series, recurrenceId: string | null, house: ChoreHouse, rows: Rows): Occurrence | null {
   for (const found of occurrencesAfter(series, recurrenceId, house, rows)) if (!standsElsewhere(series, found.recurrenceId, rows)) return found;
   return null;
 }
 
 /** The item of an occurrence that is no longer one of this chore. */
-export function standsElsewhere(series: Series, recurrenceId: string, rows: ChoreRows): Item | null {
-  const held = rows.get('item', occurrenceItemId(series.id, recurrenceId));
-  return typeof held === 'string' || held.seriesId === series.id ? null : held;
+export function standsElsewhere(series: Series, recurrenceId: string, rows: Rows): Item | null {
+  const held = rows.find('item', occurrenceItemId(series.id, recurrenceId));
+  return held === undefined || held.seriesId === series.id ? null : held;
 }
 
 /** How far back a beginning is looked for, a stretch at a time: most chores began of late. */
@@ -90,7 +87,7 @@ const LOOKING_BACK_DAYS = [1, 8, 40, 400, LONGEST_GAP_DAYS];
  * Where a chore begins: with its newest occurrence up to now, else its first. What lies before was nobody's to do. Null: it never
  * occurs within eight years.
  */
-export function beginningOf(series: Series, now: string, house: ChoreHouse, rows: ChoreRows): Occurrence | null {
+export function beginningOf(series: Series, now: string, house: ChoreHouse, rows: Rows): Occurrence | null {
   if (series.rrule === null) return occurrenceAfter(series, null, house, rows);
   const wall = wallClockOf(now, house.zone);
   const today = wall.slice(0, 10);
@@ -107,7 +104,7 @@ export function beginningOf(series: Series, now: string, house: ChoreHouse, rows
   return first !== null && first.at <= until ? first : null;
 }
 
-function newestUpTo(wall: string, series: Series, after: string | null, house: ChoreHouse, rows: ChoreRows): Occurrence | null {
+function newestUpTo(wall: string, series: Series, after: string | null, house: ChoreHouse, rows: Rows): Occurrence | null {
   let newest: Occurrence | null = null;
   for (const found of occurrencesAfter(series, after, house, rows)) {
     if (found.recurrenceId > wall) break;
@@ -132,7 +129,7 @@ function asOverridden(found: Occurrence, overrides: readonly Override[]): Occurr
 }
 
 /** So long after the day it was done, at the hour of the first. */
-function afterDone(series: Series, recurrenceId: string, house: ChoreHouse, rows: ChoreRows): string | null {
+function afterDone(series: Series, recurrenceId: string, house: ChoreHouse, rows: Rows): string | null {
   const item = rows.by('item', 'seriesId', series.id).find((one) => one.recurrenceId === recurrenceId);
   const parts = item ? rows.by('part', 'itemId', item.id) : [];
   const doneAt = item && isDone(item, parts) ? (firstCompleted(parts)?.completedAt ?? null) : null;
@@ -146,21 +143,21 @@ function afterDone(series: Series, recurrenceId: string, house: ChoreHouse, rows
 }
 
 /** The items a chore has become, in the order of its rule. */
-export const itemsOf = (seriesId: string, rows: ChoreRows): Item[] =>
+export const itemsOf = (seriesId: string, rows: Rows): Item[] =>
   rows.by('item', 'seriesId', seriesId).sort((a, b) => (a.recurrenceId! < b.recurrenceId! ? -1 : a.recurrenceId! > b.recurrenceId! ? 1 : 0));
 
 /** Taken out by undoing what brought it, not by anybody's wish: it may come again. */
-export function isWithdrawn(item: Item, rows: ChoreRows): boolean {
+export function isWithdrawn(item: Item, rows: Rows): boolean {
   if (item.removedAt === null || item.missedAt !== null) return false;
-  const override = rows.get('override', overrideId(item.seriesId!, item.recurrenceId!));
-  return typeof override === 'string' || !override.skipped;
+  const override = rows.find('override', overrideId(item.seriesId!, item.recurrenceId!));
+  return override === undefined || !override.skipped;
 }
 
 /** The items that stand for an occurrence, be it done, missed or left out. */
-export const madeOf = (seriesId: string, rows: ChoreRows): Item[] => itemsOf(seriesId, rows).filter((item) => !isWithdrawn(item, rows));
+export const madeOf = (seriesId: string, rows: Rows): Item[] => itemsOf(seriesId, rows).filter((item) => !isWithdrawn(item, rows));
 
 /** The last of them, of those that meet something: found without putting all of them in order. */
-export function lastMadeOf(seriesId: string, rows: ChoreRows, meets: (item: Item) => boolean = () => true): Item | undefined {
+export function lastMadeOf(seriesId: string, rows: Rows, meets: (item: Item) => boolean = () => true): Item | undefined {
   let last: Item | undefined;
   for (const item of rows.by('item', 'seriesId', seriesId))
     if ((last === undefined || item.recurrenceId! > last.recurrenceId!) && meets(item) && !isWithdrawn(item, rows)) last = item;
@@ -168,7 +165,7 @@ export function lastMadeOf(seriesId: string, rows: ChoreRows, meets: (item: Item
 }
 
 /** Nothing is to be waited for any more: done, missed or left out. */
-export const isOver = (item: Item, rows: ChoreRows): boolean => item.removedAt !== null || isDone(item, rows.by('part', 'itemId', item.id));
+export const isOver = (item: Item, rows: Rows): boolean => item.removedAt !== null || isDone(item, rows.by('part', 'itemId', item.id));
 
 export interface Appearance {
   occurrence: Occurrence;
@@ -180,7 +177,7 @@ export interface Appearance {
  * The next that is to become an item, and when: when the last is settled, or its day begins, whichever is first. Of several a day each
  * at its own hour. Null: none is to come by itself.
  */
-export function nextAppearance(series: Series, now: string, house: ChoreHouse, rows: ChoreRows): Appearance | null {
+export function nextAppearance(series: Series, now: string, house: ChoreHouse, rows: Rows): Appearance | null {
   const last = lastMadeOf(series.id, rows);
   if (isSetAside(series)) return null;
   const occurrence = last ? nextToMake(series, laterOf(last.recurrenceId!, series, now, house), house, rows) : firstToMake(series, now, house, rows);
@@ -192,14 +189,14 @@ export function nextAppearance(series: Series, now: string, house: ChoreHouse, r
 }
 
 /** The chore it goes on from has one that is open or to come: what begins later waits for its own day. */
-function hasMoreBefore(series: Series, house: ChoreHouse, rows: ChoreRows): boolean {
-  const before = series.followsId === null ? 'absent' : rows.get('series', series.followsId);
-  if (typeof before === 'string') return false;
+function hasMoreBefore(series: Series, house: ChoreHouse, rows: Rows): boolean {
+  const before = series.followsId === null ? undefined : rows.find('series', series.followsId);
+  if (before === undefined) return false;
   const last = lastMadeOf(before.id, rows);
   return (last !== undefined && !isOver(last, rows)) || nextToMake(before, last?.recurrenceId ?? null, house, rows) !== null;
 }
 
-function firstToMake(series: Series, now: string, house: ChoreHouse, rows: ChoreRows): Occurrence | null {
+function firstToMake(series: Series, now: string, house: ChoreHouse, rows: Rows): Occurrence | null {
   const first = beginningOf(series, now, house, rows);
   return first && standsElsewhere(series, first.recurrenceId, rows) ? nextToMake(series, first.recurrenceId, house, rows) : first;
 }
@@ -212,7 +209,7 @@ function laterOf(recurrenceId: string, series: Series, now: string, house: Chore
 }
 
 /** How many before an occurrence were missed without one done in between, and the day of the first. */
-export function missedBefore(item: Item, rows: ChoreRows): { many: number; since: string } | null {
+export function missedBefore(item: Item, rows: Rows): { many: number; since: string } | null {
   const before = itemsOf(item.seriesId!, rows).filter((one) => one.recurrenceId! < item.recurrenceId!);
   const lastKept = before.findLastIndex((one) => one.missedAt === null);
   const missed = before.slice(lastKept + 1);

@@ -1,5 +1,6 @@
+import type { Rows } from '../reader/finding.ts';
 import type { Override, Series } from '../model/series.ts';
-import { lastMadeOf, occurrencesAfter, type ChoreHouse, type ChoreRows } from './chores.ts';
+import { lastMadeOf, occurrencesAfter, type ChoreHouse } from './chores.ts';
 import type { Occurrence } from './occurrences.ts';
 
 /** What the occurrences still to come of a chore follow from, beside the chore itself. */
@@ -17,7 +18,7 @@ const MOST_ENDS = 4;
 const remembered = new WeakMap<Series, Map<string, Grounds & { coming: readonly Occurrence[] }>>();
 
 /** The occurrences of a chore up to a day that are no items yet. Asked again while nothing about it has changed, they are as before. */
-export function comingOf(series: Series, until: string, rows: ChoreRows, house: ChoreHouse): readonly Occurrence[] {
+export function comingOf(series: Series, until: string, rows: Rows, house: ChoreHouse): readonly Occurrence[] {
   const last = lastMadeOf(series.id, rows)?.recurrenceId ?? null;
   // when the next is follows from when the last is done
   if (series.rrule === null && last !== null) return [];
@@ -31,7 +32,7 @@ export function comingOf(series: Series, until: string, rows: ChoreRows, house: 
   return coming;
 }
 
-function expanded(series: Series, until: string, { last, house }: Grounds, rows: ChoreRows): Occurrence[] {
+function expanded(series: Series, until: string, { last, house }: Grounds, rows: Rows): Occurrence[] {
   const coming: Occurrence[] = [];
   for (const occurrence of occurrencesAfter(series, last, house, rows)) {
     if (occurrence.recurrenceId.slice(0, 10) > until) break;

@@ -10,10 +10,10 @@ export const choresOfList = (listId: string, date: string, rows: Pick<Reader, 'a
   rows.all('series').filter((series) => series.listId === listId && goesOn(series, date));
 
 /** The chores nobody else has: they end with who goes. */
-export function choresOnlyOf(personId: string, date: string, rows: Pick<Reader, 'all' | 'get'>): Series[] {
+export function choresOnlyOf(personId: string, date: string, rows: Pick<Reader, 'all' | 'find'>): Series[] {
   const isAnother = (id: string) => {
-    const person = rows.get('person', id);
-    return id !== personId && typeof person !== 'string' && isHere(person);
+    const person = rows.find('person', id);
+    return id !== personId && person !== undefined && isHere(person);
   };
   return rows.all('series').filter((series) => series.personIds.includes(personId) && !series.personIds.some(isAnother) && goesOn(series, date));
 }

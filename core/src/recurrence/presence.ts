@@ -1,13 +1,14 @@
+import type { Rows } from '../reader/finding.ts';
 import { isHere } from '../model/person.ts';
 import { calendarDateOf, daysOf } from '../time/clock.ts';
-import type { ChoreHouse, ChoreRows } from './chores.ts';
+import type { ChoreHouse } from './chores.ts';
 import type { Able, Days } from './fair.ts';
 
 /** Minutes a day where nobody said. */
 export const USUAL_CAPACITY = 60;
 
 /** Away on a calendar date. */
-export const isAwayOn = (personId: string, date: string, rows: Pick<ChoreRows, 'by'>): boolean =>
+export const isAwayOn = (personId: string, date: string, rows: Pick<Rows, 'by'>): boolean =>
   rows.by('timeAway', 'personId', personId).some(({ from, to, removedAt }) => removedAt === null && from <= date && date <= to);
 
 interface Known extends Able {
@@ -19,7 +20,7 @@ export class Presence {
   private readonly known = new Map<string, Known | null>();
 
   constructor(
-    private readonly rows: ChoreRows,
+    private readonly rows: Rows,
     private readonly house: ChoreHouse,
   ) {}
 
@@ -47,8 +48,8 @@ export class Presence {
   }
 
   private look(personId: string): Known | null {
-    const person = this.rows.get('person', personId);
-    if (typeof person === 'string' || !isHere(person)) return null;
+    const person = this.rows.find('person', personId);
+    if (person === undefined || !isHere(person)) return null;
     const aways = this.rows
       .by('timeAway', 'personId', personId)
       .filter(({ removedAt }) => removedAt === null)

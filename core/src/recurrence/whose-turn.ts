@@ -1,10 +1,11 @@
+import type { Rows } from '../reader/finding.ts';
 import { GUESSED_MINUTES } from '../model/nature.ts';
 import { countingParts } from '../followup/standing.ts';
 import type { Item, Turn } from '../model/item.ts';
 import type { Noun } from '../model/nouns.ts';
 import type { Override, Series } from '../model/series.ts';
 import { daysOf } from '../time/clock.ts';
-import { lastMadeOf, occurrencesAfter, type ChoreHouse, type ChoreRows } from './chores.ts';
+import { lastMadeOf, occurrencesAfter, type ChoreHouse } from './chores.ts';
 import { comingOf } from './coming.ts';
 import type { Exception } from './exceptions.ts';
 import { CarriedMinutes, fairTurn } from './fair.ts';
@@ -19,10 +20,10 @@ export interface Assigned {
 }
 
 /** Whoever holds an item of a chore: of several, the first. */
-export const holderOf = (item: Item, rows: ChoreRows): string | null => countingParts(rows.by('part', 'itemId', item.id))[0]?.personId ?? null;
+export const holderOf = (item: Item, rows: Rows): string | null => countingParts(rows.by('part', 'itemId', item.id))[0]?.personId ?? null;
 
 /** The queue as the last occurrence left it. `before`: of those earlier than this one. */
-export function queueOf(series: Series, rows: ChoreRows, before?: string): string[] {
+export function queueOf(series: Series, rows: Rows, before?: string): string[] {
   const last = lastMadeOf(series.id, rows, (item) => item.turn !== null && (before === undefined || item.recurrenceId! < before));
   return among(last ? queueAfter(last.turn!, holderOf(last, rows)) : series.personIds, series.personIds);
 }
@@ -51,7 +52,7 @@ export function assign(
 }
 
 /** Minutes of fair chores, done or open, by who has them and the day. */
-export function carriedSoFar(rows: ChoreRows): CarriedMinutes {
+export function carriedSoFar(rows: Rows): CarriedMinutes {
   const carried = new CarriedMinutes();
   for (const series of rows.all('series')) {
     if (series.turn !== 'fair') continue;
@@ -75,14 +76,14 @@ export interface Ahead {
  * Everything still to come up to a day, with whose turn it would be, in the order of time: fair turns are given one after the other.
  * Of what comes so long after it was done, and of a chore whose next waits for its last, only what is certain.
  */
-export function choresAhead(until: string, rows: ChoreRows, house: ChoreHouse, of: Series[] = rows.all('series')): Ahead[] {
+export function choresAhead(until: string, rows: Rows, house: ChoreHouse, of: Series[] = rows.all('series')): Ahead[] {
   const found = of.flatMap((series) => comingOf(series, until, rows, house).map((occurrence) => ({ series, occurrence })));
   found.sort((a, b) => (a.occurrence.at < b.occurrence.at ? -1 : a.occurrence.at > b.occurrence.at ? 1 : a.series.id < b.series.id ? -1 : 1));
   return withTurns(found, rows, house);
 }
 
 /** The next ones of a chore, so many at most, with whose turn each would be as far as its own queue says. */
-function nextTurns(series: Series, many: number, rows: ChoreRows, house: ChoreHouse): Ahead[] {
+function nextTurns(series: Series, many: number, rows: Rows, house: ChoreHouse): Ahead[] {
   const last = lastMadeOf(series.id, rows)?.recurrenceId ?? null;
   if (series.rrule === null && last !== null) return [];
   const coming: Occurrence[] = [];
@@ -91,18 +92,18 @@ function nextTurns(series: Series, many: number, rows: ChoreRows, house: ChoreHo
 }
 
 /** The same of a chore that is not there yet, or not so: nothing of it is made, and of it only these are exceptions. */
-export function nextTurnsIf(series: Series, exceptions: readonly Exception[], many: number, rows: ChoreRows, house: ChoreHouse): Ahead[] {
+export function nextTurnsIf(series: Series, exceptions: readonly Exception[], many: number, rows: Rows, house: ChoreHouse): Ahead[] {
   const { id, houseId, seq, stamps } = series;
   const overrides = exceptions.map((one): Override => ({ id, houseId, seq, stamps, seriesId: id, ...one }));
   const by = (noun: Noun, field: string, value: string) => {
     if (field !== 'seriesId' || value !== id) return rows.by(noun, field as never, value);
     return noun === 'override' ? overrides : [];
   };
-  return nextTurns(series, many, { get: rows.get.bind(rows), all: rows.all.bind(rows), by: by as ChoreRows['by'] }, house);
+  return nextTurns(series, many, { find: rows.find.bind(rows), all: rows.all.bind(rows), by: by as Rows['by'] }, house);
 }
 
 /** Fair turns are given one after the other, in the order of time. */
-function withTurns(found: readonly Pick<Ahead, 'series' | 'occurrence'>[], rows: ChoreRows, house: ChoreHouse): Ahead[] {
+function withTurns(found: readonly Pick<Ahead, 'series' | 'occurrence'>[], rows: Rows, house: ChoreHouse): Ahead[] {
   const carried = found.some(({ series }) => series.turn === 'fair') ? carriedSoFar(rows) : new CarriedMinutes();
   const presence = new Presence(rows, house);
   const chores = new Map<string, { queue: string[]; overrides: readonly Override[] }>();

@@ -2,10 +2,10 @@ import { World } from '../testing/world.ts';
 import { lastCallsAhead } from './last-call.ts';
 
 const firstLastCall = (...asked: Parameters<typeof lastCallsAhead>) => lastCallsAhead(...asked)[0] ?? null;
-const houseOf = (w: World) => w.rows.get('house', w.houseId) as never;
+const houseOf = (w: World) => w.rows.find('house', w.houseId) as never;
 function until(w: World, instant: string): void {
   for (;;) {
-    const call = firstLastCall(w.now, houseOf(w), w.rows as never);
+    const call = firstLastCall(w.now, houseOf(w), w.rows);
     if (!call || call.at > instant) break;
     if (call.at > w.now) w.now = call.at;
     w.system('day.call', { person: call.personId, date: call.date });

@@ -1,14 +1,9 @@
-import { isHere, type Person } from '../model/person.ts';
+import type { Rows } from '../reader/finding.ts';
+import { isHere } from '../model/person.ts';
 import type { NoticeChoices } from '../model/notice-choices.ts';
 import type { House } from '../model/house.ts';
 import { addDays, calendarDateOf, instantAt } from '../time/clock.ts';
 import { earliestFirst } from '../time/earliest-first.ts';
-
-/** What the last call of a day reads. */
-export interface LastCallRows {
-  all(noun: 'noticeChoices'): NoticeChoices[];
-  get(noun: 'person', id: string): Person | 'absent' | 'not-held';
-}
 
 export interface LastCall {
   personId: string;
@@ -30,10 +25,10 @@ function nextLastCall(choices: NoticeChoices, now: string, { zone }: Pick<House,
 }
 
 /** Those of everyone in the house, the next first. */
-export function lastCallsAhead(now: string, house: Pick<House, 'zone'>, rows: LastCallRows): LastCall[] {
+export function lastCallsAhead(now: string, house: Pick<House, 'zone'>, rows: Rows): LastCall[] {
   const found = rows.all('noticeChoices').flatMap((choices) => {
-    const person = rows.get('person', choices.personId);
-    const call = typeof person === 'string' || !isHere(person) ? null : nextLastCall(choices, now, house);
+    const person = rows.find('person', choices.personId);
+    const call = person === undefined || !isHere(person) ? null : nextLastCall(choices, now, house);
     return call ? [call] : [];
   });
   return earliestFirst(found, ({ personId }) => personId);

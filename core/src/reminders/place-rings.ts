@@ -1,11 +1,12 @@
+import type { Rows } from '../reader/finding.ts';
 import { WEEKDAYS } from '../model/weekday.ts';
 import type { Alarm, PlaceTrigger } from '../model/alarm.ts';
 import type { House } from '../model/house.ts';
 import { isHere, type Person } from '../model/person.ts';
-import { isThere, visitId, type Visit } from '../model/visit.ts';
+import { isThere, visitId } from '../model/visit.ts';
 import { calendarDateOf, epochOf, wallClockOf, weekdayOf } from '../time/clock.ts';
 import { isPlaceAlarm, type PlaceAlarm } from './place-alarm.ts';
-import { isStillToDo, type RingRows } from './ringing.ts';
+import { isStillToDo } from './ringing.ts';
 
 /** Which reminders ring when somebody comes to a place or leaves it. */
 
@@ -23,15 +24,11 @@ export interface PlaceRing {
   unknown: Person[];
 }
 
-export interface PlaceRingRows extends RingRows {
-  get: RingRows['get'] & ((noun: 'visit', id: string) => Visit | 'absent' | 'not-held');
-}
-
 /** Who got there first has it for so long, unless they leave before: then whoever comes next is reminded. */
 const HAS_IT_MS = 3 * 3_600_000;
 
 /** What rings for whoever crossed, and what does not because somebody else is there already. */
-export function ringsOfCrossing(crossed: Crossed, house: Pick<House, 'zone'>, rows: PlaceRingRows): { rings: PlaceRing[]; taken: Alarm[] } {
+export function ringsOfCrossing(crossed: Crossed, house: Pick<House, 'zone'>, rows: Rows): { rings: PlaceRing[]; taken: Alarm[] } {
   const rings: PlaceRing[] = [];
   const taken: Alarm[] = [];
   for (const alarm of rows.all('alarm')) {
@@ -57,37 +54,37 @@ function isItsTime({ from, until, days }: Pick<PlaceTrigger, 'from' | 'until' | 
   return (from === null || hour >= from) && (until === null || hour < until);
 }
 
-function isTaken({ rungById, rungFor }: Alarm, { personId, placeId, at }: Crossed, rows: PlaceRingRows): boolean {
+function isTaken({ rungById, rungFor }: Alarm, { personId, placeId, at }: Crossed, rows: Rows): boolean {
   if (rungById === null || rungFor === null || rungById === personId) return false;
   return epochOf(at) - epochOf(rungFor) < HAS_IT_MS && isKnownThere(rungById, placeId, rows);
 }
 
-function isKnownThere(personId: string, placeId: string, rows: PlaceRingRows): boolean {
-  const visit = rows.get('visit', visitId(personId, placeId));
-  return typeof visit !== 'string' && isThere(visit);
+function isKnownThere(personId: string, placeId: string, rows: Rows): boolean {
+  const visit = rows.find('visit', visitId(personId, placeId));
+  return visit !== undefined && isThere(visit);
 }
 
-const someoneStays = ({ trigger }: PlaceAlarm, { personId, placeId }: Crossed, rows: PlaceRingRows): boolean =>
+const someoneStays = ({ trigger }: PlaceAlarm, { personId, placeId }: Crossed, rows: Rows): boolean =>
   trigger.among.some((id) => id !== personId && isKnownThere(id, placeId, rows));
 
-function unknownOf({ trigger }: PlaceAlarm, { personId, placeId }: Crossed, rows: PlaceRingRows): Person[] {
+function unknownOf({ trigger }: PlaceAlarm, { personId, placeId }: Crossed, rows: Rows): Person[] {
   return trigger.among.flatMap((id) => {
-    const person = rows.get('person', id);
-    const visit = rows.get('visit', visitId(id, placeId));
-    const known = typeof visit !== 'string' && (visit.enteredAt !== null || visit.leftAt !== null);
-    return id === personId || known || typeof person === 'string' || !isHere(person) ? [] : [person];
+    const person = rows.find('person', id);
+    const visit = rows.find('visit', visitId(id, placeId));
+    const known = visit !== undefined && (visit.enteredAt !== null || visit.leftAt !== null);
+    return id === personId || known || person === undefined || !isHere(person) ? [] : [person];
   });
 }
 
 /** Whom the hour reminds when nobody was seen leaving: those known to be there, else everybody it is for. */
-export function fallbackFor({ trigger }: PlaceAlarm, rows: PlaceRingRows): string[] {
+export function fallbackFor({ trigger }: PlaceAlarm, rows: Rows): string[] {
   const there = trigger.among.filter((id) => isKnownThere(id, trigger.place, rows));
   return there.length > 0 ? there : trigger.among;
 }
 
 /** Not before the day it may be begun. */
-function mayBegin({ itemId }: Pick<Alarm, 'itemId'>, at: string, { zone }: Pick<House, 'zone'>, rows: RingRows): boolean {
-  const item = rows.get('item', itemId);
-  const start = typeof item === 'string' ? null : item.start;
+function mayBegin({ itemId }: Pick<Alarm, 'itemId'>, at: string, { zone }: Pick<House, 'zone'>, rows: Rows): boolean {
+  const item = rows.find('item', itemId);
+  const start = item?.start ?? null;
   return start === null || (start.length > 10 ? start <= wallClockOf(at, zone) : start <= calendarDateOf(at, zone));
 }

@@ -14,7 +14,7 @@ function house() {
 }
 const rowsOf = (w: World) => w.rows as unknown as Parameters<typeof ringsAhead>[1];
 const firstRing = (...asked: Parameters<typeof ringsAhead>) => ringsAhead(...asked)[0] ?? null;
-const houseOf = (w: World) => w.rows.get('house', w.houseId) as never;
+const houseOf = (w: World) => w.rows.find('house', w.houseId) as never;
 /** Lets the clock run to an instant, and everything ring on the way. */
 function until(w: World, instant: string): void {
   for (let ring = firstRing(houseOf(w), rowsOf(w)); ring !== null && ring.at <= instant; ring = firstRing(houseOf(w), rowsOf(w))) {

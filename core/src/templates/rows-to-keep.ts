@@ -7,8 +7,8 @@ import type { Reader } from '../reader/reader.ts';
  * What goes into a template that is kept from a list, or from an item: all that is not removed, each before its steps. What was done is in it
  * as well, but for what was cleared away and what a chore left behind.
  */
-export function rowsToKeep(source: { list?: string; item?: string }, rows: Pick<Reader, 'by' | 'get'>): Item[] {
-  const tops = source.list ? itemsOfList(source.list, rows) : [rows.get('item', source.item ?? '')].filter((row) => typeof row !== 'string');
+export function rowsToKeep(source: { list?: string; item?: string }, rows: Pick<Reader, 'by' | 'find'>): Item[] {
+  const tops = source.list ? itemsOfList(source.list, rows) : [rows.find('item', source.item ?? '')].filter((row) => row !== undefined);
   const ordered: Item[] = [];
   const waiting = tops.reverse();
   const met = new Set<string>();
@@ -22,9 +22,9 @@ export function rowsToKeep(source: { list?: string; item?: string }, rows: Pick<
   return ordered;
 }
 
-function itemsOfList(listId: string, rows: Pick<Reader, 'by' | 'get'>): Item[] {
-  const list = rows.get('list', listId);
-  const clearedAt = typeof list === 'string' ? null : list.clearedAt;
+function itemsOfList(listId: string, rows: Pick<Reader, 'by' | 'find'>): Item[] {
+  const list = rows.find('list', listId);
+  const clearedAt = list?.clearedAt ?? null;
   const counts = (item: Item) => {
     if (item.parentId !== null || item.removedAt !== null) return false;
     const parts = rows.by('part', 'itemId', item.id);

@@ -17,7 +17,7 @@ export const idOf = (name: string): string => v5(name, SPACE);
 /** A house in memory, driven through commands only, as an account of the name given. For tests. */
 export class World {
   readonly houseId = idOf('house');
-  readonly rows = new MemoryRows('absent');
+  readonly rows = new MemoryRows('all');
   now = '2026-11-24T10:00:00.000Z';
   seq = 0;
   private commands = 0;
@@ -82,8 +82,8 @@ export class World {
   }
 
   part(itemId: string, name: string | null): Part {
-    const part = this.rows.get('part', partId(itemId, name === null ? null : this.person(name)));
-    if (typeof part === 'string') throw new Error(`no part of ${name}`);
+    const part = this.rows.find('part', partId(itemId, name === null ? null : this.person(name)));
+    if (part === undefined) throw new Error(`no part of ${name}`);
     return part;
   }
 
@@ -92,7 +92,7 @@ export class World {
   }
 
   row(itemId: string): Item {
-    return this.rows.get('item', itemId) as Item;
+    return this.rows.find('item', itemId) as Item;
   }
 
   /** What a person has been told and not had withdrawn, as `kind` in the order told. */

@@ -1,3 +1,4 @@
+import type { Rows } from '../reader/finding.ts';
 import { FRESH, partId } from '../commands/parts.ts';
 import type { Filter } from '../model/filter.ts';
 import type { Item } from '../model/item.ts';
@@ -6,10 +7,10 @@ import type { Part } from '../model/part.ts';
 import type { CalendarEntry } from '../planning/calendar.ts';
 import type { PlanView } from '../planning/rows.ts';
 import type { Ahead } from '../recurrence/whose-turn.ts';
-import { meeting, meetingOnceThere, type FilterRows } from './filter.ts';
+import { meeting, meetingOnceThere } from './filter.ts';
 
 /** Whether what stands on a day meets a filter: an item, time booked for one that does, or a chore still to come, by what it will be. */
-export function entriesMeeting(filter: Filter, view: PlanView, rows: FilterRows): (entry: CalendarEntry) => boolean {
+export function entriesMeeting(filter: Filter, view: PlanView, rows: Rows): (entry: CalendarEntry) => boolean {
   const meets = meeting(filter, view, rows);
   const willMeet = meetingOnceThere(filter, view, rows);
   return (entry) => {

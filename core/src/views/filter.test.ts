@@ -30,7 +30,7 @@ function house() {
 }
 
 const look = (w: World, filter: Filter, who = 'Aino'): string[] =>
-  filtered(filter, { personId: w.person(who), now: w.now, house: w.rows.all('house')[0]! }, w.rows as never).map(({ item }) => item.title).sort(); // prettier-ignore
+  filtered(filter, { personId: w.person(who), now: w.now, house: w.rows.all('house')[0]! }, w.rows).map(({ item }) => item.title).sort(); // prettier-ignore
 type Loose = FilterCondition extends infer C ? (C extends { not: boolean } ? Omit<C, 'not'> & { not?: boolean } : never) : never;
 const filter = (conditions: Loose[], more: Partial<Filter> = {}): Filter => FilterSchema.parse({ match: 'all', state: 'open', conditions, ...more });
 
@@ -107,7 +107,7 @@ describe('what a filter finds', () => {
     ]);
     const gone = tag('boats');
     w.must('Aino', 'tag.remove', { tag: gone });
-    expect(liveConditions(both, w.rows as never)).toMatchObject({ conditions: [{ of: 'tag' }], gone: [{ ids: [gone] }] });
+    expect(liveConditions(both, w.rows)).toMatchObject({ conditions: [{ of: 'tag' }], gone: [{ ids: [gone] }] });
     expect(look(w, both)).toEqual(['Paint the fence', 'Paint the hull']);
     expect(look(w, filter([{ of: 'tag', ids: [gone] }]))).toEqual([]);
   });
@@ -200,7 +200,7 @@ describe('a filter is what its sentence says, for random houses and filters', ()
           );
           const expected = [...facts].filter(([, fact]) => holds(fact, conditions, match, state)).map(([id]) => id);
           const view = { personId: w.person('Petri'), now: w.now, house: w.rows.all('house')[0]! };
-          const found = filtered(parsed, view, w.rows as never).map(({ item }: { item: Item }) => item.id).filter((id) => facts.has(id)); // prettier-ignore
+          const found = filtered(parsed, view, w.rows).map(({ item }: { item: Item }) => item.id).filter((id) => facts.has(id)); // prettier-ignore
           expect(new Set(found)).toEqual(new Set(expected));
         },
       ),
@@ -250,7 +250,7 @@ test('a view with a rule of its own is narrowed by the conditions alone: steps, 
   const hull = w.rows.all('item').find(({ title }) => title === 'Paint the hull')!;
   const step = w.item('Aino', 'Sand it first', { parent: hull.id });
   w.must('Aino', 'list.change', { list: boats, filed: true } as never);
-  const meets = (conditions: Loose[]) => meeting(filter(conditions, { state: 'both' }), { personId: w.person('Aino'), now: w.now, house: w.rows.all('house')[0]! }, w.rows as never); // prettier-ignore
+  const meets = (conditions: Loose[]) => meeting(filter(conditions, { state: 'both' }), { personId: w.person('Aino'), now: w.now, house: w.rows.all('house')[0]! }, w.rows); // prettier-ignore
   const inBoats = meets([{ of: 'list', ids: [boats] }]);
   expect(inBoats(w.row(hull.id))).toBe(true);
   expect(inBoats(w.row(step))).toBe(true);

@@ -1,35 +1,19 @@
-import { valueIn, type FieldRows } from '../followup/fields.ts';
+import type { Rows } from '../reader/finding.ts';
+import { valueIn } from '../followup/fields.ts';
 import type { OwnField } from '../model/own-field.ts';
 import { counts, countingParts, doneSince, isDone } from '../followup/standing.ts';
 import type { FieldAsk, FilterCondition, DateField, Filter, Having, NamedNoun, Span } from '../model/filter.ts';
 import { namedBy } from '../model/filter.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
-import type { Noun, Row } from '../model/nouns.ts';
 import { nextDay, partFor } from '../planning/whereabouts.ts';
 import type { Arrangeable } from '../planning/arrange.ts';
-import type { PlanRows, PlanView } from '../planning/rows.ts';
+import type { PlanView } from '../planning/rows.ts';
 import { addDays, calendarDateOf, weekdayOf } from '../time/clock.ts';
 import { itemHasTerms } from './find.ts';
 import { withBelowTags } from './tags-below.ts';
 import { lastTouched } from './last-touched.ts';
 import { hasTerms, termsOf, wordsIn } from './terms.ts';
-
-/** What filtering reads: what a device and a server have. */
-export interface FilterRows extends Omit<PlanRows, 'all' | 'get' | 'by'> {
-  all<N extends Noun>(noun: N): Row<N>[];
-  get<N extends Noun>(noun: N, id: string): Row<N> | 'absent' | 'not-held';
-  by: PlanRows['by'] & {
-    (noun: 'ownField', field: 'listId', value: string): Row<'ownField'>[];
-    (noun: 'fieldValue', field: 'itemId', value: string): Row<'fieldValue'>[];
-    (noun: 'membership', field: 'projectId', value: string): Row<'membership'>[];
-    (noun: 'activity', field: 'itemId', value: string): Row<'activity'>[];
-    (noun: 'alarm', field: 'itemId', value: string): Row<'alarm'>[];
-    (noun: 'comment', field: 'itemId', value: string): Row<'comment'>[];
-    (noun: 'attachment', field: 'itemId', value: string): Row<'attachment'>[];
-    (noun: 'list', field: 'bundleId', value: string): Row<'list'>[];
-  };
-}
 
 /** An item with what it takes to judge it. */
 interface Judged {
@@ -45,7 +29,7 @@ type Test = (judged: Judged) => boolean | null;
  * themselves only where they have a person or a day of their own. Nothing from archived and removed lists; what is to be looked up only where
  * its list is named.
  */
-export function filtered(filter: Filter, view: PlanView, rows: FilterRows): Arrangeable[] {
+export function filtered(filter: Filter, view: PlanView, rows: Rows): Arrangeable[] {
   const judge = judging(filter, view, rows);
   const found: Arrangeable[] = [];
   for (const item of rows.all('item')) {
@@ -56,7 +40,7 @@ export function filtered(filter: Filter, view: PlanView, rows: FilterRows): Arra
 }
 
 /** The same of one item after the other; null: it is not among them. */
-export function judging(filter: Filter, view: PlanView, rows: FilterRows): (item: Item) => Arrangeable | null {
+export function judging(filter: Filter, view: PlanView, rows: Rows): (item: Item) => Arrangeable | null {
   const judge = judgingAlone(filter, view, rows);
   if (!judge) return () => null;
   const namesLists = liveConditions(filter, rows).conditions.some(
@@ -73,19 +57,19 @@ export function judging(filter: Filter, view: PlanView, rows: FilterRows): (item
 }
 
 /** Whether an item that a view shows anyway meets a filter, whatever it lies in: for narrowing a view that has its own rule. */
-export function meeting(filter: Filter, view: PlanView, rows: FilterRows): (item: Item) => boolean {
+export function meeting(filter: Filter, view: PlanView, rows: Rows): (item: Item) => boolean {
   const judge = judgingAlone(filter, view, rows);
   return (item) => judge !== null && judge(item) !== null;
 }
 
 /** The same of one that isn't there yet, with the parts it will have. */
-export function meetingOnceThere(filter: Filter, view: PlanView, rows: FilterRows): (item: Item, parts: readonly Part[]) => boolean {
+export function meetingOnceThere(filter: Filter, view: PlanView, rows: Rows): (item: Item, parts: readonly Part[]) => boolean {
   const judge = judgingAlone(filter, view, rows);
   return (item, parts) => judge !== null && judge(item, parts) !== null;
 }
 
 /** Judges items by the conditions and nothing else; null where none of what the filter names is there any more. */
-function judgingAlone(filter: Filter, view: PlanView, rows: FilterRows): ((item: Item, parts?: readonly Part[]) => Judged | null) | null {
+function judgingAlone(filter: Filter, view: PlanView, rows: Rows): ((item: Item, parts?: readonly Part[]) => Judged | null) | null {
   const { conditions } = liveConditions(filter, rows);
   if (conditions.length === 0 && filter.conditions.length > 0) return null;
   // what an item says itself is asked first: most are told apart by it, without looking anything up
@@ -110,7 +94,7 @@ const QUICK = new Set(['list', 'project', 'section', 'bundle', 'tag', 'place', '
 const quickKey = (condition: FilterCondition): string => (condition.of === 'date' ? `date ${condition.field}` : condition.of);
 
 /** A filter without what it names that is gone; `gone` are the conditions that are left out, because nothing of what they name is there. */
-export function liveConditions(filter: Filter, rows: Pick<FilterRows, 'get'>): { conditions: FilterCondition[]; gone: FilterCondition[] } {
+export function liveConditions(filter: Filter, rows: Pick<Rows, 'find'>): { conditions: FilterCondition[]; gone: FilterCondition[] } {
   const conditions: FilterCondition[] = [];
   const gone: FilterCondition[] = [];
   for (const condition of filter.conditions) {
@@ -121,7 +105,7 @@ export function liveConditions(filter: Filter, rows: Pick<FilterRows, 'get'>): {
   return { conditions, gone };
 }
 
-function withoutGone(condition: FilterCondition, rows: Pick<FilterRows, 'get'>): FilterCondition | null {
+function withoutGone(condition: FilterCondition, rows: Pick<Rows, 'find'>): FilterCondition | null {
   const named = namedBy(condition);
   if (!named) return condition;
   const here = (id: string) => isThere(named.noun, id, rows);
@@ -135,14 +119,14 @@ function withoutGone(condition: FilterCondition, rows: Pick<FilterRows, 'get'>):
 }
 
 /** People who have left are still named: what was theirs is found by them. */
-function isThere(noun: NamedNoun, id: string, rows: Pick<FilterRows, 'get'>): boolean {
-  const row = rows.get(noun, id);
-  return typeof row !== 'string' && (row as { removedAt?: string | null }).removedAt == null;
+function isThere(noun: NamedNoun, id: string, rows: Pick<Rows, 'find'>): boolean {
+  const row = rows.find(noun, id);
+  return row !== undefined && (row as { removedAt?: string | null }).removedAt == null;
 }
 
 const turned = (test: Test, not: boolean): ((judged: Judged) => boolean) => (not ? (judged) => test(judged) === false : (judged) => test(judged) === true);
 
-function testOf(condition: FilterCondition, view: PlanView, rows: FilterRows): Test {
+function testOf(condition: FilterCondition, view: PlanView, rows: Rows): Test {
   switch (condition.of) {
     case 'list':
       return within(condition.ids, ({ item }) => item.listId);
@@ -190,7 +174,7 @@ const within = (ids: readonly string[], of: (judged: Judged) => string | null): 
 };
 
 /** Itself, by its list, or as a step of what does. */
-function belongsTo(projectIds: readonly string[], rows: FilterRows): Test {
+function belongsTo(projectIds: readonly string[], rows: Rows): Test {
   const members = new Set<string>();
   for (const projectId of projectIds)
     for (const { listId, itemId, endedAt } of rows.by('membership', 'projectId', projectId)) if (endedAt === null) members.add(listId ?? itemId ?? '');
@@ -220,7 +204,7 @@ function isHeldBy(wanted: ReadonlySet<string>): Test {
 
 const givers = ({ parts }: Judged): string[] => countingParts(parts).flatMap(({ giverId, originId }) => [giverId, originId].filter((id) => id !== null));
 
-function dateTest(field: DateField, span: Span, view: PlanView, rows: FilterRows): Test {
+function dateTest(field: DateField, span: Span, view: PlanView, rows: Rows): Test {
   const dayOf = DAYS[field](view, rows);
   if (span.kind === 'none') return (judged) => dayOf(judged) === null;
   if (span.kind === 'any') return (judged) => dayOf(judged) !== null;
@@ -234,7 +218,7 @@ function dateTest(field: DateField, span: Span, view: PlanView, rows: FilterRows
   };
 }
 
-const DAYS: Record<DateField, (view: PlanView, rows: FilterRows) => (judged: Judged) => string | null> = {
+const DAYS: Record<DateField, (view: PlanView, rows: Rows) => (judged: Judged) => string | null> = {
   due:
     () =>
     ({ item }) =>
@@ -287,7 +271,7 @@ export function daysOfSpan(span: Exclude<Span, { kind: 'none' | 'any' }>, today:
 /** A moment no span reaches. For who draws an axis. */
 export const SPAN_ENDS = [FIRST, LAST] as const;
 
-const HAS: Record<Having, (view: PlanView, rows: FilterRows) => Test> = {
+const HAS: Record<Having, (view: PlanView, rows: Rows) => Test> = {
   steps:
     (_, rows) =>
     ({ item }) =>
@@ -323,12 +307,12 @@ const HAS: Record<Having, (view: PlanView, rows: FilterRows) => Test> = {
 };
 
 /** What an item says in a field: nothing said is not outside of anything either, except of having something there. */
-function fieldTest(fieldId: string, asks: FieldAsk, view: PlanView, rows: FilterRows): Test {
-  const field = rows.get('ownField', fieldId);
-  if (typeof field === 'string') return () => null;
+function fieldTest(fieldId: string, asks: FieldAsk, view: PlanView, rows: Rows): Test {
+  const field = rows.find('ownField', fieldId);
+  if (field === undefined) return () => null;
   const test = valueTest(asks, field, view);
   return ({ item }) => {
-    const value = valueIn(item, field, rows as FieldRows);
+    const value = valueIn(item, field, rows as Rows);
     return asks.kind === 'any' ? value !== null : value === null ? null : test(value);
   };
 }
@@ -362,7 +346,7 @@ function wordsTest(typed: string): Test {
 const standsAlone = (item: Item, parts: readonly Part[], part: Part | null): boolean =>
   parts.some((one) => one.personId !== null && one.takenBackAt === null) || item.due !== null || (part !== null && nextDay(item, part) !== null);
 
-function closedLists(rows: FilterRows, withReference: boolean): Set<string> {
+function closedLists(rows: Rows, withReference: boolean): Set<string> {
   const closed = rows.all('list').filter((list) => list.removedAt !== null || list.filedAt !== null || (list.kind === 'reference' && !withReference));
   return new Set(closed.map(({ id }) => id));
 }

@@ -1,14 +1,8 @@
+import type { Rows } from '../reader/finding.ts';
 import type { Attachment } from '../model/attachment-schema.ts';
 import type { Comment } from '../model/comment-schema.ts';
 import type { Item } from '../model/item.ts';
 import { hasTerm, hasTerms, termsOf, wordsIn, type Term } from './terms.ts';
-
-/** What finding looks at: everything its reader may see. */
-export interface FindRows {
-  all(noun: 'item'): readonly Item[];
-  all(noun: 'comment'): readonly Comment[];
-  all(noun: 'attachment'): readonly Attachment[];
-}
 
 /** Where words were found, best first: each item counts by the worst it needs. */
 const LEVELS = ['title', 'steps', 'notes', 'comments', 'files'] as const;
@@ -24,7 +18,7 @@ const MOST_DEPTH = 50;
  * itself it stands for its item, which is found beside it only if it needs none of its steps. Best first: titles that begin with what was
  * typed, then by where the words are, then by title. Nothing typed finds nothing. Removed things are not found.
  */
-export function findItems(typed: string, rows: FindRows): Item[] {
+export function findItems(typed: string, rows: Pick<Rows, 'all'>): Item[] {
   const terms = termsOf(typed);
   if (terms.length === 0) return [];
   const found = foundWords(terms, rows);
@@ -47,7 +41,7 @@ function levelOf(one: Found, all: number): number {
   return LEVELS.length;
 }
 
-function foundWords(terms: readonly Term[], rows: FindRows): Map<string, Found> {
+function foundWords(terms: readonly Term[], rows: Pick<Rows, 'all'>): Map<string, Found> {
   const items = new Map<string, Item>();
   const found = new Map<string, Found>();
   const note = (item: Item, level: Level, mask: number) => {

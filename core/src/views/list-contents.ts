@@ -1,9 +1,9 @@
+import type { Rows } from '../reader/finding.ts';
 import { byPosition } from '../model/position.ts';
 import { countingParts, isDone } from '../followup/standing.ts';
 import type { Item } from '../model/item.ts';
 import type { List } from '../model/list.ts';
 import type { Part } from '../model/part.ts';
-import type { PlanRows } from '../planning/rows.ts';
 
 /** What a list holds at its top, each in its order. Of a chore only what is open: what was stands on the chore's own page. */
 export interface ListContents {
@@ -13,7 +13,7 @@ export interface ListContents {
   cleared: Item[];
 }
 
-export function contentsOf(list: Pick<List, 'id' | 'clearedAt'>, rows: PlanRows): ListContents {
+export function contentsOf(list: Pick<List, 'id' | 'clearedAt'>, rows: Rows): ListContents {
   const contents: ListContents = { open: [], done: [], cleared: [] };
   for (const item of rows.by('item', 'listId', list.id)) {
     if (item.removedAt || item.parentId !== null) continue;

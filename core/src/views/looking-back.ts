@@ -1,15 +1,10 @@
+import type { Rows } from '../reader/finding.ts';
 import { counts, firstCompleted } from '../followup/standing.ts';
 import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { addDays, calendarDateOf, daysBetween } from '../time/clock.ts';
 import { minutesOf, ZoneMinutes } from '../time/zone-minutes.ts';
-
-/** What looking back reads. */
-export interface BackRows {
-  by(noun: 'part', field: 'completedDay' | 'itemId', value: string): Part[];
-  get(noun: 'item', id: string): Item | 'absent' | 'not-held';
-}
 
 /** Something somebody did: a part that was checked off, by the time of the tap. */
 export interface Deed {
@@ -52,7 +47,7 @@ export function spanOfDays(a: string, b: string): BackSpan & { wasTurned: boolea
  * What was done between two days, the last first. Of `any`, the part that came first; of `each`, every part. Steps only with somebody's own
  * part. What was missed is never among it, nor what was removed since.
  */
-export function lookBack({ from, to }: BackSpan, { zone }: Pick<House, 'zone'>, rows: BackRows): HeldDeed[] {
+export function lookBack({ from, to }: BackSpan, { zone }: Pick<House, 'zone'>, rows: Rows): HeldDeed[] {
   const minutes = new ZoneMinutes(zone);
   const deeds: HeldDeed[] = [];
   // a day of the house reaches into two of UTC
@@ -82,9 +77,9 @@ export function isDeed(part: DonePart, item: DoneItem): boolean {
 }
 
 /** The item of a part that counts as something done; null: it doesn't. */
-function itemDone(part: Part, rows: BackRows): Item | null {
-  const item = rows.get('item', part.itemId);
-  if (typeof item === 'string' || !isDeed(part, item)) return null;
+function itemDone(part: Part, rows: Rows): Item | null {
+  const item = rows.find('item', part.itemId);
+  if (item === undefined || !isDeed(part, item)) return null;
   const isFirst = item.policy !== 'any' || firstCompleted(rows.by('part', 'itemId', item.id))?.id === part.id;
   return isFirst ? item : null;
 }

@@ -5,8 +5,7 @@ import type { Item } from '../model/item.ts';
 import type { List } from '../model/list.ts';
 import { isHere, type Person } from '../model/person.ts';
 import { byPosition } from '../model/position.ts';
-import type { Finding } from '../reader/finding.ts';
-import type { Noun, Row } from '../model/nouns.ts';
+import type { Finding, Rows } from '../reader/finding.ts';
 
 /** What somebody may do with an item, the most of it. */
 export type MostAllowed = 'change' | 'check' | 'answer' | 'see';
@@ -27,12 +26,8 @@ export interface SeenBy {
   others: SeenItem[];
 }
 
-interface SeenRows extends Finding {
-  all<N extends Noun>(noun: N): Row<N>[];
-}
-
 /** What is open and in a person's sight, with what they may do there. Shown to another, `rows` are what both may see. */
-export function seenBy(person: Person, rows: SeenRows): SeenBy {
+export function seenBy(person: Person, rows: Rows): SeenBy {
   const lists = new Map<string, SeenList>();
   for (const list of rows.all('list')) {
     const relation = list.removedAt || list.filedAt ? null : relationToList(list.id, person, rows);

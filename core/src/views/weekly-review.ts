@@ -1,8 +1,8 @@
-import { followUpsOf, type FollowUpRows } from '../followup/groups.ts';
+import type { Rows } from '../reader/finding.ts';
+import { followUpsOf } from '../followup/groups.ts';
 import type { Item } from '../model/item.ts';
-import type { Row } from '../model/nouns.ts';
 import { agendaOf } from '../planning/agenda.ts';
-import type { PlanRows, PlanView } from '../planning/rows.ts';
+import type { PlanView } from '../planning/rows.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
 import { lastTouched } from './last-touched.ts';
 
@@ -14,14 +14,8 @@ export type Pile = (typeof PILES)[number];
 export const UNTOUCHED_DAYS = 30;
 const DAY_MS = 86_400_000;
 
-export interface ReviewRows extends Omit<PlanRows, 'all' | 'get' | 'by'>, Omit<FollowUpRows, 'all' | 'get' | 'by'> {
-  all: PlanRows['all'] & FollowUpRows['all'];
-  get: PlanRows['get'] & FollowUpRows['get'];
-  by: PlanRows['by'] & FollowUpRows['by'] & ((noun: 'activity', field: 'itemId', value: string) => Row<'activity'>[]);
-}
-
 /** Somebody's piles: what is theirs to do, what they gave, and what lies still. */
-export function pilesOf(view: PlanView, rows: ReviewRows): Record<Pile, Item[]> {
+export function pilesOf(view: PlanView, rows: Rows): Record<Pile, Item[]> {
   const piles: Record<Pile, Item[]> = { 'to-sort': [], late: [], 'needs-you': [], silent: [], waits: [], shelf: [], untouched: [] };
   const seen = new Set<string>();
   const put = (pile: Pile, item: Item) => {

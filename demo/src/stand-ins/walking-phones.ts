@@ -26,9 +26,9 @@ export function walkingPhones(services: Services): Hono<Env> {
   app.post('/simulate/houses/:house/phones/:person/crossings', onlySignedIn, async (c) => {
     const houseId = c.req.param('house');
     const rows = ledger.rows(houseId);
-    const person = rows.get('person', c.req.param('person'));
+    const person = rows.find('person', c.req.param('person'));
     const asker = rows.by('person', 'accountId', c.get('signedIn').account.id).find(isHere);
-    if (!asker || typeof person === 'string' || person.accountId === null) throw new Problem(404, 'unknown-person', 'There is no such phone.');
+    if (!asker || person === undefined || person.accountId === null) throw new Problem(404, 'unknown-person', 'There is no such phone.');
     const { place, on, silent } = await bodyOf(c, Crossing);
     const id = v7();
     const now = clock.now();

@@ -83,12 +83,12 @@ describe('what is remembered', () => {
           const [rows, fresh] = [held.of('one', () => true), new SqliteRows(storage.raw, 'one')];
           if (one.kind === 'write') {
             const id = `section ${one.nth}`;
-            const made = rows.get('section', id) === 'absent';
+            const made = rows.find('section', id) === undefined;
             rows.apply([{ noun: 'section', id, made, fields: made ? row(id, one.list) : { listId: one.list } } as never], { commandId: 'c', name: 'x', actorId: null, payload: null, seq: ++seq }); // prettier-ignore
-          } else if (one.kind === 'get') expect(rows.get('section', `section ${one.nth}`)).toEqual(fresh.get('section', `section ${one.nth}`));
+          } else if (one.kind === 'get') expect(rows.find('section', `section ${one.nth}`)).toEqual(fresh.find('section', `section ${one.nth}`));
           else if (one.kind === 'many') {
             const ids = one.nths.map((nth) => `section ${nth}`);
-            expect(rows.many('section', ids)).toEqual(ids.map((id) => fresh.get('section', id)).filter((row) => row !== 'absent'));
+            expect(rows.many('section', ids)).toEqual(ids.map((id) => fresh.find('section', id)).filter((row) => row !== undefined));
           } else if (one.kind === 'lookUp') rows.lookUp('section', 'listId', [...PLACES, 'no list']);
           else if (one.kind === 'by') expect(sorted(rows.by('section', 'listId', one.list))).toEqual(sorted(fresh.by('section', 'listId', one.list)));
           else if (one.kind === 'all') expect(sorted(rows.all('section'))).toEqual(sorted(fresh.all('section')));

@@ -57,7 +57,7 @@ test.each(['part', 'item', 'wait'] as const)('what is asked of SQLite of a %s is
       };
       for (const { nth, fields, asked } of steps) {
         const one = `row ${nth}`;
-        const made = rows.get(noun, one) === 'absent';
+        const made = rows.find(noun, one) === undefined;
         const change = { noun, id: one, made, fields: made ? { ...template, id: one, ...fields } : fields };
         rows.apply([change as never], { commandId: 'c', name: 'x', actorId: null, payload: null, seq: nth });
         // what was asked before is followed as rows change

@@ -36,7 +36,7 @@ test('rows of another house are not there', () => {
     seq: 1,
   });
   const other = new SqliteRows(storage.raw, 'two');
-  expect(other.get('person', 'p')).toBe('absent');
+  expect(other.find('person', 'p')).toBeUndefined();
   expect(other.by('person', 'accountId', 'a')).toEqual([]);
   expect(other.all('person')).toEqual([]);
   storage.close();
@@ -56,7 +56,7 @@ test('whatever was written is read as it is', () => {
       raw.prepare('UPDATE item SET title = ?, notes = ?, "tagIds" = ? WHERE id = ?').run(title, notes, JSON.stringify([notes]), item);
       raw.prepare('UPDATE part SET percent = ?, message = ? WHERE "itemId" = ?').run(percent, notes, item);
       const rows = new SqliteRows(raw, house.houseId);
-      expect(rows.get('item', item)).toMatchObject({ title, notes, tagIds: [notes] });
+      expect(rows.find('item', item)).toMatchObject({ title, notes, tagIds: [notes] });
       expect(rows.by('part', 'itemId', item)[0]).toMatchObject({ percent, message: notes });
     }),
     { numRuns: 300 },

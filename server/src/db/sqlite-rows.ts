@@ -1,4 +1,4 @@
-import { recordOf, applyChange, type Change, type Held, type IndexOf, type Noun, type Reader, type RecordedCommand, type Row, type Writer } from '@kotiva/core';
+import { recordOf, applyChange, type Change, type IndexOf, type Noun, type Reader, type RecordedCommand, type Row, type Writer } from '@kotiva/core';
 import { conditionOf } from './lookups.ts';
 import type { Raw } from './open.ts';
 import { CACHED, RowCache } from './row-cache.ts';
@@ -29,12 +29,14 @@ export class SqliteRows implements Reader {
     private readonly houseId: string,
   ) {}
 
-  get<N extends Noun>(noun: N, id: string): Held<N> {
+  readonly whole = true;
+
+  find<N extends Noun>(noun: N, id: string): Row<N> | undefined {
     const known = this.cache.get(noun, id);
     if (known) return known;
-    if (this.cache.isComplete(noun)) return 'absent';
+    if (this.cache.isComplete(noun)) return undefined;
     const values = this.prepared(`SELECT ${AS_JSON[noun]} FROM "${noun}" WHERE id = ? AND "houseId" = ?`).get(id, this.houseId) as Json | undefined;
-    if (!values) return 'absent';
+    if (!values) return undefined;
     const row = fromDriver(noun, values) as Row<N>;
     if (CACHED.includes(noun)) this.cache.put(noun, row);
     return row;
@@ -109,12 +111,12 @@ export class SqliteRows implements Reader {
     this.cache.forget();
   }
 
-  command(id: string): RecordedCommand | 'absent' {
+  command(id: string): RecordedCommand | undefined {
     const values = this.prepared('SELECT id, name, payload, "actorId", changes FROM command WHERE id = ? AND "houseId" = ? AND seq IS NOT NULL').get(
       id,
       this.houseId,
     ) as { id: string; name: string; payload: string; actorId: string | null; changes: string } | undefined;
-    if (!values) return 'absent';
+    if (!values) return undefined;
     return { id: values.id, name: values.name, actorId: values.actorId, payload: JSON.parse(values.payload), changes: JSON.parse(values.changes) };
   }
 
@@ -135,8 +137,7 @@ export class SqliteRows implements Reader {
   }
 
   private writeRow(change: Change, writer: Writer): [before: Row | undefined, now: Row] {
-    const held = change.made ? 'absent' : this.get(change.noun, change.id);
-    const before = typeof held === 'string' ? undefined : held;
+    const before = change.made ? undefined : this.find(change.noun, change.id);
     const row = applyChange(before, change, writer);
     if (before) {
       const fields = [...Object.keys(change.fields), 'seq', 'stamps'];

@@ -84,8 +84,7 @@ export class KeptFiles {
   /** The attachment of that id, in whatever house. */
   attachment(id: string): Attachment | undefined {
     const found = this.statements.houseOf.get(id) as { houseId: string } | undefined;
-    const row = found ? this.ledger.rows(found.houseId).get('attachment', id) : 'absent';
-    return typeof row === 'string' ? undefined : row;
+    return found && this.ledger.rows(found.houseId).find('attachment', id);
   }
 
   /** A file whose bytes are all here, by mail or by a form. Returns why it is not taken; null: it is. The same command twice is once. */

@@ -1,6 +1,6 @@
 import { FileStore } from '@tus/file-store';
 import { Metadata, Server } from '@tus/server';
-import { isHere, type Attachment, type Person } from '@kotiva/core';
+import { isHere, type Attachment } from '@kotiva/core';
 import type { Context } from 'hono';
 import type { Env, Services } from '../context.ts';
 import { Problem } from '../problem.ts';
@@ -51,8 +51,8 @@ export async function admitUpload(c: Context<Env>, services: Services, files: Ke
 
 function isTheirs(attachment: Attachment, c: Context<Env>, { ledger }: Services): boolean {
   const rows = ledger.rows(attachment.houseId);
-  const person = rows.get('person', attachment.authorId) as Person | string;
-  if (typeof person === 'string' || !isHere(person) || person.accountId !== c.get('signedIn').account.id) return false;
+  const person = rows.find('person', attachment.authorId);
+  if (!person || !isHere(person) || person.accountId !== c.get('signedIn').account.id) return false;
   return new Visibility(rows, person).sees('attachment', attachment);
 }
 

@@ -1,5 +1,5 @@
-import type { House } from '@kotiva/core';
-import { daysOfSpan, liveConditions, type Filter, type FilterCondition, type FilterRows, type Span } from '@kotiva/core/filtering';
+import type { House, Rows } from '@kotiva/core';
+import { daysOfSpan, liveConditions, type Filter, type FilterCondition, type Span } from '@kotiva/core/filtering';
 import { addDays, calendarDateOf } from '@kotiva/core/time/clock';
 import { withBelowTags } from '@kotiva/core/views/tags-below';
 import { and, eq, exists, gte, inArray, isNotNull, isNull, lt, lte, notInArray, or, sql, type AnyColumn, type SQL } from 'drizzle-orm';
@@ -16,7 +16,7 @@ interface Asking {
   personId: string;
   today: string;
   houseId: string;
-  rows: FilterRows;
+  rows: Rows;
 }
 
 const dialect = new SQLiteSyncDialect();
@@ -25,7 +25,7 @@ const dialect = new SQLiteSyncDialect();
  * What a filter says of an item that the database can tell by itself: every item that meets the filter meets this, and most of the others
  * don’t. The filter’s own rule then judges what is left. `view`: whoever looks, and when, a UTC instant.
  */
-export function itemWhere(filter: Filter, view: { personId: string; now: string; house: House }, rows: FilterRows): ItemWhere {
+export function itemWhere(filter: Filter, view: { personId: string; now: string; house: House }, rows: Rows): ItemWhere {
   const asking = { personId: view.personId, today: calendarDateOf(view.now, view.house.zone), houseId: view.house.id, rows };
   const { conditions } = liveConditions(filter, rows);
   const told = conditions.map((condition) => tellingOf(condition, asking));

@@ -37,11 +37,8 @@ export interface Due {
  */
 export type Planner = (house: House, rows: Reader, now: string) => Iterable<Due | null>;
 
-/** What core reads is a part of every reader. */
-const as = <R>(rows: Reader): R => rows as unknown as R;
-
 function* nudges(house: House, rows: Reader): Generator<Due | null> {
-  const working = nudgeBatchesInSteps(house, as(rows));
+  const working = nudgeBatchesInSteps(house, rows);
   let step = working.next();
   for (; !step.done; step = working.next()) yield null;
   for (const round of step.value) yield roundDue(house, round);
@@ -57,32 +54,30 @@ const roundDue = ({ id: houseId }: House, { personId, at, partIds }: NudgeBatch)
 
 /** The next round of one person up to a moment, or null: what an account is asked in another house comes along. */
 export function roundOf(personId: string, until: string, house: House, rows: Reader): Due | null {
-  const round = nudgeBatches(house, as(rows)).find((one) => one.personId === personId && one.at <= until);
+  const round = nudgeBatches(house, rows).find((one) => one.personId === personId && one.at <= until);
   return round ? roundDue(house, round) : null;
 }
 
 function* reminders({ id: houseId, ...house }: House, rows: Reader): Generator<Due> {
-  for (const { alarmId, at } of ringsAhead(house, as(rows)))
-    yield { houseId, at, id: ringId(alarmId, at), name: 'alarm.ring', payload: { alarm: alarmId, at } };
+  for (const { alarmId, at } of ringsAhead(house, rows)) yield { houseId, at, id: ringId(alarmId, at), name: 'alarm.ring', payload: { alarm: alarmId, at } };
 }
 
 function* lastCalls(house: House, rows: Reader, now: string): Generator<Due> {
-  for (const { personId, date, at } of lastCallsAhead(now, house, as(rows)))
+  for (const { personId, date, at } of lastCallsAhead(now, house, rows))
     yield { houseId: house.id, at, id: v5(`last-call:${personId}:${date}`, house.id), name: 'day.call', payload: { person: personId, date } };
 }
 
 function* asksAgain(house: House, rows: Reader): Generator<Due> {
-  for (const { waitId, at } of asksAhead(house, as(rows)))
+  for (const { waitId, at } of asksAhead(house, rows))
     yield { houseId: house.id, at, id: v5(`ask-again:${at}`, waitId), name: 'wait.askAgain', payload: { wait: waitId } };
 }
 
 function* purges(house: House, rows: Reader): Generator<Due> {
-  for (const { itemId, at } of purgesAhead(as(rows)))
-    yield { houseId: house.id, at, id: v5(`purge:${at}`, itemId), name: 'item.purge', payload: { item: itemId } };
+  for (const { itemId, at } of purgesAhead(rows)) yield { houseId: house.id, at, id: v5(`purge:${at}`, itemId), name: 'item.purge', payload: { item: itemId } };
 }
 
 function* forgetting(house: House, rows: Reader): Generator<Due> {
-  for (const { visitId, at } of forgettingsAhead(as(rows)))
+  for (const { visitId, at } of forgettingsAhead(rows))
     yield { houseId: house.id, at, id: v5(`forget:${at}`, visitId), name: 'visit.forget', payload: { visit: visitId } };
 }
 

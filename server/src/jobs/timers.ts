@@ -115,16 +115,16 @@ export class Timers {
   /** The window a nudge opens is the account's: what it would be asked in its other houses within it is asked now. Returns those houses. */
   private pullForward({ houseId, payload }: Due): string[] {
     const { person: personId } = payload as { person: string };
-    const person = this.ledger.rows(houseId).get('person', personId);
-    if (typeof person === 'string' || person.accountId === null) return [];
+    const person = this.ledger.rows(houseId).find('person', personId);
+    if (person === undefined || person.accountId === null) return [];
     const until = instantOf(epochOf(this.clock.now()) + WINDOW_MS);
     const others = this.housesOf(person.accountId).filter((other) => other !== houseId);
     for (const other of others) {
       try {
         const rows: Reader = this.ledger.rows(other);
-        const house = rows.get('house', other);
+        const house = rows.find('house', other);
         const self = rows.by('person', 'accountId', person.accountId).find(isHere);
-        const round = typeof house === 'string' || !self ? null : roundOf(self.id, until, house, rows);
+        const round = house === undefined || !self ? null : roundOf(self.id, until, house, rows);
         if (round && this.setbacks.until(dueKey(round.id)) === null) this.give(round);
       } catch (error) {
         if (isOfStorage(error)) throw error;
@@ -176,13 +176,13 @@ export class Timers {
 
   private *plan(houseId: string, made: Known): Generator<void> {
     const rows: Reader = this.ledger.rows(houseId);
-    let house: House | 'absent' | 'not-held';
+    let house: House | undefined;
     try {
-      house = rows.get('house', houseId);
+      house = rows.find('house', houseId);
     } catch (error) {
       return this.rest(houseId, made, error);
     }
-    if (typeof house === 'string') return;
+    if (house === undefined) return;
     for (const noun of PLANNED) yield* this.ledger.rows(houseId).loading(noun);
     let failed = 0;
     for (const [name, planner] of Object.entries(this.planners)) {

@@ -178,16 +178,16 @@ export class MailIn {
   private itemAnswered({ inReplyTo, references }: ParsedMail, houseId: string, personId: string): string | null {
     const ids = [inReplyTo ?? '', ...(Array.isArray(references) ? references : [references ?? ''])].join(' ').matchAll(/<([0-9a-f-]{36})@/g);
     for (const [, noticeId] of ids) {
-      const notice = this.ledger.rows(houseId).get('notice', noticeId!);
-      if (typeof notice !== 'string' && notice.personId === personId && notice.itemId) return notice.itemId;
+      const notice = this.ledger.rows(houseId).find('notice', noticeId!);
+      if (notice !== undefined && notice.personId === personId && notice.itemId) return notice.itemId;
     }
     return null;
   }
 
   private personWithId(personId: string | null): Person | null {
     const houseId = personId === null ? null : this.houseOf('person', personId);
-    const person = houseId === null || personId === null ? 'absent' : this.ledger.rows(houseId).get('person', personId);
-    return typeof person !== 'string' && isHere(person) ? person : null;
+    const person = houseId === null || personId === null ? undefined : this.ledger.rows(houseId).find('person', personId);
+    return person !== undefined && isHere(person) ? person : null;
   }
 
   private houseOf(noun: 'person' | 'notice', id: string): string | null {

@@ -26,8 +26,8 @@ export function commandOf(notice: Notice, act: NoticeAct, text: string, now: str
     case 'take':
       return { name: 'part.accept', payload: { item } };
     case 'done': {
-      const own = rows.get('part', partId(item, notice.personId));
-      return { name: 'part.checkOff', payload: { item, person: typeof own === 'string' || own.takenBackAt !== null ? null : notice.personId } };
+      const own = rows.find('part', partId(item, notice.personId));
+      return { name: 'part.checkOff', payload: { item, person: own === undefined || own.takenBackAt !== null ? null : notice.personId } };
     }
     case 'snooze':
       return { name: 'alarm.snooze', payload: { alarm: String(notice.params['alarm']), until: instantOf(epochOf(now) + SNOOZE_MS) } };

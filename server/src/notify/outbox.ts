@@ -126,9 +126,9 @@ export class Outbox {
     for (const change of changes) {
       if (change.noun !== 'notice' || !change.made) continue;
       const notice = change.fields as Notice;
-      const person = rows.get('person', notice.personId);
+      const person = rows.find('person', notice.personId);
       // a device that found its own person somewhere has rung already
-      if (typeof person === 'string' || notice.byId === notice.personId) continue;
+      if (person === undefined || notice.byId === notice.personId) continue;
       const at = account === null ? now : instantOf(epochOf(now) + UNDO_MS);
       for (const [channel, target] of this.targetsOf(notice, person, rows))
         this.statements.add.run(v5(`${channel}:${target}`, change.id), houseId, change.id, person.id, channel, target, at);
@@ -136,8 +136,8 @@ export class Outbox {
   }
 
   private *targetsOf(notice: Notice, person: Person, rows: Reader): Generator<[Channel, string]> {
-    const chosen = rows.get('noticeChoices', noticeChoicesId(person.id));
-    const { push, mail } = typeof chosen === 'string' ? USUAL_CHOICES : chosen;
+    const chosen = rows.find('noticeChoices', noticeChoicesId(person.id));
+    const { push, mail } = chosen === undefined ? USUAL_CHOICES : chosen;
     const topic = topicOf(notice.kind);
     if (person.accountId === null) {
       // nothing else reaches who has no account
@@ -217,9 +217,9 @@ export class Outbox {
 
   private letterOf({ houseId, noticeId, personId }: Delivery): Letter | null {
     const rows = this.ledger.rows(houseId);
-    const notice = rows.get('notice', noticeId);
-    const person = rows.get('person', personId);
-    if (typeof notice === 'string' || typeof person === 'string' || !isHere(person)) return null;
+    const notice = rows.find('notice', noticeId);
+    const person = rows.find('person', personId);
+    if (notice === undefined || person === undefined || !isHere(person)) return null;
     return notice.withdrawnAt !== null || notice.readAt !== null ? null : { notice, person, rows };
   }
 
@@ -258,8 +258,8 @@ export class Outbox {
       if (this.sentToday(person.houseId) >= MOST_OUTSIDE_A_DAY)
         return Promise.resolve({ outcome: 'later', why: 'this house has reached its limit of emails for today' });
     }
-    const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
-    const held = typeof item === 'string' ? null : item;
+    const item = notice.itemId ? rows.find('item', notice.itemId) : undefined;
+    const held = item ?? null;
     const { publicUrl, mailDomain } = this.ways;
     const { footer, replyTo, calendar, unsubscribe } = person.accountId
       ? {
@@ -316,6 +316,6 @@ export class Outbox {
 }
 
 function byOf({ byId }: Notice, rows: Reader): Person | null {
-  const by = byId ? rows.get('person', byId) : 'absent';
-  return typeof by === 'string' ? null : by;
+  const by = byId ? rows.find('person', byId) : undefined;
+  return by ?? null;
 }

@@ -41,9 +41,9 @@ export class OutsideDesk {
     const owner = this.links.ownerOf(token);
     if (!owner) return null;
     const rows = this.ledger.rows(owner.houseId);
-    const person = rows.get('person', owner.personId);
-    const house = rows.get('house', owner.houseId);
-    if (typeof person === 'string' || typeof house === 'string' || !isHere(person) || person.accountId !== null) return null;
+    const person = rows.find('person', owner.personId);
+    const house = rows.find('house', owner.houseId);
+    if (person === undefined || house === undefined || !isHere(person) || person.accountId !== null) return null;
     return { ...owner, person, house: house.name, zone: house.zone, parts: partsOf(person, rows) };
   }
 
@@ -59,8 +59,8 @@ export class OutsideDesk {
     const footer = `Reply and check off here, no sign-in needed:\n${this.linkOf(owner)}${item ? `#${item.id}` : ''}\n\nOr just reply to this email.\n\nStop emails from this house: ${unsubscribe}`;
     const replyTo = this.replyAddressOf(owner);
     const rows = this.ledger.rows(person.houseId);
-    const house = rows.get('house', person.houseId);
-    if (!item || typeof house === 'string' || !['handed', 'changed', 'sent-back', 'taken-back'].includes(notice.kind)) return { footer, replyTo, unsubscribe };
+    const house = rows.find('house', person.houseId);
+    if (!item || house === undefined || !['handed', 'changed', 'sent-back', 'taken-back'].includes(notice.kind)) return { footer, replyTo, unsubscribe };
     const request = {
       item,
       organizer: { name: house.name, email: replyTo },
@@ -78,8 +78,8 @@ function partsOf(person: Person, rows: Reader): OutsidePart[] {
   const found: OutsidePart[] = [];
   for (const part of rows.by('part', 'personId', person.id)) {
     if (!counts(part)) continue;
-    const item = rows.get('item', part.itemId);
-    if (typeof item === 'string' || item.removedAt !== null) continue;
+    const item = rows.find('item', part.itemId);
+    if (item === undefined || item.removedAt !== null) continue;
     found.push(outsidePart(item, part, person, rows));
   }
   const due = ({ item }: OutsidePart) => item.due ?? '9';
@@ -90,8 +90,8 @@ function partsOf(person: Person, rows: Reader): OutsidePart[] {
 
 function outsidePart(item: Item, part: Part, person: Person, rows: Reader): OutsidePart {
   const nameOf = (id: string | null) => {
-    const held = id ? rows.get('person', id) : 'absent';
-    return typeof held === 'string' ? '' : held.name;
+    const held = id ? rows.find('person', id) : undefined;
+    return held === undefined ? '' : held.name;
   };
   const pair = [part.giverId, part.originId, person.id];
   return {

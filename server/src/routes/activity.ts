@@ -59,8 +59,8 @@ export function activityRoutes(services: Services): Hono<Env> {
     }
     const titles = Object.fromEntries(
       entries.flatMap(({ itemId }) => {
-        const item = itemId ? rows.get('item', itemId) : 'absent';
-        return typeof item === 'string' || item.purgedAt !== null ? [] : [[item.id, item.title]];
+        const item = itemId ? rows.find('item', itemId) : undefined;
+        return item === undefined || item.purgedAt !== null ? [] : [[item.id, item.title]];
       }),
     );
     return c.json({ entries, titles, next: more ? last : null });
@@ -99,8 +99,8 @@ function aboutMeeting(filter: Filter, person: Person, rows: SqliteRows, now: str
     if (itemId === null) return false;
     const before = known.get(itemId);
     if (before !== undefined) return before;
-    const item = seen.get('item', itemId);
-    const isMet = typeof item !== 'string' && meets(item);
+    const item = seen.find('item', itemId);
+    const isMet = item !== undefined && meets(item);
     known.set(itemId, isMet);
     return isMet;
   };

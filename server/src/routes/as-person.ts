@@ -18,9 +18,8 @@ export function asPersonRoutes(services: Services): Hono<Env> {
     const manager = memberOf(c, services);
     const { houseId } = manager;
     const rows = ledger.rows(houseId);
-    const person = rows.get('person', c.req.param('person'));
-    if (typeof person === 'string' || person.houseId !== houseId || !isHere(person))
-      throw new Problem(404, 'unknown-person', 'This person isn’t in the house.');
+    const person = rows.find('person', c.req.param('person'));
+    if (person === undefined || person.houseId !== houseId || !isHere(person)) throw new Problem(404, 'unknown-person', 'This person isn’t in the house.');
     if (timers.rests(houseId)) throw new Problem(503, 'house-rests', 'This house can’t take changes just now.');
     const look = { id: v7(), houseId, name: 'person.lookAs', payload: { person: person.id }, at: clock.now(), seen: ledger.seq(houseId) } as const;
     const outcome = await groups.submit(look, c.get('signedIn').account);

@@ -85,8 +85,8 @@ function* rowsFor(query: Query, rows: SqliteRows, person: Person, asked: Asked):
 
 /** The occurrences of a chore and of those it goes on from. */
 function ofChore(seriesId: string, rows: SqliteRows, raw: Raw): string[] {
-  const series = rows.get('series', seriesId);
-  if (typeof series === 'string') return [];
+  const series = rows.find('series', seriesId);
+  if (series === undefined) return [];
   return chainOf(series, rows)
     .reverse()
     .flatMap(({ id, houseId }) => idsOf({ series: id }, houseId, raw))
@@ -122,7 +122,7 @@ function byWords(words: string, rows: SqliteRows, person: Person, { raw, search 
   if (search.isFilled(person.houseId)) return foundBy(words, rows, person, raw, MOST_FOUND);
   const seen = new SeenRows(rows, person);
   return reading(person.houseId, raw, MOST_FOUND, (items) =>
-    findItems(words, { all: (noun) => (noun === 'item' ? items.filter(({ id }) => seen.get('item', id) !== 'absent') : []) as never }),
+    findItems(words, { all: (noun) => (noun === 'item' ? items.filter(({ id }) => seen.find('item', id) !== undefined) : []) as never }),
   );
 }
 
@@ -132,7 +132,7 @@ function meeting(filter: Filter, rows: SqliteRows, person: Person, { raw, now }:
   const [house] = seen.all('house');
   const view = { personId: person.id, now, house: house! };
   const judge = judging(filter, view, seen);
-  const isMet = (item: Item) => judge(item) !== null && seen.get('item', item.id) !== 'absent';
+  const isMet = (item: Item) => judge(item) !== null && seen.find('item', item.id) !== undefined;
   return reading(person.houseId, raw, MOST_MET, (items) => items.filter(isMet), itemWhere(filter, view, seen));
 }
 

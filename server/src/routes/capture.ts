@@ -104,8 +104,8 @@ function idempotent(c: Context, accountId: string): string | null {
 function contextFor({ ledger, clock }: Services, person: Person): CaptureContext {
   const rows = ledger.rows(person.houseId);
   const sight = new Visibility(rows, person);
-  const house = rows.get('house', person.houseId);
-  if (typeof house === 'string') throw new Error(`no house ${person.houseId}`);
+  const house = rows.find('house', person.houseId);
+  if (house === undefined) throw new Error(`no house ${person.houseId}`);
   const [today, time] = wallClockOf(clock.now(), house.zone).split('T') as [string, string];
   return {
     today,

@@ -67,8 +67,8 @@ function filesOf({ files }: Services): KeptFiles {
 function readable(c: Context<Env>, services: Services): Attachment {
   const person = memberOf(c, services);
   const rows = services.ledger.rows(person.houseId);
-  const attachment = rows.get('attachment', c.req.param('attachment') ?? '');
-  if (typeof attachment === 'string' || attachment.removedAt !== null || !new Visibility(rows, person).sees('attachment', attachment)) throw noFile();
+  const attachment = rows.find('attachment', c.req.param('attachment') ?? '');
+  if (attachment === undefined || attachment.removedAt !== null || !new Visibility(rows, person).sees('attachment', attachment)) throw noFile();
   return attachment;
 }
 

@@ -87,7 +87,7 @@ const FromOutside = Envelope.check(
 );
 const version = (id: string): number => Number.parseInt(id[14] ?? '', 16);
 
-const NO_HOUSE = new MemoryRows('absent');
+const NO_HOUSE = new MemoryRows('all');
 
 /** The person the signed-in account is in that house; whoever is not gets no hint whether it exists. */
 export function memberOf(c: Context<Env>, { ledger }: Services): Person {

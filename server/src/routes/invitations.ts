@@ -20,9 +20,9 @@ export function invitationRoutes(services: Services): Hono<Env> {
       throw unknownInvitation();
     }
     const rows = ledger.rows(invitation.houseId);
-    const house = rows.get('house', invitation.houseId);
-    const maker = rows.get('person', invitation.makerId);
-    if (typeof house === 'string' || typeof maker === 'string') throw unknownInvitation();
+    const house = rows.find('house', invitation.houseId);
+    const maker = rows.find('person', invitation.makerId);
+    if (house === undefined || maker === undefined) throw unknownInvitation();
     const taken = rows
       .all('person')
       .filter(isHere)

@@ -1,3 +1,4 @@
+import { calendarDateOf } from '@kotiva/core/time/clock';
 import type { Deed } from '@kotiva/core/views/looking-back';
 import { Household } from '../testing/household.ts';
 import { RealServer } from '../testing/real-server.ts';
@@ -6,7 +7,7 @@ describe('what was done between two days', () => {
   const server = RealServer.quick();
   let house: Household;
   let oars: string;
-  const today = () => new Date().toISOString().slice(0, 10);
+  const today = () => calendarDateOf(new Date().toISOString(), 'Europe/Helsinki');
   const path = (query: string) => `/api/houses/${house.houseId}/looking-back?${query}`;
   const deeds = async (who: string, query = `from=${today()}&to=${today()}`) =>
     ((await (await house.fetch(who, 'GET', path(query))).json()) as { deeds: Deed[]; more: boolean }).deeds;

@@ -73,8 +73,8 @@ export function* deedsFor({ from, to }: BackSpan, filter: string | undefined, pe
         deeds.push(deed);
         continue;
       }
-      const whole = seen.get('item', item.id);
-      if (typeof whole !== 'string' && (meets === null || meets(whole))) deeds.push(deed);
+      const whole = seen.find('item', item.id);
+      if (whole !== undefined && (meets === null || meets(whole))) deeds.push(deed);
     }
     yield;
   }

@@ -105,9 +105,9 @@ export function actOn(
   text: string,
 ) {
   const rows = ledger.rows(houseId);
-  const notice = rows.get('notice', noticeId);
-  const person = rows.get('person', personId);
-  if (typeof notice === 'string' || typeof person === 'string' || notice.personId !== personId || !isHere(person) || !person.accountId)
+  const notice = rows.find('notice', noticeId);
+  const person = rows.find('person', personId);
+  if (notice === undefined || person === undefined || notice.personId !== personId || !isHere(person) || !person.accountId)
     throw new Problem(404, 'gone', 'This notice is not there any more.');
   const command = commandOf(notice as Notice, act, text, clock.now(), rows);
   if (!command) throw new Problem(422, 'malformed', 'That can’t be done about this notice.', { field: 'act' });

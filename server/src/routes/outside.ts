@@ -158,8 +158,8 @@ export function linkRoutes(services: Services): Hono<Env> {
   const outsider = (c: Context<Env>) => {
     const me = memberOf(c, services);
     if (me.role !== 'manager') throw new Problem(403, 'not-allowed', 'Only managers see these links.');
-    const person = ledger.rows(me.houseId).get('person', c.req.param('person') ?? '');
-    if (typeof person === 'string' || person.accountId !== null) throw new Problem(404, 'gone', 'This person is not there any more.');
+    const person = ledger.rows(me.houseId).find('person', c.req.param('person') ?? '');
+    if (person === undefined || person.accountId !== null) throw new Problem(404, 'gone', 'This person is not there any more.');
     return { houseId: me.houseId, personId: person.id };
   };
 

@@ -1,4 +1,4 @@
-import { findItems, termsOf, withBelow, type Item, type Person, type Term } from '@kotiva/core';
+import { findItems, termsOf, withBelow, type Item, type Person, type Term, type Noun, type Rows } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
 import type { SqliteRows } from '../db/sqlite-rows.ts';
 import { SeenRows } from '../sync/seen-rows.ts';
@@ -85,11 +85,10 @@ function matchOf(house: string, columns: string, terms: readonly Term[]): string
 }
 
 /** What somebody may read of an item, its steps, what was said and its files. */
-function rowsOfCluster(topId: string, rows: SqliteRows, seen: SeenRows) {
+function rowsOfCluster(topId: string, rows: SqliteRows, seen: SeenRows): Pick<Rows, 'all'> {
   const ids = new Set<string>();
   withBelow(topId, rows, ids);
-  const items = [...ids].map((id) => seen.get('item', id)).filter((item): item is Item => item !== 'absent' && item.purgedAt === null);
-  return {
-    all: (noun: 'item' | 'comment' | 'attachment') => (noun === 'item' ? items : items.flatMap(({ id }) => seen.by(noun, 'itemId', id))) as never,
-  };
+  const items = [...ids].map((id) => seen.find('item', id)).filter((item): item is Item => item !== undefined && item.purgedAt === null);
+  const all = (noun: Noun) => (noun === 'item' ? items : items.flatMap(({ id }) => seen.by(noun as 'comment' | 'attachment', 'itemId', id)));
+  return { all: all as Rows['all'] };
 }

@@ -1,4 +1,4 @@
-import { above, finding, wordsIn, withBelow, type Attachment, type Change, type Comment, type Item, type Reader, type Row } from '@kotiva/core';
+import { above, wordsIn, withBelow, type Attachment, type Change, type Comment, type Item, type Reader, type Row } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
 
 /** A house as one word among those of each of its documents: what is looked for is looked for there alone. */
@@ -48,8 +48,8 @@ export class SearchIndex {
       if (noun === 'house' && made) this.isWhole(houseId);
       if (!isSearched(noun)) continue;
       if (!made && !SEARCHED[noun].some((field) => field in fields)) continue;
-      const row = rows.get(noun, id);
-      if (typeof row === 'string') continue;
+      const row = rows.find(noun, id);
+      if (row === undefined) continue;
       this.keep(noun, row, rows);
       if (noun === 'item' && !made && 'parentId' in fields) this.moveBelow(row as Item, rows);
     }
@@ -69,7 +69,7 @@ export class SearchIndex {
 
   /** Of an item alone: what is with a project or a template is not looked for among items. */
   private keepBeside(row: Comment | Attachment, said: string, rows: Reader): void {
-    if (row.removedAt === null && typeof rows.get('item', row.itemId) !== 'string') this.add(row, row.itemId, { title: '', notes: '', said }, rows);
+    if (row.removedAt === null && rows.find('item', row.itemId) !== undefined) this.add(row, row.itemId, { title: '', notes: '', said }, rows);
   }
 
   holds(rowId: string): boolean {
@@ -104,8 +104,8 @@ export class SearchIndex {
 
 /** The item its cluster is called after. */
 function topOf(itemId: string, rows: Reader): string {
-  const item = rows.get('item', itemId);
+  const item = rows.find('item', itemId);
   let top = itemId;
-  if (typeof item !== 'string') for (const { id } of above(item, finding(rows))) top = id;
+  if (item !== undefined) for (const { id } of above(item, rows)) top = id;
   return top;
 }

@@ -24,8 +24,8 @@ describe('finding by words', () => {
   const found = (who: string, words: string, most = 200): string[] => {
     const { ledger } = server.services;
     const rows = ledger.rows(house.houseId);
-    const person = rows.get('person', house.person(who)) as Row<'person'>;
-    return atOnce(foundBy(words, rows, person, server.raw, most)).map((id) => (rows.get('item', id) as Row<'item'>).title);
+    const person = rows.find('person', house.person(who)) as Row<'person'>;
+    return atOnce(foundBy(words, rows, person, server.raw, most)).map((id) => (rows.find('item', id) as Row<'item'>).title);
   };
   const sent = async (who: string, words: string): Promise<string[]> => {
     const answer = await house.fetch(who, 'GET', `/api/houses/${house.houseId}/beyond?words=${encodeURIComponent(words)}`);
@@ -62,7 +62,7 @@ describe('finding by words', () => {
     // gone for good, as the system has it after a while
     const { ledger, search } = server.services;
     const rows = ledger.rows(house.houseId);
-    search.keep('item', { ...(rows.get('item', oars) as Row<'item'>), purgedAt: ledger.now() }, rows);
+    search.keep('item', { ...(rows.find('item', oars) as Row<'item'>), purgedAt: ledger.now() }, rows);
     expect(server.raw.prepare('SELECT count(*) AS docs FROM "searchDoc" WHERE "itemId" = ?').get(oars)).toMatchObject({ docs: 0 });
   });
 

@@ -58,7 +58,7 @@ type Commits = Map<string, Commit>;
 export type TransactionHook = (houseId: string, changes: readonly Change[], rows: SqliteRows, by: { account: Actor | null; now: string }) => void;
 
 /** A house that does not exist. */
-const NOTHING = new MemoryRows('absent');
+const NOTHING = new MemoryRows('all');
 
 /** The one way shared data changes: commands, each in one transaction, each applied once. */
 export class Ledger {
@@ -291,8 +291,8 @@ export class Ledger {
   private isMember(account: Actor, houseId: string): boolean {
     if (!this.exists(houseId)) return false;
     const rows = this.rows(houseId);
-    const person = account.personId === undefined ? rows.by('person', 'accountId', account.id).find(isHere) : rows.get('person', account.personId);
-    return person !== undefined && typeof person !== 'string' && isHere(person);
+    const person = account.personId === undefined ? rows.by('person', 'accountId', account.id).find(isHere) : rows.find('person', account.personId);
+    return person !== undefined && isHere(person);
   }
 
   private readers(rows: SqliteRows) {

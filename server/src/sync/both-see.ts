@@ -31,8 +31,8 @@ export function* bothSee(rows: Reader, manager: Person, person: Person, openItem
     yield;
   }
   for (const itemId of openItems.slice(0, MOST_LOOKED_AT)) {
-    const item = rows.get('item', itemId);
-    if (typeof item !== 'string' && take('item', item)) for (const noun of OF_ITEM) for (const row of rows.by(noun, 'itemId', itemId)) take(noun, row);
+    const item = rows.find('item', itemId);
+    if (item !== undefined && take('item', item)) for (const noun of OF_ITEM) for (const row of rows.by(noun, 'itemId', itemId)) take(noun, row);
     yield;
   }
   return { put, more: openItems.length > MOST_LOOKED_AT };

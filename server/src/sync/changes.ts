@@ -87,7 +87,7 @@ export class ChangeFeed {
     ];
     // of a row written twice the last
     const now = new Map(written.map(({ noun, row }) => [`${noun}:${row.id}`, row]));
-    return { seq, more: false, from, ...shown(keys, rows, person, (noun, id) => now.get(`${noun}:${id}`) ?? heldOf(rows, noun, id)) };
+    return { seq, more: false, from, ...shown(keys, rows, person, (noun, id) => now.get(`${noun}:${id}`) ?? rows.find(noun, id)) };
   }
 
   /** Of what the house holds now, not of all it ever held; what was written since the first page was asked for comes after. */
@@ -169,11 +169,6 @@ function rowsOf(keys: readonly Key[], rows: SqliteRows): Map<string, Row> {
   read('part');
   return found;
 }
-
-const heldOf = (rows: SqliteRows, noun: Noun, id: string): Row | undefined => {
-  const held = rows.get(noun, id);
-  return typeof held === 'string' ? undefined : held;
-};
 
 /** Of some rows those this person sees, as they may read them; what came out of their sight goes. */
 function shown(keys: readonly Key[], rows: SqliteRows, person: Person, rowOf: (noun: Noun, id: string) => Row | undefined): Pick<ChangePage, 'put' | 'evict'> {

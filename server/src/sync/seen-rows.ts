@@ -15,9 +15,9 @@ export class SeenRows {
     this.sight = new Visibility(rows, person);
   }
 
-  get<N extends Noun>(noun: N, id: string): Row<N> | 'absent' {
-    const row = this.rows.get(noun, id);
-    return typeof row === 'string' || !this.sight.sees(noun, row) ? 'absent' : this.sight.shown(noun, row);
+  find<N extends Noun>(noun: N, id: string): Row<N> | undefined {
+    const row = this.rows.find(noun, id);
+    return row === undefined || !this.sight.sees(noun, row) ? undefined : this.sight.shown(noun, row);
   }
 
   by<N extends Noun>(noun: N, field: IndexOf<N>, value: string): Row<N>[] {

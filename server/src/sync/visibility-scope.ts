@@ -1,4 +1,4 @@
-import { above, finding, NOUNS, withBelow, type Change, type Item, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
+import { above, NOUNS, withBelow, type Change, type Item, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
 import { Visibility } from './visibility.ts';
 
 /**
@@ -69,8 +69,8 @@ export function visibilityScopeOf(changes: readonly Change[], reader: Reader): V
     // who comes new has seen nothing before: their devices begin at the beginning
     if (noun === 'person') reach.everything ||= !made;
     if (noun === 'membership') {
-      const held = made ? (fields as Partial<Row<'membership'>>) : reader.get('membership', id);
-      if (typeof held !== 'string' && held.projectId) reach.singles.add(`project:${held.projectId}`);
+      const held = made ? (fields as Partial<Row<'membership'>>) : reader.find('membership', id);
+      if (held !== undefined && held.projectId) reach.singles.add(`project:${held.projectId}`);
     }
     if (noun === 'fieldValue') reachOfValue(reach, id, made, fields as Partial<Row<'fieldValue'>>, reader);
     if (isSingle(noun) && !made) reach.singles.add(`${noun}:${id}`);
@@ -96,7 +96,7 @@ function touchPeople(reach: VisibilityScope, { noun, id, made, fields }: Change,
   // a new item changes nobody's rights; its tags may come into anybody's sight
   if (noun === 'item' && made && (fields as Partial<Item>).tagIds!.length === 0) return;
   if (!['part', 'share', 'timeAway', 'guest'].includes(noun)) return void (reach.people = null);
-  for (const row of [fields, reader.get(noun, id)] as Record<string, unknown>[])
+  for (const row of [fields, reader.find(noun, id) ?? {}] as Record<string, unknown>[])
     for (const field of ['personId', 'giverId', 'originId', 'standInId']) if (typeof row[field] === 'string') reach.people.add(row[field]);
   if (noun === 'share') for (const person of reader.all('person')) if (person.role === 'manager') reach.people.add(person.id);
 }
@@ -104,24 +104,24 @@ function touchPeople(reach: VisibilityScope, { noun, id, made, fields }: Change,
 /** The tags it carries, and where it moves itself it and what lies under it. A new one is seen by whoever sees its place. */
 function reachOfItem(reach: VisibilityScope, id: string, made: boolean, fields: Change['fields'], reader: Reader): void {
   const { tagIds, ...others } = fields as Partial<Item>;
-  const held = made ? 'absent' : reader.get('item', id);
-  for (const tagId of [...(tagIds ?? []), ...(tagIds && typeof held !== 'string' ? held.tagIds : [])]) reach.tags.add(tagId);
+  const held = made ? undefined : reader.find('item', id);
+  for (const tagId of [...(tagIds ?? []), ...(tagIds && held !== undefined ? held.tagIds : [])]) reach.tags.add(tagId);
   if (!made && TOUCHING.item!.some((field) => field in others)) reach.items.add(id);
 }
 
 /** Whoever sees an item reads what the fields are called that it says something in; what is said instead of something else changes nothing. */
 function reachOfValue(reach: VisibilityScope, id: string, made: boolean, fields: Partial<Row<'fieldValue'>>, reader: Reader): void {
-  const held = made ? 'absent' : reader.get('fieldValue', id);
-  const before = typeof held === 'string' ? null : held.value;
-  const { fieldId, itemId } = typeof held === 'string' ? fields : held;
+  const held = made ? undefined : reader.find('fieldValue', id);
+  const before = held?.value ?? null;
+  const { fieldId, itemId } = held === undefined ? fields : held;
   if (!fieldId || !itemId || (before === null) === (fields.value == null)) return;
   reach.fields.set(fieldId, (reach.fields.get(fieldId) ?? new Set()).add(itemId));
 }
 
 /** Who stands in for somebody sees what they gave; without anybody named nothing is reached. */
 function reachOfStandIn(reach: VisibilityScope, id: string, fields: Partial<Row<'timeAway'>>, reader: Reader): void {
-  const held = reader.get('timeAway', id);
-  const rows = [fields, ...(typeof held === 'string' ? [] : [held])];
+  const held = reader.find('timeAway', id);
+  const rows = [fields, ...(held === undefined ? [] : [held])];
   const personId = rows.find((row) => row.personId)?.personId;
   if (!rows.some(({ standInId }) => standInId)) return;
   if (!personId) return;
@@ -131,12 +131,12 @@ function reachOfStandIn(reach: VisibilityScope, id: string, fields: Partial<Row<
 
 const listOf = (id: string, fields: Partial<Row<'share'>>, reader: Reader): string => {
   if (fields.listId) return fields.listId;
-  const share = reader.get('share', id);
-  return typeof share === 'string' ? '' : share.listId;
+  const share = reader.find('share', id);
+  return share === undefined ? '' : share.listId;
 };
 const itemOf = (noun: 'part' | 'guest', id: string, reader: Reader): string => {
-  const part = reader.get(noun, id);
-  return typeof part === 'string' ? '' : part.itemId;
+  const part = reader.find(noun, id);
+  return part === undefined ? '' : part.itemId;
 };
 
 export const isScopeEmpty = ({ lists, items, series, singles, fields, tags, everything }: VisibilityScope): boolean =>
@@ -181,9 +181,9 @@ export function* rowsOfClusters(itemIds: readonly string[], reader: Reader): Gen
 }
 
 function topOf(itemId: string, reader: Reader): string {
-  const item = reader.get('item', itemId);
+  const item = reader.find('item', itemId);
   let top = itemId;
-  if (typeof item !== 'string') for (const { id } of above(item, finding(reader))) top = id;
+  if (item !== undefined) for (const { id } of above(item, reader)) top = id;
   return top;
 }
 
@@ -204,8 +204,8 @@ export function seenInScope(reach: VisibilityScope, reader: Reader, people: read
 /** Of the fields in reach, those somebody sees; who sees no item that is concerned isn’t asked about. */
 function* fieldsSeen({ fields }: VisibilityScope, sight: Visibility, reader: Reader): Generator<Key> {
   for (const [fieldId, itemIds] of fields) {
-    const field = reader.get('ownField', fieldId);
-    if (typeof field === 'string') continue;
+    const field = reader.find('ownField', fieldId);
+    if (field === undefined) continue;
     if ([...itemIds].some((itemId) => sight.seesItem(itemId)) && sight.sees('ownField', field)) yield `ownField:${fieldId}`;
   }
 }
@@ -230,16 +230,16 @@ function* rowsInReach(reach: VisibilityScope, reader: Reader): Generator<readonl
   }
   for (const key of reach.singles) {
     const [noun, id] = key.split(':') as [Single, string];
-    const row = reader.get(noun, id);
-    if (typeof row !== 'string') yield [noun, row];
+    const row = reader.find(noun, id);
+    if (row !== undefined) yield [noun, row];
     if (noun === 'template') yield* rowsOfTemplate(id, reader);
     if (noun === 'project' || noun === 'meetingNote') yield* filesOf(id, reader);
     if (noun === 'project') for (const one of reader.by('membership', 'projectId', id)) yield ['membership', one];
     if (noun === 'meetingNote') for (const one of reader.all('membership')) if (one.noteId === id) yield* rowsOfMembership(one, reader);
   }
   for (const tagId of reach.tags) {
-    const tag = reader.get('tag', tagId);
-    if (typeof tag !== 'string') yield ['tag', tag];
+    const tag = reader.find('tag', tagId);
+    if (tag !== undefined) yield ['tag', tag];
   }
   const items = new Set<string>();
   const series = new Set(reach.series);
@@ -254,8 +254,8 @@ function* rowsInReach(reach: VisibilityScope, reader: Reader): Generator<readonl
 }
 
 function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, Row]> {
-  const list = reader.get('list', listId);
-  if (typeof list === 'string') return;
+  const list = reader.find('list', listId);
+  if (list === undefined) return;
   yield ['list', list];
   for (const section of reader.by('section', 'listId', listId)) yield ['section', section];
   for (const share of reader.by('share', 'listId', listId)) yield ['share', share];
@@ -269,8 +269,8 @@ function* rowsOfList(listId: string, reader: Reader): Generator<readonly [Noun, 
 /** Something that comes into sight brings the project it belongs to, and how. */
 function* rowsOfMembership(membership: Row<'membership'>, reader: Reader): Generator<readonly [Noun, Row]> {
   yield ['membership', membership];
-  const project = reader.get('project', membership.projectId);
-  if (typeof project === 'string') return;
+  const project = reader.find('project', membership.projectId);
+  if (project === undefined) return;
   yield ['project', project];
   yield* filesOf(project.id, reader);
 }
@@ -282,8 +282,8 @@ function* filesOf(hostId: string, reader: Reader): Generator<readonly [Noun, Row
 /** What an item says in a field brings what the field is called. */
 function* rowsOfValue(value: Row<'fieldValue'>, reader: Reader): Generator<readonly [Noun, Row]> {
   yield ['fieldValue', value];
-  const field = reader.get('ownField', value.fieldId);
-  if (typeof field !== 'string') yield ['ownField', field];
+  const field = reader.find('ownField', value.fieldId);
+  if (field !== undefined) yield ['ownField', field];
 }
 
 function* rowsOfTemplate(templateId: string, reader: Reader): Generator<readonly [Noun, Row]> {
@@ -294,19 +294,19 @@ function* rowsOfTemplate(templateId: string, reader: Reader): Generator<readonly
 }
 
 function* rowsOfSeries(seriesId: string, reader: Reader): Generator<readonly [Noun, Row]> {
-  const series = reader.get('series', seriesId);
-  if (typeof series === 'string') return;
+  const series = reader.find('series', seriesId);
+  if (series === undefined) return;
   yield ['series', series];
   for (const override of reader.by('override', 'seriesId', seriesId)) yield ['override', override];
 }
 
 function* rowsOfItem(itemId: string, reader: Reader): Generator<readonly [Noun, Row]> {
-  const item = reader.get('item', itemId);
-  if (typeof item === 'string') return;
+  const item = reader.find('item', itemId);
+  if (item === undefined) return;
   yield ['item', item];
   for (const tagId of item.tagIds) {
-    const tag = reader.get('tag', tagId);
-    if (typeof tag !== 'string') yield ['tag', tag];
+    const tag = reader.find('tag', tagId);
+    if (tag !== undefined) yield ['tag', tag];
   }
   for (const value of reader.by('fieldValue', 'itemId', itemId)) yield* rowsOfValue(value, reader);
   for (const one of reader.by('membership', 'itemId', itemId)) yield* rowsOfMembership(one, reader);

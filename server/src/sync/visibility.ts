@@ -1,5 +1,4 @@
 import {
-  finding,
   guestRow,
   isGranted,
   type Finding,
@@ -38,7 +37,7 @@ export class Visibility {
     private readonly reader: Reader,
     readonly person: Person,
   ) {
-    this.rows = finding(reader);
+    this.rows = reader;
   }
 
   sees(noun: Noun, row: Row): boolean {

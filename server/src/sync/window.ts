@@ -39,8 +39,8 @@ export class Window {
   follow(houseId: string, seq: number, now: string, changes: readonly Change[], rows: SqliteRows): void {
     if (this.isNewDay(houseId, now)) this.statements.marks.run(houseId, now.slice(0, 10), seq);
     for (const itemId of itemsIn(changes, rows, ['item', 'part'])) {
-      const item = rows.get('item', itemId);
-      if (typeof item === 'string') continue;
+      const item = rows.find('item', itemId);
+      if (item === undefined) continue;
       this.statements[isLiving(item, rows.by('part', 'itemId', itemId)) ? 'lives' : 'rests'].run(houseId, itemId);
     }
   }
@@ -49,8 +49,8 @@ export class Window {
   notHeldByAll(houseId: string, from: number, changes: readonly Change[], rows: SqliteRows): string[] {
     if (from === 0) return [];
     return [...itemsIn(changes, rows, ['item', ...CLUSTERED])].filter((itemId) => {
-      const item = rows.get('item', itemId);
-      return typeof item !== 'string' && item.purgedAt === null && !isHeldByAll(item, rows.by('part', 'itemId', itemId), from);
+      const item = rows.find('item', itemId);
+      return item !== undefined && item.purgedAt === null && !isHeldByAll(item, rows.by('part', 'itemId', itemId), from);
     });
   }
 
@@ -76,8 +76,8 @@ function itemsIn(changes: readonly Change[], rows: SqliteRows, nouns: readonly N
   const found = new Set<string>();
   for (const { noun, id, made, fields } of changes) {
     if (!nouns.includes(noun)) continue;
-    const row = made ? fields : rows.get(noun, id);
-    const itemId = noun === 'item' ? id : typeof row === 'string' ? null : (row as { itemId?: string | null }).itemId;
+    const row = made ? fields : rows.find(noun, id);
+    const itemId = noun === 'item' ? id : row === undefined ? null : (row as { itemId?: string | null }).itemId;
     if (itemId) found.add(itemId);
   }
   return found;

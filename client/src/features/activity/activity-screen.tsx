@@ -39,9 +39,9 @@ export function ActivityScreen() {
   ]
     .filter(Boolean)
     .join('&');
-  const list = listId ? rows.get('list', listId) : 'absent';
-  const item = itemId ? rows.get('item', itemId) : 'absent';
-  const about = typeof item !== 'string' ? item.title : typeof list !== 'string' ? list.name : t('activity.house');
+  const list = listId ? rows.find('list', listId) : undefined;
+  const item = itemId ? rows.find('item', itemId) : undefined;
+  const about = item !== undefined ? item.title : list !== undefined ? list.name : t('activity.house');
   const people = rows
     .all('person')
     .filter(isHere)
@@ -87,12 +87,12 @@ function Entries({ query }: { query: string }) {
           {some.map((entry) => {
             const by = personOf(rows, entry.actorId);
             const title = entry.itemId ? titles[entry.itemId] : undefined;
-            const entryList = entry.listId ? rows.get('list', entry.listId) : 'absent';
+            const entryList = entry.listId ? rows.find('list', entry.listId) : undefined;
             return (
               <Row
                 key={entry.id}
                 lead={by ? <PersonMark looks={by} size={28} /> : undefined}
-                title={title ?? (typeof entryList === 'string' ? house.name : entryList.name)}
+                title={title ?? (entryList === undefined ? house.name : entryList.name)}
                 sub={[
                   t('activity.line', { name: entry.actorId ? nameOf(rows, entry.actorId) : t('activity.clock'), what: sayEntry(entry) }),
                   sayInstant(entry.at, now, house.zone),

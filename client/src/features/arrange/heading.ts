@@ -13,15 +13,15 @@ export function useHeading(): (group: Group<unknown>) => string {
     if (key === null) return t(`group.without.${by}`);
     if (by === 'date') return headDay(key, today);
     if (by === 'stage') return stageNamed(key, rows)?.name ?? t('group.without.stage');
-    const row = rows.get(by, key);
-    return typeof row === 'string' ? t(`group.without.${by}`) : by === 'tag' ? `#${row.name}` : row.name;
+    const row = rows.find(by, key);
+    return row === undefined ? t(`group.without.${by}`) : by === 'tag' ? `#${row.name}` : row.name;
   };
 }
 
 /** A group by a field: what the field says there. */
 export function headField(by: FieldKey, key: string | null, rows: MemoryRows): string {
-  const field = rows.get('ownField', fieldOfKey(by));
-  if (key === null || typeof field === 'string') return t('group.without.field', { name: nameOfField(by, rows) });
+  const field = rows.find('ownField', fieldOfKey(by));
+  if (key === null || field === undefined) return t('group.without.field', { name: nameOfField(by, rows) });
   // a tick says nothing but that it is there
   return field.kind === 'tick' ? field.name : sayFieldValue(key, field, rows);
 }

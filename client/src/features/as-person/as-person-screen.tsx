@@ -1,4 +1,4 @@
-import { finding, type MemoryRows, type Person } from '@kotiva/core';
+import { type MemoryRows, type Person } from '@kotiva/core';
 import { seenBy, type SeenBy } from '@kotiva/core/views/seen-by';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -15,9 +15,9 @@ export function AsPersonScreen({ personId }: { personId: string }) {
   const { rows, house } = useOpenHouse();
   const { seen, again } = useBothSeen(house.id, personId);
   const isOffline = useHouseState(({ line }) => line === 'offline');
-  const person = rows.get('person', personId);
-  const title = typeof person === 'string' ? t('person.gone') : t('seen.title', { name: person.name });
-  if (typeof person === 'string') return <Says title={title} words={t('person.goneWhy')} />;
+  const person = rows.find('person', personId);
+  const title = person === undefined ? t('person.gone') : t('seen.title', { name: person.name });
+  if (person === undefined) return <Says title={title} words={t('person.goneWhy')} />;
   if (seen === null) return <Says title={title} words={t(isOffline ? 'seen.offline' : 'seen.coming')} />;
   if ('problem' in seen)
     return <Says title={title} words={sayProblem(seen.problem)} onAgain={seen.problem.status === 0 || seen.problem.status >= 500 ? again : undefined} />;
@@ -45,7 +45,7 @@ function Says({ title, words, onAgain }: { title: string; words: string; onAgain
 }
 
 function Seen({ rows, person }: { rows: MemoryRows; person: Person }) {
-  const { lists, others } = useMemo((): SeenBy => seenBy(person, { ...finding(rows), all: (noun) => rows.all(noun) }), [person, rows]);
+  const { lists, others } = useMemo((): SeenBy => seenBy(person, rows), [person, rows]);
   if (lists.length + others.length === 0) return <Empty words={t('seen.nothing', { name: person.name })} />;
   const items = (some: SeenBy['others']) => (
     <LongRows rows={some} keyOf={({ item }) => item.id}>

@@ -19,8 +19,8 @@ export function SeenItemRow({ seen: { item, most }, rows, person }: SeenItemRowP
   const open = openParts(rows.by('part', 'itemId', item.id));
   const own = open.find(({ personId }) => personId === person.id);
   const others = open.flatMap(({ personId }) => {
-    const other = personId === null || personId === person.id ? 'absent' : rows.get('person', personId);
-    return typeof other === 'string' ? [] : [other.name];
+    const other = personId === null || personId === person.id ? undefined : rows.find('person', personId);
+    return other === undefined ? [] : [other.name];
   });
   const late = isLate(item, now, house.zone);
   const lines = [

@@ -39,7 +39,7 @@ export function useBothSeen(houseId: string, personId: string): { seen: BothSeen
 }
 
 function rowsOf({ put }: Answered): MemoryRows {
-  const rows = new MemoryRows('absent');
+  const rows = new MemoryRows('all');
   for (const { noun, row } of put) rows.put(noun, row);
   return rows;
 }

@@ -1,4 +1,4 @@
-import { allows, finding, type Attachment, type Comment, type Item, type MemoryRows, type Person } from '@kotiva/core';
+import { allows, type Attachment, type Comment, type Item, type MemoryRows, type Person } from '@kotiva/core';
 
 /** What files are with, and what somebody may do there. */
 export interface FileHost {
@@ -13,7 +13,7 @@ export interface FileHost {
 }
 
 export function hostOfItem(item: Item, me: Person, rows: MemoryRows): FileHost {
-  const reader = finding(rows);
+  const reader = rows;
   return {
     id: item.id,
     title: item.title,

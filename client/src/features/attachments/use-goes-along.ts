@@ -1,4 +1,4 @@
-import { choreFileOf, finding, isPlain, mayChangeChore, type Attachment } from '@kotiva/core';
+import { choreFileOf, isPlain, mayChangeChore, type Attachment } from '@kotiva/core';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import type { MenuEntry } from '@/ui';
@@ -9,9 +9,9 @@ export function useGoesAlong(file: Attachment): MenuEntry | null {
   const { id, itemId, arrivedAt, name } = file;
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
-  const item = rows.get('item', itemId);
-  const series = typeof item === 'string' || item.seriesId === null ? 'absent' : rows.get('series', item.seriesId);
-  if (typeof series === 'string' || !isPlain(file) || arrivedAt === null || !mayChangeChore(series, me, finding(rows))) return null;
+  const item = rows.find('item', itemId);
+  const series = item === undefined || item.seriesId === null ? undefined : rows.find('series', item.seriesId);
+  if (series === undefined || !isPlain(file) || arrivedAt === null || !mayChangeChore(series, me, rows)) return null;
   const goes = choreFileOf({ id, itemId }, series.fileIds ?? []) !== null;
   const payload = { item: itemId, ...(goes ? { withoutFiles: [id] } : { files: [id] }) };
   const said = t(goes ? 'said.fileStays' : 'said.fileGoesAlong', { name, title: series.title });

@@ -116,7 +116,7 @@ function WhoseDay({ entries, isFull }: { entries: CalendarEntry[]; isFull: boole
   const { rows } = useOpenHouse();
   if (entries.length === 0) return null;
   const open = entries.filter((entry) => !isEntryDone(entry));
-  const people = [...new Set(open.flatMap(({ personIds }) => personIds))].map((id) => rows.get('person', id)).filter((person) => typeof person !== 'string');
+  const people = [...new Set(open.flatMap(({ personIds }) => personIds))].map((id) => rows.find('person', id)).filter((person) => person !== undefined);
   return (
     <View aria-hidden className="pointer-events-none px-1">
       <View className="h-2.5 flex-row items-center gap-1">

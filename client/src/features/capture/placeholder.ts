@@ -9,8 +9,8 @@ export function usePlaceholder({ list, person, plan }: CaptureContext): string {
   const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const named = (noun: 'list' | 'person', id: string | undefined) => {
-    const row = id === undefined ? null : rows.get(noun, id);
-    return row === null || typeof row === 'string' ? null : row.name;
+    const row = id === undefined ? null : rows.find(noun, id);
+    return row?.name ?? null;
   };
   const to = named('person', person);
   if (to !== null) return t('capture.hint.person', { name: to });

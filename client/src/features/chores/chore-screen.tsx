@@ -4,7 +4,6 @@ import {
   chainOf,
   choresAhead,
   doneBy,
-  finding,
   historyOf,
   isOver,
   isSetAside,
@@ -43,9 +42,9 @@ const SHOWN = 20;
 /** One chore: how it comes back, how well it was kept, what is open, whose turn it will be, and what was. */
 export function ChoreScreen({ seriesId }: { seriesId: string }) {
   const { rows } = useOpenHouse();
-  const series = rows.get('series', seriesId);
+  const series = rows.find('series', seriesId);
   const reached = useBeyond({ series: seriesId });
-  if (typeof series === 'string') {
+  if (series === undefined) {
     return (
       <Screen title={t('chores.title')}>
         <Empty words={t('reason.gone')} />
@@ -95,7 +94,7 @@ function ChoreMenu({ series, open }: { series: Series; open: Item | null }) {
       <Menu
         label={t('row.more', { title: series.title })}
         entries={[
-          ...(mayChangeChore(series, me, finding(rows)) ? [{ key: 'template', words: t('chores.template'), onPress: () => setFilling(true) }] : []),
+          ...(mayChangeChore(series, me, rows) ? [{ key: 'template', words: t('chores.template'), onPress: () => setFilling(true) }] : []),
           ...(open ? [{ key: 'rule', words: t('chores.change'), onPress: () => openItem(open.id, 'rule') }] : []),
           { key: 'end', words: t('chores.end'), late: true, onPress: end },
         ]}

@@ -4,8 +4,8 @@ import { t, together } from '@/words';
 /** "in turns: Petri, Oona and Eetu"; null: nobody in particular. */
 export function sayWhose({ turn, personIds }: Series, rows: MemoryRows): string | null {
   const names = personIds.flatMap((id) => {
-    const person = rows.get('person', id);
-    return typeof person === 'string' ? [] : [person.name];
+    const person = rows.find('person', id);
+    return person === undefined ? [] : [person.name];
   });
   return names.length === 0 ? null : t(`chores.whose.${turn}`, { names: together(names) });
 }

@@ -18,8 +18,8 @@ export function fieldsAmong(listIds: Iterable<string | null>, rows: MemoryRows):
 }
 
 function wordsOf({ name, listId }: OwnField, isAmongSeveral: boolean, rows: MemoryRows): string {
-  const list = listId === null || !isAmongSeveral ? 'absent' : rows.get('list', listId);
-  return typeof list === 'string' ? name : t('field.ofList', { name, list: list.name });
+  const list = listId === null || !isAmongSeveral ? undefined : rows.find('list', listId);
+  return list === undefined ? name : t('field.ofList', { name, list: list.name });
 }
 
 /** What groups and columns can be made of. */

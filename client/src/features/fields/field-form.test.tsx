@@ -12,7 +12,7 @@ function house() {
   const list = w.list('Aino', 'Pier', [['Petri', 'edit']]);
   const [planks, nails] = ['Planks', 'Nails'].map((title) => w.item('Aino', title, { list }));
   const field = (name: string) => w.rows.all('ownField').find((one) => one.name === name && one.removedAt === null);
-  const sheet = () => inHouse(w, 'Aino', <FieldsSheet list={w.rows.get('list', list) as never} onClose={() => undefined} />);
+  const sheet = () => inHouse(w, 'Aino', <FieldsSheet list={w.rows.find('list', list) as never} onClose={() => undefined} />);
   return { w, list, planks: planks!, nails: nails!, field, sheet };
 }
 

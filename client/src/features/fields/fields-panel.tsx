@@ -26,8 +26,8 @@ export function FieldsPanel({ item, onClose }: { item: Item; onClose: () => void
   // a field that was removed meanwhile: what was typed in it stays, and is there again if the field comes back
   const orphans = Object.entries(typed).filter(([id, text]) => text.trim() !== '' && here.every(({ field }) => field.id !== id));
   const words = orphans.flatMap(([id, text]) => {
-    const field = rows.get('ownField', id);
-    return typeof field !== 'string' && ['text', 'number', 'link'].includes(field.kind) ? [`${field.name}: ${text}`] : [];
+    const field = rows.find('ownField', id);
+    return field !== undefined && ['text', 'number', 'link'].includes(field.kind) ? [`${field.name}: ${text}`] : [];
   });
   const leave = () => {
     settled();

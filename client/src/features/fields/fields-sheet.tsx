@@ -1,4 +1,4 @@
-import { fieldsOf, MOST_FIELDS, type List, type OwnField } from '@kotiva/core';
+import { fieldsOf, MOST_FIELDS, type List, type OwnField, type Rows } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -21,13 +21,13 @@ export function FieldsSheet({ list, onClose }: { list: List; onClose: () => void
         <View className="gap-4 pt-2">
           <Txt tone="muted">{t('fields.means', { most: MOST_FIELDS })}</Txt>
           {fields.length === 0 ? <Empty words={t('fields.none')} /> : null}
-          <FieldRows fields={own} onEdit={setEditing} />
+          <Rows fields={own} onEdit={setEditing} />
           {houses.length > 0 ? (
             <View>
               <Txt role="heading" aria-level={3} face="head">
                 {t('fields.house')}
               </Txt>
-              <FieldRows fields={houses} onEdit={mayChangeHouses ? setEditing : null} />
+              <Rows fields={houses} onEdit={mayChangeHouses ? setEditing : null} />
             </View>
           ) : null}
           <Foot>
@@ -55,7 +55,7 @@ export function FieldsSheet({ list, onClose }: { list: List; onClose: () => void
 }
 
 /** In their order, each with what it holds; `onEdit` null: they are another’s to change. */
-function FieldRows({ fields, onEdit }: { fields: readonly OwnField[]; onEdit: ((field: OwnField) => void) | null }) {
+function Rows({ fields, onEdit }: { fields: readonly OwnField[]; onEdit: ((field: OwnField) => void) | null }) {
   const submit = useSubmit();
   const raise = (nth: number) => {
     const field = fields[nth]!;

@@ -54,8 +54,8 @@ export function FindScreen() {
     setWithDone(on);
   };
   const whereIs = (listId: string | null, parentId: string | null) =>
-    [listId ? rows.get('list', listId) : null, parentId ? rows.get('item', parentId) : null]
-      .flatMap((row) => (row && typeof row !== 'string' ? ['title' in row ? row.title : row.name] : []))
+    [listId ? rows.find('list', listId) : null, parentId ? rows.find('item', parentId) : null]
+      .flatMap((row) => (row ? ['title' in row ? row.title : row.name] : []))
       .join(' · ');
   const isAsked = words.trim() !== '';
   const count = found.length > MOST ? t('find.countMost', { count: MOST }) : t('find.count', { count: found.length });

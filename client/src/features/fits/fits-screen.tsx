@@ -106,11 +106,11 @@ const Candidates = ({ some }: { some: readonly Candidate[] }) =>
 /** Minutes, always in sight; the rest in one line that opens, so that the answer is never pushed away. */
 function Conditions({ given, onChange }: ConditionsProps) {
   const { rows } = useOpenHouse();
-  const place = given.place === null ? null : rows.get('place', given.place);
+  const place = given.place === null ? null : rows.find('place', given.place);
   const inALine = [
     given.energy === null ? t('fits.anyEnergy') : t(`energy.${given.energy}`),
-    place && typeof place !== 'string' ? t('chip.place', { name: place.name }) : t('place.anywhere'),
-    ...(given.situations ?? []).map((id) => rows.get('situation', id)).flatMap((row) => (typeof row === 'string' ? [] : [row.name])),
+    place ? t('chip.place', { name: place.name }) : t('place.anywhere'),
+    ...(given.situations ?? []).map((id) => rows.find('situation', id)).flatMap((row) => (row === undefined ? [] : [row.name])),
   ].join(' · ');
   const stop = STOPS.findIndex((minutes) => minutes === null || (given.minutes !== null && given.minutes <= minutes));
   return (

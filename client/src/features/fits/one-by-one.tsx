@@ -12,8 +12,8 @@ export function OneByOne({ items, onStop }: { items: readonly string[]; onStop: 
   const { rows } = useOpenHouse();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const open = items
-    .map((id) => rows.get('item', id))
-    .filter((item) => typeof item !== 'string')
+    .map((id) => rows.find('item', id))
+    .filter((item) => item !== undefined)
     .filter((item) => !item.removedAt && !isDone(item, rows.by('part', 'itemId', item.id)));
   const current = open.find((item) => !skipped.includes(item.id));
   const done = items.length - open.length;

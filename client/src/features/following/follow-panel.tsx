@@ -12,8 +12,8 @@ export function FollowPanel({ of, mayAsk, onClose }: { of: Followed; mayAsk: boo
   const { rows, me } = useOpenHouse();
   const { topics, mine, each, others, askable, askedBy, follow } = useFollowing(of);
   const name = (personId: string) => {
-    const person = rows.get('person', personId);
-    return typeof person === 'string' ? t('person.left') : person.name;
+    const person = rows.find('person', personId);
+    return person === undefined ? t('person.left') : person.name;
   };
   // of what several do, also when each of them is through with it
   const hasEach = of.item?.policy === 'each' && countingParts(rows.by('part', 'itemId', of.item.id)).length > 1;
@@ -43,8 +43,8 @@ export function FollowPanel({ of, mayAsk, onClose }: { of: Followed; mayAsk: boo
       {others.length > 0 ? (
         <Labelled words={t('watch.others')}>
           {others.map(({ personId, byId, ...watch }) => {
-            const person = rows.get('person', personId);
-            if (typeof person === 'string') return null;
+            const person = rows.find('person', personId);
+            if (person === undefined) return null;
             return (
               <View key={watch.id} className="min-h-11 flex-row items-center gap-3">
                 <PersonMark looks={person} size={28} />

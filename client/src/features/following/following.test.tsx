@@ -25,7 +25,7 @@ test('of an item: what one hears, and who is asked to follow it; they can stop w
   expect(chosen()).toEqual(['done and reopened', 'questions and refusals', 'comments']);
   tap(t('topic.said'), 'checkbox');
   tap(t('topic.changes'), 'checkbox');
-  expect(w.rows.get('watch', watchId(oars, w.person('Aino')))).toMatchObject({ on: true, topics: ['done', 'answers', 'changes'] });
+  expect(w.rows.find('watch', watchId(oars, w.person('Aino')))).toMatchObject({ on: true, topics: ['done', 'answers', 'changes'] });
   // who has it hears of it anyway
   expect(screen.queryByRole('button', { name: 'Ask Leila to follow it' })).toBeNull();
   tap('Ask Tapio to follow it');
@@ -38,7 +38,7 @@ test('of an item: what one hears, and who is asked to follow it; they can stop w
   expect(screen.getByText('Aino asked you to follow this. Followed by Aino.')).toBeTruthy();
   tap(t('watch.stopMine'));
   expect(tapio.said()).toBe('You no longer follow it.');
-  expect(w.rows.get('watch', watchId(oars, w.person('Tapio')))).toMatchObject({ on: false });
+  expect(w.rows.find('watch', watchId(oars, w.person('Tapio')))).toMatchObject({ on: false });
 });
 
 test('whoever has left the house is not named among those who follow', () => {
@@ -59,7 +59,7 @@ test('of each part, only with what is done', async () => {
   inHouse(w, 'Aino', <ItemSheet />);
   choose(t('item.more'), t('watch.open'));
   await screen.findByRole('group', { name: t('watch.tellMe') });
-  const mine = () => w.rows.get('watch', watchId(oars, w.person('Aino')));
+  const mine = () => w.rows.find('watch', watchId(oars, w.person('Aino')));
   tap(t('topic.done'), 'checkbox');
   tap(t('watch.each'), 'checkbox');
   expect(mine()).toMatchObject({ each: true, topics: ['done', 'answers', 'said'] });
@@ -75,8 +75,8 @@ test('of a list: everything in it, by whoever can open it; only who may change i
   expect(chosen.bind(null)).toThrow();
   expect(screen.queryByText(t('watch.ask'))).toBeNull();
   tap(t('watch.new'), 'checkbox');
-  expect(w.rows.get('listWatch', listWatchId(list, w.person('Leila')))).toMatchObject({ on: true, topics: ['new'], byId: null });
+  expect(w.rows.find('listWatch', listWatchId(list, w.person('Leila')))).toMatchObject({ on: true, topics: ['new'], byId: null });
   tap(t('watch.new'), 'checkbox');
-  await waitFor(() => expect(w.rows.get('listWatch', listWatchId(list, w.person('Leila')))).toMatchObject({ on: false }));
+  await waitFor(() => expect(w.rows.find('listWatch', listWatchId(list, w.person('Leila')))).toMatchObject({ on: false }));
   unmount();
 });

@@ -1,5 +1,4 @@
 import {
-  finding,
   countingParts,
   relationToList,
   relationsToItem,
@@ -43,14 +42,14 @@ export function useFollowing({ item, list }: Followed): Following {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const watches = item ? rows.by('watch', 'itemId', item.id) : rows.by('listWatch', 'listId', list.id);
-  const own = item ? rows.get('watch', watchId(item.id, me.id)) : rows.get('listWatch', listWatchId(list.id, me.id));
-  const mineIs = typeof own === 'string' ? null : own;
+  const own = item ? rows.find('watch', watchId(item.id, me.id)) : rows.find('listWatch', listWatchId(list.id, me.id));
+  const mineIs = own ?? null;
   const isStillHere = (id: string) => {
-    const person = rows.get('person', id);
-    return typeof person !== 'string' && isHere(person);
+    const person = rows.find('person', id);
+    return person !== undefined && isHere(person);
   };
   const others = watches.filter(({ on, personId }) => on && personId !== me.id && isStillHere(personId));
-  const canSee = (person: Person) => (item ? relationsToItem(item, person, finding(rows)).length > 0 : relationToList(list.id, person, finding(rows)) !== null);
+  const canSee = (person: Person) => (item ? relationsToItem(item, person, rows).length > 0 : relationToList(list.id, person, rows) !== null);
   // who has it hears of it
   const has = (id: string) => item !== undefined && countingParts(rows.by('part', 'itemId', item.id)).some(({ personId }) => personId === id);
   const askable = rows

@@ -13,7 +13,7 @@ import { ActionSheet } from './action-sheet.tsx';
 /** What one marked as waiting, on items and on single steps, also for people outside: wherever they lie, all together. */
 export function MyWaits({ personId, title = t('wait.mine') }: { personId: string | null; title?: string }) {
   const { rows, me } = useOpenHouse();
-  const waits = waitsOf(me.id, rows as never).filter((wait) => personId === null || wait.personId === personId);
+  const waits = waitsOf(me.id, rows).filter((wait) => personId === null || wait.personId === personId);
   if (waits.length === 0) return null;
   return (
     <View role="region" aria-label={title}>
@@ -33,9 +33,9 @@ function WaitRow({ wait }: { wait: Wait }) {
   const submit = useSubmit();
   const open = useOpenItem();
   const [choosing, setChoosing] = useState(false);
-  const item = rows.get('item', wait.itemId);
-  if (typeof item === 'string') return null;
-  const above = item.parentId ? rows.get('item', item.parentId) : 'absent';
+  const item = rows.find('item', wait.itemId);
+  if (item === undefined) return null;
+  const above = item.parentId ? rows.find('item', item.parentId) : undefined;
   /** Who is reached by mail alone is written to from here. */
   const writeTo = ({ personId, words }: Wait, title: string): MenuEntry[] => {
     const person = personId === null ? null : personOf(rows, personId);
@@ -56,7 +56,7 @@ function WaitRow({ wait }: { wait: Wait }) {
       <Row
         title={item.title}
         sub={[
-          typeof above === 'string' ? null : t('wait.stepOf', { title: above.title }),
+          above === undefined ? null : t('wait.stepOf', { title: above.title }),
           wait.personId ? t('wait.forFrom', { words, name: nameOf(rows, wait.personId) }) : t('wait.for', { words }),
           sayWaited(daysBetween(calendarDateOf(wait.since, house.zone), today)),
           wait.askOn ? t('wait.askOn', { when: sayMoment(wait.askOn, now, house.zone) }) : isOnItem ? null : t('wait.noDay'),

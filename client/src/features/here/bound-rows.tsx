@@ -9,8 +9,8 @@ import { t } from '@/words';
 export function BoundRows({ some }: { some: readonly Candidate[] }) {
   const { rows } = useOpenHouse();
   const nameOf = (listId: string | null): string => {
-    const list = listId === null ? 'absent' : rows.get('list', listId);
-    return typeof list === 'string' ? t('here.noList') : list.name;
+    const list = listId === null ? undefined : rows.find('list', listId);
+    return list === undefined ? t('here.noList') : list.name;
   };
   const names = [...new Set(some.map(({ item }) => nameOf(item.listId)))].sort((a, b) => a.localeCompare(b));
   return names.map((name) => {

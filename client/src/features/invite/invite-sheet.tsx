@@ -1,4 +1,4 @@
-import { finding, byPosition, isHere, relationToList, type Access, type House, type List, type MemoryRows, type Role } from '@kotiva/core';
+import { byPosition, isHere, relationToList, type Access, type House, type List, type MemoryRows, type Role } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -30,7 +30,7 @@ export function InviteSheet({ name, list, onClose }: { name?: string; /** The li
   const [isMade, setMade] = useState(false);
   const lists = rows
     .all('list')
-    .filter((list) => !list.removedAt && !list.filedAt && relationToList(list.id, me, finding(rows)) !== null)
+    .filter((list) => !list.removedAt && !list.filedAt && relationToList(list.id, me, rows) !== null)
     .sort(byPosition);
   const [access, setAccess] = useState<Record<string, Access>>(() => {
     const opened = list === undefined ? openedAtFirst(lists, house, rows) : lists.filter(({ id }) => id === list);

@@ -1,4 +1,4 @@
-import { allows, finding, isHere, type Item, type MemoryRows, type PeopleGroup, type Person } from '@kotiva/core';
+import { allows, isHere, type Item, type MemoryRows, type PeopleGroup, type Person } from '@kotiva/core';
 import { mentionBegun } from '@kotiva/core/model/mention';
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
@@ -50,15 +50,15 @@ export function Names({ item, words, people, groups, onChoose }: NamesProps) {
 export const canBeLetIn = (named: readonly Person[], item: Item, rows: MemoryRows): Person[] =>
   named.filter((person) => person.role !== 'outside' && !canOpenItem(item, person, rows));
 
-export const mayLetIn = (item: Item, person: Person, rows: MemoryRows): boolean => allows({ permission: 'pass-on', item: item.id }, person, finding(rows));
+export const mayLetIn = (item: Item, person: Person, rows: MemoryRows): boolean => allows({ permission: 'pass-on', item: item.id }, person, rows);
 
 /** Who could let them in, asked in one’s stead: who gave it, whose list it lies in, who made it. */
 export function whoLetsIn(item: Item, me: Person, rows: MemoryRows): Person | null {
   const given = rows.by('part', 'itemId', item.id).find(({ personId, takenBackAt }) => personId === me.id && takenBackAt === null);
-  const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
-  for (const id of [given?.giverId, typeof list === 'string' ? null : list.ownerId, item.makerId]) {
-    const person = id ? rows.get('person', id) : 'absent';
-    if (typeof person !== 'string' && isHere(person) && person.id !== me.id && mayLetIn(item, person, rows)) return person;
+  const list = item.listId === null ? undefined : rows.find('list', item.listId);
+  for (const id of [given?.giverId, list?.ownerId ?? null, item.makerId]) {
+    const person = id ? rows.find('person', id) : undefined;
+    if (person !== undefined && isHere(person) && person.id !== me.id && mayLetIn(item, person, rows)) return person;
   }
   return null;
 }

@@ -25,15 +25,15 @@ export function useDecide(items: readonly string[], done: () => void) {
   const what = sayWhat();
   const all = [...items];
   const steps = items.reduce((sum, id) => {
-    const item = rows.get('item', id);
-    return typeof item === 'string' ? sum : sum + stepsBelow(item, rows);
+    const item = rows.find('item', id);
+    return item === undefined ? sum : sum + stepsBelow(item, rows);
   }, 0);
   const settle = (reason: unknown) => {
     if (!reason) done();
   };
   function sayWhat(): string {
-    const only = items.length === 1 ? rows.get('item', items[0]!) : 'absent';
-    return typeof only === 'string' ? t('decide.several', { count: items.length }) : t('decide.one', { title: only.title });
+    const only = items.length === 1 ? rows.find('item', items[0]!) : undefined;
+    return only === undefined ? t('decide.several', { count: items.length }) : t('decide.one', { title: only.title });
   }
   /** Whoever still has it to do. */
   const holdersOf = (id: string): string[] => openParts(rows.by('part', 'itemId', id)).flatMap(({ personId }) => personId ?? []);

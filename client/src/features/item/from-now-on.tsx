@@ -1,4 +1,4 @@
-import { finding, choreFileOf, isDone, type Attachment, type Item, type MemoryRows, mayChangeChore } from '@kotiva/core';
+import { choreFileOf, isDone, type Attachment, type Item, type MemoryRows, mayChangeChore } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { attachmentsOf } from '@/features/files';
@@ -36,7 +36,7 @@ export function FromNowOn({ item }: { item: Item }) {
   const submit = useSubmit();
   const [known, setKnown] = useState(() => knownOf(item, rows));
   const series = choreOf(item, rows);
-  if (!series || isDone(item, rows.by('part', 'itemId', item.id)) || !mayChangeChore(series, me, finding(rows))) return null;
+  if (!series || isDone(item, rows.by('part', 'itemId', item.id)) || !mayChangeChore(series, me, rows)) return null;
   const steps = stepsOf(item, rows).filter(({ id, makerId, title }) => !known.steps.has(id) && makerId === me.id && !series.steps.includes(title));
   const notes = item.notes !== known.notes && item.notes !== series.notes;
   const tags = item.tagIds.join() !== known.tags && item.tagIds.join() !== series.tagIds.join();

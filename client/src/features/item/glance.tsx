@@ -26,8 +26,8 @@ export function Glance() {
   const { rows } = useOpenHouse();
   const dispatch = useDispatch();
   const asked = useSelector((state: State) => state.glance);
-  const item = asked === null ? 'absent' : rows.get('item', asked);
-  if (typeof item === 'string') return <Resting />;
+  const item = asked === null ? undefined : rows.find('item', asked);
+  if (item === undefined) return <Resting />;
   const label = t('glance.of', { title: item.title });
   return (
     <Sheet open onClose={() => dispatch(glanceOver())} title={label} closeLabel={t('common.close')} head={<Heading level={2}>{item.title}</Heading>}>
@@ -48,8 +48,8 @@ interface Rested {
 function Resting() {
   const { rows } = useOpenHouse();
   const rested = useRested();
-  const item = rested === null ? 'absent' : rows.get('item', rested.itemId);
-  if (rested === null || typeof item === 'string') return null;
+  const item = rested === null ? undefined : rows.find('item', rested.itemId);
+  if (rested === null || item === undefined) return null;
   return createPortal(
     <View
       aria-hidden

@@ -40,8 +40,8 @@ function useTagWords({ tagIds }: Item, isChoosing: boolean): TagWord[] {
   const router = useRouter();
   const wide = useWide();
   return tagIds
-    .map((id) => rows.get('tag', id))
-    .flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]))
+    .map((id) => rows.find('tag', id))
+    .flatMap((tag) => (tag === undefined || tag.removedAt ? [] : [tag]))
     .map(({ id, name, colour }) => ({ name, colour, onPress: wide && !isChoosing ? () => router.push(everythingUnder('tag', id)) : undefined }));
 }
 

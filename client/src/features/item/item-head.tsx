@@ -36,11 +36,11 @@ export function ItemHead({ item, frame, canChange, onFollow, onCopy, onKeep, onP
     if (size === 'page') router.push(`/items/${item.id}`);
     else if (frame === 'page') router.replace(`${item.listId ? `/lists/${item.listId}` : '/'}?item=${item.id}`);
   };
-  const list = item.listId ? rows.get('list', item.listId) : null;
-  const section = item.sectionId ? rows.get('section', item.sectionId) : null;
-  const where = [list, section].flatMap((row) => (row && typeof row !== 'string' ? [row.name] : [])).join(' · ');
-  const pin = rows.get('pin', pinId(item.id, me.id));
-  const isPinned = typeof pin !== 'string' && pin.endedAt === null;
+  const list = item.listId ? rows.find('list', item.listId) : null;
+  const section = item.sectionId ? rows.find('section', item.sectionId) : null;
+  const where = [list, section].flatMap((row) => (row ? [row.name] : [])).join(' · ');
+  const pin = rows.find('pin', pinId(item.id, me.id));
+  const isPinned = pin !== undefined && pin.endedAt === null;
   const entries: MenuEntry[] = [
     {
       key: 'pin',
@@ -96,7 +96,7 @@ export function ItemHead({ item, frame, canChange, onFollow, onCopy, onKeep, onP
   return (
     <View className="flex-row items-center">
       <View className="min-w-0 grow shrink basis-0 flex-row flex-wrap items-center gap-x-3">
-        {list && typeof list !== 'string' ? (
+        {list ? (
           <Way words={where} label={t('item.openList', { name: where })} onPress={() => router.push(`/lists/${list.id}`)} />
         ) : (
           <Txt size={13} tone="muted">
@@ -115,15 +115,15 @@ function Under({ item }: { item: Item }) {
   const { rows, me } = useOpenHouse();
   const router = useRouter();
   const openItem = useOpenItem();
-  const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' || tag.removedAt ? [] : [tag]));
-  const place = item.placeId ? rows.get('place', item.placeId) : 'absent';
+  const tags = item.tagIds.map((id) => rows.find('tag', id)).flatMap((tag) => (tag === undefined || tag.removedAt ? [] : [tag]));
+  const place = item.placeId ? rows.find('place', item.placeId) : undefined;
   const ways = [
     ...tags.map(({ id, name }) => ({ of: 'tag' as const, id, words: `#${name}` })),
-    ...(typeof place === 'string' || place.removedAt ? [] : [{ of: 'place' as const, id: place.id, words: place.name }]),
+    ...(place === undefined || place.removedAt ? [] : [{ of: 'place' as const, id: place.id, words: place.name }]),
   ];
-  const parent = item.parentId === null ? 'absent' : rows.get('item', item.parentId);
+  const parent = item.parentId === null ? undefined : rows.find('item', item.parentId);
   // whoever has a step alone reads of what it is one
-  const under = typeof parent === 'string' ? underOf(item, me.id, rows) : null;
+  const under = parent === undefined ? underOf(item, me.id, rows) : null;
   return (
     <>
       {under ? (
@@ -131,7 +131,7 @@ function Under({ item }: { item: Item }) {
           {t('item.stepOf', { title: under })}
         </Txt>
       ) : null}
-      {typeof parent === 'string' ? null : (
+      {parent === undefined ? null : (
         <Way words={t('item.stepOf', { title: parent.title })} label={t('item.stepOf', { title: parent.title })} onPress={() => openItem(parent.id)} />
       )}
       {projectsOf(item, rows).map(({ id, name }) => (

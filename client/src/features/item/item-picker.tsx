@@ -24,8 +24,8 @@ const SHOWN = 6;
 export function ItemPicker({ label, chosen, except, nearList, error, onChoose }: ItemPickerProps) {
   const { rows } = useOpenHouse();
   const [typed, setTyped] = useState('');
-  const item = chosen === null ? 'absent' : rows.get('item', chosen);
-  if (typeof item !== 'string')
+  const item = chosen === null ? undefined : rows.find('item', chosen);
+  if (item !== undefined)
     return (
       <View className="gap-1">
         <Txt size={15} face="medium" tone="muted">
@@ -69,8 +69,8 @@ function itemsWith(typed: string, nearList: string | null, except: readonly stri
 }
 
 function whereOf({ listId, parentId }: Item, rows: MemoryRows): string | undefined {
-  const parent = parentId === null ? 'absent' : rows.get('item', parentId);
-  const list = listId === null ? 'absent' : rows.get('list', listId);
-  const words = [typeof list === 'string' ? null : list.name, typeof parent === 'string' ? null : parent.title].filter(Boolean).join(' · ');
+  const parent = parentId === null ? undefined : rows.find('item', parentId);
+  const list = listId === null ? undefined : rows.find('list', listId);
+  const words = [list?.name ?? null, parent?.title ?? null].filter(Boolean).join(' · ');
   return words === '' ? undefined : words;
 }

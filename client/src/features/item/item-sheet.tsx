@@ -12,9 +12,9 @@ import { useItemSteps, useOpenedItem, useOpenItem } from './open-item.ts';
 /** The item of that id, fetched where it is of long ago; or why it isn't there. */
 function useItem(id: string | null) {
   const place = useOpenHouseOrNull();
-  const held = id && place ? place.rows.get('item', id) : null;
+  const held = id && place ? place.rows.find('item', id) : null;
   // one of long ago is not on the device, or not with all that happened to it
-  const isBare = held !== null && (typeof held === 'string' || place!.rows.by('activity', 'itemId', held.id).length === 0);
+  const isBare = held !== null && (held === undefined || place!.rows.by('activity', 'itemId', held.id).length === 0);
   const reached = useBeyond(id && isBare ? { item: id } : null);
   return { held, reached };
 }
@@ -26,8 +26,8 @@ export function ItemSheet() {
   useItemSteps(opened.id);
   const isBeside = useIsBeside();
   const { held, reached } = useItem(isBeside ? null : opened.id);
-  if (!held) return null;
-  if (typeof held === 'string') {
+  if (held === null) return null;
+  if (held === undefined) {
     const isOnItsWay = reached !== 'here';
     return (
       <Sheet open hasAddress onClose={() => open(null)} title={t(isOnItsWay ? 'item.older' : 'item.gone')} closeLabel={t('common.close')}>
@@ -47,14 +47,10 @@ export function ItemBeside() {
   const open = useOpenItem();
   const isBeside = useIsBeside();
   const { held, reached } = useItem(isBeside ? opened.id : null);
-  if (!held) return null;
+  if (held === null) return null;
   return (
     <View className="w-[440px] border-l border-line print:hidden">
-      {typeof held === 'string' ? (
-        <NotHere reached={reached} />
-      ) : (
-        <OpenItem key={held.id} frame="beside" item={held} at={opened.at} onClose={() => open(null)} />
-      )}
+      {held === undefined ? <NotHere reached={reached} /> : <OpenItem key={held.id} frame="beside" item={held} at={opened.at} onClose={() => open(null)} />}
     </View>
   );
 }
@@ -63,8 +59,8 @@ export function ItemBeside() {
 export function ItemPage({ id, at }: { id: string; at: ReturnType<typeof useOpenedItem>['at'] }) {
   const router = useRouter();
   const { held, reached } = useItem(id);
-  if (!held) return null;
-  if (typeof held === 'string') return <NotHere reached={reached} />;
+  if (held === null) return null;
+  if (held === undefined) return <NotHere reached={reached} />;
   return <OpenItem key={held.id} frame="page" item={held} at={at} onClose={() => (router.canGoBack() ? router.back() : router.replace('/'))} />;
 }
 

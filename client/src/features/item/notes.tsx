@@ -1,4 +1,4 @@
-import { allows, finding, type Item } from '@kotiva/core';
+import { allows, type Item } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
@@ -16,7 +16,7 @@ import { NotesChanged } from './notes-changed.tsx';
 export function Notes({ item }: { item: Item }) {
   const submit = useSubmit();
   const { rows, me } = useOpenHouse();
-  const canWrite = item.removedAt === null && allows({ permission: 'answer', item: item.id }, me, finding(rows));
+  const canWrite = item.removedAt === null && allows({ permission: 'answer', item: item.id }, me, rows);
   const [choosing, setChoosing] = useState(false);
   const [writing, setWriting, done, { found }] = useDraft<{ base: string; text: string } | null>(`notes/${item.id}`, null);
   const [error, setError] = useState<string | null>(null);

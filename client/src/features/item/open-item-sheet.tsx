@@ -1,4 +1,4 @@
-import { finding, allows, byPosition, isDone, partId, progressOf, type Item } from '@kotiva/core';
+import { allows, byPosition, isDone, partId, progressOf, type Item } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -43,8 +43,8 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
   // by a key, as often as it is pressed
   const [asked, setAsked] = useState<{ panel: 'due' | 'plan'; nth: number } | null>(null);
   useSeen(item);
-  const canChange = allows({ permission: 'change', item: item.id }, me, finding(rows));
-  const canSay = allows({ permission: 'say', item: item.id }, me, finding(rows));
+  const canChange = allows({ permission: 'change', item: item.id }, me, rows);
+  const canSay = allows({ permission: 'say', item: item.id }, me, rows);
   const [answering, setAnswering, answered] = useDraft(`answering/${item.id}`, '');
   const given = givenParts(rows, item.id);
   const parts = rows.by('part', 'itemId', item.id);
@@ -199,8 +199,8 @@ export function OpenItem({ item, at, frame = 'sheet', onClose }: { item: Item; a
 
   /** Opening turns unseen into seen; puts away what came back. */
   function useSeen({ id }: Item) {
-    const part = rows.get('part', partId(id, me.id));
-    const unseen = typeof part !== 'string' && part.seenAt === null && part.takenBackAt === null;
+    const part = rows.find('part', partId(id, me.id));
+    const unseen = part !== undefined && part.seenAt === null && part.takenBackAt === null;
     const back =
       isDone(item, rows.by('part', 'itemId', id)) &&
       rows
@@ -332,8 +332,8 @@ function FromNote({ item }: { item: Item }) {
   const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const router = useRouter();
-  const note = item.noteId ? rows.get('meetingNote', item.noteId) : 'absent';
-  if (typeof note === 'string' || note.removedAt !== null) return null;
+  const note = item.noteId ? rows.find('meetingNote', item.noteId) : undefined;
+  if (note === undefined || note.removedAt !== null) return null;
   const other = note.personIds.find((id) => id !== me.id) ?? note.makerId;
   return (
     <View className="mt-1 items-start">
@@ -348,8 +348,8 @@ function FromNote({ item }: { item: Item }) {
 function NobodysPart({ item }: { item: Item }) {
   const { rows } = useOpenHouse();
   const submit = useSubmit();
-  const part = rows.get('part', partId(item.id, null));
-  if (typeof part === 'string' || part.standing === 'completed') return null;
+  const part = rows.find('part', partId(item.id, null));
+  if (part === undefined || part.standing === 'completed') return null;
   return (
     <View className="mb-2 items-start">
       <Button onPress={() => submit('part.take', { item: item.id }, { words: t('said.taken', { title: item.title }), undo: true })}>{t('answer.take')}</Button>

@@ -1,4 +1,4 @@
-import { finding, relationsToItem, isHere, onArriving, seesPlace, WEEKDAYS, type Item, type PlaceTrigger, type Trigger } from '@kotiva/core';
+import { relationsToItem, isHere, onArriving, seesPlace, WEEKDAYS, type Item, type PlaceTrigger, type Trigger } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
@@ -57,10 +57,7 @@ export function PlaceReminderForm({ item, onSet }: { item: Item; onSet: (trigger
   const chosen = places.find(({ id }) => id === place);
   const able = rows
     .all('person')
-    .filter(
-      (person) =>
-        isHere(person) && person.accountId !== null && chosen && seesPlace(chosen, person.id) && relationsToItem(item, person, finding(rows)).length > 0,
-    )
+    .filter((person) => isHere(person) && person.accountId !== null && chosen && seesPlace(chosen, person.id) && relationsToItem(item, person, rows).length > 0)
     .sort((a, b) => a.name.localeCompare(b.name));
   const meant = (among ?? able.map(({ id }) => id)).filter((id) => able.some((person) => person.id === id));
   const makePlace = (

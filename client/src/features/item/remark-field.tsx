@@ -39,8 +39,8 @@ export function RemarkField({ item, answering, onAnswered, children }: RemarkFie
       ),
     ),
   ];
-  const asked = answering === '' ? 'absent' : rows.get('comment', answering);
-  const question = typeof asked === 'string' || asked.removedAt !== null ? null : asked;
+  const asked = answering === '' ? undefined : rows.find('comment', answering);
+  const question = asked === undefined || asked.removedAt !== null ? null : asked;
   const field = useFocusOnce(answering);
   // what two say to each other takes no third
   const isPair = question?.audience === 'pair';

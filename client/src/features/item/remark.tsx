@@ -100,9 +100,9 @@ function RemarkHead({ comment: { authorId, kind, audience, at, correctedAt, remo
 function Answered({ comment: { answersId } }: { comment: Comment }) {
   const { rows } = useOpenHouse();
   if (!answersId) return null;
-  const asked = rows.get('comment', answersId);
+  const asked = rows.find('comment', answersId);
   const words =
-    typeof asked === 'string' || asked.removedAt !== null
+    asked === undefined || asked.removedAt !== null
       ? t('remark.answersGone')
       : t('remark.answers', { name: nameOf(rows, asked.authorId), text: quoted(asked.text, QUOTED) });
   return (

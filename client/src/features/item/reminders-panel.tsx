@@ -23,15 +23,15 @@ export function RemindersPanel({ item, canChange, onClose }: { item: Item; canCh
   const [everyTime, setEveryTime] = useState(false);
   const comesBack = item.seriesId !== null && canChange;
   const [error, setError] = useState<string | null>(null);
-  const part = rows.get('part', partId(item.id, whose));
-  const dates = anchorDates(item, typeof part === 'string' ? null : part);
+  const part = rows.find('part', partId(item.id, whose));
+  const dates = anchorDates(item, part ?? null);
   const alarms = alarmsOf(rows, item.id, whose);
   const saying = { rows, now, zone: house.zone };
   const others = canChange ? givenParts(rows, item.id).filter((one) => one.personId !== me.id && !one.passedTo && isStillHere(one.personId)) : [];
 
   function isStillHere(id: string | null): boolean {
-    const person = id ? rows.get('person', id) : 'absent';
-    return typeof person !== 'string' && isHere(person);
+    const person = id ? rows.find('person', id) : undefined;
+    return person !== undefined && isHere(person);
   }
   function set(trigger: Trigger): boolean {
     const words = t('said.reminder', { when: sayTrigger(trigger, saying) });

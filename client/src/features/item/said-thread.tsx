@@ -1,4 +1,4 @@
-import { allows, finding, isPicture, type Attachment, type Comment, type Item, type MemoryRows, type Person } from '@kotiva/core';
+import { allows, isPicture, type Attachment, type Comment, type Item, type MemoryRows, type Person } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { addressOf, attachmentsOf } from '@/features/files';
@@ -18,7 +18,7 @@ type Said = { key: string; at: string } & ({ message: string; authorId: string |
 /** What was said: the messages given with handovers, and the remarks, in order. What was taken back its writer alone still reads. */
 export function SaidThread({ item, onAnswer }: { item: Item; onAnswer: (commentId: string) => void }) {
   const { rows, me } = useOpenHouse();
-  const mayAnswer = allows({ permission: 'say', item: item.id }, me, finding(rows));
+  const mayAnswer = allows({ permission: 'say', item: item.id }, me, rows);
   const said = [...messagesOf(item, rows), ...remarksOf(item, me, rows), ...photosOf(item, rows)].sort(byTime);
   if (said.length === 0) return null;
   return (

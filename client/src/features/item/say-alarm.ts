@@ -38,15 +38,15 @@ export function sayTrigger(trigger: Trigger, { rows, now, zone }: SayingAlarms):
     case 'device':
       return t('alarm.device', { device: trigger.name });
     case 'situation': {
-      const situation = rows.get('situation', trigger.situation);
-      return t('alarm.situation', { name: typeof situation === 'string' ? '' : situation.name });
+      const situation = rows.find('situation', trigger.situation);
+      return t('alarm.situation', { name: situation === undefined ? '' : situation.name });
     }
   }
 }
 
 function sayPlaceTrigger({ place: placeId, on, who, from, until, days, fallback }: PlaceTrigger, rows: MemoryRows): string {
-  const place = rows.get('place', placeId);
-  const name = typeof place === 'string' ? t('alarm.somewhere') : place.name;
+  const place = rows.find('place', placeId);
+  const name = place === undefined ? t('alarm.somewhere') : place.name;
   const when = [
     days && days.length < WEEKDAYS.length ? t('alarm.onDays', { days: together(days.map((day) => sayWeekday(WEEKDAYS.indexOf(day) + 1))) }) : null,
     from && until

@@ -11,8 +11,8 @@ export function sayRemoved(item: Item, rows: MemoryRows): string {
 export function stepsBelow(item: Item, rows: MemoryRows): number {
   let count = 0;
   for (const id of withBelow(item.id, rows)) {
-    const step = id === item.id ? 'absent' : rows.get('item', id);
-    if (typeof step !== 'string' && step.removedAt === null) count += 1;
+    const step = id === item.id ? undefined : rows.find('item', id);
+    if (step !== undefined && step.removedAt === null) count += 1;
   }
   return count;
 }

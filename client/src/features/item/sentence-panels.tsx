@@ -234,8 +234,8 @@ function StageChoice({ item, onClose }: PanelProps) {
   const { rows } = useOpenHouse();
   const submit = useSubmit();
   const [error, setError] = useState<string | null>(null);
-  const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
-  if (typeof list === 'string') return null;
+  const list = item.listId === null ? undefined : rows.find('list', item.listId);
+  if (list === undefined) return null;
   const move = (stage: string) => {
     const words = t('said.toStage', { title: item.title, stage: stagesOf(list).find(({ id }) => id === stage)?.name ?? '' });
     const reason = submit('item.toStage', { item: item.id, stage }, { words, undo: true, ownRefusal: true });

@@ -43,8 +43,8 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
   const [open, setOpen] = useState<Panel | 'add' | null>(startsAt === 'plan' || canChange ? (startsAt ?? null) : null);
   const isSetting = open !== null && open !== 'add';
   useEffect(() => onSetting(isSetting), [isSetting, onSetting]);
-  const held = rows.get('part', partId(item.id, me.id));
-  const hasOwn = typeof held !== 'string' && held.takenBackAt === null;
+  const held = rows.find('part', partId(item.id, me.id));
+  const hasOwn = held !== undefined && held.takenBackAt === null;
   const mine = ownOrNobodys();
   const phrases = usePhrases(item, mine);
   const toggle = (which: Panel | 'add') => setOpen(open === which ? null : which);
@@ -62,8 +62,8 @@ export function Sentence({ item, startsAt, canChange, onHandOver, onSetting }: S
   }
 
   function ownOrNobodys(): Part | null {
-    const own = rows.get('part', partId(item.id, me.id));
-    if (typeof own !== 'string' && !own.takenBackAt) return own.passedTo || own.standing === 'completed' ? null : own;
+    const own = rows.find('part', partId(item.id, me.id));
+    if (own !== undefined && !own.takenBackAt) return own.passedTo || own.standing === 'completed' ? null : own;
     const part = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
     return part?.standing === 'completed' ? null : part;
   }
@@ -153,13 +153,13 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
   const alarms = alarmsSeenBy(rows, item.id, me.id);
   const holders = givenParts(rows, item.id).filter((part) => !part.passedTo && !part.excusedAt);
   const names = holders.map((part) => nameOf(rows, part.personId));
-  const list = item.listId ? rows.get('list', item.listId) : null;
-  const place = item.placeId ? rows.get('place', item.placeId) : null;
+  const list = item.listId ? rows.find('list', item.listId) : null;
+  const place = item.placeId ? rows.find('place', item.placeId) : null;
   const series = choreOf(item, rows);
-  const stage = list && typeof list !== 'string' ? stageOf(item, list, rows.by('part', 'itemId', item.id)) : null;
+  const stage = list ? stageOf(item, list, rows.by('part', 'itemId', item.id)) : null;
   const slot = slotsFor(item.id, me.id, rows)[0];
   const named = (noun: 'tag' | 'situation', ids: readonly string[]) =>
-    ids.map((id) => rows.get(noun, id)).flatMap((row) => (typeof row === 'string' || row.removedAt ? [] : [row.name]));
+    ids.map((id) => rows.find(noun, id)).flatMap((row) => (row === undefined || row.removedAt ? [] : [row.name]));
   const tags = named('tag', item.tagIds).map((name) => `#${name}`);
   const situations = named('situation', item.situationIds);
   const who = names.length === 0 ? t('sentence.nobody') : item.policy === 'any' && names.length > 1 ? either(names) : together(names);
@@ -200,7 +200,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
           label: t('sentence.panel.reminders'),
         }
       : null,
-    place && typeof place !== 'string' ? { panel: 'place', before: t('sentence.at'), words: place.name, label: t('sentence.panel.place') } : null,
+    place ? { panel: 'place', before: t('sentence.at'), words: place.name, label: t('sentence.panel.place') } : null,
     situations.length > 0 ? { panel: 'situations', before: t('sentence.when'), words: together(situations), label: t('sentence.panel.situations') } : null,
     item.effort !== null
       ? { panel: 'effort', before: t('sentence.about'), words: t('chip.effort', { minutes: item.effort }), label: t('sentence.panel.effort') }
@@ -219,7 +219,7 @@ function usePhrases(item: Item, mine: Part | null): Phrase[] {
       : null,
     item.wanted ? { panel: 'wanted', before: t('sentence.asksFor'), words: item.wanted.what, label: t('sentence.panel.wanted') } : null,
     item.energy ? { panel: 'energy', words: t(`energy.${item.energy}`), label: t('sentence.panel.energy') } : null,
-    list && typeof list !== 'string' ? { panel: 'where', before: t('sentence.in'), words: list.name, label: t('sentence.changeWhere') } : null,
+    list ? { panel: 'where', before: t('sentence.in'), words: list.name, label: t('sentence.changeWhere') } : null,
     stage ? { panel: 'stage', before: t('sentence.stage'), words: stage.name, label: t('sentence.panel.stage') } : null,
     ...readingsOf(item, rows).map(({ field, value, isFaint }): Phrase | null =>
       value === null

@@ -13,7 +13,7 @@ export function ToPerson({ items, onHand, onClose }: { items: readonly string[];
   const { rows, house } = useOpenHouse();
   const [chosen, setChosen] = useState<string[]>([]);
   const [message, setMessage, sent] = useDraft(`hand-many/${[...items].sort()[0] ?? ''}`, '');
-  const lists = items.map((id) => rows.get('item', id)).map((item) => (typeof item === 'string' ? null : item.listId));
+  const lists = items.map((id) => rows.find('item', id)).map((item) => item?.listId ?? null);
   const ways = useWays(lists, chosen);
   return (
     <View className="my-2 gap-3 rounded-sheet bg-ground p-4">

@@ -1,4 +1,4 @@
-import { finding, allows, relationsToItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
+import { allows, relationsToItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
 import { useDispatch } from 'react-redux';
 import { answerAsked } from '@/store/wanted.ts';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -7,7 +7,7 @@ import { t } from '@/words';
 import { playTied } from './tie-sound.ts';
 import { nameOf } from './knot-of.ts';
 
-export const relations = (item: Item, person: Person, rows: MemoryRows) => relationsToItem(item, person, finding(rows));
+export const relations = (item: Item, person: Person, rows: MemoryRows) => relationsToItem(item, person, rows);
 
 /** The part that a tap of this person ties: their own, else nobody's if they may check here. */
 export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: MemoryRows): Part | null {
@@ -15,7 +15,7 @@ export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: 
   if (own) return own;
   const nobody = parts.find((part) => part.personId === null && !part.takenBackAt);
   if (!nobody) return null;
-  return allows({ permission: 'check', item: item.id }, me, finding(rows)) ? nobody : null;
+  return allows({ permission: 'check', item: item.id }, me, rows) ? nobody : null;
 }
 
 /** Ties or unties a knot, says so, and offers the way back, or the whole when its last step was ticked. */
@@ -75,8 +75,8 @@ function othersWhoDid(item: Item, rows: MemoryRows, me: Person): boolean {
 /** Ticking the last open step asks whether the whole is done. */
 function wholeToOffer(step: Item, me: Person, rows: MemoryRows): { item: Item; part: Part } | null {
   if (step.parentId === null) return null;
-  const parent = rows.get('item', step.parentId);
-  if (typeof parent === 'string') return null;
+  const parent = rows.find('item', step.parentId);
+  if (parent === undefined) return null;
   const parts = rows.by('part', 'itemId', parent.id);
   const others = rows.by('item', 'parentId', parent.id).filter((other) => other.id !== step.id && !other.removedAt);
   if (isDone(parent, parts) || others.some((other) => !isDone(other, rows.by('part', 'itemId', other.id)))) return null;

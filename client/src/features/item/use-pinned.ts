@@ -5,7 +5,7 @@ import { useOpenHouse } from '@/store/store.ts';
 export function usePinned(): Item[] {
   const { rows, me } = useOpenHouse();
   return pinnedBy(me.id, rows).flatMap((id) => {
-    const item = rows.get('item', id);
-    return typeof item === 'string' || item.removedAt !== null || isDone(item, rows.by('part', 'itemId', id)) ? [] : [item];
+    const item = rows.find('item', id);
+    return item === undefined || item.removedAt !== null || isDone(item, rows.by('part', 'itemId', id)) ? [] : [item];
   });
 }

@@ -22,8 +22,8 @@ export function WaitLines({ item, mayMark }: { item: Item; mayMark: boolean }) {
   const open = useOpenItem();
   const waits = openWaits(rows.by('wait', 'itemId', item.id));
   const firstHeld = (wait: Wait): string | null => {
-    const first = rows.get('item', dependsOn(wait) ?? '');
-    return typeof first === 'string' ? null : first.id;
+    const first = rows.find('item', dependsOn(wait) ?? '');
+    return first?.id ?? null;
   };
   const whatNext = (wait: Wait) =>
     dependsOn(wait) !== null ? t('wait.byItself') : wait.askOn ? t('wait.askOn', { when: sayMoment(wait.askOn, now, house.zone) }) : t('wait.noDay');
@@ -65,8 +65,8 @@ function WaitedFor({ item }: { item: Item }) {
   const { rows } = useOpenHouse();
   const open = useOpenItem();
   const held = openWaits(rows.by('wait', 'onItemId', item.id)).flatMap(({ itemId }) => {
-    const one = rows.get('item', itemId);
-    return typeof one === 'string' || one.removedAt !== null ? [] : [one];
+    const one = rows.find('item', itemId);
+    return one === undefined || one.removedAt !== null ? [] : [one];
   });
   return held.map((one) => (
     <View key={one.id} className="mt-2 flex-row flex-wrap items-center gap-2 border-l-2 border-line pl-3">
@@ -93,13 +93,13 @@ export function WaitingPanel({ items, onClose }: { items: readonly string[]; onC
     setError(null);
   };
   const isItem = of === 'item';
-  const own = rows.get('item', items[0] ?? '');
+  const own = rows.find('item', items[0] ?? '');
   const people = rows.all('person').filter((one) => isHere(one) && one.id !== me.id);
   const save = () => {
     if (isItem ? !on : !words.trim()) return setError({ words: t(isItem ? 'wait.chooseItem' : 'reason.title-empty') });
     const asMarked = ([item]: string[]) => (isItem ? { item: item!, on } : { item: item!, words, person: person || null, askOn: askOn || null });
-    const first = rows.get('item', on);
-    const reason = giveAll('wait.set', [...items], asMarked, t('said.waits', { words: isItem && typeof first !== 'string' ? `“${first.title}”` : words }), 1);
+    const first = rows.find('item', on);
+    const reason = giveAll('wait.set', [...items], asMarked, t('said.waits', { words: isItem && first !== undefined ? `“${first.title}”` : words }), 1);
     if (!reason) {
       marked();
       return onClose();
@@ -122,7 +122,7 @@ export function WaitingPanel({ items, onClose }: { items: readonly string[]; onC
           label={t('wait.onItem')}
           chosen={on || null}
           except={items}
-          nearList={typeof own === 'string' ? null : own.listId}
+          nearList={own?.listId ?? null}
           error={error?.words ?? null}
           onChoose={(next) => set({ on: next ?? '' })}
         />

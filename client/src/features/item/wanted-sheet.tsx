@@ -18,14 +18,14 @@ export function WantedSheet() {
   const dispatch = useDispatch();
   const asked = useSelector((state: State) => state.wanted);
   // checked off meanwhile, on another device or by somebody else: there is nothing to ask any more
-  const held = asked === null ? 'absent' : rows.get('part', partId(asked.itemId, asked.personId));
-  const isOver = typeof held !== 'string' && held.standing === 'completed';
+  const held = asked === null ? undefined : rows.find('part', partId(asked.itemId, asked.personId));
+  const isOver = held !== undefined && held.standing === 'completed';
   useEffect(() => {
     if (isOver) dispatch(answerSettled());
   }, [isOver, dispatch]);
-  if (asked === null || typeof held === 'string' || isOver) return null;
-  const item = rows.get('item', asked.itemId);
-  if (typeof item === 'string' || !item.wanted) return null;
+  if (asked === null || held === undefined || isOver) return null;
+  const item = rows.find('item', asked.itemId);
+  if (item === undefined || !item.wanted) return null;
   const Ask = item.wanted.kind === 'photo' ? AskingPhoto : Asking;
   return <Ask key={held.id} item={item} part={held} wanted={item.wanted} />;
 }

@@ -1,4 +1,4 @@
-import { finding, allows, relationToList, isHere, type List, type Person } from '@kotiva/core';
+import { allows, relationToList, isHere, type List, type Person } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -31,17 +31,17 @@ export function useWays(listIds: readonly (string | null | undefined)[], personI
   const [way, setWay] = useState<Way | null>(null);
   const shut: Shut[] = [];
   for (const listId of new Set(listIds)) {
-    const list = listId ? rows.get('list', listId) : 'absent';
-    if (typeof list === 'string') continue;
+    const list = listId ? rows.find('list', listId) : undefined;
+    if (list === undefined) continue;
     for (const personId of personIds) {
-      const person = rows.get('person', personId);
-      if (typeof person === 'string' || !isHere(person) || relationToList(list.id, person, finding(rows)) !== null) continue;
+      const person = rows.find('person', personId);
+      if (person === undefined || !isHere(person) || relationToList(list.id, person, rows) !== null) continue;
       shut.push({ list, person });
     }
   }
   if (shut.length === 0) return { asks: null, isOpen: false, settle: () => undefined };
   const mayShare = shut.every(({ list, person }) => {
-    return person.role !== 'outside' && allows({ permission: 'share', list: list.id }, me, finding(rows));
+    return person.role !== 'outside' && allows({ permission: 'share', list: list.id }, me, rows);
   });
   return {
     asks: <WaysChoice shut={shut} way={way} mayShare={mayShare} onChoose={setWay} />,

@@ -1,4 +1,4 @@
-import { finding, allows, byPosition, type Item } from '@kotiva/core';
+import { allows, byPosition, type Item } from '@kotiva/core';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
@@ -19,7 +19,7 @@ export function PlaceList({ here, onChoose, onClose }: PlaceListProps) {
     .filter((list) => !list.removedAt && !list.filedAt && mayAdd(list.id))
     .sort(byPosition);
   function mayAdd(listId: string): boolean {
-    return allows({ permission: 'add', list: listId }, me, finding(rows));
+    return allows({ permission: 'add', list: listId }, me, rows);
   }
   return (
     <View className="my-2 gap-1 rounded-sheet bg-ground p-4">

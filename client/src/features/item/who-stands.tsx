@@ -1,4 +1,4 @@
-import { finding, calendarDateOf, standsInOn, waitsForTie, type Item, type Part } from '@kotiva/core';
+import { calendarDateOf, standsInOn, waitsForTie, type Item, type Part } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -34,7 +34,7 @@ export function WhoStands({ item, part, canChange, saysGiver, alone }: WhoStands
   const person = personOf(rows, part.personId);
   if (!person) return null;
   const own = part.personId === me.id;
-  const standsIn = !own && [part.giverId, part.originId].some((id) => id !== null && standsInOn(calendarDateOf(now, house.zone), me.id, id, finding(rows)));
+  const standsIn = !own && [part.giverId, part.originId].some((id) => id !== null && standsInOn(calendarDateOf(now, house.zone), me.id, id, rows));
   const isGiver = part.giverId === me.id || part.originId === me.id || standsIn;
   const mayTie = (canChange && (isGiver || me.role === 'manager')) || standsIn;
   const waits = waitsForTie(item, part);

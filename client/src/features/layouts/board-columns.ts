@@ -18,8 +18,8 @@ import { t } from '@/words';
 export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: MemoryRows): (string | null)[] {
   const lists = new Set(entries.map(({ item }) => item.listId));
   if (isFieldKey(by)) {
-    const field = rows.get('ownField', fieldOfKey(by));
-    return [null, ...(typeof field === 'string' ? [] : field.options.map(({ id }) => id))];
+    const field = rows.find('ownField', fieldOfKey(by));
+    return [null, ...(field === undefined ? [] : field.options.map(({ id }) => id))];
   }
   switch (by) {
     case 'importance':
@@ -49,6 +49,6 @@ export function sayColumn({ key }: Pick<BoardColumn<unknown>, 'key'>, by: BoardB
   if (by === 'importance') return t(`board.importance.${(key ?? '0') as '0' | '1' | '2' | '3'}`);
   if (key === null) return t(`board.without.${by}`);
   if (by === 'stage') return stageNamed(key, rows)?.name ?? t('board.without.stage');
-  const row = rows.get(by, key);
-  return typeof row === 'string' ? t(`board.without.${by}`) : row.name;
+  const row = rows.find(by, key);
+  return row === undefined ? t(`board.without.${by}`) : row.name;
 }

@@ -21,10 +21,10 @@ export function TableCell({ item, part, column }: CellProps) {
     return (
       <Txt size={15} numberOfLines={1}>
         {item.tagIds
-          .map((id) => rows.get('tag', id))
-          .filter((tag) => typeof tag !== 'string' && tag.removedAt === null)
+          .map((id) => rows.find('tag', id))
+          .filter((tag) => tag !== undefined && tag.removedAt === null)
           .map((tag, nth) =>
-            typeof tag === 'string' ? null : <Txt key={tag.id} size={15} style={{ color: personInk(tag.colour) }}>{`${nth > 0 ? ' ' : ''}#${tag.name}`}</Txt>,
+            tag === undefined ? null : <Txt key={tag.id} size={15} style={{ color: personInk(tag.colour) }}>{`${nth > 0 ? ' ' : ''}#${tag.name}`}</Txt>,
           )}
       </Txt>
     );
@@ -45,9 +45,9 @@ function useCellWords(item: Item, part: Part | null, column: Exclude<Column, 'ta
   const now = useNow();
   const parts = rows.by('part', 'itemId', item.id);
   if (isFieldKey(column)) {
-    const field = rows.get('ownField', fieldOfKey(column));
-    const value = typeof field === 'string' ? null : valueIn(item, field, rows);
-    return { words: value === null || typeof field === 'string' ? null : field.kind === 'tick' ? '✓' : sayFieldValue(value, field, rows) };
+    const field = rows.find('ownField', fieldOfKey(column));
+    const value = field === undefined ? null : valueIn(item, field, rows);
+    return { words: value === null || field === undefined ? null : field.kind === 'tick' ? '✓' : sayFieldValue(value, field, rows) };
   }
   switch (column) {
     case 'person':
@@ -59,8 +59,8 @@ function useCellWords(item: Item, part: Part | null, column: Exclude<Column, 'ta
     case 'plan':
       return { words: part?.plan ? sayMoment(part.plan, now, house.zone) : null };
     case 'list': {
-      const list = item.listId === null ? 'absent' : rows.get('list', item.listId);
-      return { words: typeof list === 'string' ? null : list.name };
+      const list = item.listId === null ? undefined : rows.find('list', item.listId);
+      return { words: list?.name ?? null };
     }
     case 'importance':
       return { words: item.importance > 0 ? t(`board.importance.${item.importance as 1 | 2 | 3}`) : null };

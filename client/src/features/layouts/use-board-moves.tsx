@@ -19,8 +19,8 @@ export function useBoardMoves(by: BoardBy): { move: (move: BoardMove) => void; m
   const submit = useSubmit();
   const [handing, setHanding] = useState<{ item: Item; from: Person | null; to: Person } | null>(null);
   const personOf = (id: string | null): Person | null => {
-    const person = id === null ? 'absent' : rows.get('person', id);
-    return typeof person === 'string' ? null : person;
+    const person = id === null ? undefined : rows.find('person', id);
+    return person ?? null;
   };
   const move = ({ item, from, to }: BoardMove) => {
     if (from === to) return;
@@ -32,8 +32,8 @@ export function useBoardMoves(by: BoardBy): { move: (move: BoardMove) => void; m
       case 'list':
         return void submit('item.move', { items: [item.id], list: to, section: null }, said);
       case 'section': {
-        const section = to === null ? 'absent' : rows.get('section', to);
-        return void submit('item.move', { items: [item.id], list: typeof section === 'string' ? item.listId : section.listId, section: to }, said);
+        const section = to === null ? undefined : rows.find('section', to);
+        return void submit('item.move', { items: [item.id], list: section === undefined ? item.listId : section.listId, section: to }, said);
       }
       case 'stage':
         return to === null ? undefined : void submit('item.toStage', { item: item.id, stage: to }, said);

@@ -1,4 +1,4 @@
-import { allows, byPosition, COLOURS, finding, type Bundle, type List } from '@kotiva/core';
+import { allows, byPosition, COLOURS, type Bundle, type List } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
@@ -69,7 +69,7 @@ function useMovableLists(): List[] {
   const { rows, me } = useOpenHouse();
   return rows
     .all('list')
-    .filter((list) => !list.removedAt && !list.filedAt && allows({ permission: 'share', list: list.id }, me, finding(rows)))
+    .filter((list) => !list.removedAt && !list.filedAt && allows({ permission: 'share', list: list.id }, me, rows))
     .sort(byPosition);
 }
 

@@ -1,4 +1,4 @@
-import { finding, allows, stagesOf, contentsOf, progressOfList, type Item, type List } from '@kotiva/core';
+import { allows, stagesOf, contentsOf, progressOfList, type Item, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -24,8 +24,8 @@ import { SectionedItems } from './sectioned-items.tsx';
 export function ListScreen({ listId }: { listId: string }) {
   const { rows } = useOpenHouse();
   const router = useRouter();
-  const list = rows.get('list', listId);
-  if (typeof list === 'string' || list.removedAt) {
+  const list = rows.find('list', listId);
+  if (list === undefined || list.removedAt) {
     return (
       <Screen title={t('list.gone')}>
         <Empty words={t('list.goneWhy')} action={t('list.toLists')} onAction={() => router.replace('/lists')} />
@@ -42,7 +42,7 @@ function OpenList({ list }: { list: List }) {
   const narrow = useNarrowed();
   const [section, setSection] = useState<string | null>(null);
   const { arranged } = useArrangement(list.id);
-  const [mayShape, mayChange, mayAdd] = (['share', 'change', 'add'] as const).map((permission) => allows({ permission, list: list.id }, me, finding(rows))) as [
+  const [mayShape, mayChange, mayAdd] = (['share', 'change', 'add'] as const).map((permission) => allows({ permission, list: list.id }, me, rows)) as [
     boolean,
     boolean,
     boolean,
@@ -140,9 +140,8 @@ function OpenList({ list }: { list: List }) {
 /** What is typed here goes into this list, into the section chosen for it, and to who the screen is narrowed to. */
 function useCaptureInto(list: List, section: string | null, person: string | null): void {
   const { rows } = useOpenHouse();
-  const headed = section ? rows.get('section', section) : null;
-  const words =
-    headed && typeof headed !== 'string' ? t('capture.intoSection', { list: list.name, section: headed.name }) : t('capture.into', { list: list.name });
+  const headed = section ? rows.find('section', section) : null;
+  const words = headed ? t('capture.intoSection', { list: list.name, section: headed.name }) : t('capture.into', { list: list.name });
   useCaptureHere({ list: list.id, section, person: person ?? undefined, words });
 }
 

@@ -14,7 +14,7 @@ function house() {
   w.join('Leila', 'helper');
   w.must('Aino', 'person.add', { name: 'Carpenter', mark: 'CP', colour: 'moss', pattern: 'weft', email: 'carpenter@example.org' });
   const list = w.list('Aino', 'Boathouse');
-  const row = () => w.rows.get('list', list) as never;
+  const row = () => w.rows.find('list', list) as never;
   return { w, list, open: () => inHouse(w, 'Aino', <SharingSheet list={row()} onClose={() => undefined} />) };
 }
 const access = (name: string) => screen.getByRole('radiogroup', { name: new RegExp(name) });
@@ -37,7 +37,7 @@ test('names everyone who will see it, managers by their office, as soon as it is
   const { said } = open();
   expect(screen.getByText(t('share.onlyOwner'))).toBeTruthy();
   fireEvent.click(within(access('Leila')).getByRole('radio', { name: t('access.check') }));
-  const shared = w.rows.get('share', shareId(list, w.person('Leila')));
+  const shared = w.rows.find('share', shareId(list, w.person('Leila')));
   expect(shared).toMatchObject({ access: 'check' });
   expect(said()).toContain('Leila');
   expect(screen.getByText(/^Aino, Leila and Petri \(manager\) can open it/)).toBeTruthy();
@@ -47,7 +47,7 @@ test('makes somebody else the owner', async () => {
   const { w, list, open } = house();
   open();
   choose(/Tapio/, /owner/);
-  await waitFor(() => expect(w.rows.get('list', list)).toMatchObject({ ownerId: w.person('Tapio') }));
+  await waitFor(() => expect(w.rows.find('list', list)).toMatchObject({ ownerId: w.person('Tapio') }));
   expect(w.told('Tapio')).toEqual(['list-given']);
 });
 

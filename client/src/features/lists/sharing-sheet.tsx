@@ -1,4 +1,4 @@
-import { finding, groupsOf, membersOf, relationToList, isHere, shareId, type Access, type List, type MemoryRows } from '@kotiva/core';
+import { groupsOf, membersOf, relationToList, isHere, shareId, type Access, type List, type MemoryRows } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGiveAll } from '@/features/item';
@@ -19,10 +19,10 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
     .sort((a, b) => (a.id === list.ownerId ? -1 : b.id === list.ownerId ? 1 : a.name.localeCompare(b.name)));
   // also those who open it because they manage the house
   const seenBy = people
-    .filter((person) => relationToList(list.id, person, finding(rows)) !== null)
+    .filter((person) => relationToList(list.id, person, rows) !== null)
     .map((person) => {
-      const share = rows.get('share', shareId(list.id, person.id));
-      const byOffice = person.role === 'manager' && person.id !== list.ownerId && (typeof share === 'string' || share.access === null);
+      const share = rows.find('share', shareId(list.id, person.id));
+      const byOffice = person.role === 'manager' && person.id !== list.ownerId && (share === undefined || share.access === null);
       return byOffice ? t('share.asManager', { name: person.name }) : person.name;
     });
   const title = t('share.title', { name: list.name });
@@ -33,8 +33,8 @@ export function SharingSheet({ list, onClose }: { list: List; onClose: () => voi
         {shared ? [t('share.seenBy', { names: together(seenBy) }), t('share.managersToo')].join(' ') : t('share.onlyOwner')}
       </Txt>
       {people.map((person) => {
-        const share = rows.get('share', shareId(list.id, person.id));
-        const access = typeof share === 'string' ? null : share.access;
+        const share = rows.find('share', shareId(list.id, person.id));
+        const access = share?.access ?? null;
         const owner = person.id === list.ownerId;
         return (
           <View key={person.id} className="gap-2 border-b border-line py-3">
@@ -126,6 +126,6 @@ function SharingWithGroups({ list }: { list: List }) {
 }
 
 function accessOf(listId: string, personId: string, rows: MemoryRows): Access | null {
-  const share = rows.get('share', shareId(listId, personId));
-  return typeof share === 'string' ? null : share.access;
+  const share = rows.find('share', shareId(listId, personId));
+  return share?.access ?? null;
 }

@@ -53,8 +53,8 @@ function useDeedHeading(grouping: BackGrouping): (key: string | null) => string 
   return (key) => {
     if (key === null) return grouping === 'person' ? t('person.someone') : t(`group.without.${grouping as 'list' | 'tag'}`);
     if (grouping === 'day') return headDay(key, today);
-    const row = rows.get(grouping, key);
-    return typeof row === 'string' ? t('group.without.list') : grouping === 'tag' ? `#${row.name}` : row.name;
+    const row = rows.find(grouping, key);
+    return row === undefined ? t('group.without.list') : grouping === 'tag' ? `#${row.name}` : row.name;
   };
 }
 
@@ -63,14 +63,14 @@ function DeedRow({ deed: { item, part, personId, isOnTime, daysLate }, isLateSai
   const now = useNow();
   const open = useOpenItem();
   const person = personOf(rows, personId);
-  const list = item.listId ? rows.get('list', item.listId) : 'absent';
+  const list = item.listId ? rows.find('list', item.listId) : undefined;
   const mayTell = me.role === 'manager' || personId === me.id;
   const late = isOnTime === false && mayTell ? (daysLate === 0 ? t('back.lateSameDay') : t('back.lateDays', { count: daysLate })) : null;
   return (
     <Row
       lead={person ? <PersonMark looks={person} size={28} /> : undefined}
       title={item.title}
-      sub={[person?.name, typeof list === 'string' ? null : list.name, sayInstant(part.completedAt!, now, house.zone)].filter(Boolean).join(' · ')}
+      sub={[person?.name, list?.name ?? null, sayInstant(part.completedAt!, now, house.zone)].filter(Boolean).join(' · ')}
       right={isLateSaid && late ? late : undefined}
       rightTone="late"
       onPress={() => open(item.id)}

@@ -75,8 +75,8 @@ function LaidOut({ view, usual, entries, ofOneList, fields }: LaidOutProps) {
   const { arranged, arrange } = useArrangement(view, usual);
   const sorted = sortBy(entries, arranged.sort, rows, arranged.isDescending);
   const nameOfList = ({ item }: Arrangeable): string | undefined => {
-    const list = item.listId && !ofOneList ? rows.get('list', item.listId) : 'absent';
-    return typeof list === 'string' ? undefined : list.name;
+    const list = item.listId && !ofOneList ? rows.find('list', item.listId) : undefined;
+    return list?.name;
   };
   switch (layout) {
     case 'table':

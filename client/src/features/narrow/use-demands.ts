@@ -40,6 +40,6 @@ export function takenOver(filter: Filter, me: Person, rows: MemoryRows): Capture
 }
 
 function nameOf(noun: 'tag' | 'list' | 'person', id: string, rows: MemoryRows): string[] {
-  const row = rows.get(noun, id);
-  return typeof row === 'string' ? [] : [row.name];
+  const row = rows.find(noun, id);
+  return row === undefined ? [] : [row.name];
 }

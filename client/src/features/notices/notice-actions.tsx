@@ -46,8 +46,8 @@ export function ReminderActions({ notice, inBar, children }: ReminderActionsProp
   const [later, setLater] = useState(false);
   const [atPlace, setAtPlace] = useState(false);
   const places = placesOf(rows);
-  const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
-  if (typeof item === 'string') return null;
+  const item = notice.itemId ? rows.find('item', notice.itemId) : undefined;
+  if (item === undefined) return null;
   const part = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
   const snooze = (until: string) =>
     void submit('alarm.snooze', { alarm: String(notice.params.alarm), until }, { words: t('said.snoozed', { when: sayInstant(until, now, house.zone) }) });
@@ -101,9 +101,9 @@ function WholeAction({ notice }: { notice: Notice }) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const tie = useTie();
-  const item = notice.itemId ? rows.get('item', notice.itemId) : 'absent';
-  const part = typeof item === 'string' ? null : partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
-  if (typeof item === 'string' || !part || part.standing === 'completed') return null;
+  const item = notice.itemId ? rows.find('item', notice.itemId) : undefined;
+  const part = item === undefined ? null : partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
+  if (item === undefined || !part || part.standing === 'completed') return null;
   const done = () => {
     tie(item, part);
     submit('notice.read', { notices: [notice.id] }, { ownRefusal: true });
@@ -120,8 +120,8 @@ function WholeAction({ notice }: { notice: Notice }) {
 function TakeAction({ notice }: { notice: Notice }) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
-  const part = notice.itemId ? rows.get('part', partId(notice.itemId, me.id)) : 'absent';
-  if (typeof part === 'string' || part.standing !== 'needs-action' || part.takenBackAt !== null) return null;
+  const part = notice.itemId ? rows.find('part', partId(notice.itemId, me.id)) : undefined;
+  if (part === undefined || part.standing !== 'needs-action' || part.takenBackAt !== null) return null;
   const title = String(notice.params.title ?? '');
   return (
     <Actions>

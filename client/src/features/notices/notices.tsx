@@ -44,8 +44,9 @@ function NoticesSheet({ onClose }: { onClose: () => void }) {
     for (let from = 0; from < unread.length; from += AT_ONCE) submit('notice.read', { notices: unread.slice(from, from + AT_ONCE) });
   };
   const isGone = ({ itemId, kind }: Notice): boolean => {
-    const item = itemId && kind !== 'taken-back' ? rows.get('item', itemId) : null;
-    return item !== null && (typeof item === 'string' || item.removedAt !== null);
+    if (!itemId || kind === 'taken-back') return false;
+    const item = rows.find('item', itemId);
+    return item === undefined || item.removedAt !== null;
   };
   const read = (notice: Notice) => {
     if (!notice.readAt) submit('notice.read', { notices: [notice.id] }, { ownRefusal: true });

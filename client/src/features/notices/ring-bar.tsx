@@ -22,8 +22,8 @@ export function RingBar() {
   const [first] = ringing;
 
   function isStillThere({ itemId }: Notice): boolean {
-    const item = itemId ? rows.get('item', itemId) : 'absent';
-    return typeof item !== 'string' && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id));
+    const item = itemId ? rows.find('item', itemId) : undefined;
+    return item !== undefined && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id));
   }
   if (!first) return null;
   const look = () => {

@@ -16,8 +16,8 @@ export function useNotices(): Notice[] {
 /** Those under the bell: what one chose not to be told there is left out. */
 export function useBell(): Notice[] {
   const { rows, me } = useOpenHouse();
-  const choices = rows.get('noticeChoices', noticeChoicesId(me.id));
-  const topics = typeof choices === 'string' ? null : (choices.bell ?? null);
+  const choices = rows.find('noticeChoices', noticeChoicesId(me.id));
+  const topics = choices === undefined ? null : (choices.bell ?? null);
   const notices = useNotices();
   return topics === null ? notices : notices.filter(({ kind }) => topics.includes(topicOf(kind)));
 }

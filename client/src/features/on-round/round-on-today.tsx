@@ -11,11 +11,11 @@ export function RoundOnToday() {
   const router = useRouter();
   const mine = useMyRound();
   if (!mine) return null;
-  const place = mine.next ? rows.get('place', mine.next.place) : 'absent';
+  const place = mine.next ? rows.find('place', mine.next.place) : undefined;
   return (
     <View className="flex-row items-center gap-2 border-b border-line px-4 py-1">
       <Txt face="medium" className="min-w-0 grow shrink basis-0">
-        {typeof place === 'string' ? t('round.allDone') : t('round.next', { place: place.name, count: mine.next!.items.length })}
+        {place === undefined ? t('round.allDone') : t('round.next', { place: place.name, count: mine.next!.items.length })}
       </Txt>
       <Button kind="quiet" onPress={() => router.push('/round')}>
         {t('round.open')}

@@ -9,8 +9,8 @@ export function useMyRound(): { round: ErrandRound; next: RoundStop | null } | n
 }
 
 function isOpen(itemId: string, rows: MemoryRows): boolean {
-  const item = rows.get('item', itemId);
-  return typeof item !== 'string' && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', itemId));
+  const item = rows.find('item', itemId);
+  return item !== undefined && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', itemId));
 }
 
 /** What is still ahead of one, the next first. */

@@ -17,8 +17,8 @@ export function AgendaPart({ person }: { person: Person }) {
   const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const matters = agendaWith(me.id, person.id, rows.all('matter'));
-  const talk = rows.get('talk', talkId(me.id, person.id));
-  const next = typeof talk !== 'string' && talk.endedAt === null ? sayMoment(nextTalk(talk, now, house.zone), now, house.zone) : null;
+  const talk = rows.find('talk', talkId(me.id, person.id));
+  const next = talk !== undefined && talk.endedAt === null ? sayMoment(nextTalk(talk, now, house.zone), now, house.zone) : null;
   return (
     <PagePart name="agenda" title={t('talk.agenda')} count={matters.length}>
       {next ? (
@@ -110,8 +110,8 @@ type Weekday = '1' | '2' | '3' | '4' | '5' | '6' | '7';
 function RegularTalk({ person }: { person: Person }) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
-  const held = rows.get('talk', talkId(me.id, person.id));
-  const talk = typeof held === 'string' || held.endedAt !== null ? null : held;
+  const held = rows.find('talk', talkId(me.id, person.id));
+  const talk = held === undefined || held.endedAt !== null ? null : held;
   const [open, setOpen] = useState(false);
   const [weekday, setWeekday] = useState<Weekday>(talk ? (String(talk.weekday) as Weekday) : '3');
   const [time, setTime] = useState(talk?.time ?? '10:00');

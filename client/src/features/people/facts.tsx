@@ -19,7 +19,7 @@ export function Facts({ person }: { person: Person }) {
   const sees = me.role === 'manager' || me.id === person.id;
   const [band] = sees ? daySheet([person], { now, house }, rows, rows.by('capacity', 'personId', person.id)) : [];
   useBeyond(sees ? { person: person.id } : null);
-  const lateness = sees ? latenessOf(person.id, rows as never, now, house.zone) : null;
+  const lateness = sees ? latenessOf(person.id, rows, now, house.zone) : null;
   if (!person.email && !person.phone && !person.contact && !away && !lateness && !band?.load) return null;
   return (
     <View className="gap-1 px-4 pt-2">

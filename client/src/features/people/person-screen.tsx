@@ -22,10 +22,10 @@ export function PersonScreen({ personId }: { personId: string }) {
   const wide = useWide();
   const router = useRouter();
   const [isShort, setShort] = useState(() => window.localStorage.getItem(SHORT) === '1');
-  const person = rows.get('person', personId);
-  const other = personId === me.id || typeof person === 'string' || !isHere(person) ? undefined : personId;
+  const person = rows.find('person', personId);
+  const other = personId === me.id || person === undefined || !isHere(person) ? undefined : personId;
   useCaptureHere({ person: other, words: other ? t('capture.toPerson', { name: nameOf(rows, personId) }) : undefined });
-  if (typeof person === 'string') {
+  if (person === undefined) {
     return (
       <Screen title={t('person.gone')}>
         <Empty words={t('person.goneWhy')} />
@@ -42,11 +42,11 @@ export function PersonScreen({ personId }: { personId: string }) {
   const own = personId === me.id;
 
   function isItemDone(part: Part): boolean {
-    const item = rows.get('item', part.itemId);
-    return typeof item === 'string' || item.removedAt !== null || isDone(item, countingParts(rows.by('part', 'itemId', item.id)));
+    const item = rows.find('item', part.itemId);
+    return item === undefined || item.removedAt !== null || isDone(item, countingParts(rows.by('part', 'itemId', item.id)));
   }
   function itemsOf(parts: readonly Part[]): Item[] {
-    const items = parts.map((part) => rows.get('item', part.itemId)).filter((item): item is Item => typeof item !== 'string');
+    const items = parts.map((part) => rows.find('item', part.itemId)).filter((item): item is Item => item !== undefined);
     return items.sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
   }
   const group = (name: string, title: string, items: readonly Item[]) =>

@@ -167,7 +167,7 @@ function Said({ said, people }: { said: readonly Rang[]; people: readonly Person
   const { rows } = useOpenHouse();
   if (said.length === 0) return null;
   const nameOf = (noun: 'place' | 'person', id: string) => {
-    const row = noun === 'person' ? people.find((person) => person.id === id) : rows.get('place', id);
+    const row = noun === 'person' ? people.find((person) => person.id === id) : rows.find('place', id);
     return typeof row === 'object' ? row.name : '';
   };
   return (

@@ -25,12 +25,12 @@ export function PlaceScreen({ id }: { id: string }) {
   const now = wallClockOf(useNow(), house.zone);
   const [changing, setChanging] = useState(false);
   const { sayHere } = useSayHere();
-  const place = rows.get('place', id);
+  const place = rows.find('place', id);
   const bound = useBound().filter(({ item }) => item.placeId === id);
   const isHere = usePlacesHere().some((one) => one.id === id);
   const reminders = useRemindersAt(id);
-  const open = useOpenOn(typeof place === 'string' ? [] : [place.openingHours], now.slice(0, 10));
-  if (typeof place === 'string' || place.removedAt) {
+  const open = useOpenOn(place === undefined ? [] : [place.openingHours], now.slice(0, 10));
+  if (place === undefined || place.removedAt) {
     return (
       <Screen title={t('places.title')}>
         <Empty words={t('place.gone')} action={t('places.all')} onAction={() => router.navigate('/places')} />

@@ -11,8 +11,8 @@ export function useRemindersAt(placeId: string): { alarm: Alarm; title: string; 
     .all('alarm')
     .filter((alarm) => alarm.removedAt === null && isPlaceAlarm(alarm) && alarm.trigger.place === placeId)
     .flatMap((alarm) => {
-      const item = rows.get('item', alarm.itemId);
-      if (typeof item === 'string' || item.removedAt !== null || isDone(item, rows.by('part', 'itemId', item.id))) return [];
+      const item = rows.find('item', alarm.itemId);
+      if (item === undefined || item.removedAt !== null || isDone(item, rows.by('part', 'itemId', item.id))) return [];
       return [{ alarm, title: item.title, words: sayTriggerFor(alarm, { rows, me, now, zone: house.zone }), open: () => openItem(item.id) }];
     });
 }

@@ -24,8 +24,8 @@ import { mayChangeProject, useProject } from './use-project.ts';
 /** One project: what it is for, how far it is, what it waits for and when, and everything that belongs to it. */
 export function ProjectScreen({ projectId }: { projectId: string }) {
   const { rows } = useOpenHouse();
-  const project = rows.get('project', projectId);
-  if (typeof project === 'string' || project.removedAt !== null)
+  const project = rows.find('project', projectId);
+  if (project === undefined || project.removedAt !== null)
     return (
       <Screen title={t('project.gone')}>
         <Empty words={t('project.goneWhy')} />
@@ -47,7 +47,7 @@ function OpenProject({ project }: { project: Project }) {
   const [sheet, setSheet] = useState<'change' | 'finish' | null>(null);
   const [by, setBy] = useState<Gathered>('list');
   const mayChange = mayChangeProject(project, me);
-  const above = project.parentId === null ? 'absent' : rows.get('project', project.parentId);
+  const above = project.parentId === null ? undefined : rows.find('project', project.parentId);
   return (
     <Screen
       title={project.name}
@@ -65,7 +65,7 @@ function OpenProject({ project }: { project: Project }) {
     >
       <View className="gap-2 px-4 py-3">
         {project.purpose ? <Txt>{project.purpose}</Txt> : null}
-        {typeof above === 'string' ? null : (
+        {above === undefined ? null : (
           <View className="-ml-2 items-start">
             <Button kind="quiet" onPress={() => router.push(`/projects/${above.id}`)}>
               {t('project.isPartOf', { name: above.name })}

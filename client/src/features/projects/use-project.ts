@@ -34,8 +34,8 @@ export function useProject(project: Project): ProjectFacts {
     const waits = open.flatMap((item) => openWaits(rows.by('wait', 'itemId', item.id)).map((wait) => ({ item, wait })));
     const dates = open.flatMap((item) => (item.due === null ? [] : [{ item, due: item.due }])).sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
     const notes = rows.by('membership', 'projectId', project.id).flatMap(({ noteId, endedAt }) => {
-      const note = noteId === null || endedAt !== null ? 'absent' : rows.get('meetingNote', noteId);
-      return typeof note === 'string' || note.removedAt !== null ? [] : [note];
+      const note = noteId === null || endedAt !== null ? undefined : rows.find('meetingNote', noteId);
+      return note === undefined || note.removedAt !== null ? [] : [note];
     });
     const files = items.flatMap((item) => attachmentsOf(rows, item.id).map((file) => ({ item, file })));
     const parts = rows.all('project').filter((one) => one.parentId === project.id && one.removedAt === null).sort(byPosition); // prettier-ignore

@@ -29,8 +29,8 @@ export function RemovedScreen() {
     .filter((item) => item.purgedAt === null && isRecent(item) && !wentAlong(item) && !wentByItself(item))
     .sort(newestFirst);
   function wentAlong({ parentId, removedAt }: Item): boolean {
-    const parent = parentId ? rows.get('item', parentId) : 'absent';
-    return typeof parent !== 'string' && parent.removedAt === removedAt;
+    const parent = parentId ? rows.find('item', parentId) : undefined;
+    return parent !== undefined && parent.removedAt === removedAt;
   }
   /** One of a chore that was missed, or that went again with the check-off it came of. */
   function wentByItself(item: Item): boolean {
@@ -121,12 +121,12 @@ export function RemovedScreen() {
 
   /** It lay in a list that was removed since: there nobody would see it. */
   function isListGone({ listId, parentId }: Item): boolean {
-    const list = listId && parentId === null ? rows.get('list', listId) : 'absent';
-    return typeof list !== 'string' && list.removedAt !== null;
+    const list = listId && parentId === null ? rows.find('list', listId) : undefined;
+    return list !== undefined && list.removedAt !== null;
   }
 
   function listOf({ listId }: Item): string | null {
-    const list = listId ? rows.get('list', listId) : 'absent';
-    return typeof list === 'string' ? null : list.name;
+    const list = listId ? rows.find('list', listId) : undefined;
+    return list?.name ?? null;
   }
 }

@@ -15,12 +15,12 @@ interface WhereToProps {
 /** What lay in a list that is gone needs another place before it comes back. */
 export function WhereToSheet({ item, onChoose, onClose }: WhereToProps) {
   const { rows } = useOpenHouse();
-  const list = item.listId ? rows.get('list', item.listId) : 'absent';
+  const list = item.listId ? rows.find('list', item.listId) : undefined;
   const title = t('removed.where', { title: item.title });
   return (
     <Sheet open onClose={onClose} title={title} closeLabel={t('common.close')} head={<Heading level={2}>{title}</Heading>}>
       <View className="gap-2 pt-2">
-        {typeof list === 'string' ? null : <Txt tone="muted">{t('removed.listGone', { list: list.name })}</Txt>}
+        {list === undefined ? null : <Txt tone="muted">{t('removed.listGone', { list: list.name })}</Txt>}
         <View className="items-start">
           <Button onPress={() => onChoose(null, null)}>{t('removed.intoPile')}</Button>
         </View>

@@ -22,8 +22,8 @@ export function OnTheWay({ round, next }: { round: ErrandRound; next: RoundStop 
   const minute = Number(now.slice(11, 13)) * 60 + Number(now.slice(14));
   const ahead = stopsAhead(round, rows);
   const placeOf = (id: string) => {
-    const place = rows.get('place', id);
-    return typeof place === 'string' ? null : place;
+    const place = rows.find('place', id);
+    return place ?? null;
   };
   const open = useOpenOn(
     ahead.map(({ place }) => placeOf(place)?.openingHours ?? ''),
@@ -67,8 +67,8 @@ export function OnTheWay({ round, next }: { round: ErrandRound; next: RoundStop 
                 .join(' · ')}
             />
             {next.items.map((id) => {
-              const item = rows.get('item', id);
-              return typeof item === 'string' || item.removedAt ? null : <ItemRow key={id} item={item} />;
+              const item = rows.find('item', id);
+              return item === undefined || item.removedAt ? null : <ItemRow key={id} item={item} />;
             })}
             <View className="flex-row flex-wrap gap-2 px-4 py-3">
               <Button onPress={goOn}>{t('round.goOn')}</Button>

@@ -108,8 +108,8 @@ function sayNext(next: readonly Ahead[], today: string, rows: MemoryRows): strin
 }
 
 function nameOf(id: string, rows: MemoryRows): string {
-  const person = rows.get('person', id);
-  return typeof person === 'string' ? '' : person.name;
+  const person = rows.find('person', id);
+  return person === undefined ? '' : person.name;
 }
 
 /** "Fri 11 Dec, left out". */

@@ -9,8 +9,7 @@ import { RuleEditor } from './rule-editor.tsx';
 /** How an item comes back: set, changed for this and the following, left out once, ended, or taken away. */
 export function ChorePanel({ item, onClose }: { item: Item; onClose: () => void }) {
   const { rows } = useOpenHouse();
-  const held = item.seriesId === null ? null : rows.get('series', item.seriesId);
-  const series = held === null || typeof held === 'string' ? null : held;
+  const series = item.seriesId === null ? undefined : rows.find('series', item.seriesId);
   return (
     <View className="my-2 gap-4 rounded-sheet bg-ground p-4">
       <RuleEditor of={series ? { item, series, recurrenceId: item.recurrenceId! } : { item, series: null }} onClose={onClose} />

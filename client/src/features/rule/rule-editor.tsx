@@ -138,8 +138,8 @@ function waysOf({ item, series }: RuleOf, rows: MemoryRows): Ways {
 
 const tagNames = (ids: readonly string[], rows: MemoryRows): string[] =>
   ids.flatMap((id) => {
-    const tag = rows.get('tag', id);
-    return typeof tag === 'string' ? [] : [tag.name];
+    const tag = rows.find('tag', id);
+    return tag === undefined ? [] : [tag.name];
   });
 
 const seriesFields = ({ persons, missed, ...ways }: Ways) => ({ ...ways, missed: missed ?? undefined, personIds: persons });

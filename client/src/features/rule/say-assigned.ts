@@ -6,8 +6,8 @@ export function sayAssigned(turn: Turn | null, holder: string | null, rows: Memo
   if (turn === null || turn.kind === 'fixed') return null;
   if (turn.kind === 'nobody') return t('turn.nobody');
   const nameOf = (id: string): string => {
-    const person = rows.get('person', id);
-    return typeof person === 'string' ? '' : person.name;
+    const person = rows.find('person', id);
+    return person === undefined ? '' : person.name;
   };
   const name = holder === null ? '' : nameOf(holder);
   if (turn.kind === 'given') return turn.countsFor === null ? t('turn.given', { name }) : t('turn.swapped', { name, with: nameOf(turn.countsFor) });

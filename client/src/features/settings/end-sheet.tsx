@@ -13,16 +13,16 @@ export function EndSheet({ personId, onClose }: { personId: string; onClose: () 
   const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const submit = useSubmit();
-  const person = rows.get('person', personId);
+  const person = rows.find('person', personId);
   const [keptLinks, setKeptLinks] = useState<string[]>([]);
   const [chosen, setChosen] = useState<Record<string, string>>({});
   const [error, setError] = useState<string | null>(null);
-  if (typeof person === 'string') return null;
+  if (person === undefined) return null;
   const items = openParts(rows.all('part'))
     .filter((part) => part.personId === personId)
     .flatMap((part) => {
-      const item = rows.get('item', part.itemId);
-      return typeof item === 'string' || item.removedAt ? [] : [item];
+      const item = rows.find('item', part.itemId);
+      return item === undefined || item.removedAt ? [] : [item];
     });
   const chores = choresOnlyOf(personId, calendarDateOf(now, house.zone), rows);
   const others = rows

@@ -14,8 +14,8 @@ export function NoticeSettings() {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const push = useDevicePush();
-  const held = rows.get('noticeChoices', noticeChoicesId(me.id));
-  const choices = typeof held === 'string' ? { ...USUAL_CHOICES } : held;
+  const held = rows.find('noticeChoices', noticeChoicesId(me.id));
+  const choices = held === undefined ? { ...USUAL_CHOICES } : held;
   const choose = (channel: Channel | 'bell', topics: string[]) => void submit('notice.choose', { [channel]: topics as Topic[] }, { words: t('said.saved') });
   const options = TOPICS.map((topic) => ({ value: topic, words: t(`topic.${topic}`) }));
   return (

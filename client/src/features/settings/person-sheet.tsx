@@ -20,8 +20,7 @@ const looksOf = ({ mark, colour, pattern }: Looks): Looks => ({ mark, colour, pa
 export function PersonSheet({ personId, onClose, onEnd }: { personId: string | null; onClose: () => void; onEnd: (id: string) => void }) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
-  const held = personId ? rows.get('person', personId) : null;
-  const person = held && typeof held !== 'string' ? held : null;
+  const person = (personId ? rows.find('person', personId) : null) ?? null;
   const taken = rows.all('person').filter(isHere);
   const [begin] = useState(() => ({
     name: person?.name ?? '',

@@ -16,7 +16,7 @@ import { t } from '@/words';
 
 function house() {
   const { w, list } = boathouse();
-  return { w, list, who: (name: string) => w.rows.get('person', w.person(name)) as Person };
+  return { w, list, who: (name: string) => w.rows.find('person', w.person(name)) as Person };
 }
 const closed = jest.fn();
 beforeEach(() => closed.mockClear());
@@ -77,7 +77,7 @@ test('holidays of a region are found by its name; the house has days off of its 
   });
   const { w } = house();
   inHouse(w, 'Aino', <DaysOff />);
-  const kept = () => w.rows.get('house', w.houseId) as { region: string | null; daysOff: unknown[] };
+  const kept = () => w.rows.find('house', w.houseId) as { region: string | null; daysOff: unknown[] };
   type(t('daysOff.find'), 'atlantis');
   expect(await screen.findByText(t('daysOff.none'))).toBeTruthy();
   type(t('daysOff.find'), 'fin');

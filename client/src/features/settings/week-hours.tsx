@@ -16,8 +16,8 @@ const WEEK = [1, 2, 3, 4, 5, 6, 7] as const;
 export function WeekHours({ person }: { person: Person }) {
   const { rows } = useOpenHouse();
   const submit = useSubmit();
-  const kept = rows.get('capacity', capacityId(person.id));
-  const [typed, setTyped] = useState(() => WEEK.map((day) => (typeof kept === 'string' ? '' : sayHours(kept.minutes[day - 1]!))));
+  const kept = rows.find('capacity', capacityId(person.id));
+  const [typed, setTyped] = useState(() => WEEK.map((day) => (kept === undefined ? '' : sayHours(kept.minutes[day - 1]!))));
   const [wrong, setWrong] = useState<number | null>(null);
   const [error, setError] = useState<string | null>(null);
   const save = () => {

@@ -52,8 +52,8 @@ function useRowKeys(): void {
     if (!item) return false;
     if (key === 'i') return (dispatch(glanced(item)), true);
     if (PANELS[key]) return (open(item, PANELS[key]), true);
-    const held = rows.get('item', item);
-    if (key !== 's' || typeof held === 'string') return false;
+    const held = rows.find('item', item);
+    if (key !== 's' || held === undefined) return false;
     shelve(held);
     return true;
   });

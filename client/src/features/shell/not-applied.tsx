@@ -34,8 +34,8 @@ function NotAppliedRow({ refused: { command, reason } }: { refused: Refused }) {
   const keepDraft = useKeepDraft();
   const openItem = useOpenItem();
   const payload = command.payload as { item?: string; items?: string[]; title?: string };
-  const item = rows.get('item', payload.item ?? payload.items?.[0] ?? '');
-  const title = typeof item === 'string' ? (payload.title ?? '') : item.title;
+  const item = rows.find('item', payload.item ?? payload.items?.[0] ?? '');
+  const title = item === undefined ? (payload.title ?? '') : item.title;
   const what = hasWord(`tried.${command.name}`) ? t(`tried.${command.name}` as never, { title }) : t('tried.change', { title });
   const contested = reason.code === 'changed-since';
   // seen only by the server: the next of a chore is somebody else's
@@ -65,7 +65,7 @@ function NotAppliedRow({ refused: { command, reason } }: { refused: Refused }) {
           onPress={() => {
             keepDraft(typed.place, typed.draft);
             house.putAwayRefusal(command.id);
-            if (typed.itemId && typeof item !== 'string') openItem(typed.itemId, command.name === 'part.handOver' ? 'hand' : undefined);
+            if (typed.itemId && item !== undefined) openItem(typed.itemId, command.name === 'part.handOver' ? 'hand' : undefined);
           }}
         >
           {t('tried.putBack')}

@@ -22,8 +22,8 @@ export function useOfflineRings(): void {
       const ring = alarm.personId === me.id ? nextRing(alarm, house, rows) : null;
       if (!ring || ring.at > now || rung.has(reminderNoticeId(alarm, ring.at))) continue;
       rung.add(reminderNoticeId(alarm, ring.at));
-      const item = rows.get('item', alarm.itemId);
-      const words = t('notice.reminder', { title: typeof item === 'string' ? '' : item.title });
+      const item = rows.find('item', alarm.itemId);
+      const words = t('notice.reminder', { title: item === undefined ? '' : item.title });
       dispatch(toastShown({ words, offer: null, tone: 'plain' }));
       void show(words, alarm, ring.at);
     }

@@ -28,8 +28,8 @@ export function PeopleStrip() {
       ? mine.filter(({ where }) => where === 'today').length
       : openParts(rows.all('part')).filter((part) => part.personId === personId && isForToday(part.itemId)).length;
   const isForToday = (itemId: string) => {
-    const item = rows.get('item', itemId);
-    return typeof item !== 'string' && !item.removedAt && (item.due ?? '9').slice(0, 10) <= today;
+    const item = rows.find('item', itemId);
+    return item !== undefined && !item.removedAt && (item.due ?? '9').slice(0, 10) <= today;
   };
   return (
     <ScrollView horizontal showsHorizontalScrollIndicator={false} role="group" aria-label={t('people.strip')} contentContainerClassName="gap-1 px-3">

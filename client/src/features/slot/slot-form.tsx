@@ -37,8 +37,8 @@ export function SlotForm({ slot, itemIds, date, onDone }: SlotFormProps) {
   const { rows } = useOpenHouse();
   const submit = useSubmit();
   const items = itemIds.flatMap((id) => {
-    const item = rows.get('item', id);
-    return typeof item === 'string' ? [] : [item];
+    const item = rows.find('item', id);
+    return item === undefined ? [] : [item];
   });
   const [begin] = useState(() => ({
     day: slot?.start.slice(0, 10) ?? date,

@@ -106,11 +106,11 @@ function SortCard({ entry: { item, part }, isOpen, selection, decision, onDecisi
   const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const giver = part.personId === me.id && part.giverId !== me.id ? personOf(rows, part.giverId) : null;
-  const tags = item.tagIds.map((id) => rows.get('tag', id)).flatMap((tag) => (typeof tag === 'string' ? [] : [`#${tag.name}`]));
-  const above = item.parentId === null ? 'absent' : rows.get('item', item.parentId);
+  const tags = item.tagIds.map((id) => rows.find('tag', id)).flatMap((tag) => (tag === undefined ? [] : [`#${tag.name}`]));
+  const above = item.parentId === null ? undefined : rows.find('item', item.parentId);
   const sub = [
     giver ? t('row.from', { name: giver.name }) : null,
-    typeof above === 'string' ? null : t('wait.stepOf', { title: above.title }),
+    above === undefined ? null : t('wait.stepOf', { title: above.title }),
     part.plan ? t('sort.planned', { day: sayMoment(part.plan, now, house.zone) }) : null,
     item.due ? t('sort.due', { day: sayMoment(item.due, now, house.zone) }) : null,
     ...tags,
@@ -203,8 +203,8 @@ function Reword({ id, title, canChange }: { id: string; title: string; canChange
 
 function StepsHere({ id }: { id: string }) {
   const { rows } = useOpenHouse();
-  const item = rows.get('item', id);
-  if (typeof item === 'string') return null;
+  const item = rows.find('item', id);
+  if (item === undefined) return null;
   const steps = rows.by('item', 'parentId', id).filter((step) => !step.removedAt);
   return <Steps item={item} steps={steps} canChange />;
 }

@@ -16,16 +16,16 @@ export const sayHolders = ({ holders }: Pick<TemplateItem, 'holders'>, rows: Mem
   together(
     holders.map((holder) => {
       if ('role' in holder) return holder.role;
-      const person = rows.get('person', holder.person);
-      return typeof person === 'string' ? t('person.someone') : person.name;
+      const person = rows.find('person', holder.person);
+      return person === undefined ? t('person.someone') : person.name;
     }),
   );
 
 /** What stands below an item of a template: its day, who, how long, what is with it. */
 export function sayTemplateItem(item: TemplateItem, template: Template, rows: MemoryRows): string {
   const firsts = (item.firstIds ?? []).flatMap((id) => {
-    const first = rows.get('templateItem', id);
-    return typeof first === 'string' || first.removedAt !== null ? [] : [`“${first.title}”`];
+    const first = rows.find('templateItem', id);
+    return first === undefined || first.removedAt !== null ? [] : [`“${first.title}”`];
   });
   const files = rows.by('attachment', 'itemId', item.id).filter(({ removedAt }) => removedAt === null).length;
   return [

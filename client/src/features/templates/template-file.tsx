@@ -19,8 +19,8 @@ function fileOf(template: Template, items: readonly TemplateItem[], rows: Memory
   const { name, kind, purpose, colour, icon, listKind, anchorName, sections, text } = template;
   const place = new Map(items.map(({ id }, nth) => [id, nth]));
   const nameOf = (id: string) => {
-    const person = rows.get('person', id);
-    return typeof person === 'string' ? t('person.someone') : person.name;
+    const person = rows.find('person', id);
+    return person === undefined ? t('person.someone') : person.name;
   };
   return {
     format: FORMAT,
@@ -47,8 +47,8 @@ function fileOf(template: Template, items: readonly TemplateItem[], rows: Memory
           firsts: (firstIds ?? []).flatMap((id) => place.get(id) ?? []),
           holders: holders.map((holder) => ('role' in holder ? holder : { role: nameOf(holder.person).slice(0, 40) })),
           tags: tagIds.flatMap((id) => {
-            const tag = rows.get('tag', id);
-            return typeof tag === 'string' ? [] : [tag.name];
+            const tag = rows.find('tag', id);
+            return tag === undefined ? [] : [tag.name];
           }),
           ...{ effort, energy, dayPart, importance, policy, confirm, wanted },
         };

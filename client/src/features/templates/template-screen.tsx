@@ -18,8 +18,8 @@ import { mayChangeTemplate, useContents } from './use-templates.ts';
 /** One template: what it holds, what it asks for, and the way to use it. */
 export function TemplateScreen({ templateId }: { templateId: string }) {
   const { rows } = useOpenHouse();
-  const template = rows.get('template', templateId);
-  if (typeof template === 'string' || template.removedAt !== null)
+  const template = rows.find('template', templateId);
+  if (template === undefined || template.removedAt !== null)
     return (
       <Screen title={t('template.gone')}>
         <Empty words={t('template.goneWhy')} />

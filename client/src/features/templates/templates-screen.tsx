@@ -42,8 +42,8 @@ export function TemplatesScreen() {
 export function TemplateRow({ template, onPress }: { template: Template; onPress: () => void }) {
   const { rows } = useOpenHouse();
   const { items, asked } = useContents(template);
-  const owner = rows.get('person', template.ownerId);
-  const whose = template.isShared ? t('templates.shared') : typeof owner === 'string' ? null : t('templates.onlyYou');
+  const owner = rows.find('person', template.ownerId);
+  const whose = template.isShared ? t('templates.shared') : owner === undefined ? null : t('templates.onlyYou');
   return (
     <Row
       lead={<Icon name={template.icon} size={22} colour={template.colour} />}

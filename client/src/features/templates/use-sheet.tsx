@@ -102,8 +102,8 @@ function fillingOf({ anchor, blanks, roles }: Typed): Filling {
 function Preview({ item, filling, rows }: { item: TemplateItem; filling: Filling; rows: MemoryRows }) {
   const { title, due, personIds } = layOut(item, filling);
   const names = personIds.flatMap((id) => {
-    const person = rows.get('person', id);
-    return typeof person === 'string' ? [] : [person.name];
+    const person = rows.find('person', id);
+    return person === undefined ? [] : [person.name];
   });
   const sub = [due ? sayExactly(due) : null, names.length > 0 ? together(names) : null].filter(Boolean).join(' · ');
   return (

@@ -1,4 +1,4 @@
-import { finding, type Person, type Template, type TemplateItem } from '@kotiva/core';
+import { type Person, type Template, type TemplateItem } from '@kotiva/core';
 import { byPosition } from '@kotiva/core/model/position';
 import { askedBy, type Asked } from '@kotiva/core/templates/asked';
 import { inOrder } from '@kotiva/core/templates/laid-out';
@@ -23,17 +23,14 @@ export function useContents(template: Template): { items: TemplateItem[]; asked:
   const { rows } = useOpenHouse();
   return useMemo(() => {
     const items = inOrder(rows.by('templateItem', 'templateId', template.id));
-    return { items, asked: askedBy(template, items, finding(rows)) };
+    return { items, asked: askedBy(template, items, rows) };
   }, [rows, template]);
 }
 
 /** What one asks for; null: none is chosen. */
 export function useAsked(template: Template | null): Asked | null {
   const { rows } = useOpenHouse();
-  return useMemo(
-    () => (template === null ? null : askedBy(template, inOrder(rows.by('templateItem', 'templateId', template.id)), finding(rows))),
-    [rows, template],
-  );
+  return useMemo(() => (template === null ? null : askedBy(template, inOrder(rows.by('templateItem', 'templateId', template.id)), rows)), [rows, template]);
 }
 
 export const mayChangeTemplate = ({ ownerId, isShared }: Template, me: Person): boolean => ownerId === me.id || (isShared && me.role === 'manager');

@@ -10,8 +10,8 @@ import { t } from '@/words';
 export function HintsOnToday() {
   const { rows, me, house } = useOpenHouse();
   const submit = useSubmit();
-  const list = house.hintsListId === null ? 'absent' : rows.get('list', house.hintsListId);
-  if (typeof list === 'string' || list.removedAt !== null || list.ownerId !== me.id) return null;
+  const list = house.hintsListId === null ? undefined : rows.find('list', house.hintsListId);
+  if (list === undefined || list.removedAt !== null || list.ownerId !== me.id) return null;
   const open = rows
     .by('item', 'listId', list.id)
     .filter((item) => item.removedAt === null && !isDone(item, rows.by('part', 'itemId', item.id)))

@@ -16,8 +16,8 @@ export function OfPerson({ personId }: { personId: string }) {
   const { isOn, meets } = useFilterHere();
   const everything = openParts(rows.all('part'))
     .filter((part) => part.personId === personId)
-    .map((part) => rows.get('item', part.itemId))
-    .filter((item): item is Item => typeof item !== 'string' && !item.removedAt && !isDone(item, rows.by('part', 'itemId', item.id)))
+    .map((part) => rows.find('item', part.itemId))
+    .filter((item): item is Item => item !== undefined && !item.removedAt && !isDone(item, rows.by('part', 'itemId', item.id)))
     .sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
   const items = everything.filter(meets);
   return (

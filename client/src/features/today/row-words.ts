@@ -1,4 +1,4 @@
-import { finding, allows, addDays, calendarDateOf, type AgendaEntry } from '@kotiva/core';
+import { allows, addDays, calendarDateOf, type AgendaEntry } from '@kotiva/core';
 import { useDispatch } from 'react-redux';
 import { useOpenItem } from '@/features/item';
 import { glanced } from '@/store/glance.ts';
@@ -25,7 +25,7 @@ export function useRowWords({ item, part, where }: AgendaEntry): RowWord[] {
     part.standing === 'needs-action' && part.personId !== null
       ? [word('take', t('answer.take'), () => void submit('part.accept', { item: id }, { words: t('said.taken', { title }), undo: true }))]
       : [];
-  const mayChange = allows({ permission: 'change', item: item.id }, me, finding(rows));
+  const mayChange = allows({ permission: 'change', item: item.id }, me, rows);
   // putting off moves the date that brought it here, and says which; a deadline that is somebody else’s stays
   const putOff =
     part.plan || !item.due

@@ -64,7 +64,7 @@ export function PossibleNow({ without, meets }: { without: ReadonlySet<string>; 
   );
   const shown = possible.filter(({ item }) => !without.has(item.id) && meets(item));
   if (shown.length === 0) return null;
-  const names = on.map((id) => rows.get('situation', id)).flatMap((row) => (typeof row === 'string' ? [] : [row.name]));
+  const names = on.map((id) => rows.find('situation', id)).flatMap((row) => (row === undefined ? [] : [row.name]));
   return (
     <View>
       <GroupHead title={t('soNow.possible', { names: together(names) })} count={shown.length} />

@@ -28,13 +28,13 @@ export function TodayRow({ entry, sub, handle, detail }: TodayRowProps) {
 
 function useFrom({ item, part }: AgendaEntry): string | undefined {
   const { rows, me } = useOpenHouse();
-  const list = item.listId ? rows.get('list', item.listId) : 'absent';
-  const parent = item.parentId ? rows.get('item', item.parentId) : 'absent';
+  const list = item.listId ? rows.find('list', item.listId) : undefined;
+  const parent = item.parentId ? rows.find('item', item.parentId) : undefined;
   const waiting = stepsThatWait(item, me.id, rows);
   return (
     [
-      typeof list === 'string' ? null : list.name,
-      typeof parent === 'string' ? null : parent.title,
+      list?.name ?? null,
+      parent?.title ?? null,
       part.giverId && part.giverId !== part.personId ? t('row.from', { name: nameOf(rows, part.giverId) }) : null,
       waiting > 0 ? t('row.waits', { count: waiting }) : null,
     ]

@@ -46,8 +46,8 @@ export function ViewRows() {
 function useIsHidden(): (view: string) => boolean {
   const { rows, me } = useOpenHouse();
   return (view) => {
-    const arranged = rows.get('arrangement', arrangementId(view, me.id));
-    return typeof arranged !== 'string' && arranged.isHidden;
+    const arranged = rows.find('arrangement', arrangementId(view, me.id));
+    return arranged !== undefined && arranged.isHidden;
   };
 }
 

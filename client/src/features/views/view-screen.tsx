@@ -16,8 +16,8 @@ import { ViewSheet } from './view-sheet.tsx';
 /** What meets a filter that was kept, as of now. */
 export function ViewScreen({ viewId }: { viewId: string }) {
   const { rows } = useOpenHouse();
-  const view = rows.get('savedView', viewId);
-  if (typeof view === 'string' || view.removedAt !== null)
+  const view = rows.find('savedView', viewId);
+  if (view === undefined || view.removedAt !== null)
     return (
       <Screen title={t('view.gone')}>
         <Empty words={t('view.goneWhy')} />

@@ -15,8 +15,8 @@ const MOST_SHOWN = 30;
 export function ViewsOnToday() {
   const { rows, me } = useOpenHouse();
   const isOnToday = ({ id, removedAt }: SavedView): boolean => {
-    const arranged = rows.get('arrangement', arrangementId(id, me.id));
-    return removedAt === null && typeof arranged !== 'string' && arranged.isOnToday;
+    const arranged = rows.find('arrangement', arrangementId(id, me.id));
+    return removedAt === null && arranged !== undefined && arranged.isOnToday;
   };
   return rows
     .all('savedView')

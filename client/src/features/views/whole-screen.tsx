@@ -46,6 +46,6 @@ function onlyListOf({ match, conditions }: Filter, rows: MemoryRows): List | nul
   const named = conditions.filter((condition) => condition.of === 'list' && !condition.not && condition.ids.length === 1);
   const [first] = named;
   if (named.length !== 1 || first?.of !== 'list' || (match === 'any' && conditions.length > 1)) return null;
-  const list = rows.get('list', first.ids[0]!);
-  return typeof list === 'string' ? null : list;
+  const list = rows.find('list', first.ids[0]!);
+  return list ?? null;
 }

@@ -95,8 +95,8 @@ function PileOf({ pile, items, next, onBack, onNext }: PileProps) {
   const { rows, me } = useOpenHouse();
   const router = useRouter();
   const from = (item: Item): string | undefined => {
-    const list = item.listId ? rows.get('list', item.listId) : 'absent';
-    return typeof list === 'string' ? (item.makerId === me.id ? undefined : nameOf(rows, item.makerId)) : list.name;
+    const list = item.listId ? rows.find('list', item.listId) : undefined;
+    return list === undefined ? (item.makerId === me.id ? undefined : nameOf(rows, item.makerId)) : list.name;
   };
   return (
     <Selecting>
