@@ -1,5 +1,6 @@
 import { useLayoutEffect, useRef } from 'react';
 import { View } from 'react-native';
+import { inPage } from './in-page.ts';
 
 const TYPED = 'input:not([type=checkbox]):not([type=radio]):not([type=date]):not([type=time]), textarea';
 const TAPPED = 'input[type=checkbox], input[type=radio], button, [role=radio], [role=checkbox], [role=button]';
@@ -19,7 +20,7 @@ export function focusFirst(opened: HTMLElement): void {
 export function FocusFirst({ children }: { children: React.ReactNode }) {
   const view = useRef<View>(null);
   useLayoutEffect(() => {
-    const opened = view.current as unknown as HTMLElement | null;
+    const opened = inPage(view);
     if (opened?.querySelector && !opened.contains(document.activeElement)) focusFirst(opened);
   }, []);
   return (

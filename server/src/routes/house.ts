@@ -26,9 +26,9 @@ export function houseRoutes(services: Services): Hono<Env> {
     const { account } = c.get('signedIn');
     const outcomes: CommandOutcome[] = [];
     for (const raw of commands) {
-      outcomes.push(await outcomeOf(raw, account));
       // one command after the other, and between them whoever else waits
-      await breathe();
+      if (outcomes.length > 0) await breathe();
+      outcomes.push(await outcomeOf(raw, account));
     }
     return c.json({ outcomes, now: clock.now() });
   });

@@ -8,6 +8,7 @@ import { useDraft } from '@/store/drafts.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, ConfirmRow, ErrorLine, Heading, Sheet, Txt } from '@/ui';
 import { Picture } from '@/ui/picture.tsx';
+import { inPage } from '@/ui/in-page.ts';
 import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
 import { sayInstant } from '@/words/dates.ts';
@@ -135,7 +136,7 @@ function Paper({ begun, strokes, pen, onStroke, house }: PaperProps) {
   const [points, setPoints] = useState<Stroke['points']>([]);
   const drawing = useRef<Stroke['points']>([]);
   useEffect(() => {
-    const element = view.current as unknown as HTMLElement | null;
+    const element = inPage(view);
     if (!element || !onStroke) return undefined;
     const at = (event: PointerEvent): [number, number, number] => {
       const { left, top, width, height } = element.getBoundingClientRect();

@@ -4,6 +4,7 @@ import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
+import { inPage } from '@/ui/in-page.ts';
 import { t, together } from '@/words';
 import { canOpenItem } from './everyone.ts';
 
@@ -93,7 +94,7 @@ export function AskFirst({ item, unseen, onSend }: AskFirstProps) {
   const { rows, me } = useOpenHouse();
   const view = useRef<View>(null);
   // the key that sent it goes on to the answer
-  useEffect(() => (view.current as unknown as HTMLElement | null)?.querySelector<HTMLElement>('[role=button], button')?.focus(), []);
+  useEffect(() => inPage(view)?.querySelector<HTMLElement>('[role=button], button')?.focus(), []);
   const names = together(unseen.map(({ name }) => name));
   const mine = mayLetIn(item, me, rows);
   const giver = mine ? null : whoLetsIn(item, me, rows);

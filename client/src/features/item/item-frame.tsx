@@ -2,6 +2,7 @@ import type { Item } from '@kotiva/core';
 import { useEffect, useRef } from 'react';
 import { ScrollView, View } from 'react-native';
 import { IconButton, Sheet, useSheetFoot } from '@/ui';
+import { inPage } from '@/ui/in-page.ts';
 import { t } from '@/words';
 
 /** What an item stands in; the same in each. */
@@ -30,7 +31,7 @@ function Pane({ item, onClose, head, foot, children, isPage }: FrameProps & { is
   const { foot: panels, hold, Provider } = useSheetFoot();
   const pane = useRef<View>(null);
   useEffect(() => {
-    const element = pane.current as unknown as HTMLElement | null;
+    const element = inPage(pane);
     element?.focus({ preventScroll: true });
     const close = (event: KeyboardEvent) => {
       // what lies above it, a menu or a picture, closes first

@@ -7,6 +7,7 @@ import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Field, IconButton, Txt } from '@/ui';
+import { inPage } from '@/ui/in-page.ts';
 import { t } from '@/words';
 import { AskFirst, canBeLetIn, Names, Unseen } from './addressing.tsx';
 import { nameOf } from './knot-of.ts';
@@ -115,7 +116,7 @@ function useFocusOnce(answering: string) {
   const view = useRef<View>(null);
   const before = useRef(answering);
   useEffect(() => {
-    if (answering !== '' && answering !== before.current) (view.current as unknown as HTMLElement | null)?.querySelector('textarea')?.focus();
+    if (answering !== '' && answering !== before.current) inPage(view)?.querySelector('textarea')?.focus();
     before.current = answering;
   }, [answering]);
   return view;

@@ -5,6 +5,7 @@ import { useSession } from '@/features/account';
 import { draftsOf } from '@/store/drafts.ts';
 import { useHouseState, useOpenHouse, type State } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
+import { inPage } from '@/ui/in-page.ts';
 import { t } from '@/words';
 import { KeysToKeep } from './keys-to-keep.tsx';
 
@@ -30,7 +31,7 @@ export function SignOuts() {
   const unfinished = useUnfinished();
   const panel = useRef<View>(null);
   // it opens at the very end of the page, and grows when the keys have come: on a phone nothing of it would be seen
-  const bringIntoView = () => (panel.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'end' });
+  const bringIntoView = () => inPage(panel)?.scrollIntoView?.({ block: 'end' });
   const [keepKeys, setKeepKeys] = useState<string[]>([]);
   return (
     <View className="gap-3 px-4 py-4">

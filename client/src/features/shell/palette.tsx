@@ -5,6 +5,7 @@ import { Pressable, View } from 'react-native';
 import { destinationsFor } from '@/features/pages';
 import { useOpenHouse } from '@/store/store.ts';
 import { Field, Heading, Sheet, Txt } from '@/ui';
+import { inPage } from '@/ui/in-page.ts';
 import { t, type WordKey } from '@/words';
 import { controlsHere } from './controls-here.ts';
 
@@ -80,7 +81,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const found = (typed.trim() ? meant(deeds, typed.trim()) : deeds).slice(0, MOST);
   const current = found[Math.min(at, found.length - 1)];
   useEffect(() => {
-    (chosen.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'nearest' });
+    inPage(chosen)?.scrollIntoView?.({ block: 'nearest' });
   }, [current?.key]);
   const run = (deed: Deed | undefined) => {
     if (!deed) return;
