@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 test('a manager looks at what a helper sees, can change nothing there, and the helper reads of it', async ({ demo, devices }) => {
@@ -32,7 +32,7 @@ test('without a network that is said, and it comes by itself once there is one',
   await aino.goto(`${demo.base}/people`);
   await aino.getByText('Leila', { exact: true }).last().click();
   await expect(aino.getByRole('button', { name: t('seen.action', { name: 'Leila' }) })).toBeVisible();
-  await aino.context().setOffline(true);
+  await goOffline(aino);
   await aino.getByRole('button', { name: t('seen.action', { name: 'Leila' }) }).click();
   await expect(aino.getByText(t('problem.offline')).or(aino.getByText(t('seen.offline')))).toBeVisible();
   await aino.context().setOffline(false);

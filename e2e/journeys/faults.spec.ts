@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, everythingSeen, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, everythingSeen, goOffline, PHONE, test, WIDE } from './house.ts';
 import { starting, t } from './words.ts';
 
 test('the network goes in the middle of a check-off: kept, sent later, once', async ({ demo, devices }) => {
@@ -7,7 +7,7 @@ test('the network goes in the middle of a check-off: kept, sent later, once', as
   const aino = await devices.open(WIDE);
   await enterDemo(tapio, demo, 'Tapio');
   await enterDemo(aino, demo, 'Aino');
-  await tapio.context().setOffline(true);
+  await goOffline(tapio);
   await tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' }).click();
   await expect(tapio.getByText('1 change is waiting to be sent', { exact: false })).toBeVisible();
   await tapio.getByRole('button', { name: /^Done today/ }).click();
@@ -33,7 +33,7 @@ test('the tab is closed and opened again without a network: all is there, what w
   await tapio.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await tapio.reload();
   await tapio.getByRole('navigation').waitFor();
-  await tapio.context().setOffline(true);
+  await goOffline(tapio);
   await tapio.getByRole('checkbox', { name: 'Check off “Gutter, north side”' }).click();
   await expect(tapio.getByText('1 change is waiting to be sent', { exact: false })).toBeVisible();
   await tapio.close();
@@ -64,7 +64,7 @@ test('what two set at once: mine is kept and offered again', async ({ demo, devi
     await page.getByText('Drain the rain barrel').click();
     await page.getByRole('button', { name: /Change the deadline/ }).click();
   }
-  await petri.context().setOffline(true);
+  await goOffline(petri);
   await petri
     .getByRole('dialog')
     .getByRole('radio', { name: t('date.tomorrow') })
@@ -267,7 +267,7 @@ test('acknowledged, unchecked elsewhere, reloaded: it is not checked again', asy
   const other = await devices.open(PHONE);
   await enterDemo(tapio, demo, 'Tapio');
   await enterDemo(other, demo, 'Tapio');
-  await tapio.context().setOffline(true);
+  await goOffline(tapio);
   await tapio.getByRole('checkbox', { name: 'Check off “Sand the steps to the shore”' }).click();
   await expect(tapio.getByText('1 change is waiting to be sent', { exact: false })).toBeVisible();
   await tapio.context().setOffline(false);

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 const FILES = `input[type=file][aria-label="${t('files.choose')}"]`;
@@ -131,7 +131,7 @@ test('too large, empty, and without a line: said at once, beside what it is abou
     t('files.empty', { name: 'nothing.txt' }),
   ]);
   await expect(sheet.getByRole('link', { name: t('files.open', { name: 'small.pdf' }) })).toBeVisible();
-  await leila.context().setOffline(true);
+  await goOffline(leila);
   await chosen.setInputFiles([pdf('later.pdf', 100)]);
   await expect(sheet.getByText('later.pdf')).toBeVisible();
   await expect(sheet.getByText(t('files.waitingOffline'))).toBeVisible();

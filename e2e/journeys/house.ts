@@ -195,6 +195,17 @@ export async function enterDemo(page: Page, running: RunningKotiva, name: string
   await page.getByRole('main').getByRole('heading', { level: 1 }).waitFor();
 }
 
+/**
+ * Takes the network away once the device has what it goes on with: lines are read and commands decided by what comes after the first
+ * screen. Whoever loses the network within the first second keeps what they type in the line until it is back.
+ */
+export async function goOffline(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    ['read-line', 'decide'].every((chunk) => performance.getEntriesByType('resource').some(({ name }) => name.includes(`/${chunk}-`))),
+  );
+  await page.context().setOffline(true);
+}
+
 /** The page of a list, by its name, as one gets there from the lists. */
 export async function openList(page: Page, base: string, name: string): Promise<void> {
   await page.goto(`${base}/lists`);

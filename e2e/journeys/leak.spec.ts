@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 /** A leak from its first photo to the answer, among five people on three devices. */
@@ -97,7 +97,7 @@ test('a leak: a photo, notes by two, a question and its answer, a drawing, and a
   await expect(sheetOf(aino).getByText(t('guest.here', { name: 'Petri', giver: 'Aino' }))).toBeVisible();
 
   // the next photo is made without a line: it waits, seen, and is there once
-  await leila.context().setOffline(true);
+  await goOffline(leila);
   await files(leila, t('files.takePhoto')).setInputFiles([await photo('floor.jpg')]);
   await expect(sheetOf(leila).getByText(t('files.waitingOffline'))).toBeVisible();
   await leila.context().setOffline(false);

@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 async function openList(page: Page, name: string): Promise<void> {
@@ -103,7 +103,7 @@ test('several chosen move together while the network goes: all of them, once', a
   await aino.getByRole('button', { name: /^Drain the rain barrel/ }).click({ delay: 700 });
   await expect(aino.getByText('1 selected')).toBeVisible();
   for (const title of three.slice(1)) await aino.getByRole('checkbox', { name: new RegExp(`^${title}`) }).click();
-  await aino.context().setOffline(true);
+  await goOffline(aino);
   const decisions = aino.getByRole('group', { name: 'What to do with these 3' });
   await decisions.getByRole('button', { name: t('decide.list'), exact: true }).click();
   await aino.getByRole('button', { name: 'Yard and tools', exact: true }).click();

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
 import { starting, t } from './words.ts';
 
 const spot = (latitude: number, longitude: number, accuracy = 10) => ({ latitude, longitude, accuracy });
@@ -217,7 +217,7 @@ test('not allowed to look, it is said once, and by hand it does the same; withou
   await openPlaces(tapio, demo.base);
   await tapio.getByRole('checkbox', { name: t('looking.switch') }).click();
   await expect(tapio.getByText(/This (browser isn’t allowed to see your location|device can’t tell where it is)/).first()).toBeVisible();
-  await tapio.context().setOffline(true);
+  await goOffline(tapio);
   await tapio.getByRole('button', { name: t('here.say') }).click();
   await tapio
     .getByRole('group', { name: t('here.say') })

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 /** Where one stands: whose time it is, what is not sent, since when a screen is as it is; and pages for what is not there. */
@@ -8,7 +8,7 @@ test('without a network a row says that it is not sent yet, and the screen since
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');
   await expect(page.getByText('Last updated', { exact: false })).toHaveCount(0);
-  await page.context().setOffline(true);
+  await goOffline(page);
   const line = page.getByRole('textbox', { name: t('capture.line') });
   await line.fill('Order a bell for today');
   await line.press('Enter');

@@ -1,21 +1,31 @@
-import { createSelector } from '@reduxjs/toolkit';
+import { createSelector, lruMemoize } from '@reduxjs/toolkit';
 import { recordOf, type Command, type Decision, type MemoryRows, type RecordedCommand } from '@kotiva/core';
 import { deciding } from './deciding.ts';
 import type { HouseState } from './house.ts';
+
+/** The commands that wait, the same as long as they are the same: that one was acknowledged changes nothing on the screen. */
+const selectWaiting = createSelector([(state: HouseState) => state.pending], (pending) => pending.map(({ command }) => command), {
+  memoize: lruMemoize,
+  memoizeOptions: { resultEqualityCheck: isSameList },
+});
+
+function isSameList(a: readonly unknown[], b: readonly unknown[]): boolean {
+  return a.length === b.length && a.every((one, nth) => one === b[nth]);
+}
 
 /** What a device shows: the confirmed rows with the pending commands replayed over them. */
 export const selectRows = createSelector(
   [
     (state: HouseState) => state.confirmed,
-    (state: HouseState) => state.pending,
+    selectWaiting,
     (state: HouseState) => state.recent,
     (state: HouseState) => state.accountId,
     (state: HouseState) => state.decides,
   ],
-  (confirmed, pending, recent, accountId): MemoryRows => {
+  (confirmed, waiting, recent, accountId): MemoryRows => {
     const rows = confirmed.rows.over();
     for (const command of recent) rows.remember(command);
-    for (const { command } of pending) replay(rows, command, accountId);
+    for (const command of waiting) replay(rows, command, accountId);
     return rows;
   },
 );

@@ -62,9 +62,15 @@ export function* deedsFor({ from, to }: BackSpan, filter: string | undefined, pe
   const minutes = new ZoneMinutes(zone);
   const deeds: Deed[] = [];
   const isInSeenList = ({ listId }: DoneItem) => listId !== null && sight.sees('list', { id: listId } as Row<'list'>);
+  /** What is about to be asked of items one by one is read for a page of them. */
+  const readyFor = (itemIds: readonly string[]) => {
+    rows.many('item', itemIds);
+    rows.lookUp('part', 'itemId', itemIds);
+  };
   const isFirst = (part: DonePart, { id }: DoneItem) => firstCompleted(rows.by('part', 'itemId', id))?.id === part.id;
   // a day of the house reaches into two of UTC
   for (const page of donePages(raw, person.houseId, addDays(from, -1), addDays(to, 2))) {
+    readyFor(page.flatMap(({ item }) => (meets === null && isInSeenList(item) ? [] : [item.id])));
     for (const { part, item, isOneOfSeveral } of page) {
       if (!isDeed(part, item) || (isOneOfSeveral && item.policy === 'any' && !isFirst(part, item))) continue;
       const deed = deedOf(part, item, zone, minutes);
