@@ -1,4 +1,4 @@
-import { askAhead, changesOf, KEPT_ME, takeAhead } from './asked-ahead.ts';
+import { askAhead, changesOf, forgetAhead, KEPT_ME, takeAhead } from './asked-ahead.ts';
 import { httpTransport } from './http-transport.ts';
 
 const HOUSE = '018f0000-0000-7000-8000-000000000001';
@@ -49,6 +49,12 @@ describe('what a new device asks for before anything is drawn', () => {
     answers['/api/me'] = answer(200, { houses: [] });
     await askAhead();
     expect(asked).toEqual(['/api/me', '/api/me']);
+  });
+
+  it('is for nobody else: signing out lets go of what was not taken', async () => {
+    await askAhead();
+    forgetAhead();
+    expect([takeAhead('/api/me'), takeAhead(changesOf(HOUSE, 0, true))]).toEqual([null, null]);
   });
 
   it('says what it would have said without a line', async () => {

@@ -17,10 +17,13 @@ export function takeAhead(path: string): Promise<Response> | null {
   return answer;
 }
 
+/** With signing out: what was asked for one person is for nobody else. */
+export const forgetAhead = (): void => answers.clear();
+
 /** Never rejects: who takes an answer hears what became of it. A device that knows somebody shows what it holds, and asks for nothing. */
 export async function askAhead(): Promise<void> {
   if (knowsSomebody()) return;
-  setTimeout(() => answers.clear(), KEPT_MS);
+  setTimeout(forgetAhead, KEPT_MS);
   const me = await ask('/api/me')
     .then((response) => (response.ok ? (response.clone().json() as Promise<{ houses: { houseId: string }[] }>) : null))
     .catch(() => null);

@@ -1,6 +1,6 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
-import { KEPT_ME as KEPT } from '@/sync/asked-ahead.ts';
+import { forgetAhead, KEPT_ME as KEPT } from '@/sync/asked-ahead.ts';
 import { forgetAll, sealAll } from '@/sync/idb-cache.ts';
 import { ask, type Me } from '@/store/api.ts';
 import { forgetClock } from '@/store/clock.ts';
@@ -57,6 +57,7 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
     async (why: 'fresh' | 'signed-out', forget: string | null = null) => {
       localStorage.removeItem(KEPT);
       localStorage.removeItem(CHOSEN);
+      forgetAhead();
       dispatch(lookingSwitched(false));
       forgetVisits();
       forgetClock();
