@@ -48,6 +48,7 @@ export * from './model/nouns.ts';
 export * from './reader/reader.ts';
 export * from './reader/change.ts';
 export * from './reader/memory.ts';
+export * from './reader/tracked.ts';
 export * from './reader/tree.ts';
 export { standsInOn } from './access/standing-in.ts';
 export type { Command, Decision, Payload } from './commands/decide.ts';

@@ -1,11 +1,11 @@
-import { isThere, type MemoryRows, type Place } from '@kotiva/core';
+import { isThere, type Reader, type Place } from '@kotiva/core';
 import { useSelector } from 'react-redux';
 import type { Looking } from './looking.ts';
 import { useOpenHouse, type State } from './store.ts';
 
 export const useLooking = (): Looking => useSelector((state: State) => state.looking);
 
-export const placesOf = (rows: MemoryRows): Place[] =>
+export const placesOf = (rows: Reader): Place[] =>
   rows
     .all('place')
     .filter((place) => !place.removedAt)

@@ -1,4 +1,4 @@
-import { groupsOf, isAwayOn, isHere, membersOf, wallClockOf, type MemoryRows, type PeopleGroup } from '@kotiva/core';
+import { groupsOf, isAwayOn, isHere, membersOf, wallClockOf, type Reader, type PeopleGroup } from '@kotiva/core';
 import type { CaptureContext as ReadingContext } from '@kotiva/core/capture';
 import { useMemo } from 'react';
 import { later } from './later.ts';
@@ -15,7 +15,7 @@ export function useReadingContext(): ReadingContext {
   return useMemo(() => ({ today, time, dayParts: house.dayParts, ...names }), [today, time, house.dayParts, names]);
 }
 
-function knownNames(rows: MemoryRows, today: string): Pick<ReadingContext, 'people' | 'places' | 'lists'> {
+function knownNames(rows: Reader, today: string): Pick<ReadingContext, 'people' | 'places' | 'lists'> {
   // it stands for who is there
   const asGroup = (group: PeopleGroup) => {
     const members = membersOf(group, rows).flatMap(({ id }) => (isAwayOn(id, today, rows) ? [] : [id]));

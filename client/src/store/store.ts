@@ -1,13 +1,13 @@
 import { combineReducers, configureStore, createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { instantOf, isHere, type CommandName, type House, type MemoryRows, type Person, type PlanView } from '@kotiva/core';
+import { instantOf, isHere, type CommandName, type House, type Person, type PlanView, type TrackedRows } from '@kotiva/core';
 import { useSelector } from 'react-redux';
 import { beyondSlice } from './beyond.ts';
 import { clockSlice } from './clock.ts';
 import { glanceSlice } from './glance.ts';
 import { houseSlice, type HouseState } from './house.ts';
 import { lookingSlice } from './looking.ts';
-import { selectRows } from './rows.ts';
 import { sendingSlice } from './sending.ts';
+import { useRows } from './shown.ts';
 import { soNowSlice } from './so-now.ts';
 import { wantedSlice } from './wanted.ts';
 
@@ -64,7 +64,6 @@ export type Store = ReturnType<typeof makeStore>;
 export const nowOf = ({ clock }: State): string => instantOf(Date.now() + clock.aheadMs);
 
 export const useHouseState = <T>(select: (state: HouseState) => T): T => useSelector((state: State) => select(state.house));
-const useRows = (): MemoryRows => useHouseState(selectRows);
 export const useToast = (): Toast | null => useSelector((state: State) => state.toast);
 export const useNarrowed = (): string | null => useSelector((state: State) => state.narrow.personId);
 
@@ -86,7 +85,8 @@ export function useNow(): string {
 export interface OpenHouse {
   house: House;
   me: Person;
-  rows: MemoryRows;
+  /** What it says: see `useRows`. */
+  rows: TrackedRows;
 }
 
 /** The house on the screen and who one is in it; null until both are known here. */

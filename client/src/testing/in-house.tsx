@@ -1,5 +1,5 @@
 import { render } from '@testing-library/react';
-import { CLUSTERED, NOUNS, type CommandName, type Row } from '@kotiva/core';
+import { CLUSTERED, NOUNS, type CommandName, type Noun, type Row } from '@kotiva/core';
 import { idOf, type World } from '@kotiva/core/testing/world';
 import { act } from 'react';
 import { Provider } from 'react-redux';
@@ -9,15 +9,24 @@ import { houseSlice, noRows, type ChangePage, type Refused } from '@/store/house
 import { LiveHouseContext } from '@/store/live-house.tsx';
 import { makeStore } from '@/store/store.ts';
 
+const rowsOf = ({ rows }: World): [Noun, Row][] => NOUNS.flatMap((noun) => rows.all(noun).map((row): [Noun, Row] => [noun, row]));
+
 /** A screen as somebody of a house in memory sees it: what is done on it runs through the same commands, and shows at once. */
 export function inHouse(world: World, who: string, screen: React.ReactElement) {
   const store = makeStore();
   const accountId = idOf(`account ${who}`);
+  const opened = noRows();
+  for (const [noun, row] of rowsOf(world)) (opened[noun] as Record<string, Row>)[row.id] = row;
+  store.dispatch(
+    houseSlice.actions.opened({ houseId: world.houseId, accountId, confirmed: opened, cursor: world.seq, pending: [], refused: [], loaded: true }),
+  );
+  store.dispatch(houseSlice.actions.decidesNow());
+  /** What is other than this device has it comes, as from the server. */
   const show = () => {
-    const confirmed = noRows();
-    for (const noun of NOUNS) for (const row of world.rows.all(noun)) (confirmed[noun] as Record<string, Row>)[row.id] = row;
-    store.dispatch(houseSlice.actions.opened({ houseId: world.houseId, accountId, confirmed, cursor: world.seq, pending: [], refused: [], loaded: true }));
-    store.dispatch(houseSlice.actions.decidesNow());
+    const { rows } = store.getState().house.confirmed;
+    const put = rowsOf(world).filter(([noun, row]) => rows.find(noun, row.id) !== row);
+    const evict = NOUNS.flatMap((noun) => rows.all(noun).flatMap(({ id }) => (world.rows.find(noun, id) ? [] : [{ noun, id }])));
+    store.dispatch(houseSlice.actions.pageApplied({ seq: world.seq, from: 0, put: put.map(([noun, row]) => ({ noun, row })), evict }));
   };
   const given: CommandName[] = [];
   const beyond = new Map<string, ChangePage['put']>();
@@ -38,7 +47,6 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
     },
     putAwayRefusal: (id: string) => void store.dispatch(houseSlice.actions.refusalPutAway(id)),
   };
-  show();
   store.dispatch(serverTimeRead(world.now));
   const drawn = render(
     <Provider store={store}>

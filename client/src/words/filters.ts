@@ -1,4 +1,4 @@
-import type { Filter, FilterCondition, MemoryRows, Span } from '@kotiva/core';
+import type { Filter, FilterCondition, Reader, Span } from '@kotiva/core';
 import { namedBy, type NamedNoun } from '@kotiva/core/filtering';
 import { sayDuration } from './amounts.ts';
 import { shortDay } from './dates.ts';
@@ -7,17 +7,17 @@ import { either, t, together } from './index.ts';
 
 /** A filter said in words, a piece for each condition: "#boats or #shore", "Leila’s or nobody’s", "due within 14 days". */
 
-const nameOf = (noun: NamedNoun, id: string, rows: MemoryRows): string => {
+const nameOf = (noun: NamedNoun, id: string, rows: Reader): string => {
   const row = rows.find(noun, id);
   return row === undefined ? t('filter.gone') : row.name;
 };
 
-export function sayCondition(condition: FilterCondition, rows: MemoryRows): string {
+export function sayCondition(condition: FilterCondition, rows: Reader): string {
   const said = plain(condition, rows);
   return condition.not ? t('filter.not', { what: said }) : said;
 }
 
-function plain(condition: FilterCondition, rows: MemoryRows): string {
+function plain(condition: FilterCondition, rows: Reader): string {
   const named = namedBy(condition);
   const names = (named?.ids ?? []).map((id) => nameOf(named!.noun, id, rows));
   switch (condition.of) {
@@ -64,7 +64,7 @@ function sayDate({ field, span }: Extract<FilterCondition, { of: 'date' }>): str
 }
 
 /** What is asked of a field: “Depth 2 to 4”, “Wood: larch or pine”. */
-function sayFieldCondition({ field, asks }: Extract<FilterCondition, { of: 'field' }>, name: string, rows: MemoryRows): string {
+function sayFieldCondition({ field, asks }: Extract<FilterCondition, { of: 'field' }>, name: string, rows: Reader): string {
   switch (asks.kind) {
     case 'any':
       return t('filter.field.any', { name });
@@ -104,7 +104,7 @@ function saySpan(what: string, span: Exclude<Span, { kind: 'none' | 'any' }>): s
 }
 
 /** All of it as one line; without whether open or done where a view has a rule of its own for that. */
-export function sayFilter({ match, state, conditions }: Filter, rows: MemoryRows, withState = true): string {
+export function sayFilter({ match, state, conditions }: Filter, rows: Reader, withState = true): string {
   const said = conditions.map((condition) => sayCondition(condition, rows));
   const asked = said.length === 0 ? [] : [match === 'all' ? together(said) : either(said)];
   if (withState) return [t(`filter.state.${state}`), ...asked].join(', ');

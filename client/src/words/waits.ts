@@ -1,7 +1,7 @@
-import { dependsOn, type MemoryRows, type Wait } from '@kotiva/core';
+import { dependsOn, type Reader, type Wait } from '@kotiva/core';
 
 /** What is waited for: an item by its title as it is now, else as it was said. */
-export function wordsOfWait(wait: Wait, rows: MemoryRows): string {
+export function wordsOfWait(wait: Wait, rows: Reader): string {
   const on = dependsOn(wait);
   if (on === null) return wait.words;
   const first = rows.find('item', on);

@@ -1,9 +1,11 @@
 import { INDEXES, lookupValues, NOUNS, type IndexOf, type Noun, type Row } from '../model/nouns.ts';
 import { applyChange, recordOf, type Change, type Writer } from './change.ts';
 import type { Reader, RecordedCommand } from './reader.ts';
+import type { ChangedRow } from './tracked.ts';
 
 type RowMap<N extends Noun = Noun> = Map<string, Row<N>>;
 type Lookup = Map<string, Set<string>>;
+type Stood = Pick<ChangedRow, 'noun' | 'id' | 'before'>;
 
 /**
  * Rows in memory, indexed: all of a house, or what a device holds of it, which is what its person sees.
@@ -16,6 +18,8 @@ export class MemoryRows implements Reader {
   private readonly gone = new Map<Noun, Set<string>>();
   private readonly lookups = new Map<string, Lookup>();
   private readonly commands = new Map<string, RecordedCommand>();
+  /** By noun and id, what stood there when it was last asked what changed; null: nobody asks. */
+  private journal: Map<string, Stood> | null = null;
 
   constructor(
     private readonly holds: 'all' | 'seen',
@@ -93,6 +97,21 @@ export class MemoryRows implements Reader {
     return new MemoryRows(this.holds, this);
   }
 
+  /** What changed since this was last asked: each row once, as it stood then. The first time there is nothing to tell. */
+  changed(): Stood[] {
+    const changed = [...(this.journal?.values() ?? [])];
+    this.journal = new Map();
+    return changed;
+  }
+
+  /** Of what lies beneath, what is another row here, or gone. */
+  overlaid(): { noun: Noun; id: string }[] {
+    const overlaid: { noun: Noun; id: string }[] = [];
+    for (const [noun, own] of this.rows) for (const id of own.keys()) overlaid.push({ noun, id });
+    for (const [noun, gone] of this.gone) for (const id of gone) overlaid.push({ noun, id });
+    return overlaid;
+  }
+
   private own<N extends Noun>(noun: N): RowMap<N> {
     return this.rows.get(noun) as unknown as RowMap<N>;
   }
@@ -117,6 +136,8 @@ export class MemoryRows implements Reader {
 
   /** In the lookups that were asked for: any other is made when it is. */
   private follow(noun: Noun, id: string, old: Row | undefined, row: Row | undefined): void {
+    const key = `${noun} ${id}`;
+    if (this.journal && !this.journal.has(key)) this.journal.set(key, { noun, id, before: old });
     for (const index of INDEXES[noun] as readonly string[]) {
       const lookup = this.lookups.get(`${noun}.${index}`);
       if (lookup) this.move(lookup, id, old ? lookupValues(noun, index, old) : [], row ? lookupValues(noun, index, row) : []);

@@ -1,4 +1,4 @@
-import { calendarDateOf, fieldOfKey, isFieldKey, stageNamed, type FieldKey, type MemoryRows, type Group } from '@kotiva/core';
+import { calendarDateOf, fieldOfKey, isFieldKey, stageNamed, type FieldKey, type Reader, type Group } from '@kotiva/core';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { t } from '@/words';
 import { nameOfField, sayFieldValue } from '@/words/fields.ts';
@@ -19,7 +19,7 @@ export function useHeading(): (group: Group<unknown>) => string {
 }
 
 /** A group by a field: what the field says there. */
-export function headField(by: FieldKey, key: string | null, rows: MemoryRows): string {
+export function headField(by: FieldKey, key: string | null, rows: Reader): string {
   const field = rows.find('ownField', fieldOfKey(by));
   if (key === null || field === undefined) return t('group.without.field', { name: nameOfField(by, rows) });
   // a tick says nothing but that it is there

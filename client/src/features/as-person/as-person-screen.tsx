@@ -1,4 +1,4 @@
-import { type MemoryRows, type Person } from '@kotiva/core';
+import { type Reader, type Person } from '@kotiva/core';
 import { seenBy, type SeenBy } from '@kotiva/core/views/seen-by';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -44,7 +44,7 @@ function Says({ title, words, onAgain }: { title: string; words: string; onAgain
   );
 }
 
-function Seen({ rows, person }: { rows: MemoryRows; person: Person }) {
+function Seen({ rows, person }: { rows: Reader; person: Person }) {
   const { lists, others } = useMemo((): SeenBy => seenBy(person, rows), [person, rows]);
   if (lists.length + others.length === 0) return <Empty words={t('seen.nothing', { name: person.name })} />;
   const items = (some: SeenBy['others']) => (

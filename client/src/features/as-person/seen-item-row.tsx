@@ -1,4 +1,4 @@
-import { isLate, openParts, type MemoryRows, type Person } from '@kotiva/core';
+import { isLate, openParts, type Reader, type Person } from '@kotiva/core';
 import type { SeenItem } from '@kotiva/core/views/seen-by';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Row } from '@/ui';
@@ -8,7 +8,7 @@ import { sayDue, sayMoment } from '@/words/dates.ts';
 interface SeenItemRowProps {
   seen: SeenItem;
   /** What both see. */
-  rows: MemoryRows;
+  rows: Reader;
   person: Person;
 }
 

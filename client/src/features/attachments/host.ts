@@ -1,4 +1,4 @@
-import { allows, type Attachment, type Comment, type Item, type MemoryRows, type Person } from '@kotiva/core';
+import { allows, type Attachment, type Comment, type Item, type Reader, type Person } from '@kotiva/core';
 
 /** What files are with, and what somebody may do there. */
 export interface FileHost {
@@ -12,7 +12,7 @@ export interface FileHost {
   readers?: string;
 }
 
-export function hostOfItem(item: Item, me: Person, rows: MemoryRows): FileHost {
+export function hostOfItem(item: Item, me: Person, rows: Reader): FileHost {
   const reader = rows;
   return {
     id: item.id,

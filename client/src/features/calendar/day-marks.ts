@@ -1,4 +1,4 @@
-import { daysOffOf, isAwayOn, isHere, weekdayOf, type House, type MemoryRows, type Person } from '@kotiva/core';
+import { daysOffOf, isAwayOn, isHere, weekdayOf, type House, type Reader, type Person } from '@kotiva/core';
 import { t, together } from '@/words';
 
 /** What makes a day other than the rest. */
@@ -12,7 +12,7 @@ export interface DayMarks {
   capacity: number | null;
 }
 
-export function marksOf(date: string, personId: string | null, rows: MemoryRows, house: House): DayMarks {
+export function marksOf(date: string, personId: string | null, rows: Reader, house: House): DayMarks {
   const holiday = daysOffOf(house).get(date) ?? null;
   const people = rows.all('person').filter((person) => isHere(person) && (personId === null || person.id === personId));
   const away = people.filter(({ id }) => isAwayOn(id, date, rows));

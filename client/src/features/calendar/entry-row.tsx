@@ -1,4 +1,4 @@
-import { endOf, overlapsOf, type CalendarEntry, type MemoryRows } from '@kotiva/core';
+import { endOf, overlapsOf, type CalendarEntry, type Reader } from '@kotiva/core';
 import { useState } from 'react';
 import { ItemRow, nameOf, useOpenItem } from '@/features/item';
 import { OccurrenceSheet } from '@/features/occurrence';
@@ -42,7 +42,7 @@ export function EntryRow({ entry, day, place, onMove }: EntryRowProps) {
 }
 
 /** Whose intention it is, where it is not one’s own. */
-const sayPlanned = ([holder]: readonly string[], meId: string, rows: MemoryRows): string =>
+const sayPlanned = ([holder]: readonly string[], meId: string, rows: Reader): string =>
   holder === undefined || holder === meId ? t('calendar.planned') : t('calendar.plannedBy', { name: nameOf(rows, holder) });
 
 /** One that is still to come: whose turn it would be. */

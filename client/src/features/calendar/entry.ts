@@ -1,4 +1,4 @@
-import { isEntryDone, type CalendarEntry, type MemoryRows } from '@kotiva/core';
+import { isEntryDone, type CalendarEntry, type Reader } from '@kotiva/core';
 import { choreOf } from '@/features/item';
 import { oneAhead, type One } from '@/features/occurrence';
 
@@ -11,7 +11,7 @@ export const keyOf = (entry: CalendarEntry): string =>
       : `${entry.kind} ${entry.item.id} ${entry.kind === 'plan' ? entry.personIds.join() : ''}`;
 
 /** The occurrence an entry stands for, or null: it is no chore's, or that can't be seen from here. */
-export function oneOf(entry: CalendarEntry, rows: MemoryRows): One | null {
+export function oneOf(entry: CalendarEntry, rows: Reader): One | null {
   if (entry.kind === 'ahead') return oneAhead(entry.ahead);
   if (entry.kind !== 'due' || entry.done) return null;
   const { item } = entry;

@@ -1,4 +1,4 @@
-import { isOver, madeOf, occurrenceAfter, type ChoreHouse, type MemoryRows, type Series } from '@kotiva/core';
+import { isOver, madeOf, occurrenceAfter, type ChoreHouse, type Reader, type Series } from '@kotiva/core';
 import { useMemo } from 'react';
 import { useOpenHouse } from '@/store/store.ts';
 
@@ -21,7 +21,7 @@ export function useGoingOn(): GoingOn[] {
 }
 
 /** Undefined: it has ended. */
-function nextOf(series: Series, rows: MemoryRows, house: ChoreHouse): string | null | undefined {
+function nextOf(series: Series, rows: Reader, house: ChoreHouse): string | null | undefined {
   const made = madeOf(series.id, rows);
   const open = made.find((item) => !isOver(item, rows));
   if (open) return open.due;

@@ -1,4 +1,4 @@
-import { fieldKey, fieldsOf, type FieldKey, type MemoryRows, type OwnField } from '@kotiva/core';
+import { fieldKey, fieldsOf, type FieldKey, type Reader, type OwnField } from '@kotiva/core';
 import { t } from '@/words';
 
 /** A field a view can be sorted, grouped or laid out by, as it is called there. */
@@ -9,7 +9,7 @@ export interface FieldChoice {
 }
 
 /** The fields of these lists and of the house. Where two lists are looked at, each list’s is called by the list too. */
-export function fieldsAmong(listIds: Iterable<string | null>, rows: MemoryRows): FieldChoice[] {
+export function fieldsAmong(listIds: Iterable<string | null>, rows: Reader): FieldChoice[] {
   const found = new Map<string, OwnField>();
   for (const listId of new Set([null, ...listIds])) for (const field of fieldsOf(listId, rows)) found.set(field.id, field);
   const fields = [...found.values()];
@@ -17,7 +17,7 @@ export function fieldsAmong(listIds: Iterable<string | null>, rows: MemoryRows):
   return fields.map((field) => ({ key: fieldKey(field.id), field, words: wordsOf(field, lists.size > 1, rows) }));
 }
 
-function wordsOf({ name, listId }: OwnField, isAmongSeveral: boolean, rows: MemoryRows): string {
+function wordsOf({ name, listId }: OwnField, isAmongSeveral: boolean, rows: Reader): string {
   const list = listId === null || !isAmongSeveral ? undefined : rows.find('list', listId);
   return list === undefined ? name : t('field.ofList', { name, list: list.name });
 }

@@ -1,4 +1,4 @@
-import { calendarDateOf, countingParts, findItems, isDone, readFindQuery, withBelowTags, type FindQuery, type Item, type MemoryRows } from '@kotiva/core';
+import { calendarDateOf, countingParts, findItems, isDone, readFindQuery, withBelowTags, type FindQuery, type Item, type Reader } from '@kotiva/core';
 import { useMemo } from 'react';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { useBeyond, type Beyond } from '@/store/use-beyond.ts';
@@ -29,9 +29,9 @@ export function useFound(typed: string, settled: string, withDone: boolean): Fin
   return { found: isDoneToo ? [...open, ...done] : open, onlyDone: isDoneToo || query.onlyOpen || open.length > 0 ? 0 : done.length, reached };
 }
 
-const namesOf = (rows: MemoryRows, today: string) => ({ tags: rows.all('tag').filter(({ removedAt }) => removedAt === null), people: rows.all('person'), today }); // prettier-ignore
+const namesOf = (rows: Reader, today: string) => ({ tags: rows.all('tag').filter(({ removedAt }) => removedAt === null), people: rows.all('person'), today }); // prettier-ignore
 
-function foundIn({ words, tagIds, personIds, due, onlyOpen }: FindQuery, rows: MemoryRows): Item[] {
+function foundIn({ words, tagIds, personIds, due, onlyOpen }: FindQuery, rows: Reader): Item[] {
   const isNarrowed = tagIds.length + personIds.length > 0 || due !== null || onlyOpen;
   const some = isNarrowed && words.trim() === '' ? rows.all('item').filter(({ removedAt }) => removedAt === null) : findItems(words, rows);
   if (!isNarrowed) return some;

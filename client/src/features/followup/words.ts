@@ -1,11 +1,11 @@
-import { calendarDateOf, daysBetween, isLate, progressOf, waitedDays, type FollowUp, type House, type Item, type MemoryRows, type Part } from '@kotiva/core';
+import { calendarDateOf, daysBetween, isLate, progressOf, waitedDays, type FollowUp, type House, type Item, type Reader, type Part } from '@kotiva/core';
 import { choreOf, nameOf, sayItemsNextNudge } from '@/features/item';
 import { t } from '@/words';
 import { sayInstant, sayMoment } from '@/words/dates.ts';
 import { sayRuleShort } from '@/words/rules.ts';
 
 /** Why an item stands where it stands, and when somebody is asked next, in a line. */
-export function sayWhy(followUp: FollowUp, rows: MemoryRows, now: string, house: House): string {
+export function sayWhy(followUp: FollowUp, rows: Reader, now: string, house: House): string {
   const next = sayItemsNextNudge(followUp.item, house, rows, now);
   const isOut = followUp.group !== 'back' && followUp.part !== null;
   const series = choreOf(followUp.item, rows);
@@ -30,7 +30,7 @@ function sayWhen(item: Item, part: Part | null, now: string, zone: string): stri
   return days === 0 ? t('follow.due', { when }) : t('follow.dueLate', { when, late: t('due.daysLate', { count: -days }) });
 }
 
-function sayReason({ item, reason, part, parts }: FollowUp, rows: MemoryRows, now: string, zone: string): string {
+function sayReason({ item, reason, part, parts }: FollowUp, rows: Reader, now: string, zone: string): string {
   const name = nameOf(rows, part?.personId ?? null);
   const said = (kind: 'reason' | 'question') =>
     rows

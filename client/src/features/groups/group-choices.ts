@@ -1,4 +1,4 @@
-import { groupsOf, isAwayOn, membersOf, type MemoryRows, type PeopleGroup, type Person } from '@kotiva/core';
+import { groupsOf, isAwayOn, membersOf, type Reader, type PeopleGroup, type Person } from '@kotiva/core';
 
 /** A group with who of it can be chosen: `there` on that day, and `away`. */
 export interface GroupChoice {
@@ -8,7 +8,7 @@ export interface GroupChoice {
 }
 
 /** The groups of the house, each with who of it is there on a day. Empty ones are left out. */
-export const groupChoices = (day: string, rows: MemoryRows, without: readonly string[] = []): GroupChoice[] =>
+export const groupChoices = (day: string, rows: Reader, without: readonly string[] = []): GroupChoice[] =>
   groupsOf(rows).flatMap((group) => {
     const members = membersOf(group, rows).filter(({ id }) => !without.includes(id));
     const isAway = ({ id }: Person) => isAwayOn(id, day, rows);

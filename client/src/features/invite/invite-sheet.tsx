@@ -1,4 +1,4 @@
-import { byPosition, isHere, relationToList, type Access, type House, type List, type MemoryRows, type Role } from '@kotiva/core';
+import { byPosition, isHere, relationToList, type Access, type House, type List, type Reader, type Role } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -118,7 +118,7 @@ export function InviteSheet({ name, list, onClose }: { name?: string; /** The li
 }
 
 /** The first one who is let in may edit all there is; later ones what others see too. */
-function openedAtFirst(lists: readonly List[], house: House, rows: MemoryRows): List[] {
+function openedAtFirst(lists: readonly List[], house: House, rows: Reader): List[] {
   const isAlone = rows.all('person').filter((person) => isHere(person) && person.accountId !== null).length === 1;
   const isShared = ({ id }: List) => rows.by('share', 'listId', id).some((share) => share.access !== null);
   return lists.filter((one) => one.id !== house.hintsListId && (isAlone || isShared(one)));

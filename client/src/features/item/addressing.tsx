@@ -1,4 +1,4 @@
-import { allows, isHere, type Item, type MemoryRows, type PeopleGroup, type Person } from '@kotiva/core';
+import { allows, isHere, type Item, type Reader, type PeopleGroup, type Person } from '@kotiva/core';
 import { mentionBegun } from '@kotiva/core/model/mention';
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
@@ -48,13 +48,13 @@ export function Names({ item, words, people, groups, onChoose }: NamesProps) {
 }
 
 /** Those of whom somebody has to be asked first: they are addressed, can’t see the item, and can be let in. */
-export const canBeLetIn = (named: readonly Person[], item: Item, rows: MemoryRows): Person[] =>
+export const canBeLetIn = (named: readonly Person[], item: Item, rows: Reader): Person[] =>
   named.filter((person) => person.role !== 'outside' && !canOpenItem(item, person, rows));
 
-export const mayLetIn = (item: Item, person: Person, rows: MemoryRows): boolean => allows({ permission: 'pass-on', item: item.id }, person, rows);
+export const mayLetIn = (item: Item, person: Person, rows: Reader): boolean => allows({ permission: 'pass-on', item: item.id }, person, rows);
 
 /** Who could let them in, asked in one’s stead: who gave it, whose list it lies in, who made it. */
-export function whoLetsIn(item: Item, me: Person, rows: MemoryRows): Person | null {
+export function whoLetsIn(item: Item, me: Person, rows: Reader): Person | null {
   const given = rows.by('part', 'itemId', item.id).find(({ personId, takenBackAt }) => personId === me.id && takenBackAt === null);
   const list = item.listId === null ? undefined : rows.find('list', item.listId);
   for (const id of [given?.giverId, list?.ownerId ?? null, item.makerId]) {

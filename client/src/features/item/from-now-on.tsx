@@ -1,4 +1,4 @@
-import { choreFileOf, isDone, type Attachment, type Item, type MemoryRows, mayChangeChore } from '@kotiva/core';
+import { choreFileOf, isDone, type Attachment, type Item, type Reader, mayChangeChore } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { attachmentsOf } from '@/features/files';
@@ -17,12 +17,12 @@ interface Known {
   files: ReadonlySet<string>;
 }
 
-const stepsOf = (item: Item, rows: MemoryRows): Item[] => rows.by('item', 'parentId', item.id).filter(({ removedAt }) => removedAt === null);
+const stepsOf = (item: Item, rows: Reader): Item[] => rows.by('item', 'parentId', item.id).filter(({ removedAt }) => removedAt === null);
 
 /** What has come and is simply with it. */
-const filesOf = (item: Item, rows: MemoryRows): Attachment[] => attachmentsOf(rows, item.id).filter((file) => file.partId === null && file.arrivedAt !== null);
+const filesOf = (item: Item, rows: Reader): Attachment[] => attachmentsOf(rows, item.id).filter((file) => file.partId === null && file.arrivedAt !== null);
 
-const knownOf = (item: Item, rows: MemoryRows): Known => ({
+const knownOf = (item: Item, rows: Reader): Known => ({
   steps: new Set(stepsOf(item, rows).map(({ id }) => id)),
   notes: item.notes,
   tags: item.tagIds.join(),

@@ -1,4 +1,4 @@
-import { countingParts, isDone, isLate, openParts, openWaits, progressOf, readingsOf, type Detail, type Item, type MemoryRows } from '@kotiva/core';
+import { countingParts, isDone, isLate, openParts, openWaits, progressOf, readingsOf, type Detail, type Item, type Reader } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { addressOf, firstPicture } from '@/features/files';
 import { everythingUnder } from '@/features/pages';
@@ -46,7 +46,7 @@ function useTagWords({ tagIds }: Item, isChoosing: boolean): TagWord[] {
 }
 
 /** What it says in its fields: “Depth 2.5 m”. */
-const fieldsSaid = (item: Item, rows: MemoryRows): string[] =>
+const fieldsSaid = (item: Item, rows: Reader): string[] =>
   readingsOf(item, rows).flatMap(({ field, value, isFaint }) => (value === null || isFaint ? [] : `${field.name} ${sayFieldValue(value, field, rows)}`));
 
 /** What is shown of an item wherever it stands: the knot one ties, the title, who shares it, what is due. */

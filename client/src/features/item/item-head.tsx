@@ -1,4 +1,4 @@
-import { byPosition, isDone, pinId, type Item, type MemoryRows } from '@kotiva/core';
+import { byPosition, isDone, pinId, type Item, type Reader } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { everythingUnder } from '@/features/pages';
@@ -165,7 +165,7 @@ function sizeEntries(wide: boolean, frame: Frame, resize: (size: ItemSize) => vo
 }
 
 /** The menu's ways of what dragging does. */
-function moveEntries(item: Item, rows: MemoryRows, move: (where: { after?: string | null; before?: string }) => void): MenuEntry[] {
+function moveEntries(item: Item, rows: Reader, move: (where: { after?: string | null; before?: string }) => void): MenuEntry[] {
   const siblings = (
     item.parentId
       ? rows.by('item', 'parentId', item.parentId)

@@ -1,4 +1,4 @@
-import { folded, isDone, type Item, type MemoryRows } from '@kotiva/core';
+import { folded, isDone, type Item, type Reader } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useOpenHouse } from '@/store/store.ts';
@@ -54,7 +54,7 @@ export function ItemPicker({ label, chosen, except, nearList, error, onChoose }:
   );
 }
 
-function itemsWith(typed: string, nearList: string | null, except: readonly string[], rows: MemoryRows): Item[] {
+function itemsWith(typed: string, nearList: string | null, except: readonly string[], rows: Reader): Item[] {
   const letters = folded(typed.trim());
   const near: Item[] = [];
   const far: Item[] = [];
@@ -68,7 +68,7 @@ function itemsWith(typed: string, nearList: string | null, except: readonly stri
   return [...near, ...far].slice(0, SHOWN);
 }
 
-function whereOf({ listId, parentId }: Item, rows: MemoryRows): string | undefined {
+function whereOf({ listId, parentId }: Item, rows: Reader): string | undefined {
   const parent = parentId === null ? undefined : rows.find('item', parentId);
   const list = listId === null ? undefined : rows.find('list', listId);
   const words = [list?.name ?? null, parent?.title ?? null].filter(Boolean).join(' · ');

@@ -1,4 +1,4 @@
-import { waitsForTie, type Item, type MemoryRows, type Part } from '@kotiva/core';
+import { waitsForTie, type Item, type Reader, type Part } from '@kotiva/core';
 import type { KnotState, Strand } from '@/ui';
 import { t, type WordKey } from '@/words';
 import { nameOf, personOf } from '@/words/people.ts';
@@ -29,15 +29,15 @@ export function knotOf(item: Pick<Item, 'confirm'>, part: Part): KnotState {
 export { nameOf, personOf };
 
 /** The parts of an item that were given to somebody and not taken back, in the order they were given; at once, as they came to the house. */
-export const givenParts = (rows: MemoryRows, itemId: string): Part[] =>
+export const givenParts = (rows: Reader, itemId: string): Part[] =>
   rows
     .by('part', 'itemId', itemId)
     .filter((part) => part.personId !== null && part.takenBackAt === null)
     .sort((a, b) => ((a.givenAt ?? '') < (b.givenAt ?? '') ? -1 : (a.givenAt ?? '') > (b.givenAt ?? '') ? 1 : arrivalOf(rows, a) - arrivalOf(rows, b)));
 
-const arrivalOf = (rows: MemoryRows, part: Part): number => personOf(rows, part.personId)?.stamps['']?.s ?? 0;
+const arrivalOf = (rows: Reader, part: Part): number => personOf(rows, part.personId)?.stamps['']?.s ?? 0;
 
-export function strandsOf(item: Item, parts: readonly Part[], rows: MemoryRows): Strand[] {
+export function strandsOf(item: Item, parts: readonly Part[], rows: Reader): Strand[] {
   return parts.map((part) => {
     const person = personOf(rows, part.personId);
     return { key: part.id, state: knotOf(item, part), colour: person?.colour ?? null, mark: person?.mark ?? '' };
@@ -45,5 +45,5 @@ export function strandsOf(item: Item, parts: readonly Part[], rows: MemoryRows):
 }
 
 /** "Leila: checked off, Noor: seen": what a thread says without pictures. */
-export const sayStrands = (item: Item, parts: readonly Part[], rows: MemoryRows): string =>
+export const sayStrands = (item: Item, parts: readonly Part[], rows: Reader): string =>
   parts.map((part) => `${nameOf(rows, part.personId)}: ${t(`knot.${knotOf(item, part)}` as WordKey)}`).join(', ');

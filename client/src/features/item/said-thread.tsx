@@ -1,4 +1,4 @@
-import { allows, isPicture, type Attachment, type Comment, type Item, type MemoryRows, type Person } from '@kotiva/core';
+import { allows, isPicture, type Attachment, type Comment, type Item, type Reader, type Person } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { addressOf, attachmentsOf } from '@/features/files';
@@ -40,20 +40,20 @@ export function SaidThread({ item, onAnswer }: { item: Item; onAnswer: (commentI
 
 const byTime = (a: Said, b: Said): number => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.key < b.key ? -1 : 1);
 
-const remarksOf = (item: Item, me: Person, rows: MemoryRows): Said[] =>
+const remarksOf = (item: Item, me: Person, rows: Reader): Said[] =>
   rows
     .by('comment', 'itemId', item.id)
     .filter(({ removedAt, authorId }) => removedAt === null || authorId === me.id)
     .map((comment) => ({ key: comment.id, at: comment.at, comment }));
 
 /** Photos that answered what was asked for at a check-off. */
-const photosOf = (item: Item, rows: MemoryRows): Said[] =>
+const photosOf = (item: Item, rows: Reader): Said[] =>
   attachmentsOf(rows, item.id)
     .filter(({ partId }) => partId !== null)
     .map((photo) => ({ key: photo.id, at: photo.at, photo }));
 
 /** One message given to several is said once. */
-function messagesOf(item: Item, rows: MemoryRows): Said[] {
+function messagesOf(item: Item, rows: Reader): Said[] {
   const messages = new Map<string, Said>();
   for (const { id, message, giverId, givenAt, takenBackAt } of rows.by('part', 'itemId', item.id))
     if (message && givenAt && !takenBackAt) messages.set(`${giverId} ${message}`, { key: id, at: givenAt, message, authorId: giverId });

@@ -6,7 +6,7 @@ import {
   WEEKDAYS,
   type Alarm,
   type House,
-  type MemoryRows,
+  type Reader,
   type PlaceTrigger,
   type Trigger,
 } from '@kotiva/core';
@@ -18,7 +18,7 @@ import { nameOf } from './knot-of.ts';
 
 /** What reminders are worded with. */
 export interface SayingAlarms {
-  rows: MemoryRows;
+  rows: Reader;
   now: string;
   zone: string;
 }
@@ -44,7 +44,7 @@ export function sayTrigger(trigger: Trigger, { rows, now, zone }: SayingAlarms):
   }
 }
 
-function sayPlaceTrigger({ place: placeId, on, who, from, until, days, fallback }: PlaceTrigger, rows: MemoryRows): string {
+function sayPlaceTrigger({ place: placeId, on, who, from, until, days, fallback }: PlaceTrigger, rows: Reader): string {
   const place = rows.find('place', placeId);
   const name = place === undefined ? t('alarm.somewhere') : place.name;
   const when = [
@@ -84,7 +84,7 @@ function sayDuration({ weeks, days, hours, minutes }: Temporal.Duration): string
 }
 
 /** When a reminder rings, as people say it, or why it does not. */
-export function sayRing(alarm: Alarm, house: House, rows: MemoryRows, now: string): string {
+export function sayRing(alarm: Alarm, house: House, rows: Reader, now: string): string {
   const ring = nextRing(alarm, house, rows);
   if (ring) return t('alarm.rings', { when: sayMoment(wallClockOf(ring.at, house.zone), now, house.zone) });
   if (alarm.trigger.kind === 'place') return t('alarm.everyVisit');
@@ -96,21 +96,21 @@ export function sayRing(alarm: Alarm, house: House, rows: MemoryRows, now: strin
 }
 
 /** A person's reminders of an item that are still to ring, or wait for their date; those for several count for each of them. */
-export const alarmsOf = (rows: MemoryRows, itemId: string, personId: string): Alarm[] =>
+export const alarmsOf = (rows: Reader, itemId: string, personId: string): Alarm[] =>
   rows
     .by('alarm', 'itemId', itemId)
     .filter((alarm) => alarm.removedAt === null && (alarm.personId === personId || (isPlaceAlarm(alarm) && alarm.trigger.among.includes(personId))))
     .sort((a, b) => (a.stamps['']?.s ?? 0) - (b.stamps['']?.s ?? 0));
 
 /** The same with those one set for somebody else: both see them. */
-export function alarmsSeenBy(rows: MemoryRows, itemId: string, personId: string): Alarm[] {
+export function alarmsSeenBy(rows: Reader, itemId: string, personId: string): Alarm[] {
   const own = alarmsOf(rows, itemId, personId);
   const forOthers = rows.by('alarm', 'itemId', itemId).filter((alarm) => alarm.removedAt === null && alarm.makerId === personId && !own.includes(alarm));
   return [...own, ...forOthers];
 }
 
 /** Whether it can still ring, by the clock or otherwise. */
-export const isToRing = (alarm: Alarm, house: House, rows: MemoryRows): boolean =>
+export const isToRing = (alarm: Alarm, house: House, rows: Reader): boolean =>
   nextRing(alarm, house, rows) !== null ||
   alarm.trigger.kind === 'place' ||
   alarm.trigger.kind === 'situation' ||

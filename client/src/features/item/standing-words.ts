@@ -1,11 +1,11 @@
-import { waitsForTie, type Item, type MemoryRows, type Part } from '@kotiva/core';
+import { waitsForTie, type Item, type Reader, type Part } from '@kotiva/core';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { nameOf } from './knot-of.ts';
 import { sayAnswer } from './say-answer.ts';
 
 /** Where a part stands, in a line: "checked off today 10:42", "under way, 40 %". */
-export function sayStanding(item: Item, part: Part, rows: MemoryRows, now: string, zone: string): string {
+export function sayStanding(item: Item, part: Part, rows: Reader, now: string, zone: string): string {
   const when = (instant: string | null) => (instant ? sayInstant(instant, now, zone) : '');
   if (part.excusedAt) return t('standing.excused');
   if (part.passedTo) return t(part.standing === 'declined' ? 'standing.declinedPassed' : 'standing.passed', { name: nameOf(rows, part.passedTo) });
@@ -30,7 +30,7 @@ export function sayStanding(item: Item, part: Part, rows: MemoryRows, now: strin
 /** A tap that arrived more than a minute after it was made shows both times. */
 const LATE_ARRIVAL_MS = 60_000;
 
-function sayCompleted(item: Item, part: Part, rows: MemoryRows, when: (instant: string | null) => string): string {
+function sayCompleted(item: Item, part: Part, rows: Reader, when: (instant: string | null) => string): string {
   const words = [t('standing.done', { when: when(part.completedAt) })];
   if (part.answer) words.push(sayAnswer(item, part.answer));
   const arrived = Date.parse(part.arrivedAt ?? '') - Date.parse(part.completedAt ?? '');

@@ -1,4 +1,4 @@
-import { allows, relationsToItem, isDone, progressOf, type Item, type MemoryRows, type Part, type Person, type Reason } from '@kotiva/core';
+import { allows, relationsToItem, isDone, progressOf, type Item, type Reader, type Part, type Person, type Reason } from '@kotiva/core';
 import { useDispatch } from 'react-redux';
 import { answerAsked } from '@/store/wanted.ts';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -7,10 +7,10 @@ import { t } from '@/words';
 import { playTied } from './tie-sound.ts';
 import { nameOf } from './knot-of.ts';
 
-export const relations = (item: Item, person: Person, rows: MemoryRows) => relationsToItem(item, person, rows);
+export const relations = (item: Item, person: Person, rows: Reader) => relationsToItem(item, person, rows);
 
 /** The part that a tap of this person ties: their own, else nobody's if they may check here. */
-export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: MemoryRows): Part | null {
+export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: Reader): Part | null {
   const own = parts.find((part) => part.personId === me.id && !part.takenBackAt && !part.passedTo);
   if (own) return own;
   const nobody = parts.find((part) => part.personId === null && !part.takenBackAt);
@@ -62,18 +62,18 @@ export function useMyKnot(item: Item): { mine: Part | null; tie: () => void } {
   return { mine, tie: () => mine && tie(item, mine) };
 }
 
-function sayProgress(item: Item, rows: MemoryRows): string {
+function sayProgress(item: Item, rows: Reader): string {
   const { done, of } = progressOf(item, rows.by('part', 'itemId', item.id));
   return of > 1 ? t('said.checkedOf', { title: item.title, done: done + 1, of }) : t('said.checked', { title: item.title });
 }
 
-function othersWhoDid(item: Item, rows: MemoryRows, me: Person): boolean {
+function othersWhoDid(item: Item, rows: Reader, me: Person): boolean {
   const parts = rows.by('part', 'itemId', item.id);
   return item.policy === 'any' && isDone(item, parts) && parts.some((part) => part.standing === 'completed' && part.personId !== me.id);
 }
 
 /** Ticking the last open step asks whether the whole is done. */
-function wholeToOffer(step: Item, me: Person, rows: MemoryRows): { item: Item; part: Part } | null {
+function wholeToOffer(step: Item, me: Person, rows: Reader): { item: Item; part: Part } | null {
   if (step.parentId === null) return null;
   const parent = rows.find('item', step.parentId);
   if (parent === undefined) return null;

@@ -9,13 +9,13 @@ import {
   type Arrangeable,
   type BoardBy,
   type BoardColumn,
-  type MemoryRows,
+  type Reader,
 } from '@kotiva/core';
 import { headField } from '@/features/arrange';
 import { t } from '@/words';
 
 /** The columns of a board before any item is in them, in their order. */
-export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: MemoryRows): (string | null)[] {
+export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: Reader): (string | null)[] {
   const lists = new Set(entries.map(({ item }) => item.listId));
   if (isFieldKey(by)) {
     const field = rows.find('ownField', fieldOfKey(by));
@@ -44,7 +44,7 @@ export function columnsOf(by: BoardBy, entries: readonly Arrangeable[], rows: Me
 }
 
 /** What stands above a column. */
-export function sayColumn({ key }: Pick<BoardColumn<unknown>, 'key'>, by: BoardBy, rows: MemoryRows): string {
+export function sayColumn({ key }: Pick<BoardColumn<unknown>, 'key'>, by: BoardBy, rows: Reader): string {
   if (isFieldKey(by)) return headField(by, key, rows);
   if (by === 'importance') return t(`board.importance.${(key ?? '0') as '0' | '1' | '2' | '3'}`);
   if (key === null) return t(`board.without.${by}`);

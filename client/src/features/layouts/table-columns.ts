@@ -5,7 +5,7 @@ import {
   type Arrangement,
   type Column,
   type FieldKey,
-  type MemoryRows,
+  type Reader,
   type Sorting,
   type TableColumn,
 } from '@kotiva/core';
@@ -33,7 +33,7 @@ const SORT_OF: Record<Exclude<ColumnId, FieldKey>, Exclude<Sorting, 'usual'> | n
 export const sortOf = (id: ColumnId): Exclude<Sorting, 'usual'> | null => (isFieldKey(id) ? id : SORT_OF[id]);
 
 /** What a column is called. */
-export const nameOfColumn = (id: ColumnId, rows: MemoryRows): string => (isFieldKey(id) ? nameOfField(id, rows) : t(`column.${id}`));
+export const nameOfColumn = (id: ColumnId, rows: Reader): string => (isFieldKey(id) ? nameOfField(id, rows) : t(`column.${id}`));
 
 export const columnsOf = ({ columns }: Pick<Arrangement, 'columns'>): readonly TableColumn[] => columns ?? USUAL_COLUMNS;
 

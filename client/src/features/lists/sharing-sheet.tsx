@@ -1,4 +1,4 @@
-import { groupsOf, membersOf, relationToList, isHere, shareId, type Access, type List, type MemoryRows } from '@kotiva/core';
+import { groupsOf, membersOf, relationToList, isHere, shareId, type Access, type List, type Reader } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useGiveAll } from '@/features/item';
@@ -125,7 +125,7 @@ function SharingWithGroups({ list }: { list: List }) {
   });
 }
 
-function accessOf(listId: string, personId: string, rows: MemoryRows): Access | null {
+function accessOf(listId: string, personId: string, rows: Reader): Access | null {
   const share = rows.find('share', shareId(listId, personId));
   return share?.access ?? null;
 }

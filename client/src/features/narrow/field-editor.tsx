@@ -1,4 +1,4 @@
-import { isHere, readField, type FieldAsk, type FilterCondition, type MemoryRows, type OwnField } from '@kotiva/core';
+import { isHere, readField, type FieldAsk, type FilterCondition, type Reader, type OwnField } from '@kotiva/core';
 import { MOST_NAMED } from '@kotiva/core/filtering';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -75,7 +75,7 @@ function Asks({ field, asks, onChange }: AsksProps) {
   }
 }
 
-const answersOf = ({ kind, options }: OwnField, rows: MemoryRows) =>
+const answersOf = ({ kind, options }: OwnField, rows: Reader) =>
   (kind === 'choice' ? options : rows.all('person').filter(isHere)).map(({ id, name }) => ({ value: id, words: name }));
 
 /** From and to; what is no number yet stays in its field, and asks for nothing. */

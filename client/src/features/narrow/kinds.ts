@@ -1,4 +1,4 @@
-import { isHere, type FilterCondition, type MemoryRows } from '@kotiva/core';
+import { isHere, type FilterCondition, type Reader } from '@kotiva/core';
 import type { Option } from '@/ui';
 import { t, type WordKey } from '@/words';
 
@@ -14,7 +14,7 @@ export const kindOf = (condition: FilterCondition): Kind | null => {
 export const wordOfKind = (kind: Kind): string => t(`filter.kind.${kind}` as WordKey);
 
 /** What there is to choose from, by name; of what was removed nothing. */
-export function choicesOf(kind: Kind, rows: MemoryRows): Option<string>[] {
+export function choicesOf(kind: Kind, rows: Reader): Option<string>[] {
   const people = () => rows.all('person').filter(isHere);
   switch (kind) {
     case 'tag':

@@ -1,4 +1,4 @@
-import type { Filter, MemoryRows, Person } from '@kotiva/core';
+import type { Filter, Reader, Person } from '@kotiva/core';
 import { demandsOf } from '@kotiva/core/filtering';
 import type { CaptureContext } from '@/features/capture';
 import { useOpenHouse } from '@/store/store.ts';
@@ -11,7 +11,7 @@ export function useDemands(filter: Filter): CaptureContext {
   return takenOver(filter, me, rows);
 }
 
-export function takenOver(filter: Filter, me: Person, rows: MemoryRows): CaptureContext {
+export function takenOver(filter: Filter, me: Person, rows: Reader): CaptureContext {
   const { demands, open } = demandsOf(filter);
   const tags = demands.tagIds.flatMap((id) => nameOf('tag', id, rows));
   const person = demands.personId === 'me' ? me.id : demands.personId === 'nobody' ? undefined : demands.personId;
@@ -39,7 +39,7 @@ export function takenOver(filter: Filter, me: Person, rows: MemoryRows): Capture
   };
 }
 
-function nameOf(noun: 'tag' | 'list' | 'person', id: string, rows: MemoryRows): string[] {
+function nameOf(noun: 'tag' | 'list' | 'person', id: string, rows: Reader): string[] {
   const row = rows.find(noun, id);
   return row === undefined ? [] : [row.name];
 }

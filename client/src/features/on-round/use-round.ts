@@ -1,4 +1,4 @@
-import { isDone, nextStop, type ErrandRound, type MemoryRows, type RoundStop } from '@kotiva/core';
+import { isDone, nextStop, type ErrandRound, type Reader, type RoundStop } from '@kotiva/core';
 import { useOpenHouse } from '@/store/store.ts';
 
 /** The round one is on, with where one goes next; null: on none. */
@@ -8,12 +8,12 @@ export function useMyRound(): { round: ErrandRound; next: RoundStop | null } | n
   return round ? { round, next: nextStop(round, (id) => isOpen(id, rows)) } : null;
 }
 
-function isOpen(itemId: string, rows: MemoryRows): boolean {
+function isOpen(itemId: string, rows: Reader): boolean {
   const item = rows.find('item', itemId);
   return item !== undefined && item.removedAt === null && !isDone(item, rows.by('part', 'itemId', itemId));
 }
 
 /** What is still ahead of one, the next first. */
-export function stopsAhead({ stops, passed }: ErrandRound, rows: MemoryRows): RoundStop[] {
+export function stopsAhead({ stops, passed }: ErrandRound, rows: Reader): RoundStop[] {
   return stops.filter(({ place, items }) => !passed.includes(place) && items.some((id) => isOpen(id, rows)));
 }

@@ -1,7 +1,7 @@
-import { above, type Item, type MemoryRows, type Project } from '@kotiva/core';
+import { above, type Item, type Reader, type Project } from '@kotiva/core';
 
 /** The projects an item belongs to, by itself or with its list; a step with what it is a step of. */
-export function projectsOf(item: Item, rows: MemoryRows): Project[] {
+export function projectsOf(item: Item, rows: Reader): Project[] {
   const found = new Map<string, Project>();
   const take = (field: 'itemId' | 'listId', id: string) => {
     for (const { projectId, endedAt } of rows.by('membership', field, id)) {

@@ -10,7 +10,7 @@ import {
   type Ahead,
   type ChoreHouse,
   type Exception,
-  type MemoryRows,
+  type Reader,
   type Said,
   type Series,
 } from '@kotiva/core';
@@ -34,7 +34,7 @@ export interface Changing {
 }
 
 /** The next six of a chore as it would be, or what is wrong with its rule; and the exceptions that could not be kept. */
-export function previewOf(said: RuleSaid & Said, changing: Changing | null, rows: MemoryRows, house: ChoreHouse): Preview {
+export function previewOf(said: RuleSaid & Said, changing: Changing | null, rows: Reader, house: ChoreHouse): Preview {
   const fault = faultOfRule(said);
   if (fault) return { says: fault };
   const fields = saidOf(said);
@@ -96,7 +96,7 @@ export const Lost = ({ of }: { of: readonly Exception[] }) =>
   );
 
 /** "Fri 4 Dec Petri", with the year where it is another than that of the one before, and the hour where one day has several. */
-function sayNext(next: readonly Ahead[], today: string, rows: MemoryRows): string[] {
+function sayNext(next: readonly Ahead[], today: string, rows: Reader): string[] {
   return next.map(({ series, occurrence: { at }, assigned }, nth) => {
     const before = next[nth - 1]?.occurrence.at ?? today;
     const year = at.slice(0, 4) === before.slice(0, 4) ? '' : ` ${at.slice(0, 4)}`;
@@ -107,7 +107,7 @@ function sayNext(next: readonly Ahead[], today: string, rows: MemoryRows): strin
   });
 }
 
-function nameOf(id: string, rows: MemoryRows): string {
+function nameOf(id: string, rows: Reader): string {
   const person = rows.find('person', id);
   return person === undefined ? '' : person.name;
 }

@@ -1,4 +1,4 @@
-import { holderOf, missedBefore, type Item, type MemoryRows } from '@kotiva/core';
+import { holderOf, missedBefore, type Item, type Reader } from '@kotiva/core';
 import { useOpenHouse } from '@/store/store.ts';
 import { Txt } from '@/ui';
 import { t } from '@/words';
@@ -19,4 +19,4 @@ export function ChoreLines({ item }: { item: Item }) {
 }
 
 /** Of one that is there. */
-const sayTurn = (item: Item, rows: MemoryRows): string | null => sayAssigned(item.turn, holderOf(item, rows), rows);
+const sayTurn = (item: Item, rows: Reader): string | null => sayAssigned(item.turn, holderOf(item, rows), rows);

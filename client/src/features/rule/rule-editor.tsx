@@ -4,7 +4,7 @@ import {
   eachCounts,
   isHere,
   type Item,
-  type MemoryRows,
+  type Reader,
   type Missed,
   type PartOfDay,
   type Series,
@@ -124,7 +124,7 @@ function startOf(of: RuleOf, today: string): RuleForm {
 /** From the one looked at on; from a later day where one is said: what comes before it stays as it is. */
 const splitFrom = (recurrenceId: string, { date }: RuleForm): string => (date > recurrenceId.slice(0, 10) ? date : recurrenceId);
 
-function waysOf({ item, series }: RuleOf, rows: MemoryRows): Ways {
+function waysOf({ item, series }: RuleOf, rows: Reader): Ways {
   const held = item === null ? [] : rows.by('part', 'itemId', item.id).flatMap((part) => (part.personId && !part.takenBackAt ? [part.personId] : []));
   return {
     offDay: series?.offDay ?? 'keep',
@@ -136,7 +136,7 @@ function waysOf({ item, series }: RuleOf, rows: MemoryRows): Ways {
   };
 }
 
-const tagNames = (ids: readonly string[], rows: MemoryRows): string[] =>
+const tagNames = (ids: readonly string[], rows: Reader): string[] =>
   ids.flatMap((id) => {
     const tag = rows.find('tag', id);
     return tag === undefined ? [] : [tag.name];

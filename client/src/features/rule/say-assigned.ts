@@ -1,8 +1,8 @@
-import type { MemoryRows, Turn } from '@kotiva/core';
+import type { Reader, Turn } from '@kotiva/core';
 import { t, together } from '@/words';
 
 /** "Eetu: 95 min in four weeks, the least of those able." Null: it goes without saying. */
-export function sayAssigned(turn: Turn | null, holder: string | null, rows: MemoryRows): string | null {
+export function sayAssigned(turn: Turn | null, holder: string | null, rows: Reader): string | null {
   if (turn === null || turn.kind === 'fixed') return null;
   if (turn.kind === 'nobody') return t('turn.nobody');
   const nameOf = (id: string): string => {

@@ -1,5 +1,5 @@
-import { isDone, type MemoryRows } from '@kotiva/core';
+import { isDone, type Reader } from '@kotiva/core';
 
 /** How many open items carry a tag. What is done may lie further back than this device holds. */
-export const openTagged = (tagId: string, rows: MemoryRows): number =>
+export const openTagged = (tagId: string, rows: Reader): number =>
   rows.by('item', 'tag', tagId).filter((item) => !item.removedAt && !isDone(item, rows.by('part', 'itemId', item.id))).length;

@@ -1,4 +1,4 @@
-import type { MemoryRows, Offset, Template, TemplateItem } from '@kotiva/core';
+import type { Reader, Offset, Template, TemplateItem } from '@kotiva/core';
 import type { Asked } from '@kotiva/core/templates/asked';
 import { t, together } from '@/words';
 import { sayDuration } from '@/words/amounts.ts';
@@ -12,7 +12,7 @@ export function sayOffset({ days, time }: Offset, template: Pick<Template, 'anch
   return time === null ? said : t('template.at', { day: said, time });
 }
 
-export const sayHolders = ({ holders }: Pick<TemplateItem, 'holders'>, rows: MemoryRows): string =>
+export const sayHolders = ({ holders }: Pick<TemplateItem, 'holders'>, rows: Reader): string =>
   together(
     holders.map((holder) => {
       if ('role' in holder) return holder.role;
@@ -22,7 +22,7 @@ export const sayHolders = ({ holders }: Pick<TemplateItem, 'holders'>, rows: Mem
   );
 
 /** What stands below an item of a template: its day, who, how long, what is with it. */
-export function sayTemplateItem(item: TemplateItem, template: Template, rows: MemoryRows): string {
+export function sayTemplateItem(item: TemplateItem, template: Template, rows: Reader): string {
   const firsts = (item.firstIds ?? []).flatMap((id) => {
     const first = rows.find('templateItem', id);
     return first === undefined || first.removedAt !== null ? [] : [`“${first.title}”`];

@@ -1,4 +1,4 @@
-import type { MemoryRows, Template, TemplateItem } from '@kotiva/core';
+import type { Reader, Template, TemplateItem } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useStore } from 'react-redux';
@@ -15,7 +15,7 @@ const VERSION = 1;
 const MOST_BYTES = 4_000_000;
 
 /** People are of one house: in a file they are the roles their names are. Places, situations and files stay where they are. */
-function fileOf(template: Template, items: readonly TemplateItem[], rows: MemoryRows) {
+function fileOf(template: Template, items: readonly TemplateItem[], rows: Reader) {
   const { name, kind, purpose, colour, icon, listKind, anchorName, sections, text } = template;
   const place = new Map(items.map(({ id }, nth) => [id, nth]));
   const nameOf = (id: string) => {
@@ -57,7 +57,7 @@ function fileOf(template: Template, items: readonly TemplateItem[], rows: Memory
   };
 }
 
-export function downloadTemplate(template: Template, items: readonly TemplateItem[], rows: MemoryRows): void {
+export function downloadTemplate(template: Template, items: readonly TemplateItem[], rows: Reader): void {
   const blob = new Blob([JSON.stringify(fileOf(template, items, rows), null, 2)], { type: 'application/json' });
   const link = document.createElement('a');
   link.href = URL.createObjectURL(blob);

@@ -1,4 +1,4 @@
-import type { MemoryRows, Template, TemplateItem } from '@kotiva/core';
+import type { Reader, Template, TemplateItem } from '@kotiva/core';
 import { filledIn } from '@kotiva/core/templates/blanks';
 import { layOut, type Filling } from '@kotiva/core/templates/laid-out';
 import { useRouter } from 'expo-router';
@@ -99,7 +99,7 @@ function fillingOf({ anchor, blanks, roles }: Typed): Filling {
   return { anchor: anchor || null, blanks: said, roles };
 }
 
-function Preview({ item, filling, rows }: { item: TemplateItem; filling: Filling; rows: MemoryRows }) {
+function Preview({ item, filling, rows }: { item: TemplateItem; filling: Filling; rows: Reader }) {
   const { title, due, personIds } = layOut(item, filling);
   const names = personIds.flatMap((id) => {
     const person = rows.find('person', id);

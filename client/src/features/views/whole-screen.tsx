@@ -1,4 +1,4 @@
-import type { Arrangeable, Filter, List, MemoryRows } from '@kotiva/core';
+import type { Arrangeable, Filter, List, Reader } from '@kotiva/core';
 import { useCaptureHere } from '@/features/capture';
 import { BeyondFilter, FilteredItems, NarrowBar, useDemands, useFiltering, useNarrowing } from '@/features/narrow';
 import { Screen } from '@/features/shell';
@@ -42,7 +42,7 @@ export function WholeScreen() {
 }
 
 /** The list all of it lies in, where only one will do. */
-function onlyListOf({ match, conditions }: Filter, rows: MemoryRows): List | null {
+function onlyListOf({ match, conditions }: Filter, rows: Reader): List | null {
   const named = conditions.filter((condition) => condition.of === 'list' && !condition.not && condition.ids.length === 1);
   const [first] = named;
   if (named.length !== 1 || first?.of !== 'list' || (match === 'any' && conditions.length > 1)) return null;
