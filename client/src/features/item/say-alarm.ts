@@ -1,15 +1,4 @@
-import {
-  isPlaceAlarm,
-  momentOf,
-  nextRing,
-  wallClockOf,
-  WEEKDAYS,
-  type Alarm,
-  type House,
-  type Reader,
-  type PlaceTrigger,
-  type Trigger,
-} from '@kotiva/core';
+import { isPlaceAlarm, momentOf, nextRing, wallClockOf, WEEKDAYS, type Alarm, type House, type Reader, type PlaceTrigger, type Trigger } from '@kotiva/core';
 import { Temporal } from 'temporal-polyfill';
 import { either, t, together } from '@/words';
 import { sayHour } from '@/words/customs.ts';

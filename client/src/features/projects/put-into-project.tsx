@@ -47,10 +47,7 @@ export function PutIntoProject({ of, onClose }: { of: Member; onClose: () => voi
 }
 
 /** How a command names it, what it is called, and its projects. */
-function memberOf(
-  of: Member,
-  rows: Reader,
-): { names: { lists: string[] } | { items: string[] } | { notes: string[] }; called: string; links: Membership[] } {
+function memberOf(of: Member, rows: Reader): { names: { lists: string[] } | { items: string[] } | { notes: string[] }; called: string; links: Membership[] } {
   if ('list' in of) return { names: { lists: [of.list.id] }, called: of.list.name, links: rows.by('membership', 'listId', of.list.id) };
   if ('item' in of) return { names: { items: [of.item.id] }, called: of.item.title, links: rows.by('membership', 'itemId', of.item.id) };
   const { id, date } = of.note;

@@ -1,15 +1,4 @@
-import {
-  calendarDateOf,
-  DAY_PARTS,
-  eachCounts,
-  isHere,
-  type Item,
-  type Reader,
-  type Missed,
-  type PartOfDay,
-  type Series,
-  type TurnKind,
-} from '@kotiva/core';
+import { calendarDateOf, DAY_PARTS, eachCounts, isHere, type Item, type Reader, type Missed, type PartOfDay, type Series, type TurnKind } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { GroupChips, groupChoices } from '@/features/groups';
