@@ -1,6 +1,6 @@
 import { TrackedRows, type ChangedRow, type MemoryRows, type Reader, type Row } from '@kotiva/core';
 import { useState, useSyncExternalStore } from 'react';
-import { useStore } from 'react-redux';
+import { shallowEqual, useStore } from 'react-redux';
 import type { HouseState } from './house.ts';
 import { selectRows } from './rows.ts';
 
@@ -53,7 +53,18 @@ class Reading {
 
 interface Kept {
   rows: TrackedRows;
-  value: unknown;
+  value: readonly unknown[];
+  at: string;
+  /** What it was worked out of has changed. */
+  isOver: boolean;
+}
+
+/** Works out a list of things from the rows; `keyOf` says which of them are about the same. */
+export interface Deriving<T> {
+  /** As of which minute or day it is. */
+  at: string;
+  compute: (rows: Reader) => readonly T[];
+  keyOf: (one: T) => string;
 }
 
 /**
@@ -86,16 +97,16 @@ class ShownRows {
   }
 
   /** Something worked out of the rows, once for all who ask, and anew when what it was worked out of has changed. */
-  derived<T>(key: string, compute: (rows: Reader) => T, by: TrackedRows): T {
+  derived<T extends object>(key: string, deriving: Deriving<T>, by: TrackedRows): readonly T[] {
     let kept = this.kept.get(key);
-    if (!kept) {
+    if (!kept || kept.isOver || kept.at !== deriving.at) {
       const rows = this.tracked();
-      kept = { rows, value: compute(rows) };
+      kept = { rows, value: asBefore((kept?.value ?? []) as readonly T[], deriving.compute(rows), deriving.keyOf), at: deriving.at, isOver: false };
       if (this.kept.size >= MOST_KEPT) this.kept.clear();
       this.kept.set(key, kept);
     }
     by.takeOver(kept.rows);
-    return kept.value as T;
+    return kept.value as readonly T[];
   }
 
   private look(): void {
@@ -114,7 +125,7 @@ class ShownRows {
 
   private tell(changes: readonly ChangedRow[] | null): void {
     this.version += 1;
-    for (const [key, { rows }] of this.kept) if (changes === null || rows.isTouchedBy(changes)) this.kept.delete(key);
+    for (const kept of this.kept.values()) kept.isOver ||= changes === null || kept.rows.isTouchedBy(changes);
     // whoever is told may draw at once, and somebody leave
     for (const reading of [...this.readings]) reading.take(changes);
   }
@@ -131,6 +142,16 @@ class ShownRows {
     for (const { noun, id } of this.shown.overlaid()) enter({ noun, id, before: this.base.find(noun, id) });
     return [...stood.values()].map((one) => ({ ...one, after: this.shown.find(one.noun, one.id) })).filter(({ before: was, after }) => !isSame(was, after));
   }
+}
+
+/** What is as it was stays the same object, and the list too where all of it is: whoever draws one of them sees that there is nothing to draw. */
+function asBefore<T extends object>(before: readonly T[], now: readonly T[], keyOf: (one: T) => string): readonly T[] {
+  const known = new Map(before.map((one) => [keyOf(one), one]));
+  const shared = now.map((one) => {
+    const was = known.get(keyOf(one));
+    return was !== undefined && shallowEqual(was, one) ? was : one;
+  });
+  return shared.length === before.length && shared.every((one, nth) => one === before[nth]) ? before : shared;
 }
 
 /** The same to whoever looks at it: when the server has it, and by which number, is nothing to see. */
@@ -157,8 +178,8 @@ export function useRows(): TrackedRows {
 }
 
 /** Something worked out of the rows that several parts of the screen ask for; the key names what, and with what besides the rows. */
-export function useDeriving(): <T>(key: string, compute: (rows: Reader) => T) => T {
+export function useDeriving(): <T extends object>(key: string, deriving: Deriving<T>) => readonly T[] {
   const shown = shownOf(useStore() as HouseStore);
   const rows = useRows();
-  return (key, compute) => shown.derived(key, compute, rows);
+  return (key, deriving) => shown.derived(key, deriving, rows);
 }

@@ -1,5 +1,5 @@
 import type { Colour } from '@kotiva/core';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import Svg, { Defs, Path, Pattern, Rect } from 'react-native-svg';
 import { ink, personInk } from './tokens.ts';
 
@@ -14,7 +14,7 @@ interface BandProps {
 }
 
 /** A woven strip that fills: progress and load. The figures stand beside it. */
-export function Band({ share, width, height = 10, colour, label }: BandProps) {
+export const Band = memo(function Band({ share, width, height = 10, colour, label }: BandProps) {
   const id = `band-${useId().replace(/[^a-zA-Z0-9]/g, '')}`;
   const c = colour ? personInk(colour) : ink('pine');
   const filled = Math.round(width * Math.max(0, Math.min(1, share)));
@@ -31,4 +31,4 @@ export function Band({ share, width, height = 10, colour, label }: BandProps) {
       {filled > 0 ? <Path d={`M0 .5h${filled}M0 ${height - 0.5}h${filled}`} stroke={c} /> : null}
     </Svg>
   );
-}
+});

@@ -1,4 +1,6 @@
+import { memo } from 'react';
 import { Pressable } from 'react-native';
+import { useSteady } from './steady.ts';
 import { Txt, type Tone } from './text.tsx';
 import { Icon, type IconName } from './icon.tsx';
 
@@ -18,7 +20,11 @@ interface ButtonProps {
 const BOXES = { main: 'bg-pine px-5', plain: 'bg-sunk px-5', quiet: 'px-2' };
 
 /** What does something: the main one filled, the others sunk, the quiet ones a word alone. */
-export function Button({ children, onPress, kind = 'plain', tone, icon, disabled = false, label, expanded }: ButtonProps) {
+export function Button({ onPress, ...rest }: ButtonProps) {
+  return <SteadyButton onPress={useSteady(onPress)} {...rest} />;
+}
+
+const SteadyButton = memo(function SteadyButton({ children, onPress, kind = 'plain', tone, icon, disabled = false, label, expanded }: ButtonProps) {
   const shown: Tone = tone ?? (kind === 'main' ? 'onpine' : kind === 'quiet' ? 'plan' : 'ink');
   return (
     <Pressable
@@ -36,22 +42,22 @@ export function Button({ children, onPress, kind = 'plain', tone, icon, disabled
       </Txt>
     </Pressable>
   );
-}
+});
 
-/** An icon alone, for second-level actions: always with a name. */
-export function IconButton({
-  icon,
-  label,
-  onPress,
-  badge,
-  pressed,
-}: {
+interface IconButtonProps {
   icon: IconName;
   label: string;
   onPress: () => void;
   badge?: number;
   pressed?: boolean;
-}) {
+}
+
+/** An icon alone, for second-level actions: always with a name. */
+export function IconButton({ onPress, ...rest }: IconButtonProps) {
+  return <SteadyIconButton onPress={useSteady(onPress)} {...rest} />;
+}
+
+const SteadyIconButton = memo(function SteadyIconButton({ icon, label, onPress, badge, pressed }: IconButtonProps) {
   return (
     <Pressable
       role="button"
@@ -68,7 +74,7 @@ export function IconButton({
       ) : null}
     </Pressable>
   );
-}
+});
 
 /** A word in a sentence that can be tapped to change it. */
 interface TappableProps {

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import Again from 'lucide-react-native/icons/repeat';
 import Anchor from 'lucide-react-native/icons/anchor';
 import Arrange from 'lucide-react-native/icons/arrow-down-wide-narrow';
@@ -76,7 +77,7 @@ const ICONS = {
 export type IconName = keyof typeof ICONS;
 
 /** A drawing beside a word, never instead of one on a first-level action. */
-export function Icon({ name, size = 20, tone = 'muted', colour }: { name: IconName; size?: number; tone?: Token; colour?: Colour }) {
+export const Icon = memo(function Icon({ name, size = 20, tone = 'muted', colour }: { name: IconName; size?: number; tone?: Token; colour?: Colour }) {
   const Drawn = ICONS[name];
   return <Drawn size={size} strokeWidth={1.75} color={colour ? personInk(colour) : ink(tone)} aria-hidden />;
-}
+});

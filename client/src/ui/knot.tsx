@@ -1,7 +1,9 @@
 import type { Colour } from '@kotiva/core';
+import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { G, Path, Text as SvgText } from 'react-native-svg';
 import { ink, personInk } from './tokens.ts';
+import { useSteady } from './steady.ts';
 import { Txt } from './text.tsx';
 
 /** What a knot shows of a part: shapes first, colour second. */
@@ -81,13 +83,13 @@ export function KnotShape({ state, colour }: { state: KnotState; colour: Colour 
 }
 
 /** A knot to look at. */
-export function KnotMark({ state, colour, size = 26 }: { state: KnotState; colour: Colour | null; size?: number }) {
+export const KnotMark = memo(function KnotMark({ state, colour, size = 26 }: { state: KnotState; colour: Colour | null; size?: number }) {
   return (
     <Svg width={size} height={size} viewBox="0 0 28 28" aria-hidden>
       <KnotShape state={state} colour={colour} />
     </Svg>
   );
-}
+});
 
 interface KnotProps {
   state: KnotState;
@@ -102,7 +104,11 @@ interface KnotProps {
 }
 
 /** The control that checks off: a lozenge in a 44-pixel touch area. */
-export function Knot({ state, colour, mark, size = 26, label, onTie, disabled = false }: KnotProps) {
+export function Knot({ onTie, ...rest }: KnotProps) {
+  return <SteadyKnot onTie={useSteady(onTie)} {...rest} />;
+}
+
+const SteadyKnot = memo(function SteadyKnot({ state, colour, mark, size = 26, label, onTie, disabled = false }: KnotProps) {
   return (
     <Pressable
       role="checkbox"
@@ -122,4 +128,4 @@ export function Knot({ state, colour, mark, size = 26, label, onTie, disabled = 
       </View>
     </Pressable>
   );
-}
+});

@@ -1,5 +1,5 @@
 import type { Colour, Pattern as Weave } from '@kotiva/core';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import Svg, { ClipPath, Defs, G, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import { ink, personInk } from './tokens.ts';
 
@@ -23,7 +23,7 @@ export interface Looks {
 const MARK_PX = [12, 12, 12, 10, 8.5, 7, 6, 5.2, 4.6];
 
 /** A person as a small woven patch. The name stands beside it or is its label. */
-export function PersonMark({ looks: { mark, colour, pattern }, size = 28, label }: { looks: Looks; size?: number; label?: string }) {
+export const PersonMark = memo(function PersonMark({ looks: { mark, colour, pattern }, size = 28, label }: { looks: Looks; size?: number; label?: string }) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const c = personInk(colour);
   const weave = WEAVES[pattern];
@@ -48,4 +48,4 @@ export function PersonMark({ looks: { mark, colour, pattern }, size = 28, label 
       </SvgText>
     </Svg>
   );
-}
+});

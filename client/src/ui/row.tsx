@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { Picture } from './picture.tsx';
 import { TagWords, type TagWord } from './tag-words.tsx';
@@ -121,7 +122,7 @@ interface GroupHeadProps {
 }
 
 /** The heading of a group of rows, with how many there are. */
-export function GroupHead({ title, count, tone = 'ink', lead, sub, children }: GroupHeadProps) {
+export const GroupHead = memo(function GroupHead({ title, count, tone = 'ink', lead, sub, children }: GroupHeadProps) {
   return (
     <View className={`flex-row items-center pl-4 ${children ? 'pr-1 pt-2' : 'pb-1 pr-4 pt-4'}`}>
       <View className="min-w-0 shrink">
@@ -145,4 +146,4 @@ export function GroupHead({ title, count, tone = 'ink', lead, sub, children }: G
       {children ? <View className="ml-auto">{children}</View> : null}
     </View>
   );
-}
+});

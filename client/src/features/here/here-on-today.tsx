@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { ItemRow } from '@/features/item';
 import { usePlacesHere } from '@/store/here.ts';
@@ -9,7 +10,7 @@ import { useBound } from './use-here.ts';
 const MOST = 4;
 
 /** Where one is, if anything can be done there: straight on the day. */
-export function HereOnToday() {
+export const HereOnToday = memo(function HereOnToday() {
   const here = usePlacesHere();
   const bound = useBound();
   const router = useRouter();
@@ -33,4 +34,4 @@ export function HereOnToday() {
       </View>
     );
   });
-}
+});

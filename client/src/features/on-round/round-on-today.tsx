@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useOpenHouse } from '@/store/store.ts';
 import { Button, Txt } from '@/ui';
@@ -6,7 +7,7 @@ import { t } from '@/words';
 import { useMyRound } from './use-round.ts';
 
 /** On a round, the day says where one goes next. */
-export function RoundOnToday() {
+export const RoundOnToday = memo(function RoundOnToday() {
   const { rows } = useOpenHouse();
   const router = useRouter();
   const mine = useMyRound();
@@ -22,4 +23,4 @@ export function RoundOnToday() {
       </Button>
     </View>
   );
-}
+});

@@ -1,6 +1,7 @@
 import { byArrival, calendarDateOf, isHere, openParts } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { useDispatch } from 'react-redux';
+import { memo } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { useAgenda } from '@/store/agenda.ts';
 import { narrowed, useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
@@ -11,7 +12,7 @@ import { t } from '@/words';
 const FULL = 8;
 
 /** Everyone in the house. A tap narrows the screen to one of them, another widens it; a long press opens their page. */
-export function PeopleStrip() {
+export const PeopleStrip = memo(function PeopleStrip() {
   const { rows, house, me } = useOpenHouse();
   const now = useNow();
   const narrow = useNarrowed();
@@ -55,4 +56,4 @@ export function PeopleStrip() {
       })}
     </ScrollView>
   );
-}
+});

@@ -1,5 +1,6 @@
 import { toSort, type AgendaEntry } from '@kotiva/core';
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { nameOf } from '@/features/item';
 import { useOpenHouse } from '@/store/store.ts';
@@ -7,7 +8,7 @@ import { Button, Txt } from '@/ui';
 import { t, together } from '@/words';
 
 /** How much waits to be decided, and from whom; absent when nothing does. */
-export function SortBar({ agenda }: { agenda: readonly AgendaEntry[] }) {
+export const SortBar = memo(function SortBar({ agenda }: { agenda: readonly AgendaEntry[] }) {
   const { rows, me } = useOpenHouse();
   const router = useRouter();
   const entries = toSort(agenda);
@@ -27,4 +28,4 @@ export function SortBar({ agenda }: { agenda: readonly AgendaEntry[] }) {
       </Button>
     </View>
   );
-}
+});

@@ -1,4 +1,5 @@
 import { byPosition, isDone } from '@kotiva/core';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { ItemRow } from '@/features/item';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -7,7 +8,7 @@ import { Button, GroupHead } from '@/ui';
 import { t } from '@/words';
 
 /** What a new house begins with, as things to do, in sight until they are done or dismissed. Their owner’s alone. */
-export function HintsOnToday() {
+export const HintsOnToday = memo(function HintsOnToday() {
   const { rows, me, house } = useOpenHouse();
   const submit = useSubmit();
   const list = house.hintsListId === null ? undefined : rows.find('list', house.hintsListId);
@@ -29,4 +30,4 @@ export function HintsOnToday() {
       ))}
     </View>
   );
-}
+});

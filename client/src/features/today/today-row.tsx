@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { calendarDateOf, stepsThatWait, type Detail, type AgendaEntry } from '@kotiva/core';
 import { ItemRow, nameOf } from '@/features/item';
 import { useNow, useOpenHouse } from '@/store/store.ts';
@@ -15,7 +16,7 @@ interface TodayRowProps {
 }
 
 /** One thing of a day: where it is from, what its date says, and its words behind it. */
-export function TodayRow({ entry, sub, handle, detail }: TodayRowProps) {
+export const TodayRow = memo(function TodayRow({ entry, sub, handle, detail }: TodayRowProps) {
   const { item } = entry;
   const wide = useWide();
   const words = useRowWords(entry);
@@ -24,7 +25,7 @@ export function TodayRow({ entry, sub, handle, detail }: TodayRowProps) {
   const row = (tools?: React.ReactNode) => <ItemRow item={item} sub={sub ?? from} handle={handle} tools={tools} detail={detail} {...right} />;
   if (wide) return row(words.length > 0 ? <Menu label={t('row.more', { title: item.title })} entries={words} /> : undefined);
   return <SwipeRow words={words}>{row()}</SwipeRow>;
-}
+});
 
 function useFrom({ item, part }: AgendaEntry): string | undefined {
   const { rows, me } = useOpenHouse();

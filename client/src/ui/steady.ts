@@ -1,0 +1,10 @@
+import { useCallback, useLayoutEffect, useRef } from 'react';
+
+/** The same function for as long as the part is on the screen, which does what it was last drawn with: what it is handed to need not be drawn anew. */
+export function useSteady<Args extends unknown[], Result>(act: (...args: Args) => Result): (...args: Args) => Result {
+  const latest = useRef(act);
+  useLayoutEffect(() => {
+    latest.current = act;
+  });
+  return useCallback((...args: Args) => latest.current(...args), []);
+}
