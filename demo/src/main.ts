@@ -82,9 +82,12 @@ await startServer({
     if (state === 'filled' && !values.fresh) return;
     console.log('Filling the demo houses …');
     markDemo(storage, 'filling');
+    // what is cut off is thrown away and filled anew: until all of it is there nothing has to wait for the disk
+    storage.raw.exec('PRAGMA synchronous = NORMAL');
     // what was told meanwhile is on its way once the server runs
     const attach: Attach = (ledger, clock) => void new Outbox(storage.raw, ledger, clock, WAITING);
     await fillDemo(storage, beginningOf(new SimulatedClock(storage.db)), join(data, 'files'), attach);
+    storage.raw.exec('PRAGMA synchronous = FULL; PRAGMA wal_checkpoint(TRUNCATE)');
     markDemo(storage, 'filled');
   },
 });

@@ -136,6 +136,8 @@ export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; dev
   filled: [
     async ({}, use) => {
       const running = await RunningKotiva.start('demo');
+      // what they were told goes out here, once, and not from every copy anew: moving the clock waits for it
+      await running.advance('PT1S');
       await running.kill();
       await use(running.data);
       rmSync(running.data, { recursive: true, force: true });

@@ -4,6 +4,9 @@ import { Shell } from '@/features/shell';
 import { useRouteAhead } from '@/routes-ahead.ts';
 import { LiveHouseProvider } from '@/store/live-house.tsx';
 
+/** The same element each time: where one goes changes the page and not the bars around it. */
+const PAGE = <Slot />;
+
 /** Inside the house: only for who is signed in and in one. */
 export default function HouseLayout() {
   const { standing, lost } = useSession();
@@ -16,9 +19,7 @@ export default function HouseLayout() {
   if (!houseId) return <FirstHouseScreen />;
   return (
     <LiveHouseProvider key={`${me.account.id} ${houseId}`} accountId={me.account.id} houseId={houseId} onLost={lost}>
-      <Shell>
-        <Slot />
-      </Shell>
+      <Shell>{PAGE}</Shell>
     </LiveHouseProvider>
   );
 }

@@ -1,6 +1,7 @@
 import { TrackedRows, type ChangedRow, type MemoryRows, type Reader, type Row } from '@kotiva/core';
+import isEqual from 'fast-deep-equal';
 import { useState, useSyncExternalStore } from 'react';
-import { shallowEqual, useStore } from 'react-redux';
+import { useStore } from 'react-redux';
 import type { HouseState } from './house.ts';
 import { selectRows } from './rows.ts';
 
@@ -149,7 +150,7 @@ function asBefore<T extends object>(before: readonly T[], now: readonly T[], key
   const known = new Map(before.map((one) => [keyOf(one), one]));
   const shared = now.map((one) => {
     const was = known.get(keyOf(one));
-    return was !== undefined && shallowEqual(was, one) ? was : one;
+    return was !== undefined && isEqual(was, one) ? was : one;
   });
   return shared.length === before.length && shared.every((one, nth) => one === before[nth]) ? before : shared;
 }
@@ -157,7 +158,7 @@ function asBefore<T extends object>(before: readonly T[], now: readonly T[], key
 /** The same to whoever looks at it: when the server has it, and by which number, is nothing to see. */
 function isSame(a: Row | undefined, b: Row | undefined): boolean {
   if (a === b || !a || !b) return a === b;
-  return JSON.stringify({ ...a, seq: 0 }) === JSON.stringify({ ...b, seq: 0 });
+  return isEqual({ ...a, seq: 0 }, { ...b, seq: 0 });
 }
 
 const known = new WeakMap<object, ShownRows>();

@@ -37,11 +37,7 @@ interface DragBetweenProps<T> {
 export function DragBetween<T>({ words, nameOf, titleOf, onDrop, children }: DragBetweenProps<T>) {
   const [dragged, setDragged] = useState<T | null>(null);
   const [over, setOver] = useState<string | null>(null);
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 200, tolerance: 8 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: toTheNext, scrollBehavior: 'auto' }),
-  );
+  const sensors = useSensors(useSensor(MouseSensor, BY_MOUSE), useSensor(TouchSensor, BY_TOUCH), useSensor(KeyboardSensor, BY_KEYS));
   const point = useDropPoint(under);
   const stop = () => {
     point.stop();
@@ -140,3 +136,8 @@ const toTheNext: KeyboardCoordinateGetter = (event, { currentCoordinates, contex
   const next = found.sort((a, b) => a.far - b.far)[0];
   return next && { x: currentCoordinates.x + next.right, y: currentCoordinates.y + next.down };
 };
+
+// the same objects each time: by others everything that can be dragged would be drawn anew
+const BY_MOUSE = { activationConstraint: { distance: 6 } };
+const BY_TOUCH = { activationConstraint: { delay: 200, tolerance: 8 } };
+const BY_KEYS = { coordinateGetter: toTheNext, scrollBehavior: 'auto' as const };

@@ -1,8 +1,10 @@
 import * as Dropdown from '@rn-primitives/dropdown-menu';
+import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { Icon } from './icon.tsx';
 import { useLayerStep } from './history-steps.ts';
 import { closeMenu, useLayerElement } from './layers.ts';
+import { useSteady } from './steady.ts';
 import { Txt } from './text.tsx';
 
 export interface MenuEntry {
@@ -16,9 +18,22 @@ export interface MenuEntry {
 const afterClosing = (act: () => void): void => void setTimeout(act, 0);
 
 /** Further words of a row or a sheet, behind one button. */
-export function Menu({ label, entries, words }: { label: string; entries: readonly MenuEntry[]; /** Beside its sign. */ words?: string }) {
+export function Menu({ label, entries, words }: MenuProps) {
+  const of = useSteady(() => (typeof entries === 'function' ? entries() : entries));
+  if (entries.length === 0 && typeof entries !== 'function') return null;
+  return <SteadyMenu label={label} of={of} words={words} />;
+}
+
+interface MenuProps {
+  label: string;
+  /** What it offers; a function is asked when it opens. */
+  entries: readonly MenuEntry[] | (() => readonly MenuEntry[]);
+  /** Beside its sign. */
+  words?: string;
+}
+
+const SteadyMenu = memo(function SteadyMenu({ label, of, words }: Omit<MenuProps, 'entries'> & { of: () => readonly MenuEntry[] }) {
   const layer = useLayerElement();
-  if (entries.length === 0) return null;
   return (
     <Dropdown.Root>
       <Dropdown.Trigger asChild>
@@ -30,16 +45,23 @@ export function Menu({ label, entries, words }: { label: string; entries: readon
       <Dropdown.Portal container={layer}>
         <Dropdown.Content align="end" sideOffset={4} className="z-50 min-w-[200px]">
           <MenuStep />
-          <View className="max-h-[70vh] overflow-y-auto rounded-sheet border border-line bg-surface py-1">
-            {entries.map(({ key, words, onPress, late }) => (
-              <Dropdown.Item key={key} onPress={() => afterClosing(onPress)} className="min-h-11 cursor-pointer justify-center px-4 outline-none focus:bg-sunk">
-                <Txt tone={late ? 'late' : 'ink'}>{words}</Txt>
-              </Dropdown.Item>
-            ))}
-          </View>
+          <Entries of={of} />
         </Dropdown.Content>
       </Dropdown.Portal>
     </Dropdown.Root>
+  );
+});
+
+/** Drawn while the menu is open. */
+function Entries({ of }: { of: () => readonly MenuEntry[] }) {
+  return (
+    <View className="max-h-[70vh] overflow-y-auto rounded-sheet border border-line bg-surface py-1">
+      {of().map(({ key, words, onPress, late }) => (
+        <Dropdown.Item key={key} onPress={() => afterClosing(onPress)} className="min-h-11 cursor-pointer justify-center px-4 outline-none focus:bg-sunk">
+          <Txt tone={late ? 'late' : 'ink'}>{words}</Txt>
+        </Dropdown.Item>
+      ))}
+    </View>
   );
 }
 

@@ -8,6 +8,7 @@ import { putBackWhenLeft } from './let-go.ts';
 import { useDropPoint } from './drop-point.ts';
 import { Icon } from './icon.tsx';
 import { Dragging } from './long-rows.tsx';
+import { useSame } from './steady.ts';
 
 /** Where something was let go: on which row, and how far to the side it was pulled. */
 export interface Dropped {
@@ -27,14 +28,16 @@ interface SortableProps {
   children: React.ReactNode;
 }
 
+// the same objects each time: by others every row would be drawn anew
+const BY_POINTER = { activationConstraint: { distance: 6 } };
+const BY_TOUCH = { activationConstraint: { delay: 150, tolerance: 8 } };
+const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates };
+
 /** Rows that are put in order by pointer, touch and keyboard. */
 export function Sortable({ ids, onDrop, words, nameOf, children }: SortableProps) {
   const [dragging, setDragging] = useState(false);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 8 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const order = useSame([...ids]);
+  const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(TouchSensor, BY_TOUCH), useSensor(KeyboardSensor, BY_KEYS));
   const point = useDropPoint(closestCenter);
   const drop = (event: DragEndEvent) => {
     const { over, delta } = point.end(event);
@@ -57,7 +60,7 @@ export function Sortable({ ids, onDrop, words, nameOf, children }: SortableProps
       }}
       onDragEnd={drop}
     >
-      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+      <SortableContext items={order} strategy={verticalListSortingStrategy}>
         <Dragging.Provider value={dragging}>{children}</Dragging.Provider>
       </SortableContext>
     </DndContext>

@@ -1,7 +1,7 @@
 import { groupsOf, isHere, tagKey } from '@kotiva/core';
 import { draftOf, piecesOf, settled, spanName, type Draft, type Span } from '@kotiva/core/capture';
 import { useGlobalSearchParams } from 'expo-router';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { canOpen, everyoneIn, useWays } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
@@ -47,7 +47,13 @@ const TONES: Record<Span['kind'], Token> = {
 };
 
 /** One field, always there: words in, chips while typing. Enter adds and keeps the field ready; what stands below the first line are notes. */
-export function CaptureLine({ inBar = false, startsReady = false }: { inBar?: boolean; /** Somebody asked for it just now. */ startsReady?: boolean }) {
+export const CaptureLine = memo(function CaptureLine({
+  inBar = false,
+  startsReady = false,
+}: {
+  inBar?: boolean;
+  /** Somebody asked for it just now. */ startsReady?: boolean;
+}) {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const { context: around } = useCapture();
@@ -209,7 +215,7 @@ export function CaptureLine({ inBar = false, startsReady = false }: { inBar?: bo
       ) : null}
     </View>
   );
-}
+});
 
 function piecesFor(typed: string, first: string, spans: readonly Span[]): MarkedPiece[] {
   return [

@@ -1,5 +1,6 @@
 import { byArrival, calendarDateOf, FOLLOW_UP_GROUPS, followUpsOf, isLate, narrowed, type FollowUp, type FollowUpGroup } from '@kotiva/core';
-import { useState } from 'react';
+import isEqual from 'fast-deep-equal';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { FilterBar, FilterButton, useFilterHere } from '@/features/filter-here';
 import { givenParts, nameOf, sayStrands, strandsOf, useOpenItem } from '@/features/item';
@@ -90,7 +91,7 @@ export function FollowUpScreen() {
 }
 
 /** What needs those one stands in for, while they are away. */
-function StandingIn() {
+const StandingIn = memo(function StandingIn() {
   const { rows, me, house } = useOpenHouse();
   const now = useNow();
   const today = calendarDateOf(now, house.zone);
@@ -111,10 +112,10 @@ function StandingIn() {
       </View>
     );
   });
-}
+});
 
 /** On a phone each item is one row with its own short thread. */
-function FollowUpRow({ followUp, standingIn = false }: { followUp: FollowUp; standingIn?: boolean }) {
+const FollowUpRow = memo(function FollowUpRow({ followUp, standingIn = false }: { followUp: FollowUp; standingIn?: boolean }) {
   const { rows, house } = useOpenHouse();
   const now = useNow();
   const open = useOpenItem();
@@ -140,7 +141,7 @@ function FollowUpRow({ followUp, standingIn = false }: { followUp: FollowUp; sta
       }
     />
   );
-}
+}, isEqual);
 
 interface WovenProps {
   sub: string;

@@ -1,5 +1,5 @@
 import { addDays, calendarDateOf, daysBetween, dependsOn, waitsOf, type Wait } from '@kotiva/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { DuePanel, nameOf, personOf, useOpenItem } from '@/features/item';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -11,7 +11,7 @@ import { sayMoment } from '@/words/dates.ts';
 import { ActionSheet } from './action-sheet.tsx';
 
 /** What one marked as waiting, on items and on single steps, also for people outside: wherever they lie, all together. */
-export function MyWaits({ personId, title = t('wait.mine') }: { personId: string | null; title?: string }) {
+export const MyWaits = memo(function MyWaits({ personId, title = t('wait.mine') }: { personId: string | null; title?: string }) {
   const { rows, me } = useOpenHouse();
   const waits = waitsOf(me.id, rows).filter((wait) => personId === null || wait.personId === personId);
   if (waits.length === 0) return null;
@@ -23,7 +23,7 @@ export function MyWaits({ personId, title = t('wait.mine') }: { personId: string
       ))}
     </View>
   );
-}
+});
 
 const sayWaited = (days: number): string => (days === 0 ? t('wait.today') : t('wait.days', { count: days }));
 

@@ -1,4 +1,6 @@
 import { isHere, isLate, type FollowUp, type Person } from '@kotiva/core';
+import isEqual from 'fast-deep-equal';
+import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { G, Path } from 'react-native-svg';
 import { knotOf, sayStrands, useOpenItem } from '@/features/item';
@@ -25,7 +27,7 @@ export function columnsOf(followUps: readonly FollowUp[], people: readonly Perso
   return people.filter((person) => inIt.has(person.id) || (isHere(person) && person.role !== 'outside'));
 }
 
-export function WeaveHead({ people }: { people: readonly Person[] }) {
+export const WeaveHead = memo(function WeaveHead({ people }: { people: readonly Person[] }) {
   return (
     <View className="flex-row" style={{ width: people.length * COLUMN }}>
       {people.map((person) => (
@@ -38,7 +40,7 @@ export function WeaveHead({ people }: { people: readonly Person[] }) {
       ))}
     </View>
   );
-}
+}, isEqual);
 
 /** Items as rows, people as columns, a knot at each crossing. */
 export function Weave({ groups, people }: { groups: readonly WeaveGroup[]; people: readonly Person[] }) {
@@ -67,7 +69,7 @@ export function Weave({ groups, people }: { groups: readonly WeaveGroup[]; peopl
   );
 }
 
-function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly Person[] }) {
+const WeaveRow = memo(function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly Person[] }) {
   const { rows, house } = useOpenHouse();
   const now = useNow();
   const open = useOpenItem();
@@ -119,7 +121,7 @@ function WeaveRow({ followUp, people }: { followUp: FollowUp; people: readonly P
       </View>
     </View>
   );
-}
+}, isEqual);
 
 function Threads({ people, height }: { people: readonly Person[]; height: number }) {
   return (

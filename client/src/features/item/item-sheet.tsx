@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useOpenHouseOrNull } from '@/store/store.ts';
 import { BeyondLine } from '@/features/beyond';
@@ -20,7 +21,7 @@ function useItem(id: string | null) {
 }
 
 /** The sheet of whichever item the address names. */
-export function ItemSheet() {
+export const ItemSheet = memo(function ItemSheet() {
   const opened = useOpenedItem();
   const open = useOpenItem();
   useItemSteps(opened.id);
@@ -36,13 +37,13 @@ export function ItemSheet() {
     );
   }
   return <OpenItem key={held.id} item={held} at={opened.at} onClose={() => open(null)} />;
-}
+});
 
 /** Whoever likes it so has the item beside the page, where there is room. */
 const useIsBeside = (): boolean => [useItemSize() === 'beside', useWide()].every(Boolean);
 
 /** The same beside the page. */
-export function ItemBeside() {
+export const ItemBeside = memo(function ItemBeside() {
   const opened = useOpenedItem();
   const open = useOpenItem();
   const isBeside = useIsBeside();
@@ -53,7 +54,7 @@ export function ItemBeside() {
       {held === undefined ? <NotHere reached={reached} /> : <OpenItem key={held.id} frame="beside" item={held} at={opened.at} onClose={() => open(null)} />}
     </View>
   );
-}
+});
 
 /** The same as a page of its own, with its own address. */
 export function ItemPage({ id, at }: { id: string; at: ReturnType<typeof useOpenedItem>['at'] }) {

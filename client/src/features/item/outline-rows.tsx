@@ -1,9 +1,11 @@
 import { byPosition, dropped, indented, outdented, outlineOf, shifted, type Detail, type Item, type OutlineRow, type OutlineSpot } from '@kotiva/core';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
 import { LongRows, Menu, useWide, type MenuEntry } from '@/ui';
 import { Sortable, SortableRow } from '@/ui/sortable.tsx';
+import { useSteady } from '@/ui/steady.ts';
 import { t } from '@/words';
 import { sayDragOfRows } from '@/words/dragging.ts';
 import { ItemRow } from './item-row.tsx';
@@ -122,7 +124,29 @@ interface OutlinedItemProps {
 }
 
 /** Alt and an arrow do by keyboard what dragging does: in, out, up, down. */
-function OutlinedItem({ item, detail, depth, canMove, isStep, rows, more, onPut }: OutlinedItemProps) {
+function OutlinedItem({ rows, more, onPut, ...rest }: OutlinedItemProps) {
+  const { item } = rest;
+  const entries = useSteady((): MenuEntry[] => [
+    ...waysFor(item.id, rows).flatMap(({ key, spot }) => (spot ? [{ key, words: t(`move.${key}`), onPress: () => onPut(spot) }] : [])),
+    ...more,
+  ]);
+  const byKey = useSteady((event: { nativeEvent: KeyboardEvent; preventDefault: () => void }) => {
+    if (!event.nativeEvent.altKey) return;
+    const way = waysFor(item.id, rows).find(({ arrow }) => arrow === event.nativeEvent.key);
+    if (!way) return;
+    event.preventDefault();
+    onPut(way.spot);
+  });
+  return <SteadyItem {...rest} entries={entries} byKey={byKey} />;
+}
+
+interface SteadyItemProps extends Omit<OutlinedItemProps, 'rows' | 'more' | 'onPut'> {
+  entries: () => MenuEntry[];
+  byKey: (event: { nativeEvent: KeyboardEvent; preventDefault: () => void }) => void;
+}
+
+/** Drawn anew when the item is another one: where it could go is asked when somebody wants to move it. */
+const SteadyItem = memo(function SteadyItem({ item, detail, depth, canMove, isStep, entries, byKey }: SteadyItemProps) {
   const wide = useWide();
   const inset = { paddingLeft: depth * STEP_PX };
   if (!canMove)
@@ -131,14 +155,6 @@ function OutlinedItem({ item, detail, depth, canMove, isStep, rows, more, onPut 
         <ItemRow item={item} detail={detail} />
       </View>
     );
-  const ways = waysFor(item.id, rows);
-  const entries: MenuEntry[] = [...ways.flatMap(({ key, spot }) => (spot ? [{ key, words: t(`move.${key}`), onPress: () => onPut(spot) }] : [])), ...more];
-  const byKey = (event: { nativeEvent: KeyboardEvent; preventDefault: () => void }) => {
-    const way = ways.find(({ arrow }) => arrow === event.nativeEvent.key);
-    if (!event.nativeEvent.altKey || !way) return;
-    event.preventDefault();
-    onPut(way.spot);
-  };
   return (
     <View style={inset} {...({ onKeyDown: byKey } as object)}>
       <SortableRow id={item.id} label={t('move.drag', { title: item.title })}>
@@ -157,7 +173,7 @@ function OutlinedItem({ item, detail, depth, canMove, isStep, rows, more, onPut 
       </SortableRow>
     </View>
   );
-}
+});
 
 /** What dragging does, in words and by keyboard. */
 function waysFor(id: string, rows: OutlineRows) {

@@ -1,4 +1,4 @@
-import { useEffect, useSyncExternalStore } from 'react';
+import { memo, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { useFreshSince } from '@/store/fresh-since.ts';
 import { useHouseState, useNow, useOpenHouse } from '@/store/store.ts';
 import { renewal } from '@/sync/service-worker.ts';
@@ -10,7 +10,7 @@ import { sayHeldUp } from '@/words/problems.ts';
 import { NotApplied } from './not-applied.tsx';
 
 /** How the device stands to the server, said quietly: what waits to be sent, and whether it would be lost. */
-export function LineState() {
+export const LineState = memo(function LineState() {
   const line = useHouseState((state) => state.line);
   const heldUp = useHouseState((state) => state.heldUp);
   const waiting = useHouseState((state) => state.pending.filter(({ ackSeq }) => ackSeq === null).length);
@@ -32,7 +32,7 @@ export function LineState() {
   ]
     .filter(Boolean)
     .join(' ');
-  const zone = sayHouseTime(house.zone, now);
+  const zone = useMemo(() => sayHouseTime(house.zone, now), [house.zone, now]);
   return (
     <>
       {words ? (
@@ -49,7 +49,7 @@ export function LineState() {
       <NotApplied />
     </>
   );
-}
+});
 
 /** One tap, and nothing is lost: what was typed is kept. */
 function Renewed() {

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { View } from 'react-native';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -9,7 +9,7 @@ import { NoticeBar, OnTop, useKeysAnywhere } from '@/ui';
 const SAID_MS = 10_000;
 
 /** What was last said, on top of whatever is open. It stays while a hand is on it. */
-export function SaidBar() {
+export const SaidBar = memo(function SaidBar() {
   const said = useToast();
   const submit = useSubmit();
   const dispatch = useDispatch();
@@ -38,4 +38,4 @@ export function SaidBar() {
       </div>
     </OnTop>
   );
-}
+});

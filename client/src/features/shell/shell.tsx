@@ -1,5 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
-import { createElement, useCallback, useState } from 'react';
+import { memo, createElement, useCallback, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { CaptureLine, CaptureProvider } from '@/features/capture';
 import { FilesOnTheirWay, Glance, ItemBeside, ItemSheet, WantedSheet } from '@/features/item';
@@ -27,7 +27,7 @@ const DESTINATIONS: { path: string; words: WordKey; icon: IconName | 'woven' }[]
 ];
 
 /** The bars around every screen of the house, and the item's sheet over it. */
-export function Shell({ children }: { children: React.ReactNode }) {
+export const Shell = memo(function Shell({ children }: { children: React.ReactNode }) {
   const place = useOpenHouseOrNull();
   const wide = useWide();
   const narrow = useNarrow();
@@ -74,19 +74,19 @@ export function Shell({ children }: { children: React.ReactNode }) {
       </VisitsProvider>
     </CaptureProvider>
   );
-}
+});
 
 /** First of all for the keyboard: past the bars. */
-function SkipLink() {
+const SkipLink = memo(function SkipLink() {
   return createElement('button', { type: 'button', className: 'skip-link', 'data-over': '', onClick: () => focusAgain(null) }, t('nav.skip'));
-}
+});
 
-function Rings(): null {
+const Rings = memo(function Rings(): null {
   useOfflineRings();
   usePlaceRings();
   useOccasions();
   return null;
-}
+});
 
 function OnItsWay() {
   const line = useHouseState((state) => state.line);
@@ -121,7 +121,7 @@ const isAt = (path: string, at: string): boolean => {
 };
 
 /** Where there is hardly any room: the destinations behind one button, and the line once it is wanted. */
-function NarrowBar() {
+const NarrowBar = memo(function NarrowBar() {
   const at = usePathname();
   const router = useRouter();
   const [typed] = useDraft('capture', '');
@@ -137,9 +137,9 @@ function NarrowBar() {
       </View>
     </View>
   );
-}
+});
 
-function BottomBar() {
+const BottomBar = memo(function BottomBar() {
   const at = usePathname();
   const router = useRouter();
   return (
@@ -163,9 +163,9 @@ function BottomBar() {
       })}
     </View>
   );
-}
+});
 
-function TopBar() {
+const TopBar = memo(function TopBar() {
   const at = usePathname();
   const router = useRouter();
   const { me } = useOpenHouse();
@@ -207,12 +207,12 @@ function TopBar() {
       </Pressable>
     </View>
   );
-}
+});
 
-function FindButton() {
+const FindButton = memo(function FindButton() {
   const router = useRouter();
   return <IconButton icon="search" label={t('find.title')} onPress={() => router.push('/find')} />;
-}
+});
 
 interface ScreenProps {
   title: string;

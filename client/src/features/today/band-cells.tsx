@@ -1,6 +1,7 @@
 import type { AgendaEntry, Colour, Item, Person } from '@kotiva/core';
 import { useDraggable } from '@dnd-kit/core';
-import { createElement } from 'react';
+import isEqual from 'fast-deep-equal';
+import { createElement, memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { choreOf, knotOf, useMyKnot, useOpenItem } from '@/features/item';
 import { useNow, useOpenHouse } from '@/store/store.ts';
@@ -25,7 +26,7 @@ export function BandCells({ person, entries }: { person: Person; entries: readon
 const PX_PER_HOUR = 40;
 const LONGEST_PX = 90;
 
-function Segment({ person, entry }: { person: Person; entry: AgendaEntry }) {
+const Segment = memo(function Segment({ person, entry }: { person: Person; entry: AgendaEntry }) {
   const open = useOpenItem();
   const { item, where } = entry;
   const done = where === 'done';
@@ -73,7 +74,7 @@ function Segment({ person, entry }: { person: Person; entry: AgendaEntry }) {
           )}
     </View>
   );
-}
+}, isEqual);
 
 /** How long it takes, as a short strip in the colour of whose it is. */
 function Strip({ minutes, colour }: { minutes: number; colour: Colour }) {

@@ -1,4 +1,6 @@
 import type { DayBand } from '@kotiva/core';
+import isEqual from 'fast-deep-equal';
+import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { narrowed, useOpenHouse } from '@/store/store.ts';
@@ -7,7 +9,7 @@ import { t } from '@/words';
 import { sayHours } from '@/words/amounts.ts';
 
 /** Whose band it is, and how full the day is: a tap narrows the screen to that person. Others' loads are for managers. */
-export function BandHead({ band: { person, load, guesses, capacity } }: { band: DayBand }) {
+export const BandHead = memo(function BandHead({ band: { person, load, guesses, capacity } }: { band: DayBand }) {
   const { me } = useOpenHouse();
   const dispatch = useDispatch();
   const showsLoad = me.id === person.id || me.role === 'manager';
@@ -35,4 +37,4 @@ export function BandHead({ band: { person, load, guesses, capacity } }: { band: 
       </Pressable>
     </View>
   );
-}
+}, isEqual);
