@@ -4,9 +4,6 @@ import { NOUNS, type Command, type CommandName, type Noun, type Reader, type Row
 import { idOf, World } from '@kotiva/core/testing/world';
 import fc from 'fast-check';
 import { Provider } from 'react-redux';
-import { TodayScreen } from '@/features/today';
-import { inHouse } from '@/testing/in-house.tsx';
-import { t } from '@/words';
 import { deciding } from './deciding.ts';
 import { houseSlice, noRows, type ChangePage } from './house.ts';
 import { selectRows } from './rows.ts';
@@ -144,32 +141,4 @@ test('whatever comes, is given, acknowledged, refused, let go or fetched again: 
     }),
     { numRuns: 60 },
   );
-});
-
-const mockDrawn: string[] = [];
-jest.mock('../features/item/item-face.tsx', () => {
-  const actual = jest.requireActual<typeof import('../features/item/item-face.tsx')>('../features/item/item-face.tsx');
-  return {
-    ...actual,
-    useItemFace: (props: import('../features/item/item-face.tsx').ItemRowProps) => {
-      mockDrawn.push(props.item.title);
-      return actual.useItemFace(props);
-    },
-  };
-});
-
-test('on Today what is done leaves, what is said otherwise is drawn, and the other rows stay as they were drawn', () => {
-  const w = new World();
-  const list = w.list('Aino', 'Rooms');
-  for (const title of TITLES) w.item('Aino', title, { list, due: '2026-11-24' });
-  const { meanwhile, titles } = inHouse(w, 'Aino', <TodayScreen />);
-  expect(new Set(mockDrawn)).toEqual(new Set(TITLES));
-  mockDrawn.length = 0;
-  act(() => screen.getByRole('checkbox', { name: t('knot.tie', { title: 'Beds' }) }).click());
-  expect(titles()).toEqual(['Floors', 'Windows']);
-  expect(mockDrawn).toEqual([]);
-  const windows = w.rows.all('item').find(({ title }) => title === 'Windows')!;
-  meanwhile(() => void w.must('Aino', 'item.change', { item: windows.id, title: 'Windows, outside' }));
-  expect(titles()).toEqual(['Floors', 'Windows, outside']);
-  expect(new Set(mockDrawn)).toEqual(new Set(['Windows, outside']));
 });

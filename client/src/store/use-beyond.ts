@@ -1,4 +1,4 @@
-import { useEffect, useEffectEvent } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { reachedTo, type Reached } from './beyond.ts';
 import { useLiveHouse } from './live-house.tsx';
@@ -26,16 +26,20 @@ export function useBeyond(what: Beyond | null): Reached {
   const isWhole = useHouseState(({ from }) => from === 0);
   const query = what === null ? null : new URLSearchParams(Object.entries(what).map(([key, value]) => [key, String(value)])).toString();
   const reached = useSelector(({ beyond }: State) => (query === null ? undefined : beyond[query]));
-  const ask = useEffectEvent(() => {
+  const ask = () => {
     if (query === null || isWhole || reached === 'asked' || reached === 'here') return;
     dispatch(reachedTo({ query, reached: 'asked' }));
     reach(query).then(
       () => dispatch(reachedTo({ query, reached: 'here' })),
       () => dispatch(reachedTo({ query, reached: 'no-line' })),
     );
+  };
+  const latest = useRef(ask);
+  useLayoutEffect(() => {
+    latest.current = ask;
   });
   // once, again when there is a line, and when what had come was let go of
   const isLetGo = reached === undefined;
-  useEffect(() => ask(), [query, isWhole, isLive, isLetGo]);
+  useEffect(() => latest.current(), [query, isWhole, isLive, isLetGo]);
   return query === null || isWhole ? 'here' : (reached ?? 'asked');
 }

@@ -1,7 +1,7 @@
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, TouchSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { createElement, useState } from 'react';
+import { createElement, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { sayDragging, type DragWords } from './drag-words.ts';
 import { putBackWhenLeft } from './let-go.ts';
@@ -75,10 +75,10 @@ export function SortableRow({ id, label, children }: { id: string; label: string
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable(
     wantsCalm() ? { id, transition: null, animateLayoutChanges: () => false } : { id },
   );
-  const handle = createElement(
-    'button',
-    { type: 'button', 'aria-label': label, ...attributes, ...listeners, className: 'drag-handle' },
-    <Icon name="grip" size={18} />,
+  const handle = useMemo(
+    () =>
+      createElement('button', { type: 'button', 'aria-label': label, ...attributes, ...listeners, className: 'drag-handle' }, <Icon name="grip" size={18} />),
+    [label, attributes, listeners],
   );
   return (
     <View

@@ -158,21 +158,29 @@ const SteadyItem = memo(function SteadyItem({ item, detail, depth, canMove, isSt
   return (
     <View style={inset} {...({ onKeyDown: byKey } as object)}>
       <SortableRow id={item.id} label={t('move.drag', { title: item.title })}>
-        {(handle) => (
-          <ItemRow
-            item={item}
-            detail={detail}
-            tools={
-              <>
-                {wide || isStep ? <Menu label={t('row.more', { title: item.title })} entries={entries} /> : null}
-                {handle}
-              </>
-            }
-          />
-        )}
+        {(handle) => <HandledItem item={item} detail={detail} handle={handle} entries={wide || isStep ? entries : null} />}
       </SortableRow>
     </View>
   );
+});
+
+interface HandledItemProps {
+  item: Item;
+  detail?: Detail;
+  handle: React.ReactNode;
+  /** What its menu offers; null: it has none. */
+  entries: (() => MenuEntry[]) | null;
+}
+
+/** While another row is dragged past it, it is moved and stays as it was drawn. */
+const HandledItem = memo(function HandledItem({ item, detail, handle, entries }: HandledItemProps) {
+  const tools = (
+    <>
+      {entries ? <Menu label={t('row.more', { title: item.title })} entries={entries} /> : null}
+      {handle}
+    </>
+  );
+  return <ItemRow item={item} detail={detail} tools={tools} />;
 });
 
 /** What dragging does, in words and by keyboard. */
