@@ -5,7 +5,7 @@ import { lookBack20k } from './looking-back.ts';
 import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
 import { errandRoundMs, geofenceFixesPerSecond } from './places.ts';
-import { captureParse, fitsNowMs, nudgePlan, today10k, filter10k } from './planning.ts';
+import { captureParse, fitsNowMs, nudgePlan, today10k, today10kChanged, filter10k } from './planning.ts';
 import { nextAfter20Years, occurrencesPerSecond } from './recurrence.ts';
 import { calendarMonth } from './calendar.ts';
 import { shareOutMs } from './sharing-out.ts';
@@ -27,6 +27,7 @@ try {
   unbrokenMs();
   captureParse();
   today10k();
+  today10kChanged();
   filter10k();
   find10k();
   findServer();

@@ -1,4 +1,16 @@
-import { agendaOf, bestWithin, candidatesOf, FRESH_PART, MemoryRows, nudgeBatches, partId, type Item, type Part, type PlanView } from '@kotiva/core';
+import {
+  agendaOf,
+  bestWithin,
+  candidatesOf,
+  FRESH_PART,
+  KeptAgenda,
+  MemoryRows,
+  nudgeBatches,
+  partId,
+  type Item,
+  type Part,
+  type PlanView,
+} from '@kotiva/core';
 import { filtered, type Filter } from '@kotiva/core/filtering';
 import { readLine } from '@kotiva/core/capture/read-line';
 import { GB } from 'chrono-node/en';
@@ -56,6 +68,25 @@ export function today10k(): void {
     medianOf(() => agendaOf(VIEW, rows)),
     'ms',
     medianOf(() => items.map(({ title }) => title).sort()),
+  );
+}
+
+/** The same agenda kept over a change: one of 10,000 items gets another title, or another deadline, beside making it anew. */
+export function today10kChanged(): void {
+  const { rows, items } = manyItems();
+  rows.changed();
+  const kept = new KeptAgenda(VIEW, rows);
+  let nth = 0;
+  const change = () => {
+    const was = rows.find('item', items[(nth += 613) % items.length]!.id)!;
+    rows.put('item', nth % 2 ? { ...was, title: `${was.title}, said otherwise` } : { ...was, due: '2026-11-24T17:00' });
+    kept.take(rows.changed().map((one) => ({ ...one, after: rows.find(one.noun, one.id) })));
+  };
+  report(
+    'today_10k_after_one_change_ms',
+    medianOf(change),
+    'ms',
+    medianOf(() => new KeptAgenda(VIEW, rows)),
   );
 }
 

@@ -1,17 +1,11 @@
-import { agendaOf, type AgendaEntry } from '@kotiva/core';
-import { useDeriving } from './shown.ts';
-import { useOpenHouse, usePlanView } from './store.ts';
+import type { AgendaEntry } from '@kotiva/core';
+import { AgendaKept } from './kept.ts';
+import { useKeeping } from './shown.ts';
+import { usePlanView } from './store.ts';
 
-const keyOf = ({ part }: AgendaEntry): string => part.id;
-
-/** One person's agenda at one minute, worked out once however many parts of the screen ask for it. */
+/** One person's agenda at one minute, kept for however many parts of the screen ask for it. */
 export function useAgenda(personId?: string): readonly AgendaEntry[] {
-  const { house } = useOpenHouse();
   const view = usePlanView(personId);
-  const deriving = useDeriving();
-  return deriving(`agenda ${view.personId}`, {
-    at: view.now,
-    compute: (rows) => agendaOf({ ...view, house: rows.find('house', house.id) ?? house }, rows),
-    keyOf,
-  });
+  const at = JSON.stringify([view.now, view.house.zone, view.house.dayParts]);
+  return useKeeping()(`agenda ${view.personId}`, at, (rows, before) => new AgendaKept(at, rows, view, before));
 }

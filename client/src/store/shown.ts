@@ -1,8 +1,9 @@
-import { TrackedRows, type ChangedRow, type MemoryRows, type Reader, type Row } from '@kotiva/core';
+import { TrackedRows, type ChangedRow, type MemoryRows, type Row } from '@kotiva/core';
 import isEqual from 'fast-deep-equal';
 import { useState, useSyncExternalStore } from 'react';
 import { useStore } from 'react-redux';
 import type { HouseState } from './house.ts';
+import type { Kept, Making } from './kept.ts';
 import { selectRows } from './rows.ts';
 
 /** Beyond so many rows changed at once it is quicker to draw everything than to ask who has to do with which. */
@@ -52,22 +53,6 @@ class Reading {
   }
 }
 
-interface Kept {
-  rows: TrackedRows;
-  value: readonly unknown[];
-  at: string;
-  /** What it was worked out of has changed. */
-  isOver: boolean;
-}
-
-/** Works out a list of things from the rows; `keyOf` says which of them are about the same. */
-export interface Deriving<T> {
-  /** As of which minute or day it is. */
-  at: string;
-  compute: (rows: Reader) => readonly T[];
-  keyOf: (one: T) => string;
-}
-
 /**
  * The rows on the screen, and who reads which of them. Whenever the store has taken something, only those are told whose lookups could give
  * another answer now: a check-off draws its row and what counts it, not the page.
@@ -97,17 +82,16 @@ class ShownRows {
     return () => void this.readings.delete(reading);
   }
 
-  /** Something worked out of the rows, once for all who ask, and anew when what it was worked out of has changed. */
-  derived<T extends object>(key: string, deriving: Deriving<T>, by: TrackedRows): readonly T[] {
+  /** What is kept under a key, made where it isn't yet, or is as of another time. */
+  keeping<K extends Kept>(key: string, at: string, make: Making<K>, by: TrackedRows): K {
     let kept = this.kept.get(key);
-    if (!kept || kept.isOver || kept.at !== deriving.at) {
-      const rows = this.tracked();
-      kept = { rows, value: asBefore((kept?.value ?? []) as readonly T[], deriving.compute(rows), deriving.keyOf), at: deriving.at, isOver: false };
+    if (!kept || kept.isOver || kept.at !== at) {
+      kept = make(() => this.shown, kept);
       if (this.kept.size >= MOST_KEPT) this.kept.clear();
       this.kept.set(key, kept);
     }
-    by.takeOver(kept.rows);
-    return kept.value as readonly T[];
+    by.takeOver(kept);
+    return kept as K;
   }
 
   private look(): void {
@@ -126,7 +110,8 @@ class ShownRows {
 
   private tell(changes: readonly ChangedRow[] | null): void {
     this.version += 1;
-    for (const kept of this.kept.values()) kept.isOver ||= changes === null || kept.rows.isTouchedBy(changes);
+    if (changes === null) this.kept.clear();
+    else for (const kept of this.kept.values()) kept.take(changes);
     // whoever is told may draw at once, and somebody leave
     for (const reading of [...this.readings]) reading.take(changes);
   }
@@ -143,16 +128,6 @@ class ShownRows {
     for (const { noun, id } of this.shown.overlaid()) enter({ noun, id, before: this.base.find(noun, id) });
     return [...stood.values()].map((one) => ({ ...one, after: this.shown.find(one.noun, one.id) })).filter(({ before: was, after }) => !isSame(was, after));
   }
-}
-
-/** What is as it was stays the same object, and the list too where all of it is: whoever draws one of them sees that there is nothing to draw. */
-function asBefore<T extends object>(before: readonly T[], now: readonly T[], keyOf: (one: T) => string): readonly T[] {
-  const known = new Map(before.map((one) => [keyOf(one), one]));
-  const shared = now.map((one) => {
-    const was = known.get(keyOf(one));
-    return was !== undefined && isEqual(was, one) ? was : one;
-  });
-  return shared.length === before.length && shared.every((one, nth) => one === before[nth]) ? before : shared;
 }
 
 /** The same to whoever looks at it: when the server has it, and by which number, is nothing to see. */
@@ -178,9 +153,9 @@ export function useRows(): TrackedRows {
   return useSyncExternalStore(reading.subscribe, reading.current);
 }
 
-/** Something worked out of the rows that several parts of the screen ask for; the key names what, and with what besides the rows. */
-export function useDeriving(): <T extends object>(key: string, deriving: Deriving<T>) => readonly T[] {
+/** A list worked out of the rows that several parts of the screen ask for; the key names what, `at` as of which minute or day. */
+export function useKeeping(): <K extends Kept>(key: string, at: string, make: Making<K>) => K['value'] {
   const shown = shownOf(useStore() as HouseStore);
   const rows = useRows();
-  return (key, deriving) => shown.derived(key, deriving, rows);
+  return (key, at, make) => shown.keeping(key, at, make, rows).value;
 }

@@ -101,7 +101,7 @@ const NO_DEADLINE = 1e11;
 const HUNDREDTHS = 100;
 const DEGREES = 4;
 
-export const inOrder = (found: Sortable[]): AgendaEntry[] => found.sort(compare).map(({ entry }) => entry);
+export const inOrder = (found: Sortable[]): AgendaEntry[] => found.sort(compareSortable).map(({ entry }) => entry);
 
 export function sortable(entry: AgendaEntry, today: Today): Sortable {
   const { item, part } = entry;
@@ -114,7 +114,7 @@ export function sortable(entry: AgendaEntry, today: Today): Sortable {
  * What was put in order by hand keeps that order, after what came since. The rest: late; then least slack; then importance;
  * then plan; then position.
  */
-function compare(a: Sortable, b: Sortable): number {
+export function compareSortable(a: Sortable, b: Sortable): number {
   if (a.own !== b.own) return a.own !== null && b.own !== null ? (a.own < b.own ? -1 : 1) : a.own === null ? -1 : 1;
   if (a.rank !== b.rank) return a.rank - b.rank;
   if (a.plan !== b.plan) return a.plan < b.plan ? -1 : 1;

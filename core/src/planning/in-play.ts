@@ -1,6 +1,7 @@
 import type { Rows } from '../reader/finding.ts';
 import type { Item } from '../model/item.ts';
-import { YES } from '../model/nouns.ts';
+import { lookupValues, YES } from '../model/nouns.ts';
+import type { Part } from '../model/part.ts';
 import { addDays } from '../time/clock.ts';
 
 /** A day of some zone lies in the one before it, its own and the one after it of UTC. */
@@ -12,8 +13,20 @@ export const openItems = (rows: Rows): Item[] => itemsOf(openIds(rows), rows);
 /** The same, and what was done around a day: nothing else shows on that day. */
 export function itemsInPlay(date: string, rows: Rows): Item[] {
   const ids = openIds(rows);
-  for (const days of AROUND) for (const { itemId } of rows.by('part', 'completedDay', addDays(date, days))) ids.add(itemId);
+  for (const day of daysAround(date)) for (const { itemId } of rows.by('part', 'completedDay', day)) ids.add(itemId);
   return itemsOf(ids, rows);
+}
+
+/** The days in which what was done on that day may lie. */
+export const daysAround = (date: string): string[] => AROUND.map((days) => addDays(date, days));
+
+/** Of one item whether it is in play on a day, with the days around it: the item, or null. */
+export function inPlayOn(around: readonly string[], id: string, rows: Rows): Item | null {
+  const item = rows.find('item', id);
+  if (item === undefined || item.removedAt !== null) return null;
+  const isIn = (part: Part) =>
+    lookupValues('part', 'open', part).includes(YES) || lookupValues('part', 'completedDay', part).some((day) => around.includes(day));
+  return rows.by('part', 'itemId', id).some(isIn) ? item : null;
 }
 
 /** Items due, or that somebody means to do, in the months from one day to another, and no others of those days. */

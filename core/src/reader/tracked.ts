@@ -9,6 +9,12 @@ export interface ChangedRow {
   after: Row | undefined;
 }
 
+/** Something worked out of rows, that knows what it was worked out of. */
+export interface Touched {
+  /** Whether a change could make it another one. */
+  isTouchedBy(changes: readonly ChangedRow[]): boolean;
+}
+
 /** The lookups somebody made, so that it can be said whether a change could give another answer to any of them. */
 class Lookups {
   private readonly found = new Map<Noun, Set<string>>();
@@ -47,9 +53,9 @@ class Lookups {
  * Rows as somebody reads them who wants to know when what they read is no longer so. What is read is always what holds at that moment;
  * what was read is remembered, and `isTouchedBy` says whether a change concerns any of it. A command looked up for undoing is not followed.
  */
-export class TrackedRows implements Reader {
+export class TrackedRows implements Reader, Touched {
   private readonly lookups = new Lookups();
-  private readonly others = new Set<TrackedRows>();
+  private readonly others = new Set<Touched>();
 
   /** `now` gives the rows that hold. */
   constructor(private readonly now: () => Reader) {}
@@ -78,7 +84,7 @@ export class TrackedRows implements Reader {
   }
 
   /** What others read counts as read here: something was taken over that they made of it. */
-  takeOver(other: TrackedRows): void {
+  takeOver(other: Touched): void {
     if (other !== this) this.others.add(other);
   }
 

@@ -1,21 +1,21 @@
 import { calendarDateOf, type Arrangeable, type Filter } from '@kotiva/core';
 import { filtered } from '@kotiva/core/filtering';
-import { useDeriving } from '@/store/shown.ts';
-import { useOpenHouse, usePlanView } from '@/store/store.ts';
+import { Derived } from '@/store/kept.ts';
+import { useKeeping } from '@/store/shown.ts';
+import { usePlanView } from '@/store/store.ts';
+
+const keyOf = ({ item }: Arrangeable): string => item.id;
 
 /** Finds what meets a filter, as this device holds it. */
 export function useFiltering(): (filter: Filter) => readonly Arrangeable[] {
-  const { house } = useOpenHouse();
   const view = usePlanView();
-  const deriving = useDeriving();
-  const today = calendarDateOf(view.now, view.house.zone);
+  const keeping = useKeeping();
+  // of the time of day a filter knows nothing: by what it is asked stays the same until midnight
+  const at = JSON.stringify([calendarDateOf(view.now, view.house.zone), view.house.zone, view.house.dayParts]);
   return (filter) =>
-    deriving(`filter ${view.personId} ${JSON.stringify(filter)}`, {
-      // of the time of day a filter knows nothing: by what it is asked stays the same until midnight
-      at: today,
-      compute: (rows) => filtered(filter, { ...view, house: rows.find('house', house.id) ?? house }, rows),
-      keyOf,
-    });
+    keeping(
+      `filter ${view.personId} ${JSON.stringify(filter)}`,
+      at,
+      (rows, before) => new Derived(at, rows, (now) => filtered(filter, view, now), keyOf, before),
+    );
 }
-
-const keyOf = ({ item }: Arrangeable): string => item.id;

@@ -1,0 +1,84 @@
+import { KeptAgenda, TrackedRows, type ChangedRow, type PlanView, type Reader, type Rows, type Touched } from '@kotiva/core';
+import isEqual from 'fast-deep-equal';
+
+/** A list of things worked out of the rows, kept for all who ask for it. */
+export abstract class Kept implements Touched {
+  /** It is to be made anew for who asks next. */
+  isOver = false;
+  /** The changes by which it became another list, or will. */
+  private otherBy: readonly ChangedRow[] | null = null;
+
+  constructor(
+    /** As of which minute or day it is. */
+    readonly at: string,
+  ) {}
+
+  abstract readonly value: readonly object[];
+
+  take(changes: readonly ChangedRow[]): void {
+    const before = this.value;
+    if (!this.isOver) this.isOver = !this.follow(changes);
+    if (this.isOver || this.value !== before) this.otherBy = changes;
+  }
+
+  isTouchedBy(changes: readonly ChangedRow[]): boolean {
+    return this.otherBy === changes;
+  }
+
+  /** False: it has to be made anew. */
+  protected abstract follow(changes: readonly ChangedRow[]): boolean;
+}
+
+/** Makes a list that is kept, from what it was before. */
+export type Making<K extends Kept> = (rows: () => Reader, before: Kept | undefined) => K;
+
+/** Made anew whenever what it was worked out of has changed; `keyOf` says which of its things are about the same. */
+export class Derived<T extends object> extends Kept {
+  readonly value: readonly T[];
+  private readonly rows: TrackedRows;
+
+  constructor(at: string, now: () => Reader, compute: (rows: Reader) => readonly T[], keyOf: (one: T) => string, before: Kept | undefined) {
+    super(at);
+    this.rows = new TrackedRows(now);
+    this.value = asBefore((before instanceof Derived ? before.value : []) as readonly T[], compute(this.rows), keyOf);
+  }
+
+  protected follow(changes: readonly ChangedRow[]): boolean {
+    return !this.rows.isTouchedBy(changes);
+  }
+}
+
+/** What is as it was stays the same object, and the list too where all of it is: whoever draws one of them sees that there is nothing to draw. */
+function asBefore<T extends object>(before: readonly T[], now: readonly T[], keyOf: (one: T) => string): readonly T[] {
+  const known = new Map(before.map((one) => [keyOf(one), one]));
+  const shared = now.map((one) => {
+    const was = known.get(keyOf(one));
+    return was !== undefined && isEqual(was, one) ? was : one;
+  });
+  return shared.length === before.length && shared.every((one, nth) => one === before[nth]) ? before : shared;
+}
+
+/** One person's agenda, which takes what changed and nothing else. */
+export class AgendaKept extends Kept {
+  private readonly agenda: KeptAgenda;
+
+  constructor(at: string, now: () => Reader, view: PlanView, before: Kept | undefined) {
+    super(at);
+    this.agenda = new KeptAgenda(view, asNow(now), before instanceof AgendaKept ? before.agenda : null);
+  }
+
+  get value(): KeptAgenda['entries'] {
+    return this.agenda.entries;
+  }
+
+  protected follow(changes: readonly ChangedRow[]): boolean {
+    return this.agenda.take(changes);
+  }
+}
+
+/** The rows that hold at each moment. */
+const asNow = (now: () => Reader): Rows => ({
+  find: (noun, id) => now().find(noun, id),
+  by: (noun, index, value) => now().by(noun, index, value),
+  all: (noun) => now().all(noun),
+});
