@@ -23,12 +23,23 @@ export class RunningKotiva {
 
   /** With data of its own, nothing or a copy of what lies in a folder; it begins shortly after noon of a Tuesday. */
   static async start(script: 'main' | 'demo', from?: string, begin = tuesdayNoon()): Promise<RunningKotiva> {
-    const running = new RunningKotiva(script, await freePort());
-    if (from) cpSync(from, running.data, { recursive: true });
-    if (script === 'demo' && !from) await running.up(['--simulate', '--begin', begin]);
-    else await running.up();
+    const running = await RunningKotiva.onAFreePort(script, from, script === 'demo' && !from ? ['--simulate', '--begin', begin] : undefined);
     if (script === 'main') await running.moveTo(begin);
     return running;
+  }
+
+  /** Between looking for a port and listening on it something else may take it, be it for a moment: then on another. */
+  private static async onAFreePort(script: 'main' | 'demo', from: string | undefined, options: string[] | undefined): Promise<RunningKotiva> {
+    const running = new RunningKotiva(script, await freePort());
+    if (from) cpSync(from, running.data, { recursive: true });
+    try {
+      await running.up(options);
+      return running;
+    } catch (error) {
+      rmSync(running.data, { recursive: true, force: true });
+      if (!/Port \d+ is taken/.test(String(error))) throw error;
+      return RunningKotiva.onAFreePort(script, from, options);
+    }
   }
 
   get base(): string {
