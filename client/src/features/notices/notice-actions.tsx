@@ -39,16 +39,13 @@ interface ReminderActionsProps {
 }
 
 export function ReminderActions({ notice, inBar, children }: ReminderActionsProps) {
-  const { rows, me, house } = useOpenHouse();
+  const { rows, house } = useOpenHouse();
   const now = useNow();
   const submit = useSubmit();
-  const tie = useTie();
+  const done = useDoneFrom(notice);
   const [later, setLater] = useState(false);
   const [atPlace, setAtPlace] = useState(false);
   const places = placesOf(rows);
-  const item = notice.itemId ? rows.find('item', notice.itemId) : undefined;
-  if (item === undefined) return null;
-  const part = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
   const snooze = (until: string) =>
     void submit('alarm.snooze', { alarm: String(notice.params.alarm), until }, { words: t('said.snoozed', { when: sayInstant(until, now, house.zone) }) });
   const snoozeTo = (place: string, name: string) =>
@@ -77,14 +74,8 @@ export function ReminderActions({ notice, inBar, children }: ReminderActionsProp
     );
   return (
     <Actions inBar={inBar}>
-      {part && part.standing !== 'completed' ? (
-        <Button
-          kind="main"
-          onPress={() => {
-            tie(item, part);
-            submit('notice.read', { notices: [notice.id] }, { ownRefusal: true });
-          }}
-        >
+      {done ? (
+        <Button kind="main" onPress={done}>
           {t('alarm.done')}
         </Button>
       ) : null}
@@ -96,18 +87,24 @@ export function ReminderActions({ notice, inBar, children }: ReminderActionsProp
   );
 }
 
-/** The last step was ticked by somebody who could not answer for the whole. */
-function WholeAction({ notice }: { notice: Notice }) {
+/** Ties the knot of what a notice is about, and has it read; null where there is nothing to tie. */
+export function useDoneFrom(notice: Notice): (() => void) | null {
   const { rows, me } = useOpenHouse();
   const submit = useSubmit();
   const tie = useTie();
   const item = notice.itemId ? rows.find('item', notice.itemId) : undefined;
-  const part = item === undefined ? null : partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
-  if (item === undefined || !part || part.standing === 'completed') return null;
-  const done = () => {
+  const part = item && partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
+  if (!item || !part || part.standing === 'completed') return null;
+  return () => {
     tie(item, part);
     submit('notice.read', { notices: [notice.id] }, { ownRefusal: true });
   };
+}
+
+/** The last step was ticked by somebody who could not answer for the whole. */
+function WholeAction({ notice }: { notice: Notice }) {
+  const done = useDoneFrom(notice);
+  if (!done) return null;
   return (
     <Actions>
       <Button kind="main" onPress={done}>

@@ -1,6 +1,7 @@
-import { screen } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import { World } from '@kotiva/core/testing/world';
 import { tap } from '@/testing/hands.ts';
+import { Sheet } from '@/ui';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { RingBar } from './ring-bar.tsx';
@@ -49,4 +50,26 @@ test('what was removed since does not stand there', () => {
   w.must('Aino', 'item.remove', { items: [oars, rope] });
   inHouse(w, 'Aino', <RingBar />);
   expect(screen.queryByRole('region', { name: t('ring.label') })).toBeNull();
+});
+
+test('while a sheet is open it rings on the sheet, and can be answered there', () => {
+  const { w, oars, ring } = house();
+  const { meanwhile } = inHouse(
+    w,
+    'Aino',
+    <>
+      <Sheet open title="A sheet" closeLabel={t('common.close')} onClose={() => undefined}>
+        {null}
+      </Sheet>
+      <RingBar />
+    </>,
+  );
+  meanwhile(ring);
+  const onSheet = within(screen.getByRole('dialog', { name: 'A sheet' }));
+  expect(onSheet.getByRole('region', { name: t('ring.label') })).toBeTruthy();
+  const first = w.rows.all('notice').find(({ itemId }) => itemId === oars)!;
+  const before = unread(w);
+  tap(t('alarm.done'));
+  expect(unread(w)).toBe(before - 1);
+  expect(w.rows.by('part', 'itemId', first.itemId!).some(({ standing }) => standing === 'completed')).toBe(true);
 });

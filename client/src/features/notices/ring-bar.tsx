@@ -3,11 +3,11 @@ import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { playRing, useOpenItem } from '@/features/item';
 import { useSubmit } from '@/store/live-house.tsx';
-import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Txt } from '@/ui';
+import { useNow, useOpenHouse, useToast } from '@/store/store.ts';
+import { Button, OnTop, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
-import { ReminderActions } from './notice-actions.tsx';
+import { ReminderActions, useDoneFrom } from './notice-actions.tsx';
 import { sayTold } from './say-told.ts';
 import { useNotices } from './use-notices.ts';
 
@@ -30,24 +30,60 @@ export function RingBar() {
     submit('notice.read', { notices: [first.id] }, { ownRefusal: true });
     open(first.itemId);
   };
-  const about = [sayInstant(first.at, now, house.zone), ringing.length > 1 ? t('ring.more', { count: ringing.length - 1 }) : null];
+  const about = [sayInstant(first.at, now, house.zone), ringing.length > 1 ? t('ring.more', { count: ringing.length - 1 }) : null].filter(Boolean).join(' · ');
+  return (
+    <OnTop
+      place={() => (
+        <View
+          role="region"
+          aria-label={t('ring.label')}
+          className="mx-3.5 mb-2 rounded-control border-2 border-pine bg-surface shadow-lg lg:absolute lg:bottom-20 lg:right-4 lg:z-10 lg:mx-0 lg:w-[420px]"
+        >
+          <View className="px-5 pb-2 pt-3">
+            <Txt face="bold" aria-live="assertive">
+              {sayTold(first, '')}
+            </Txt>
+            <Txt size={15} tone="muted">
+              {about}
+            </Txt>
+          </View>
+          <ReminderActions notice={first} inBar>
+            <Button onPress={look}>{t('ring.open')}</Button>
+          </ReminderActions>
+        </View>
+      )}
+    >
+      <ShortRing notice={first} about={about} onLook={look} />
+    </OnTop>
+  );
+}
+
+/** Over a sheet there is room for what rings and what to do at once; once the sheet is closed, for all of it. What was just said goes first. */
+function ShortRing({ notice, about, onLook }: { notice: Notice; about: string; onLook: () => void }) {
+  const done = useDoneFrom(notice);
+  if (useToast() !== null) return null;
   return (
     <View
       role="region"
       aria-label={t('ring.label')}
-      className="mx-3.5 mb-2 rounded-control border-2 border-pine bg-surface shadow-lg lg:absolute lg:bottom-20 lg:right-4 lg:z-10 lg:mx-0 lg:w-[420px]"
+      className="min-h-12 flex-row items-center gap-1 rounded-control border-2 border-pine bg-surface pl-4 pr-1 shadow-lg"
     >
-      <View className="px-5 pb-2 pt-3">
-        <Txt face="bold" aria-live="assertive">
-          {sayTold(first, '')}
+      <View className="min-w-0 grow shrink basis-0 py-0.5">
+        <Txt size={15} face="bold" numberOfLines={2} aria-live="assertive">
+          {sayTold(notice, '')}
         </Txt>
-        <Txt size={15} tone="muted">
-          {about.filter(Boolean).join(' · ')}
+        <Txt size={13} tone="muted" numberOfLines={1}>
+          {about}
         </Txt>
       </View>
-      <ReminderActions notice={first} inBar>
-        <Button onPress={look}>{t('ring.open')}</Button>
-      </ReminderActions>
+      {done ? (
+        <Button kind="quiet" onPress={done}>
+          {t('alarm.done')}
+        </Button>
+      ) : null}
+      <Button kind="quiet" onPress={onLook}>
+        {t('ring.open')}
+      </Button>
     </View>
   );
 }
