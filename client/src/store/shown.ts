@@ -90,7 +90,7 @@ class ShownRows {
       if (this.kept.size >= MOST_KEPT) this.kept.clear();
       this.kept.set(key, kept);
     }
-    by.takeOver(kept);
+    by.takeOver(key, kept);
     return kept as K;
   }
 

@@ -62,7 +62,7 @@ test('whoever would be answered otherwise is told, whatever they looked up and w
       if (isOther) expect(tracked.isTouchedBy(told)).toBe(true);
       // what others made of it counts as read
       const other = new TrackedRows(() => now);
-      other.takeOver(tracked);
+      other.takeOver('what it read', tracked);
       expect(other.isTouchedBy(told)).toBe(tracked.isTouchedBy(told));
     }),
     { numRuns: 1_000 },

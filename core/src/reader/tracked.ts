@@ -55,7 +55,7 @@ class Lookups {
  */
 export class TrackedRows implements Reader, Touched {
   private readonly lookups = new Lookups();
-  private readonly others = new Set<Touched>();
+  private readonly others = new Map<string, Touched>();
 
   /** `now` gives the rows that hold. */
   constructor(private readonly now: () => Reader) {}
@@ -83,14 +83,14 @@ export class TrackedRows implements Reader, Touched {
     return this.now().command(id);
   }
 
-  /** What others read counts as read here: something was taken over that they made of it. */
-  takeOver(other: Touched): void {
-    if (other !== this) this.others.add(other);
+  /** What was read for something under that name counts as read here: it was taken over, in place of what it was before. */
+  takeOver(name: string, other: Touched): void {
+    this.others.set(name, other);
   }
 
   isTouchedBy(changes: readonly ChangedRow[]): boolean {
     if (changes.some((change) => this.lookups.isTouchedBy(change))) return true;
-    for (const other of this.others) if (other.isTouchedBy(changes)) return true;
+    for (const other of this.others.values()) if (other.isTouchedBy(changes)) return true;
     return false;
   }
 }
