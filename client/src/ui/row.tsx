@@ -93,6 +93,11 @@ export function Row({
         ) : null}
         {state ? <Txt className="sr-only">{state}</Txt> : null}
       </Pressable>
+      {tools ? (
+        <View className="row-tools-place">
+          <View className="row-tools">{tools}</View>
+        </View>
+      ) : null}
       {picture ? (
         <View className="mr-1 h-10 w-10 overflow-hidden rounded-control bg-sunk">
           <Picture src={picture} alt="" fit="fill" />
@@ -104,7 +109,6 @@ export function Row({
         </Txt>
       ) : null}
       {trail}
-      {tools ? <View className="row-tools">{tools}</View> : null}
     </View>
   );
 }
