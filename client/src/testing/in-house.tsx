@@ -8,6 +8,7 @@ import { serverTimeRead } from '@/store/clock.ts';
 import { houseSlice, noRows, type ChangePage, type Refused } from '@/store/house.ts';
 import { LiveHouseContext } from '@/store/live-house.tsx';
 import { makeStore } from '@/store/store.ts';
+import { watch } from './nothing-stale.ts';
 
 const rowsOf = ({ rows }: World): [Noun, Row][] => NOUNS.flatMap((noun) => rows.all(noun).map((row): [Noun, Row] => [noun, row]));
 
@@ -15,10 +16,13 @@ const rowsOf = ({ rows }: World): [Noun, Row][] => NOUNS.flatMap((noun) => rows.
 export function inHouse(world: World, who: string, screen: React.ReactElement) {
   const store = makeStore();
   const accountId = idOf(`account ${who}`);
-  const opened = noRows();
-  for (const [noun, row] of rowsOf(world)) (opened[noun] as Record<string, Row>)[row.id] = row;
+  const confirmed = () => {
+    const all = noRows();
+    for (const [noun, row] of rowsOf(world)) (all[noun] as Record<string, Row>)[row.id] = row;
+    return all;
+  };
   store.dispatch(
-    houseSlice.actions.opened({ houseId: world.houseId, accountId, confirmed: opened, cursor: world.seq, pending: [], refused: [], loaded: true }),
+    houseSlice.actions.opened({ houseId: world.houseId, accountId, confirmed: confirmed(), cursor: world.seq, pending: [], refused: [], loaded: true }),
   );
   store.dispatch(houseSlice.actions.decidesNow());
   /** What is other than this device has it comes, as from the server. */
@@ -55,6 +59,17 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
       </LiveHouseContext.Provider>
     </Provider>,
   );
+  watch({
+    container: drawn.container,
+    readAnew: () => {
+      const { house, beyond } = store.getState();
+      // what was fetched from beyond the window would be fetched again
+      if (Object.keys(beyond).length > 0) return;
+      const { confirmed, cursor, from } = house;
+      const put = NOUNS.flatMap((noun) => confirmed.rows.all(noun).map((row: Row) => ({ noun, row })));
+      store.dispatch(houseSlice.actions.pageApplied({ seq: cursor, from, put, evict: [], reset: true }));
+    },
+  });
   return {
     ...drawn,
     given,
