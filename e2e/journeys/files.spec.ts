@@ -153,7 +153,8 @@ test('what asks for a photo gets one with the tick', async ({ demo, devices }) =
   await sheet.getByRole('radio', { name: t('wanted.kind.photo') }).click();
   await sheet.getByLabel(t('wanted.what')).fill('The room, ready');
   await sheet.getByRole('button', { name: t('due.set') }).click();
-  await expect(leila.getByRole('dialog', { name: 'Room 4 made up' })).toBeVisible();
+  // what is asked for has come to the other device
+  await expect(leila.getByRole('dialog', { name: 'Room 4 made up' })).toContainText('The room, ready');
   await leila
     .getByRole('dialog', { name: 'Room 4 made up' })
     .getByRole('checkbox', { name: t('knot.tie', { title: 'Room 4 made up' }) })

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, hearsTheTime, PHONE, test, WIDE } from './house.ts';
 import { starting, t } from './words.ts';
 
 test('a talk on Wednesday: put on the agenda from Follow-up, gone through, decided, and one decision is an item of theirs', async ({ demo, devices }) => {
@@ -173,6 +173,7 @@ test('checked off in time without a network, it counts from the tap: both times 
   await demo.moveTo(`${day}T17:50:00.000Z`);
   const knot = tapio.getByRole('checkbox', { name: 'Check off “Sweep the chapel”' }).first();
   await knot.waitFor();
+  await hearsTheTime(tapio, demo);
   await goOffline(tapio);
   await knot.click();
   await expect(tapio.getByText('Checked off “Sweep the chapel”')).toBeVisible();

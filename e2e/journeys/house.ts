@@ -219,6 +219,12 @@ export async function goOffline(page: Page): Promise<void> {
   await page.context().setOffline(true);
 }
 
+/** Waits until a device has heard what time it is for the houses, after the clock was moved. */
+export async function hearsTheTime(page: Page, running: RunningKotiva): Promise<void> {
+  const now = Date.parse(await running.now());
+  await page.waitForFunction((at) => Math.abs(Date.now() + Number(localStorage.getItem('kotiva/clock-ahead-ms')) - at) < 60_000, now);
+}
+
 /** The page of a list, by its name, as one gets there from the lists. */
 export async function openList(page: Page, base: string, name: string): Promise<void> {
   await page.goto(`${base}/lists`);
