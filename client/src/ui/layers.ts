@@ -37,6 +37,9 @@ export const useTopLayer = (): Layer | null =>
     () => layers.at(-1) ?? null,
   );
 
+/** What the layer on top is called. */
+export const useTopName = (): string | null => useTopLayer()?.element.getAttribute('aria-label') ?? null;
+
 export const layerChanges = (): number => changes;
 export const isMenuOpen = (): boolean => document.querySelector('[role=menu]') !== null;
 export const isCovered = (): boolean => layers.length > 0 || isMenuOpen();

@@ -52,18 +52,25 @@ test('what was removed since does not stand there', () => {
   expect(screen.queryByRole('region', { name: t('ring.label') })).toBeNull();
 });
 
+const over = (title: string) => (
+  <>
+    <Sheet open title={title} closeLabel={t('common.close')} onClose={() => undefined}>
+      {null}
+    </Sheet>
+    <RingBar />
+  </>
+);
+
+test('over the list of all that rang it stands nowhere twice', () => {
+  const { w, ring } = house();
+  const { meanwhile } = inHouse(w, 'Aino', over(t('notices.title')));
+  meanwhile(ring);
+  expect(screen.queryByRole('region', { name: t('ring.label') })).toBeNull();
+});
+
 test('while a sheet is open it rings on the sheet, and can be answered there', () => {
   const { w, oars, ring } = house();
-  const { meanwhile } = inHouse(
-    w,
-    'Aino',
-    <>
-      <Sheet open title="A sheet" closeLabel={t('common.close')} onClose={() => undefined}>
-        {null}
-      </Sheet>
-      <RingBar />
-    </>,
-  );
+  const { meanwhile } = inHouse(w, 'Aino', over('A sheet'));
   meanwhile(ring);
   const onSheet = within(screen.getByRole('dialog', { name: 'A sheet' }));
   expect(onSheet.getByRole('region', { name: t('ring.label') })).toBeTruthy();

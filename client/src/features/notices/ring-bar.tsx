@@ -5,6 +5,7 @@ import { playRing, useOpenItem } from '@/features/item';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse, useToast } from '@/store/store.ts';
 import { Button, OnTop, Txt } from '@/ui';
+import { useTopName } from '@/ui/layers.ts';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { ReminderActions, useDoneFrom } from './notice-actions.tsx';
@@ -58,10 +59,11 @@ export function RingBar() {
   );
 }
 
-/** Over a sheet there is room for what rings and what to do at once; once the sheet is closed, for all of it. What was just said goes first. */
+/** Over a sheet there is room for what rings and what to do at once; once the sheet is closed, for all of it. What was just said goes first, and in the list of all that rang it stands already. */
 function ShortRing({ notice, about, onLook }: { notice: Notice; about: string; onLook: () => void }) {
   const done = useDoneFrom(notice);
-  if (useToast() !== null) return null;
+  const isListed = useTopName() === t('notices.title');
+  if (useToast() !== null || isListed) return null;
   return (
     <View
       role="region"
