@@ -48,6 +48,11 @@ class House {
     for (const name of ['Petri', 'Oona']) this.w.join(name);
     const shares: [string, 'edit'][] = [['Petri', 'edit'], ['Oona', 'edit']]; // prettier-ignore
     this.lists = ['Rooms', 'Boats'].map((name) => this.w.list('Aino', name, shares));
+    // done long ago, and so in nobody's agenda until it is open again
+    const { now } = this.w;
+    this.w.now = '2026-08-03T09:00:00.000Z';
+    this.w.must('Aino', 'part.checkOff', { item: this.w.item('Aino', 'Long done', { list: this.lists[0], due: '2026-08-03' }), person: null });
+    this.w.now = now;
     for (const nth of [0, 1, 2]) this.w.item('Aino', `Thing ${nth}`, { list: this.lists[nth % 2], due: addDays(TODAY, nth - 1) });
   }
 
