@@ -95,6 +95,8 @@ test('a day with a limit: the rest waits folded, and the next best is offered wh
   for (let left = 2; left >= 0; left--) {
     await knots.first().click();
     if (left > 0) await expect(knots).toHaveCount(left);
+    // a tap on what moved up within half a second is the second of two; after a key it is meant
+    await aino.keyboard.press('Shift');
   }
   await expect(aino.getByRole('heading', { name: t('today.next') })).toBeVisible();
   // the choice is remembered on another device

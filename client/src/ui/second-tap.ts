@@ -12,14 +12,21 @@ interface Tap {
   y: number;
   /** How often a layer had come or gone before it. */
   changes: number;
+  /** The knot or box it fell on. */
+  box: Element | null;
 }
 
-const isSecondOf = (first: Tap | null, { timeStamp, clientX, clientY }: PointerEvent): boolean =>
+const boxOf = ({ target }: Event): Element | null => (target instanceof Element ? target.closest('[role=checkbox]') : null);
+
+/** The row that was ticked has gone, and the box of the next one lies where its own did. */
+const isOnAnother = (first: Tap, event: Event): boolean => first.box !== null && !first.box.isConnected && boxOf(event) !== null;
+
+const isSecondOf = (first: Tap | null, event: PointerEvent): boolean =>
   first !== null &&
-  timeStamp - first.at < WITHIN &&
-  Math.abs(clientX - first.x) < NEAR &&
-  Math.abs(clientY - first.y) < NEAR &&
-  layerChanges() !== first.changes;
+  event.timeStamp - first.at < WITHIN &&
+  Math.abs(event.clientX - first.x) < NEAR &&
+  Math.abs(event.clientY - first.y) < NEAR &&
+  (layerChanges() !== first.changes || isOnAnother(first, event));
 
 function stop(event: Event): void {
   event.stopImmediatePropagation();
@@ -27,8 +34,8 @@ function stop(event: Event): void {
 }
 
 /**
- * An impatient hand taps twice. If the first tap opened or closed a sheet, something else now lies under the finger, which nobody meant:
- * the second tap goes nowhere.
+ * An impatient hand taps twice. If the first tap opened or closed a sheet, or took its row away, something else now lies under the finger,
+ * which nobody meant: the second tap goes nowhere.
  */
 export function swallowSecondTaps(): void {
   let first: Tap | null = null;
@@ -41,8 +48,8 @@ export function swallowSecondTaps(): void {
     isSwallowed = isSecondOf(first, event);
     if (isSwallowed) stop(event);
     // a third tap is the second’s second: what counts as changed is still what the first one did
-    const changes = isSwallowed ? first!.changes : layerChanges();
-    first = { at: event.timeStamp, x: event.clientX, y: event.clientY, changes };
+    const { changes, box } = isSwallowed ? first! : { changes: layerChanges(), box: boxOf(event) };
+    first = { at: event.timeStamp, x: event.clientX, y: event.clientY, changes, box };
   };
   // a key in between: what comes next is no second tap
   window.addEventListener('keydown', () => void (first = null), { capture: true });

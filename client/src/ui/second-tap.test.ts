@@ -1,0 +1,48 @@
+import { swallowSecondTaps } from './second-tap.ts';
+
+const heard: string[] = [];
+beforeAll(swallowSecondTaps);
+beforeEach(() => {
+  heard.length = 0;
+  document.body.replaceChildren();
+  // a key in between: what a test before did is no first tap
+  window.dispatchEvent(new KeyboardEvent('keydown', { key: 'Shift' }));
+});
+
+/** Something to tap that is heard, and goes if it is a row that was ticked. */
+function put(name: string, role: string, goes = false): HTMLElement {
+  const one = document.createElement('div');
+  one.setAttribute('role', role);
+  one.addEventListener('click', () => {
+    heard.push(name);
+    if (goes) one.remove();
+  });
+  document.body.append(one);
+  return one;
+}
+
+function tap(on: HTMLElement, x = 30, y = 200): void {
+  const at = { bubbles: true, cancelable: true, clientX: x, clientY: y, detail: 1 };
+  for (const name of ['pointerdown', 'mousedown', 'mouseup', 'click']) on.dispatchEvent(new MouseEvent(name, at));
+}
+
+test('two quick taps on a knot tie that one, and not the next that moves up under the finger; nor does a third', () => {
+  const [first, next, third] = [put('first', 'checkbox', true), put('next', 'checkbox', true), put('third', 'checkbox')];
+  tap(first);
+  tap(next);
+  tap(next, 36, 210);
+  expect(heard).toEqual(['first']);
+  // after a key it is meant
+  window.dispatchEvent(new KeyboardEvent('keydown', { key: 'Shift' }));
+  tap(next);
+  expect(heard).toEqual(['first', 'next']);
+  // elsewhere it is another finger's
+  tap(third, 30, 300);
+  expect(heard).toEqual(['first', 'next', 'third']);
+});
+
+test('the same knot twice is tied and untied; a button is tapped as often as somebody likes', () => {
+  const [knot, button] = [put('knot', 'checkbox'), put('button', 'button')];
+  for (const one of [knot, knot, button, button]) tap(one);
+  expect(heard).toEqual(['knot', 'knot', 'button', 'button']);
+});
