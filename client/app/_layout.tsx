@@ -13,6 +13,7 @@ import { BrokeScreen } from '@/features/shell';
 import { makeStore } from '@/store/store.ts';
 import { registerServiceWorker } from '@/sync/service-worker.ts';
 import { useFocusKeeper } from '@/ui/focus-keeper.ts';
+import { followHand } from '@/ui/hand.ts';
 import { hearStepsBack } from '@/ui/history-steps.ts';
 import { useEscapeLeaves, useSpacePresses } from '@/ui/keys.ts';
 import { swallowSecondTaps } from '@/ui/second-tap.ts';
@@ -21,6 +22,7 @@ import { ThemeProvider } from '@/ui/theme.tsx';
 registerServiceWorker();
 hearStepsBack();
 swallowSecondTaps();
+followHand();
 
 /** Where drawing a page fails. */
 export function ErrorBoundary() {

@@ -218,9 +218,11 @@ export function installWalk(): void {
 
   const walk: InPage = {
     async idle() {
+      // a hand on the keys: what was ticked leaves now, and not in the middle of the next step
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'Shift' }));
       for (let tries = 0; tries < 200; tries++) {
         await drawn();
-        if (soon.size === 0 && !isStepping()) return;
+        if (soon.size === 0 && !isStepping() && !document.querySelector('.glides')) return;
         await new Promise((resolve) => set(resolve, 10));
       }
     },

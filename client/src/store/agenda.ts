@@ -1,6 +1,6 @@
 import type { AgendaEntry } from '@kotiva/core';
 import { AgendaKept } from './kept.ts';
-import { useKeeping } from './shown.ts';
+import { useKeeping } from './shown.tsx';
 import { usePlanView } from './store.ts';
 
 /** One person's agenda at one minute, kept for however many parts of the screen ask for it. */

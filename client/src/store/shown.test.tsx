@@ -1,13 +1,14 @@
-import { act, render, screen } from '@testing-library/react';
+import { act, cleanup, render, screen } from '@testing-library/react';
 import { decide } from '@kotiva/core/commands';
-import { NOUNS, type Command, type CommandName, type Noun, type Reader, type Row } from '@kotiva/core';
+import { MemoryRows, NOUNS, type Command, type CommandName, type Noun, type Reader, type Row } from '@kotiva/core';
 import { idOf, World } from '@kotiva/core/testing/world';
 import fc from 'fast-check';
 import { Provider } from 'react-redux';
 import { deciding } from './deciding.ts';
 import { houseSlice, noRows, type ChangePage } from './house.ts';
 import { selectRows } from './rows.ts';
-import { useRows } from './shown.ts';
+import { shownOf } from './shown-rows.ts';
+import { AsTheyStand, useRows } from './shown.tsx';
 import { makeStore } from './store.ts';
 
 const { opened, decidesNow, given, acknowledged, refused, pageApplied, letGo, reached } = houseSlice.actions;
@@ -138,6 +139,59 @@ test('whatever comes, is given, acknowledged, refused, let go or fetched again: 
         expect(shown).toEqual(parts.map((ask) => JSON.stringify(ask(device.rows())) ?? ''));
       }
       unmount();
+    }),
+    { numRuns: 60 },
+  );
+});
+
+/** By noun and id, what has changed between two moments: as it was. */
+function changedBetween(before: ReturnType<typeof everyRow>, after: ReturnType<typeof everyRow>): ReturnType<typeof everyRow> {
+  const keys = new Set([...before.keys(), ...after.keys()]);
+  return new Map([...keys].filter((key) => said(before.get(key)) !== said(after.get(key))).map((key) => [key, before.get(key)]));
+}
+const said = (row: Row | undefined): string => JSON.stringify(row && { ...row, seq: 0 });
+const everyRow = (rows: Reader) =>
+  new Map<string, Row | undefined>(NOUNS.flatMap((noun) => rows.all(noun).map((row: Row) => [`${noun} ${row.id}`, row] as const)));
+
+test('on a page what was just ticked stays as it was, whatever comes meanwhile, until it is let go; all else shows what holds', () => {
+  deciding.bring(decide);
+  const doing = fc.array(
+    fc.record({
+      what: fc.constantFrom('tick', 'tick', 'let go', 'check', 'rename', 'remove', 'others', 'ack', 'refuse', 'page'),
+      nth: fc.nat({ max: 2 }),
+    }),
+    { minLength: 1, maxLength: 25 },
+  );
+  fc.assert(
+    fc.property(doing, (steps) => {
+      cleanup();
+      const { w, list, items } = house();
+      const device = new Device(w, items);
+      const shown = shownOf(device.store);
+      const parts = asked(items, list);
+      const stays = new Map<string, Row | undefined>();
+      render(
+        <Provider store={device.store}>
+          <AsTheyStand>
+            {parts.map((ask, nth) => (
+              <Part key={nth} nth={nth} ask={ask} />
+            ))}
+          </AsTheyStand>
+        </Provider>,
+      );
+      for (const { what, nth } of [...steps, { what: 'let go', nth: 0 }]) {
+        const before = everyRow(device.rows());
+        if (what === 'let go') {
+          act(shown.letGo);
+          stays.clear();
+        } else if (what === 'tick') {
+          act(() => shown.stay(() => device.do('check', nth)));
+          for (const [key, was] of changedBetween(before, everyRow(device.rows()))) if (!stays.has(key)) stays.set(key, was);
+        } else act(() => device.do(what, nth));
+        const standing = new MemoryRows('all');
+        for (const [key, row] of new Map([...everyRow(device.rows()), ...stays])) if (row) standing.put(key.split(' ')[0] as Noun, row);
+        expect(parts.map((_, part) => screen.getByTestId(`part ${part}`).textContent)).toEqual(parts.map((ask) => JSON.stringify(ask(standing)) ?? ''));
+      }
     }),
     { numRuns: 60 },
   );

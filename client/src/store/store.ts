@@ -7,7 +7,7 @@ import { glanceSlice } from './glance.ts';
 import { houseSlice, type HouseState } from './house.ts';
 import { lookingSlice } from './looking.ts';
 import { sendingSlice } from './sending.ts';
-import { useRows } from './shown.ts';
+import { useRows, useRowsAsTheyAre } from './shown.tsx';
 import { soNowSlice } from './so-now.ts';
 import { wantedSlice } from './wanted.ts';
 
@@ -90,8 +90,9 @@ export interface OpenHouse {
 }
 
 /** The house on the screen and who one is in it; null until both are known here. */
-export function useOpenHouseOrNull(): OpenHouse | null {
-  const rows = useRows();
+export const useOpenHouseOrNull = (): OpenHouse | null => useHouseIn(useRows());
+
+function useHouseIn(rows: TrackedRows): OpenHouse | null {
   const { houseId, accountId } = { houseId: useHouseState((state) => state.houseId), accountId: useHouseState((state) => state.accountId) };
   const house = houseId ? rows.find('house', houseId) : undefined;
   const me = accountId ? rows.by('person', 'accountId', accountId).find(isHere) : undefined;
@@ -99,8 +100,12 @@ export function useOpenHouseOrNull(): OpenHouse | null {
 }
 
 /** For screens inside the house: there it is always known. */
-export function useOpenHouse(): OpenHouse {
-  const place = useOpenHouseOrNull();
+export const useOpenHouse = (): OpenHouse => known(useOpenHouseOrNull());
+
+/** The same as it is at this moment, also on a page where what was just ticked stays: see `useRowsAsTheyAre`. */
+export const useHouseAsItIs = (): OpenHouse => known(useHouseIn(useRowsAsTheyAre()));
+
+function known(place: OpenHouse | null): OpenHouse {
   if (!place) throw new Error('outside of a house');
   return place;
 }

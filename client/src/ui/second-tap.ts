@@ -18,15 +18,18 @@ interface Tap {
 
 const boxOf = ({ target }: Event): Element | null => (target instanceof Element ? target.closest('[role=checkbox]') : null);
 
-/** The row that was ticked has gone, and the box of the next one lies where its own did. */
-const isOnAnother = (first: Tap, event: Event): boolean => first.box !== null && !first.box.isConnected && boxOf(event) !== null;
+/** The same box, or the one that lies where it did: its row has gone. */
+const isOnBoxAgain = ({ box }: Tap, event: Event): boolean => {
+  const now = boxOf(event);
+  return box !== null && now !== null && (box === now || !box.isConnected);
+};
 
 const isSecondOf = (first: Tap | null, event: PointerEvent): boolean =>
   first !== null &&
   event.timeStamp - first.at < WITHIN &&
   Math.abs(event.clientX - first.x) < NEAR &&
   Math.abs(event.clientY - first.y) < NEAR &&
-  (layerChanges() !== first.changes || isOnAnother(first, event));
+  (layerChanges() !== first.changes || isOnBoxAgain(first, event));
 
 function stop(event: Event): void {
   event.stopImmediatePropagation();
@@ -35,7 +38,7 @@ function stop(event: Event): void {
 
 /**
  * An impatient hand taps twice. If the first tap opened or closed a sheet, or took its row away, something else now lies under the finger,
- * which nobody meant: the second tap goes nowhere.
+ * which nobody meant; and what it ticked it would untick. The second tap goes nowhere.
  */
 export function swallowSecondTaps(): void {
   let first: Tap | null = null;

@@ -2,7 +2,7 @@ import { countingParts, isDone, isLate, openParts, openWaits, progressOf, readin
 import { useRouter } from 'expo-router';
 import { addressOf, firstPicture } from '@/features/files';
 import { everythingUnder } from '@/features/pages';
-import { useNow, useOpenHouse } from '@/store/store.ts';
+import { useHouseAsItIs, useNow, useOpenHouse } from '@/store/store.ts';
 import { useUnsent } from '@/store/unsent.ts';
 import { ChosenMark, Knot, KnotMark, Thread, useWide, type RowProps, type TagWord, type Tone } from '@/ui';
 import { t, type WordKey } from '@/words';
@@ -50,8 +50,9 @@ const fieldsSaid = (item: Item, rows: Reader): string[] =>
   readingsOf(item, rows).flatMap(({ field, value, isFaint }) => (value === null || isFaint ? [] : `${field.name} ${sayFieldValue(value, field, rows)}`));
 
 /** What is shown of an item wherever it stands: the knot one ties, the title, who shares it, what is due. */
-export function useItemFace({ item, sub, trail, tools, handle, right, rightTone, detail = 'short' }: ItemRowProps): RowProps {
-  const { rows, me, house } = useOpenHouse();
+export function useItemFace({ item: asItStands, sub, trail, tools, handle, right, rightTone, detail = 'short' }: ItemRowProps): RowProps {
+  const { rows, me, house } = useHouseAsItIs();
+  const item = rows.find('item', asItStands.id) ?? asItStands;
   const now = useNow();
   const open = useOpenItem();
   const selection = useSelection();

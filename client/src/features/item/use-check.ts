@@ -1,11 +1,12 @@
 import { allows, relationsToItem, isDone, progressOf, type Item, type Reader, type Part, type Person, type Reason } from '@kotiva/core';
 import { useDispatch } from 'react-redux';
 import { answerAsked } from '@/store/wanted.ts';
-import { useSubmit } from '@/store/live-house.tsx';
-import { useOpenHouse, type Toast } from '@/store/store.ts';
+import { useSubmit, type Submit } from '@/store/live-house.tsx';
+import { useHouseAsItIs, type Toast } from '@/store/store.ts';
 import { t } from '@/words';
 import { playTied } from './tie-sound.ts';
 import { nameOf } from './knot-of.ts';
+import { useStay } from './use-stay.ts';
 
 export const relations = (item: Item, person: Person, rows: Reader) => relationsToItem(item, person, rows);
 
@@ -20,9 +21,11 @@ export function partToTie(item: Item, parts: readonly Part[], me: Person, rows: 
 
 /** Ties or unties a knot, says so, and offers the way back, or the whole when its last step was ticked. */
 export function useTie(): (item: Item, part: Part, answer?: string) => Reason | null | void {
-  const submit = useSubmit();
+  const give = useSubmit();
+  const stay = useStay();
   const dispatch = useDispatch();
-  const { me, rows } = useOpenHouse();
+  const { me, rows } = useHouseAsItIs();
+  const submit: Submit = (...command) => stay(() => give(...command));
   return (item, part, answer) => {
     const payload = { item: item.id, person: part.personId, ...(answer ? { answer } : {}) };
     // an answer never unties: somebody was first
@@ -56,7 +59,7 @@ export function useTie(): (item: Item, part: Part, answer?: string) => Reason | 
 
 /** The part of an item that a tap of mine ties, and the tap. */
 export function useMyKnot(item: Item): { mine: Part | null; tie: () => void } {
-  const { rows, me } = useOpenHouse();
+  const { rows, me } = useHouseAsItIs();
   const tie = useTie();
   const mine = partToTie(item, rows.by('part', 'itemId', item.id), me, rows);
   return { mine, tie: () => mine && tie(item, mine) };

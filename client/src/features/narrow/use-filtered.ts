@@ -1,7 +1,7 @@
 import { calendarDateOf, type Arrangeable, type Filter } from '@kotiva/core';
 import { filtered } from '@kotiva/core/filtering';
 import { Derived } from '@/store/kept.ts';
-import { useKeeping } from '@/store/shown.ts';
+import { useKeeping } from '@/store/shown.tsx';
 import { usePlanView } from '@/store/store.ts';
 
 const keyOf = ({ item }: Arrangeable): string => item.id;

@@ -7,6 +7,7 @@ import { useDraft } from '@/store/drafts.ts';
 import { useDrawn } from '@/store/drawn.ts';
 import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
+import { AsTheyStand } from '@/store/shown.tsx';
 import { useHouseState, useOpenHouse, useOpenHouseOrNull } from '@/store/store.ts';
 import { elementOf, Heading, Icon, IconButton, Menu, PersonMark, ScrollRoot, Txt, useNarrow, useWide, WovenSign, type IconName } from '@/ui';
 import { focusAgain } from '@/ui/layers.ts';
@@ -42,7 +43,7 @@ export const Shell = memo(function Shell({ children }: { children: React.ReactNo
           <LineState />
           <View className="min-h-0 grow shrink basis-0 flex-row">
             <View className="min-h-0 min-w-0 grow shrink basis-0" role="main">
-              {children}
+              <AsTheyStand>{children}</AsTheyStand>
             </View>
             <ItemBeside />
           </View>

@@ -1,10 +1,10 @@
-import type { AgendaEntry, Colour, Item, Person } from '@kotiva/core';
+import { isDone, type AgendaEntry, type Colour, type Item, type Person } from '@kotiva/core';
 import { useDraggable } from '@dnd-kit/core';
 import isEqual from 'fast-deep-equal';
 import { createElement, memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { choreOf, knotOf, useMyKnot, useOpenItem } from '@/features/item';
-import { useNow, useOpenHouse } from '@/store/store.ts';
+import { useHouseAsItIs, useNow, useOpenHouse } from '@/store/store.ts';
 import { Band, Icon, Knot, KnotMark, Txt, type Tone } from '@/ui';
 import { t } from '@/words';
 import { sayHour } from '@/words/customs.ts';
@@ -28,10 +28,11 @@ const LONGEST_PX = 90;
 
 const Segment = memo(function Segment({ person, entry }: { person: Person; entry: AgendaEntry }) {
   const open = useOpenItem();
-  const { item, where } = entry;
-  const done = where === 'done';
+  const { item } = entry;
+  const { rows } = useHouseAsItIs();
+  const done = entry.where === 'done' || isDone(item, rows.by('part', 'itemId', item.id));
   const { setNodeRef, listeners, attributes, isDragging } = useDraggable({ id: `${person.id} ${item.id}`, data: { entry, person }, disabled: done });
-  const [words, tone] = useSegmentWords(entry);
+  const [words, tone] = useSegmentWords(entry, done);
   const minutes = done ? null : item.effort;
   // the pointer takes hold of the whole segment; by keyboard there is a handle, so that Enter on the title still opens it
   const { onKeyDown, ...byPointer } = listeners ?? {};
@@ -109,7 +110,7 @@ function SegmentKnot({ person, entry: { item, part } }: { person: Person; entry:
     // as large under a finger as any, and in line with those of others
     <View className="-mx-1 -mt-2">
       <Knot
-        state={knotOf(item, part)}
+        state={knotOf(item, mine)}
         colour={person.colour}
         size={24}
         onTie={tie}
@@ -120,10 +121,10 @@ function SegmentKnot({ person, entry: { item, part } }: { person: Person; entry:
 }
 
 /** Below the title: what is pressing about it. */
-function useSegmentWords({ item, part, late, carriedOver, where }: AgendaEntry): [string, Tone] {
+function useSegmentWords({ item, part, late, carriedOver }: AgendaEntry, done: boolean): [string, Tone] {
   const { house } = useOpenHouse();
   const now = useNow();
-  if (where === 'done') return [t('sheet.done'), 'muted'];
+  if (done) return [t('sheet.done'), 'muted'];
   if (late && item.due) return [sayDue(item.due, true, now, house.zone), 'late'];
   if (part.standing === 'tentative') return [t('knot.asked'), 'waits'];
   if (carriedOver) return [t('row.carriedOver'), 'plan'];
