@@ -8,7 +8,7 @@ export function Fold({ words, children, startsOpen = false }: { words: string; c
   const [open, setOpen] = useState(startsOpen);
   return (
     <View>
-      <Pressable role="button" aria-expanded={open} onPress={() => setOpen(!open)} className="min-h-12 flex-row items-center gap-2 px-4">
+      <Pressable role="button" aria-expanded={open} onPress={() => setOpen(!open)} className="group-head min-h-12 flex-row items-center gap-2 px-4">
         <Icon name={open ? 'down' : 'right'} />
         <Txt size={15} tone="muted">
           {words}

@@ -128,7 +128,7 @@ interface GroupHeadProps {
 /** The heading of a group of rows, with how many there are. */
 export const GroupHead = memo(function GroupHead({ title, count, tone = 'ink', lead, sub, children }: GroupHeadProps) {
   return (
-    <View className={`flex-row items-center pl-4 ${children ? 'pr-1 pt-2' : 'pb-1 pr-4 pt-4'}`}>
+    <View className={`group-head flex-row items-center pl-4 ${children ? 'pr-1 pt-2' : 'pb-1 pr-4 pt-4'}`}>
       <View className="min-w-0 shrink">
         <View className="flex-row items-baseline gap-2">
           {lead ? <View className="self-center">{lead}</View> : null}

@@ -127,7 +127,7 @@ export function useItemFace({ item: asItStands, sub, trail, tools, handle, right
           : undefined
         : [...lines, detail === 'full' ? excerpt(item.notes) : null].filter(Boolean).join(' · ') || undefined,
     right: right ?? (!done && item.due ? sayDue(item.due, late, now, house.zone) : undefined),
-    rightTone: rightTone ?? (late ? 'late' : 'ink'),
+    rightTone: done ? 'muted' : (rightTone ?? (late ? 'late' : 'ink')),
     tags: detail === 'bare' ? undefined : tags,
     done,
     first: item.importance > 0 && !done ? t(`importance.${item.importance as 1 | 2 | 3}`) : undefined,

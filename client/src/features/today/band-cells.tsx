@@ -30,7 +30,8 @@ const Segment = memo(function Segment({ person, entry }: { person: Person; entry
   const open = useOpenItem();
   const { item } = entry;
   const { rows } = useHouseAsItIs();
-  const done = entry.where === 'done' || isDone(item, rows.by('part', 'itemId', item.id));
+  const part = rows.find('part', entry.part.id) ?? entry.part;
+  const done = part.standing === 'completed' || isDone(item, rows.by('part', 'itemId', item.id));
   const { setNodeRef, listeners, attributes, isDragging } = useDraggable({ id: `${person.id} ${item.id}`, data: { entry, person }, disabled: done });
   const [words, tone] = useSegmentWords(entry, done);
   const minutes = done ? null : item.effort;
