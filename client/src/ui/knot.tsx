@@ -116,7 +116,7 @@ const SteadyKnot = memo(function SteadyKnot({ state, colour, mark, size = 26, la
       aria-label={label}
       disabled={disabled}
       onPress={onTie}
-      className="h-11 w-11 items-center justify-center"
+      className="knot h-11 w-11 items-center justify-center"
     >
       <View className="items-center">
         <KnotMark state={state} colour={colour} size={size} />

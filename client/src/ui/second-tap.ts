@@ -18,10 +18,10 @@ interface Tap {
 
 const boxOf = ({ target }: Event): Element | null => (target instanceof Element ? target.closest('[role=checkbox]') : null);
 
-/** The same box, or the one that lies where it did: its row has gone. */
+/** The same knot, or what lies where the box was: its row has gone. */
 const isOnBoxAgain = ({ box }: Tap, event: Event): boolean => {
   const now = boxOf(event);
-  return box !== null && now !== null && (box === now || !box.isConnected);
+  return box !== null && now !== null && (box === now ? box.matches('.knot') : !box.isConnected);
 };
 
 const isSecondOf = (first: Tap | null, event: PointerEvent): boolean =>
