@@ -52,7 +52,7 @@ export function installWalk(): void {
 
   // a step back is under way until it is told
   let stepping = 0;
-  for (const way of ['back', 'go'] as const) {
+  for (const way of ['back', 'go', 'forward'] as const) {
     const step = window.history[way].bind(window.history);
     window.history[way] = (by?: number) => {
       stepping = performance.now();

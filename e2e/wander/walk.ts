@@ -82,6 +82,18 @@ const tap: Way = async (device, { controls }, random) => {
   };
 };
 
+/** Impatient: the second falls on whatever lies there by then. */
+const tapTwice: Way = async (device, seen, random) => {
+  const at = oneOfEach(
+    seen.controls.filter(({ isField, name }) => !isField && !NEVER.test(name)),
+    random,
+  );
+  if (!at) return { said: 'finds nothing to tap twice', faults: [] };
+  await device.tapAt(at);
+  await device.page.mouse.click(at.x, at.y);
+  return { said: `taps ${at.role} “${at.name}” twice`, faults: [], tookBack: true };
+};
+
 const type: Way = async (device, { controls }, random) => {
   const { page } = device;
   const field = oneOfEach(
@@ -140,6 +152,13 @@ const back: Way = async (device, before) => {
   return { said: `goes back, from ${before.address} to ${after.address}`, faults };
 };
 
+const forward: Way = async (device) => {
+  await device.page.evaluate(() => window.history.forward());
+  await device.idle();
+  const { address } = await device.see();
+  return { said: `goes forward, to ${address}`, faults: [] };
+};
+
 const beside: Way = async (device, before) => {
   if (!before.beside) return { said: 'has nothing to tap beside', faults: [] };
   await device.tapAt(before.beside);
@@ -172,7 +191,9 @@ const WAYS: [weight: number, way: Way][] = [
   [50, tap],
   [16, type],
   [14, press],
+  [4, tapTwice],
   [7, back],
+  [2, forward],
   [4, beside],
   [2, turn],
   [2, reopen],
