@@ -17,10 +17,12 @@ import { followHand } from '@/ui/hand.ts';
 import { hearStepsBack } from '@/ui/history-steps.ts';
 import { useEscapeLeaves, useSpacePresses } from '@/ui/keys.ts';
 import { swallowSecondTaps } from '@/ui/second-tap.ts';
+import { keepSheetAddress } from '@/ui/sheet-address.ts';
 import { ThemeProvider } from '@/ui/theme.tsx';
 
 registerServiceWorker();
 hearStepsBack();
+keepSheetAddress();
 swallowSecondTaps();
 followHand();
 

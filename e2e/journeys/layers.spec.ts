@@ -128,6 +128,38 @@ test('Back closes any sheet and any menu alone, also after others were closed by
   await expect(page.getByRole('heading', { level: 1, name: t('nav.lists') })).toBeVisible();
 });
 
+test('an open sheet is part of the address: a reload and a link open it over its page, and Back closes it', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await openBoathouse(page);
+  await page.getByRole('button', { name: t('list.more') }).click();
+  await page.getByRole('menuitem', { name: t('list.share') }).click();
+  await expect(sheet(page)).toBeVisible();
+  const address = page.url();
+  await page.reload();
+  await expect(sheet(page)).toBeVisible();
+  await page.goBack();
+  await expect(sheet(page)).toHaveCount(0);
+  await expect(page.getByRole('heading', { level: 1, name: 'Boathouse' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1, name: t('nav.lists') })).toBeVisible();
+  // a link opens what its reader may open, and nothing else
+  for (const [name, opens] of [
+    ['Petri', 1],
+    ['Leila', 0],
+  ] as const) {
+    const other = await devices.open(WIDE);
+    await enterDemo(other, demo, name);
+    await other.goto(address);
+    await expect(other.getByRole('heading', { level: 1, name: opens ? 'Boathouse' : t('list.gone') })).toBeVisible();
+    await expect(sheet(other)).toHaveCount(opens);
+    if (!opens) continue;
+    await other.goBack();
+    await expect(sheet(other)).toHaveCount(0);
+    await expect(other).toHaveURL(address.replace(/#.*/, ''));
+  }
+});
+
 test('a link that leads straight to a thing lays its page beneath', async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');

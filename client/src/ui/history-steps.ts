@@ -64,6 +64,9 @@ function closeTop(step: Step): void {
   }, 0);
 }
 
+/** But for the sheets that lie over it. */
+const isSamePage = (one: string | null, other: string | null): boolean => one?.replace(/#.*/, '') === other?.replace(/#.*/, '');
+
 /** Says whether the step was one of a layer, and none of the router's. */
 function takeStep(): boolean {
   const [here, from, top] = [currentEntry(), cameFrom, open.at(-1)];
@@ -72,7 +75,7 @@ function takeStep(): boolean {
     closeTop(top);
     return true;
   }
-  if (isLeftBehind(from.key) && here.index === from.index - 1 && here.url === from.url) {
+  if (isLeftBehind(from.key) && here.index === from.index - 1 && isSamePage(here.url, from.url)) {
     window.history.back();
     return true;
   }
@@ -82,7 +85,7 @@ function takeStep(): boolean {
 /** Called before the router listens: of listeners at the window the first to come is the first to hear. */
 export function hearStepsBack(): void {
   navigation()?.addEventListener('currententrychange', (event) => {
-    cameFrom = event.from;
+    if (event.navigationType !== 'replace') cameFrom = event.from;
   });
   window.addEventListener('popstate', (event) => {
     if (takeStep() || taking?.()) event.stopImmediatePropagation();
@@ -118,7 +121,7 @@ export function useStepBack(take: (() => boolean) | null): void {
 export function stepsBackTo(address: string): number {
   const [all, here] = [navigation()?.entries() ?? [], currentEntry()];
   for (let index = here ? here.index : 0; index > 0; index--) {
-    if (all[index - 1]!.url === address) return here!.index - index + 1;
+    if (isSamePage(all[index - 1]!.url, address)) return here!.index - index + 1;
     if (!madeSteps().has(all[index]!.key)) return 0;
   }
   return 0;

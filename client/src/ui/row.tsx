@@ -67,48 +67,52 @@ export function Row({
   return (
     <View className={`row min-h-14 flex-row items-center gap-1 border-b border-line pr-4 lg:min-h-11 ${chosen || isHere ? 'bg-sunk' : ''}`}>
       {lead ? <View className="ml-2 w-11 items-center">{lead}</View> : <View className="w-3" />}
-      <Pressable
-        role={chosen !== undefined ? 'checkbox' : onPress ? 'button' : undefined}
-        aria-checked={chosen}
-        aria-current={isHere ? 'page' : undefined}
-        {...({ dataSet: { row: rowId } } as object)}
-        onPress={onPress}
-        onLongPress={onLongPress}
-        disabled={!onPress}
-        className="min-h-14 min-w-0 grow shrink basis-0 justify-center py-1.5 lg:min-h-11"
-      >
-        <Txt face={isStrong && !done ? 'bold' : 'medium'} tone={done ? 'muted' : 'ink'} numberOfLines={2} className={done ? 'line-through' : ''}>
-          {title}
-        </Txt>
-        {first || sub || tags.length > 0 ? (
-          <Txt size={13} tone={subTone} numberOfLines={wraps ? 3 : 1} className="mt-px">
-            {first ? (
-              <Txt size={13} face="medium">
-                {sub || tags.length > 0 ? `${first} · ` : first}
-              </Txt>
-            ) : null}
-            {sub}
-            <TagWords tags={tags} isFirst={!sub} />
+      <View className="row-words">
+        <Pressable
+          role={chosen !== undefined ? 'checkbox' : onPress ? 'button' : undefined}
+          aria-checked={chosen}
+          aria-current={isHere ? 'page' : undefined}
+          {...({ dataSet: { row: rowId } } as object)}
+          onPress={onPress}
+          onLongPress={onLongPress}
+          disabled={!onPress}
+          className="min-h-14 min-w-0 grow shrink basis-0 justify-center py-1.5 lg:min-h-11"
+        >
+          <Txt face={isStrong && !done ? 'bold' : 'medium'} tone={done ? 'muted' : 'ink'} numberOfLines={2} className={done ? 'line-through' : ''}>
+            {title}
           </Txt>
+          {first || sub || tags.length > 0 ? (
+            <Txt size={13} tone={subTone} numberOfLines={wraps ? 3 : 1} className="mt-px">
+              {first ? (
+                <Txt size={13} face="medium">
+                  {sub || tags.length > 0 ? `${first} · ` : first}
+                </Txt>
+              ) : null}
+              {sub}
+              <TagWords tags={tags} isFirst={!sub} />
+            </Txt>
+          ) : null}
+          {state ? <Txt className="sr-only">{state}</Txt> : null}
+        </Pressable>
+        {tools ? (
+          <View className="row-tools-place">
+            <View className="row-tools">{tools}</View>
+          </View>
         ) : null}
-        {state ? <Txt className="sr-only">{state}</Txt> : null}
-      </Pressable>
-      {tools ? (
-        <View className="row-tools-place">
-          <View className="row-tools">{tools}</View>
-        </View>
-      ) : null}
+      </View>
       {picture ? (
         <View className="mr-1 h-10 w-10 overflow-hidden rounded-control bg-sunk">
           <Picture src={picture} alt="" fit="fill" />
         </View>
       ) : null}
-      {right ? (
-        <Txt size={15} face="medium" tone={rightTone} className="text-right">
-          {right}
-        </Txt>
-      ) : null}
-      {trail}
+      <View className="items-end py-1">
+        {right ? (
+          <Txt size={15} face="medium" tone={rightTone} className="text-right">
+            {right}
+          </Txt>
+        ) : null}
+        {trail}
+      </View>
     </View>
   );
 }

@@ -1,13 +1,12 @@
-import { useState } from 'react';
 import { useArrangement, type Arranging } from '@/store/arrangement.ts';
-import { Button } from '@/ui';
+import { Button, useSheet } from '@/ui';
 import { t } from '@/words';
 import { ArrangeSheet, wordOfGroup, wordOfSort, type ArrangeProps } from './arrange-sheet.tsx';
 
 /** One word that says how a view is arranged and opens the ways to change it. */
 export function ArrangeButton(props: ArrangeProps) {
   const { arranged } = useArrangement(props.view, props.usual);
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useSheet('arrange');
   const how = sayArranged(arranged, props);
   const usual = isUsual(arranged);
   return (

@@ -25,7 +25,7 @@ import { ChoreTemplateSheet } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { useBeyond } from '@/store/use-beyond.ts';
-import { Band, Choice, Empty, Fold, GroupHead, Menu, Row, Txt } from '@/ui';
+import { Band, Choice, Empty, Fold, GroupHead, Menu, Row, Txt, useSheet } from '@/ui';
 import { t, together } from '@/words';
 import { dayMonth, sayInstant, sayMoment } from '@/words/dates.ts';
 import { sayRule } from '@/words/rules.ts';
@@ -83,7 +83,7 @@ export function ChoreScreen({ seriesId }: { seriesId: string }) {
 /** The chore as a whole: another rule from the open one on, or no more of it. */
 function ChoreMenu({ series, open }: { series: Series; open: Item | null }) {
   const { rows, house, me } = useOpenHouse();
-  const [filling, setFilling] = useState(false);
+  const [filling, setFilling] = useSheet('template');
   const submit = useSubmit();
   const openItem = useOpenItem();
   const from = open?.recurrenceId ?? nextToMake(series, madeOf(series.id, rows).at(-1)?.recurrenceId ?? null, house, rows)?.recurrenceId;
@@ -99,7 +99,7 @@ function ChoreMenu({ series, open }: { series: Series; open: Item | null }) {
           { key: 'end', words: t('chores.end'), late: true, onPress: end },
         ]}
       />
-      {filling ? <ChoreTemplateSheet series={series} onClose={() => setFilling(false)} /> : null}
+      {filling && mayChangeChore(series, me, rows) ? <ChoreTemplateSheet series={series} onClose={() => setFilling(false)} /> : null}
     </>
   );
 }

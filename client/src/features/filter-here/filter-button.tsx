@@ -1,13 +1,12 @@
-import { useState } from 'react';
 import type { FilteredOf } from '@/features/narrow';
 import { FilterSheet } from '@/features/views';
-import { Button, IconButton, useWide } from '@/ui';
+import { Button, IconButton, useSheet, useWide } from '@/ui';
 import { t } from '@/words';
 
 /** The way to narrow a view that has a rule of its own. */
 export function FilterButton({ items }: FilteredOf) {
   const wide = useWide();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useSheet('filter');
   return (
     <>
       {wide ? (

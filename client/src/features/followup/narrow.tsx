@@ -1,7 +1,6 @@
 import { EVERYTHING, FOLLOW_UP_GROUPS, FOLLOW_UP_SORTS, type FollowUpGroup, type FollowUpNarrowing, type FollowUpSort } from '@kotiva/core';
-import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Choice, Foot, Heading, Labelled, Sheet } from '@/ui';
+import { Button, Choice, Foot, Heading, Labelled, Sheet, useSheet } from '@/ui';
 import { t } from '@/words';
 
 export type Narrowing = Omit<FollowUpNarrowing, 'personId'>;
@@ -16,7 +15,7 @@ interface NarrowProps {
 
 /** Which of what is followed is looked at by how it stands, and in which order; by person the strip narrows it, by anything else the filter. */
 export function NarrowButton(props: NarrowProps) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useSheet('narrow');
   const { narrowing } = props;
   const words = isAll(narrowing) ? t('narrow.narrow') : sayNarrowing(narrowing);
   return (

@@ -1,12 +1,12 @@
 import type { Arrangeable, Column, Sorting, TableColumn } from '@kotiva/core';
 import { columnResizingFeature, columnSizingFeature, tableFeatures, useTable } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { FieldChoice } from '@/features/fields';
 import type { Arranging } from '@/store/arrangement.ts';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, useWide } from '@/ui';
+import { Button, useSheet, useWide } from '@/ui';
 import { DragBetween } from '@/ui/drag-between.tsx';
 import { t } from '@/words';
 import { sayDragOfRows } from '@/words/dragging.ts';
@@ -37,7 +37,7 @@ export function ItemsTable({ entries, arranged, arrange, fields }: ItemsTablePro
   const wide = useWide();
   const { width } = useWindowDimensions();
   const height = wide ? ROW.wide : ROW.phone;
-  const [choosing, setChoosing] = useState(false);
+  const [choosing, setChoosing] = useSheet('columns');
   const columns = columnsOf(arranged);
   const table = useColumnTable(
     entries,

@@ -1,13 +1,12 @@
 import { calendarDateOf, choresOfList, contentsOf, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { FieldsSheet } from '@/features/fields';
 import { FollowPanel } from '@/features/following';
 import { PutIntoProject } from '@/features/projects';
 import { KeepTemplateSheet } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Heading, Menu, Sheet, type MenuEntry } from '@/ui';
+import { Heading, Menu, Sheet, useSheetAt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { ListSheet } from './list-sheet.tsx';
 import { NameSheet } from './name-sheet.tsx';
@@ -20,7 +19,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   const now = useNow();
   const submit = useSubmit();
   const router = useRouter();
-  const [sheet, setSheet] = useState<'change' | 'share' | 'section' | 'follow' | 'template' | 'stages' | 'fields' | 'project' | null>(null);
+  const [sheet, setSheet] = useSheetAt<'change' | 'share' | 'section' | 'follow' | 'template' | 'stages' | 'fields' | 'project'>('list');
   const close = () => setSheet(null);
   const { done, cleared } = contentsOf(list, rows);
   const chores = choresOfList(list.id, calendarDateOf(now, house.zone), rows).length;
@@ -81,12 +80,12 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
         label={t('list.more')}
         entries={[...(mayChange ? again : []), follow, happened, keep, ...(me.role === 'helper' ? [] : [project]), ...(mayShape ? shaping : [])]}
       />
-      {sheet === 'change' ? <ListSheet list={list} onClose={close} /> : null}
-      {sheet === 'project' ? <PutIntoProject of={{ list }} onClose={close} /> : null}
-      {sheet === 'fields' ? <FieldsSheet list={list} onClose={close} /> : null}
-      {sheet === 'stages' ? <StagesSheet list={list} onClose={close} /> : null}
+      {sheet === 'change' && mayShape ? <ListSheet list={list} onClose={close} /> : null}
+      {sheet === 'project' && me.role !== 'helper' ? <PutIntoProject of={{ list }} onClose={close} /> : null}
+      {sheet === 'fields' && mayShape ? <FieldsSheet list={list} onClose={close} /> : null}
+      {sheet === 'stages' && mayShape ? <StagesSheet list={list} onClose={close} /> : null}
       {sheet === 'template' ? <KeepTemplateSheet of={{ list }} onClose={close} /> : null}
-      {sheet === 'share' ? <SharingSheet list={list} onClose={close} /> : null}
+      {sheet === 'share' && mayShape ? <SharingSheet list={list} onClose={close} /> : null}
       {sheet === 'follow' ? (
         <Sheet
           open
@@ -98,7 +97,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
           <FollowPanel of={{ list }} mayAsk={mayChange} />
         </Sheet>
       ) : null}
-      {sheet === 'section' ? (
+      {sheet === 'section' && mayShape ? (
         <NameSheet
           title={t('section.make')}
           verb={t('section.makeIt')}

@@ -1,13 +1,12 @@
-import { byPosition, progressOfList, type Bundle, type List } from '@kotiva/core';
+import { byPosition, progressOfList, type List } from '@kotiva/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
 import { NewFromTemplate } from '@/features/templates';
 import { ViewRows } from '@/features/views';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, Fold, GroupHead, Icon, Menu, Row } from '@/ui';
+import { Button, Empty, Fold, GroupHead, Icon, Menu, Row, useSheetAt } from '@/ui';
 import { t } from '@/words';
 import { sayMeasure } from '@/words/amounts.ts';
 import { BundleSheet } from './bundle-sheet.tsx';
@@ -17,8 +16,8 @@ import { ListSheet } from './list-sheet.tsx';
 export function ListsScreen() {
   const { rows } = useOpenHouse();
   const submit = useSubmit();
-  const [making, setMaking] = useState<'list' | 'bundle' | null>(null);
-  const [changing, setChanging] = useState<Bundle | null>(null);
+  const [making, setMaking] = useSheetAt<'list' | 'bundle'>('new');
+  const [changedId, setChanged] = useSheetAt('bundle');
   const lists = rows
     .all('list')
     .filter((list) => !list.removedAt)
@@ -29,6 +28,7 @@ export function ListsScreen() {
     .all('bundle')
     .filter((bundle) => !bundle.removedAt)
     .sort(byPosition);
+  const changed = bundles.find(({ id }) => id === changedId);
   const loose = open.filter((list) => !bundles.some((bundle) => bundle.id === list.bundleId));
   return (
     <Screen title={t('nav.lists')} sub={t('lists.count', { count: open.length })}>
@@ -46,7 +46,7 @@ export function ListsScreen() {
               <Menu
                 label={t('bundle.more', { name: bundle.name })}
                 entries={[
-                  { key: 'change', words: t('bundle.change'), onPress: () => setChanging(bundle) },
+                  { key: 'change', words: t('bundle.change'), onPress: () => setChanged(bundle.id) },
                   {
                     key: 'remove',
                     words: t('bundle.remove'),
@@ -90,7 +90,7 @@ export function ListsScreen() {
       <RemovedRow />
       {making === 'list' ? <ListSheet onClose={() => setMaking(null)} /> : null}
       {making === 'bundle' ? <BundleSheet onClose={() => setMaking(null)} /> : null}
-      {changing ? <BundleSheet bundle={changing} onClose={() => setChanging(null)} /> : null}
+      {changed ? <BundleSheet bundle={changed} onClose={() => setChanged(null)} /> : null}
     </Screen>
   );
 }

@@ -1,17 +1,16 @@
 import { groupsOf, membersOf, relationToList, isHere, shareId, type Access, type List, type Reader } from '@kotiva/core';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { useGiveAll } from '@/features/item';
 import { accessesFor, InviteSheet } from '@/features/invite';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Heading, Menu, PersonMark, Sheet, Txt } from '@/ui';
+import { Button, Choice, Heading, Menu, PersonMark, Sheet, Txt, useSheet } from '@/ui';
 import { t, together } from '@/words';
 
 /** Who may do what in a list, and whose it is. */
 export function SharingSheet({ list, onClose }: { list: List; onClose: () => void }) {
   const { rows, me } = useOpenHouse();
-  const [inviting, setInviting] = useState(false);
+  const [inviting, setInviting] = useSheet('invite');
   const submit = useSubmit();
   const people = rows
     .all('person')

@@ -1,10 +1,9 @@
 import { usePathname, useRouter } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { InviteSheet } from '@/features/invite';
 import { useMe } from '@/features/account';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, GroupHead, Row } from '@/ui';
+import { Button, GroupHead, Row, useSheet } from '@/ui';
 import { t } from '@/words';
 import { destinationsFor, type Destination, type DestinationGroup } from '@/features/pages';
 import { useSubline } from './sublines.ts';
@@ -21,7 +20,7 @@ export function useDestinations(): Destination[] {
 export function MoreList({ isNarrow = false }: { isNarrow?: boolean }) {
   const { me } = useOpenHouse();
   const all = useDestinations();
-  const [inviting, setInviting] = useState(false);
+  const [inviting, setInviting] = useSheet('invite');
   return (
     <>
       {GROUPS.map((group) => (
@@ -45,7 +44,7 @@ export function MoreList({ isNarrow = false }: { isNarrow?: boolean }) {
             ))}
         </View>
       ))}
-      {inviting ? <InviteSheet onClose={() => setInviting(false)} /> : null}
+      {inviting && me.role === 'manager' ? <InviteSheet onClose={() => setInviting(false)} /> : null}
     </>
   );
 }

@@ -6,7 +6,7 @@ import { nameOf, personOf, useOpenItem } from '@/features/item';
 import { useSubmit } from '@/store/live-house.tsx';
 import { isPushWithdrawn } from '@/store/push-permission.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, Heading, IconButton, PersonMark, Row, Sheet, Txt } from '@/ui';
+import { Button, Empty, Heading, IconButton, PersonMark, Row, Sheet, Txt, useSheet } from '@/ui';
 import { t } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 import { NoticeActions } from './notice-actions.tsx';
@@ -20,7 +20,7 @@ const AT_ONCE = 500;
 
 /** The bell, with how many are unread; its sheet keeps what was told until it is read. */
 export function NoticesButton() {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useSheet('notices');
   const unread = useBell().filter((notice) => !notice.readAt);
   return (
     <>

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { NotesFromTemplate } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useHouseState, useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Row } from '@/ui';
+import { Button, Row, useSheetAt } from '@/ui';
 import { t } from '@/words';
 import { headDay } from '@/words/dates.ts';
 import { excerpt } from '@/words/excerpt.ts';
@@ -21,7 +21,7 @@ export function NotesPart({ person }: { person: Person }) {
   const now = useNow();
   const submit = useSubmit();
   const { note: named } = useGlobalSearchParams<{ note?: string }>();
-  const [opened, setOpened] = useState<string | 'newest' | null>(named ?? null);
+  const [opened, setOpened] = useSheetAt('note', named);
   const [all, setAll] = useState(false);
   const today = calendarDateOf(now, house.zone);
   const notes = notesWith(person.id, rows.all('meetingNote'));

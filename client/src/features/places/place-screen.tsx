@@ -1,5 +1,4 @@
 import { wallClockOf } from '@kotiva/core';
-import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { BoundRows, useBound } from '@/features/here';
@@ -8,7 +7,7 @@ import { Screen } from '@/features/shell';
 import { useSayHere } from '@/features/visits';
 import { usePlacesHere } from '@/store/here.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, GroupHead, Row, Txt } from '@/ui';
+import { Button, Empty, GroupHead, Row, Txt, useSheet } from '@/ui';
 import { t } from '@/words';
 import { useOpenOn } from './errands.ts';
 import { sayHours } from './hours-words.ts';
@@ -23,7 +22,7 @@ export function PlaceScreen({ id }: { id: string }) {
   const { rows, me, house } = useOpenHouse();
   const router = useRouter();
   const now = wallClockOf(useNow(), house.zone);
-  const [changing, setChanging] = useState(false);
+  const [changing, setChanging] = useSheet('change-place');
   const { sayHere } = useSayHere();
   const place = rows.find('place', id);
   const bound = useBound().filter(({ item }) => item.placeId === id);
@@ -93,7 +92,7 @@ export function PlaceScreen({ id }: { id: string }) {
           ) : null}
         </View>
       </View>
-      {changing ? <PlaceSheet place={place} onClose={() => setChanging(false)} /> : null}
+      {changing && mayChange ? <PlaceSheet place={place} onClose={() => setChanging(false)} /> : null}
     </Screen>
   );
 }

@@ -8,7 +8,7 @@ import { Screen } from '@/features/shell';
 import { LookingChoice, useSayHere } from '@/features/visits';
 import { placesOf, useLooking, usePlacesHere } from '@/store/here.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, GroupHead, Row, useWide } from '@/ui';
+import { Button, Empty, GroupHead, Row, useSheet, useWide } from '@/ui';
 import { t } from '@/words';
 import { useOpenOn } from './errands.ts';
 import { PlaceSheet } from './place-sheet.tsx';
@@ -22,7 +22,7 @@ export function PlacesScreen() {
   const wide = useWide();
   const router = useRouter();
   const now = wallClockOf(useNow(), house.zone);
-  const [making, setMaking] = useState(false);
+  const [making, setMaking] = useSheet('new-place');
   const places = placesOf(rows);
   const counts = countsOf(useBound());
   const here = new Set(usePlacesHere().map(({ id }) => id));
@@ -78,7 +78,7 @@ export function PlacesScreen() {
         </View>
         {list}
       </View>
-      {making ? <PlaceSheet place={null} onClose={() => setMaking(false)} /> : null}
+      {making && me.role !== 'outside' ? <PlaceSheet place={null} onClose={() => setMaking(false)} /> : null}
     </Screen>
   );
 }

@@ -9,7 +9,7 @@ import { everythingUnder, projectLookedBack } from '@/features/pages';
 import { Screen } from '@/features/shell';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Band, Button, Choice, Empty, Fold, GroupHead, Icon, LongRows, Menu, Row, Txt, type MenuEntry } from '@/ui';
+import { Band, Button, Choice, Empty, Fold, GroupHead, Icon, LongRows, Menu, Row, Txt, useSheetAt, type MenuEntry } from '@/ui';
 import { t } from '@/words';
 import { excerpt } from '@/words/excerpt.ts';
 import { wordsOfWait } from '@/words/waits.ts';
@@ -44,7 +44,7 @@ function OpenProject({ project }: { project: Project }) {
   // from when it was begun, or made, to when it was finished
   const backFrom = [project.begins, calendarDateOf(project.createdAt, house.zone)].filter((day) => day !== null).sort()[0]!;
   const backTo = project.finishedAt === null ? today : calendarDateOf(project.finishedAt, house.zone);
-  const [sheet, setSheet] = useState<'change' | 'finish' | null>(null);
+  const [sheet, setSheet] = useSheetAt<'change' | 'finish'>('project');
   const [by, setBy] = useState<Gathered>('list');
   const mayChange = mayChangeProject(project, me);
   const above = project.parentId === null ? undefined : rows.find('project', project.parentId);
@@ -130,8 +130,8 @@ function OpenProject({ project }: { project: Project }) {
           </LongRows>
         </Fold>
       ) : null}
-      {sheet === 'change' ? <ProjectSheet project={project} onClose={() => setSheet(null)} /> : null}
-      {sheet === 'finish' ? <FinishSheet project={project} open={facts.open.length} onClose={() => setSheet(null)} /> : null}
+      {sheet === 'change' && mayChange ? <ProjectSheet project={project} onClose={() => setSheet(null)} /> : null}
+      {sheet === 'finish' && mayChange ? <FinishSheet project={project} open={facts.open.length} onClose={() => setSheet(null)} /> : null}
     </Screen>
   );
 }

@@ -1,10 +1,9 @@
 import { calendarDateOf, type Project } from '@kotiva/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, Fold, Icon, Row } from '@/ui';
+import { Button, Empty, Fold, Icon, Row, useSheet } from '@/ui';
 import { t } from '@/words';
 import { sayMeasure } from '@/words/amounts.ts';
 import { ProjectSheet } from './project-sheet.tsx';
@@ -15,7 +14,7 @@ import { useProject, useProjects } from './use-project.ts';
 export function ProjectsScreen() {
   const { me } = useOpenHouse();
   const projects = useProjects();
-  const [making, setMaking] = useState(false);
+  const [making, setMaking] = useSheet('new-project');
   const open = projects.filter(({ finishedAt }) => finishedAt === null);
   const finished = projects.filter(({ finishedAt }) => finishedAt !== null);
   return (
@@ -38,7 +37,7 @@ export function ProjectsScreen() {
           ))}
         </Fold>
       ) : null}
-      {making ? <ProjectSheet onClose={() => setMaking(false)} /> : null}
+      {making && me.role !== 'helper' ? <ProjectSheet onClose={() => setMaking(false)} /> : null}
     </Screen>
   );
 }

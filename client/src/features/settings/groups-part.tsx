@@ -1,16 +1,16 @@
-import { groupsOf, membersOf, type PeopleGroup } from '@kotiva/core';
-import { useState } from 'react';
+import { groupsOf, membersOf } from '@kotiva/core';
 import { View } from 'react-native';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, GroupHead, Row, Txt } from '@/ui';
+import { Button, GroupHead, Row, Txt, useSheetAt } from '@/ui';
 import { t, together } from '@/words';
 import { GroupSheet } from './group-sheet.tsx';
 
 /** The groups of the house, on the page of its people. */
 export function GroupsPart() {
   const { rows, me } = useOpenHouse();
-  const [sheet, setSheet] = useState<PeopleGroup | 'new' | null>(null);
+  const [sheet, setSheet] = useSheetAt('group');
   const groups = groupsOf(rows);
+  const changed = groups.find(({ id }) => id === sheet) ?? null;
   const mayChange = me.role === 'manager';
   if (groups.length === 0 && !mayChange) return null;
   return (
@@ -27,7 +27,7 @@ export function GroupsPart() {
           title={group.name}
           sub={together(membersOf(group, rows).map(({ name }) => name))}
           wraps
-          onPress={mayChange ? () => setSheet(group) : undefined}
+          onPress={mayChange ? () => setSheet(group.id) : undefined}
         />
       ))}
       {mayChange ? (
@@ -37,7 +37,7 @@ export function GroupsPart() {
           </Button>
         </View>
       ) : null}
-      {sheet ? <GroupSheet group={sheet === 'new' ? null : sheet} onClose={() => setSheet(null)} /> : null}
+      {mayChange && (sheet === 'new' || changed) ? <GroupSheet group={changed} onClose={() => setSheet(null)} /> : null}
     </View>
   );
 }

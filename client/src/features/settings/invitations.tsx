@@ -1,11 +1,10 @@
 import { invitationClosed, type Invitation } from '@kotiva/core';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { InviteSheet, linkOf } from '@/features/invite';
 import { nameOf } from '@/features/item';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, CopyButton, Field, GroupHead, Txt } from '@/ui';
+import { Button, CopyButton, Field, GroupHead, Txt, useSheet } from '@/ui';
 import { t, together } from '@/words';
 import { sayInstant } from '@/words/dates.ts';
 
@@ -13,7 +12,7 @@ import { sayInstant } from '@/words/dates.ts';
 export function Invitations() {
   const { rows } = useOpenHouse();
   const now = useNow();
-  const [making, setMaking] = useState(false);
+  const [making, setMaking] = useSheet('invite');
   const open = rows
     .all('invitation')
     .filter((invitation) => invitationClosed(invitation, now) === null)

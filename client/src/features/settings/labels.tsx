@@ -6,7 +6,7 @@ import { NameSheet } from '@/features/lists';
 import { everythingUnder } from '@/features/pages';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Fold, Row, TagDot, Txt } from '@/ui';
+import { Button, Choice, Fold, Row, TagDot, Txt, useSheetAt } from '@/ui';
 import { t } from '@/words';
 import { openTagged } from './open-tagged.ts';
 import { TagSheet } from './tag-sheet.tsx';
@@ -26,11 +26,13 @@ const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompar
 function Tags() {
   const { rows, me } = useOpenHouse();
   const router = useRouter();
-  const [open, setOpen] = useState<Tag | null>(null);
+  const [openId, setOpen] = useSheetAt('tag');
   const tags = rows
     .all('tag')
     .filter((tag) => !tag.removedAt)
     .sort(byName);
+  const mayChange = (tag: Tag) => tag.makerId === me.id || me.role === 'manager';
+  const open = tags.find((tag) => tag.id === openId && mayChange(tag));
   const count = (tag: Tag) => openTagged(tag.id, rows);
   const parentOf = (tag: Tag) => tags.find((other) => other.id === tag.parentId)?.name;
   return (
@@ -48,8 +50,8 @@ function Tags() {
           sub={[parentOf(tag) ? t('tags.under', { name: parentOf(tag)! }) : null, t('tags.carriedBy', { count: count(tag) })].filter(Boolean).join(' · ')}
           onPress={() => router.push(everythingUnder('tag', tag.id))}
           trail={
-            tag.makerId === me.id || me.role === 'manager' ? (
-              <Button kind="quiet" label={t('tags.editNamed', { name: tag.name })} onPress={() => setOpen(tag)}>
+            mayChange(tag) ? (
+              <Button kind="quiet" label={t('tags.editNamed', { name: tag.name })} onPress={() => setOpen(tag.id)}>
                 {t('common.edit')}
               </Button>
             ) : undefined

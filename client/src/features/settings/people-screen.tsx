@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, PersonMark, Row } from '@/ui';
+import { Button, PersonMark, Row, useSheetAt } from '@/ui';
 import { t } from '@/words';
 import { GroupsPart } from './groups-part.tsx';
 import { EndSheet } from './end-sheet.tsx';
@@ -15,7 +15,7 @@ import { PersonSheet } from './person-sheet.tsx';
 export function PeopleScreen() {
   const { rows, me } = useOpenHouse();
   const router = useRouter();
-  const [sheet, setSheet] = useState<string | 'new' | null>(null);
+  const [sheet, setSheet] = useSheetAt('person');
   const [ending, setEnding] = useState<string | null>(null);
   const manager = me.role === 'manager';
   const people = rows
@@ -51,7 +51,7 @@ export function PeopleScreen() {
         </>
       ) : null}
       <GroupsPart />
-      {sheet ? (
+      {sheet && manager && (sheet === 'new' || people.some(({ id }) => id === sheet)) ? (
         <PersonSheet
           personId={sheet === 'new' ? null : sheet}
           onClose={() => setSheet(null)}

@@ -1,11 +1,10 @@
 import type { Template } from '@kotiva/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { NotesText } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Icon, Txt } from '@/ui';
+import { Button, Icon, Txt, useSheetAt } from '@/ui';
 import { t } from '@/words';
 import { sayAsked } from './say-template.ts';
 import { TemplateMenu } from './template-menu.tsx';
@@ -18,7 +17,7 @@ export function TalkTemplate({ template }: { template: Template }) {
   const { me } = useOpenHouse();
   const router = useRouter();
   const { asked } = useContents(template);
-  const [sheet, setSheet] = useState<'use' | 'change' | null>(null);
+  const [sheet, setSheet] = useSheetAt<'use' | 'change'>('template');
   const mayChange = mayChangeTemplate(template, me);
   const close = () => setSheet(null);
   return (
@@ -57,7 +56,7 @@ export function TalkTemplate({ template }: { template: Template }) {
       {sheet === 'use' ? (
         <UseTalkSheet template={template} onClose={close} onMade={(note) => router.push(`/people/${note.personIds[0]}?note=${note.id}`)} />
       ) : null}
-      {sheet === 'change' ? <TemplateSheet template={template} onClose={close} /> : null}
+      {sheet === 'change' && mayChange ? <TemplateSheet template={template} onClose={close} /> : null}
     </Screen>
   );
 }

@@ -1,9 +1,8 @@
 import type { Template, TemplateItem } from '@kotiva/core';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, GroupHead, Icon, LongRows, Row, Txt } from '@/ui';
+import { Button, Empty, GroupHead, Icon, LongRows, Row, Txt, useSheetAt } from '@/ui';
 import { t } from '@/words';
 import { AddTo } from './add-to.tsx';
 import { SectionsSheet } from './sections-sheet.tsx';
@@ -34,8 +33,8 @@ type Line = { key: string; section: string | null } | { key: string; item: Templ
 function Contents({ template }: { template: Template }) {
   const { me, rows } = useOpenHouse();
   const { items, asked } = useContents(template);
-  const [sheet, setSheet] = useState<'use' | 'change' | 'sections' | null>(null);
-  const [opened, setOpened] = useState<string | null>(null);
+  const [sheet, setSheet] = useSheetAt<'use' | 'change' | 'sections'>('template');
+  const [opened, setOpened] = useSheetAt('item');
   const mayChange = mayChangeTemplate(template, me);
   const item = items.find(({ id }) => id === opened);
   const close = () => setSheet(null);
@@ -77,8 +76,8 @@ function Contents({ template }: { template: Template }) {
         }
       </LongRows>
       {sheet === 'use' ? <UseSheet template={template} onClose={close} /> : null}
-      {sheet === 'change' ? <TemplateSheet template={template} onClose={close} /> : null}
-      {sheet === 'sections' ? <SectionsSheet template={template} onClose={close} /> : null}
+      {sheet === 'change' && mayChange ? <TemplateSheet template={template} onClose={close} /> : null}
+      {sheet === 'sections' && mayChange ? <SectionsSheet template={template} onClose={close} /> : null}
       {item ? (
         <TemplateItemSheet key={item.id} item={item} template={template} mayChange={mayChange} onOpen={setOpened} onClose={() => setOpened(null)} />
       ) : null}

@@ -1,10 +1,9 @@
 import type { Template } from '@kotiva/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, ErrorLine, Icon, Row } from '@/ui';
+import { Button, Empty, ErrorLine, Icon, Row, useSheet } from '@/ui';
 import { t } from '@/words';
 import { sayAsked } from './say-template.ts';
 import { TemplateSheet } from './template-sheet.tsx';
@@ -15,7 +14,7 @@ import { useContents, useTemplates } from './use-templates.ts';
 export function TemplatesScreen() {
   const templates = useTemplates();
   const router = useRouter();
-  const [making, setMaking] = useState(false);
+  const [making, setMaking] = useSheet('new-template');
   const { choose, error } = useImport();
   return (
     <Screen title={t('templates.title')} sub={templates.length > 0 ? t('templates.count', { count: templates.length }) : undefined}>

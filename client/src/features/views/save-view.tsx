@@ -1,13 +1,12 @@
 import { isNarrowing } from '@kotiva/core/filtering';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { useStore } from 'react-redux';
 import type { Narrowing } from '@/features/narrow';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { selectRows } from '@/store/rows.ts';
 import { useOpenHouse, type Store } from '@/store/store.ts';
-import { Button } from '@/ui';
+import { Button, useSheet } from '@/ui';
 import { t } from '@/words';
 import { ViewSheet } from './view-sheet.tsx';
 
@@ -26,7 +25,7 @@ export function SaveView({
   const router = useRouter();
   const store = useStore() as Store;
   const { arranged } = useArrangement(arrangedAs);
-  const [naming, setNaming] = useState(false);
+  const [naming, setNaming] = useSheet('keep-view');
   if (!isNarrowing(narrowing.filter)) return null;
   const make = (name: string, isShared: boolean) => {
     const before = new Set(rows.all('savedView').map(({ id }) => id));

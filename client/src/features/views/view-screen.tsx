@@ -1,14 +1,14 @@
 import type { SavedView } from '@kotiva/core';
 import { isNarrowing, liveConditions, readFilter } from '@kotiva/core/filtering';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useCaptureHere } from '@/features/capture';
 import { BeyondFilter, FilteredItems, NarrowBar, useDemands, useFiltering, useNarrowing } from '@/features/narrow';
 import { Screen } from '@/features/shell';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, Menu } from '@/ui';
+import { Button, Empty, Menu, useSheet } from '@/ui';
 import { t } from '@/words';
 import { SaveView } from './save-view.tsx';
 import { ViewSheet } from './view-sheet.tsx';
@@ -67,7 +67,7 @@ function ViewMenu({ view, mayChange }: { view: SavedView; mayChange: boolean }) 
   const { arranged, arrange } = useArrangement(view.id, beginningOf(view));
   const submit = useSubmit();
   const router = useRouter();
-  const [naming, setNaming] = useState(false);
+  const [naming, setNaming] = useSheet('rename');
   const remove = () => {
     router.replace('/lists');
     submit('savedView.change', { view: view.id, removed: true }, { words: t('said.viewRemoved', { name: view.name }), undo: true });
@@ -90,7 +90,7 @@ function ViewMenu({ view, mayChange }: { view: SavedView; mayChange: boolean }) 
             : []),
         ]}
       />
-      {naming ? (
+      {naming && mayChange ? (
         <ViewSheet
           title={t('view.rename')}
           verb={t('common.save')}
