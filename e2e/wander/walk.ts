@@ -153,6 +153,12 @@ const back: Way = async (device, before) => {
 };
 
 const forward: Way = async (device) => {
+  // what was opened anew in between is another document, which comes when it comes
+  const isAhead = await device.page.evaluate(() => {
+    const { navigation } = window as unknown as { navigation: { entries(): { sameDocument: boolean }[]; currentEntry: { index: number } } };
+    return navigation.entries()[navigation.currentEntry.index + 1]?.sameDocument === true;
+  });
+  if (!isAhead) return { said: 'has nothing to go forward to', faults: [] };
   await device.page.evaluate(() => window.history.forward());
   await device.idle();
   const { address } = await device.see();
