@@ -18,9 +18,10 @@ export const makeHouse = commandKind({
     zone: ZONE,
     person: z.object({ name: Name, mark: Mark, colour: Colour, pattern: Pattern }),
     hints: z.optional(z.object({ list: Name, items: z.array(Title).check(z.maxLength(8)) })),
+    dayParts: z.optional(DayParts),
   }),
   asks: () => [{ permission: 'enter' }],
-  decide({ name, zone, person, hints }, d) {
+  decide({ name, zone, person, hints, dayParts }, d) {
     const { houseId, account } = d.context;
     if (!account) refuse('not-a-member');
     if (d.find('house', houseId)) refuse('house-exists');
@@ -28,7 +29,7 @@ export const makeHouse = commandKind({
     d.insert('house', houseId, {
       name,
       zone,
-      dayParts: USUAL_DAY_PARTS,
+      dayParts: dayParts ?? USUAL_DAY_PARTS,
       createdAt: d.now,
       createdOn: calendarDateOf(d.now, zone),
       hintsListId: null,

@@ -3,7 +3,10 @@ import { PACES } from './house.ts';
 import { CalendarDate, Id, Instant, Name, WallTime, shared } from './row-schema.ts';
 
 /** When the parts of the day begin, wall-clock. */
-export const DayParts = z.object({ morning: WallTime, day: WallTime, evening: WallTime });
+/** When each begins; they come one after the other. */
+export const DayParts = z
+  .object({ morning: WallTime, day: WallTime, evening: WallTime })
+  .check(z.refine(({ morning, day, evening }) => morning < day && day < evening));
 export type DayParts = z.infer<typeof DayParts>;
 export const Pace = z.enum(PACES);
 export type Pace = z.infer<typeof Pace>;

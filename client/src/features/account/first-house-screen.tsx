@@ -1,3 +1,4 @@
+import { BUSINESS_DAY_PARTS } from '@kotiva/core';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { enterHouse, type ProblemDetails } from '@/store/api.ts';
@@ -28,6 +29,7 @@ export function FirstHouseScreen({ onCancel }: { onCancel?: () => void }) {
       name,
       zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
       person: { name: account.name, ...suggestLooks(account.name, []) },
+      ...(kind === 'business' ? { dayParts: BUSINESS_DAY_PARTS } : {}),
       hints: { list: t('hints.list'), items: [t(`hints.add.${kind}`), t(`hints.invite.${kind}`), t('hints.handOver'), t('hints.follow')] },
     };
     const answer = await enterHouse({ id: v7(), houseId, name: 'house.make', payload, at: momentNow() });

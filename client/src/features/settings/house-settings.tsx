@@ -6,6 +6,7 @@ import { useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Fold, GroupHead, Labelled, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
+import { DayPartsForm } from './day-parts.tsx';
 import { DaysOff } from './days-off.tsx';
 
 /** The house's name and time zone. */
@@ -48,6 +49,9 @@ export function HouseSettings() {
             {t('common.save')}
           </Button>
         </View>
+      </Fold>
+      <Fold words={t('dayParts.title')}>
+        <DayPartsForm />
       </Fold>
       <Fold words={t('daysOff.title')}>
         <View className="px-4 pb-4">

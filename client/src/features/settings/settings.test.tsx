@@ -5,6 +5,7 @@ import { boathouse } from '@/testing/boathouse.ts';
 import { alerts, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { AwayForm } from './away-form.tsx';
+import { DayPartsForm } from './day-parts.tsx';
 import { DaysOff } from './days-off.tsx';
 import { EndSheet } from './end-sheet.tsx';
 import { went } from '@/testing/router.ts';
@@ -33,6 +34,22 @@ test('hours of the week are numbers; the day that is none says so, and nothing i
   tap(t('common.save'));
   expect(alerts()).toEqual([]);
   expect(w.rows.all('capacity').find(({ personId }) => personId === w.person('Leila'))!.minutes).toEqual([120, 120, 90, 120, 120, 120, 120]);
+});
+
+test('the parts of a house’s day come one after the other; what doesn’t is said beside it and nothing is kept', () => {
+  const { w } = house();
+  inHouse(w, 'Aino', <DayPartsForm />);
+  const from = (part: 'morning' | 'day' | 'evening') => t('dayParts.from', { part: t(`dayPart.${part}`) });
+  const kept = () => w.rows.find('house', w.houseId)!.dayParts;
+  const before = kept();
+  type(from('day'), '19:00');
+  tap(t('common.save'));
+  expect(alerts()).toEqual([t('dayParts.order')]);
+  expect(kept()).toEqual(before);
+  type(from('day'), '12:00');
+  tap(t('common.save'));
+  expect(alerts()).toEqual([]);
+  expect(kept()).toEqual({ ...before, day: '12:00' });
 });
 
 test('somebody can’t be left in peace on every day of the week', () => {

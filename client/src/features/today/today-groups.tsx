@@ -8,8 +8,10 @@ import { ItemRow, SelectButton, SelectionBar, usePinned } from '@/features/item'
 import { useAgenda } from '@/store/agenda.ts';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useNow, useOpenHouse, useSoNow } from '@/store/store.ts';
-import { Button, Choice, Empty, Fold, GroupHead, Labelled, LongRows, Txt } from '@/ui';
+import { Button, Choice, Empty, Fold, GroupHead, Labelled, Txt } from '@/ui';
 import { t } from '@/words';
+import { Rows } from './rows.tsx';
+import { PartChoice } from './part-alone.tsx';
 import { OrderedRows } from './ordered-rows.tsx';
 import { PossibleNow, SoNowButton, SoNowChoice } from './so-now.tsx';
 import { TodayRow } from './today-row.tsx';
@@ -48,6 +50,7 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
             <ArrangeButton view="today" groupings={['usual', 'date', 'list', 'tag', 'none']} usualGroup={t('group.parts')} usualSort={t('sortBy.pressing')}>
               {(close) => (
                 <>
+                  <PartChoice close={close} />
                   <CapChoice cap={arranged.cap} onChange={(cap) => arrange({ cap })} />
                   <PinLimitChoice limit={arranged.pinLimit} onChange={(pinLimit) => arrange({ pinLimit })} />
                   <View className="flex-row flex-wrap gap-2">
@@ -176,9 +179,3 @@ export function useIsOver(): (part: DayPart) => boolean {
   const hour = wallClockOf(useNow(), house.zone).slice(11);
   return (part) => (part === 'morning' && hour >= house.dayParts.day) || (part === 'day' && hour >= house.dayParts.evening);
 }
-
-export const Rows = ({ entries, detail }: { entries: readonly AgendaEntry[]; detail?: Detail }) => (
-  <LongRows rows={entries} keyOf={({ item }) => item.id}>
-    {(entry) => <TodayRow entry={entry} detail={detail} />}
-  </LongRows>
-);

@@ -29,7 +29,7 @@ test('by part of day: what is late is for now, what is over is one line', () => 
   const { titles } = inHouse(w, 'Aino', <TodayScreen />);
   // half past five: the day is over and folds, with what is still open
   expect(screen.getByRole('button', { name: 'Day: 1 still open' })).toBeTruthy();
-  expect(titles()).toEqual(['Late from Friday', 'This evening', 'Some time today']);
+  expect(titles()).toEqual(['Late from Friday', 'This evening', 'Some time today', 'On Friday']);
   tap('Day: 1 still open');
   expect(titles()).toContain('By four');
 });
@@ -41,9 +41,27 @@ test('put together and sorted otherwise, and it stays so', () => {
   tap(t('group.none'), 'radio');
   tap(t('sortBy.title'), 'radio');
   tap(t('common.done'));
-  expect(titles()).toEqual(['By four', 'Late from Friday', 'Some time today', 'This evening']);
+  expect(titles()).toEqual(['By four', 'Late from Friday', 'Some time today', 'This evening', 'On Friday']);
   unmount();
-  expect(inHouse(w, 'Aino', <TodayScreen />).titles()).toEqual(['By four', 'Late from Friday', 'Some time today', 'This evening']);
+  expect(inHouse(w, 'Aino', <TodayScreen />).titles()).toEqual(['By four', 'Late from Friday', 'Some time today', 'This evening', 'On Friday']);
+});
+
+test('of the seven days ahead the first three things are in sight, the rest is one line', () => {
+  const w = new World();
+  for (const date of ['2026-11-28', '2026-11-25', '2026-11-26', '2026-11-27', '2026-11-27']) w.item('Aino', `Due ${date}`, { due: date });
+  w.item('Aino', 'For today', { due: '2026-11-24' });
+  const { titles } = inHouse(w, 'Aino', <TodayScreen />);
+  expect(titles()).toEqual(['For today', 'Due 2026-11-25', 'Due 2026-11-26', 'Due 2026-11-27']);
+  tap(t('today.aheadRest', { count: 2 }));
+  expect(titles()).toHaveLength(6);
+});
+
+test('one part of the day alone, by its address; what it is not for is not there', () => {
+  const { w } = house();
+  carry({ part: 'evening' });
+  const { titles } = inHouse(w, 'Aino', <TodayScreen />);
+  expect(screen.getByRole('heading', { level: 1 }).textContent).toBe(t('dayPart.evening'));
+  expect(titles()).toEqual(['This evening']);
 });
 
 test('a limit folds the rest away; when that is done the next best is offered', () => {

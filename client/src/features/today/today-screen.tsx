@@ -20,6 +20,7 @@ import { DaySheet, useDaySheet } from './day-sheet.tsx';
 import { HintsOnToday } from './hints-on-today.tsx';
 import { Later } from './later.tsx';
 import { OfPerson } from './of-person.tsx';
+import { PartAlone, usePartAlone } from './part-alone.tsx';
 import { TodayGroups } from './today-groups.tsx';
 import { useLanding } from './use-landing.ts';
 
@@ -29,8 +30,10 @@ export function TodayScreen() {
   const wide = useWide();
   const narrow = useNarrowed();
   const landing = useLanding(useAgenda());
+  const part = usePartAlone();
   useCaptureToday(narrow);
   if (landing) return <Redirect href={`/lists/${landing}`} />;
+  if (part) return <PartAlone part={part} />;
   if (narrow !== null && narrow !== me.id) return <Narrowed personId={narrow} />;
   if (wide && narrow === null) return <Everyone />;
   return <Mine />;
