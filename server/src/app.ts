@@ -42,6 +42,7 @@ import { fileRoomRoutes, fileRoutes } from './routes/files.ts';
 import { lookingBackRoutes } from './routes/looking-back.ts';
 import { invitationRoutes } from './routes/invitations.ts';
 import { noticeRoutes } from './routes/notices.ts';
+import { ownManifestRoutes } from './routes/own-manifest.ts';
 import { placeRoutes } from './routes/places.ts';
 import { heldMailRoutes } from './routes/held-mail.ts';
 import { linkRoutes, outsidePages } from './routes/outside.ts';
@@ -231,6 +232,7 @@ export function createApp(options: AppOptions) {
   app.route('/api', linkRoutes(services));
   app.route('/api', heldMailRoutes(services));
   app.route('/api', placeRoutes(services));
+  app.route('/api', ownManifestRoutes(services));
   if (simulated) app.route('/api', clockRoutes(simulated, services));
   const mostOfFile = options.fileLimits?.file ?? MOST_FILE_BYTES;
   const limited = (maxSize: number) =>

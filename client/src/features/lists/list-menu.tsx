@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { FieldsSheet } from '@/features/fields';
 import { FollowPanel } from '@/features/following';
 import { PutIntoProject } from '@/features/projects';
+import { useHomeScreenEntry } from '@/features/pages';
 import { KeepTemplateSheet } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
@@ -46,6 +47,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
   const happened: MenuEntry = { key: 'happened', words: t('activity.open'), onPress: () => router.push(`/activity?list=${list.id}`) };
   const follow: MenuEntry = { key: 'follow', words: t('watch.open'), onPress: () => setSheet('follow') };
   const keep: MenuEntry = { key: 'template', words: t('template.keep'), onPress: () => setSheet('template') };
+  const homeScreen = useHomeScreenEntry('list', list);
   const project: MenuEntry = { key: 'project', words: t('project.put'), onPress: () => setSheet('project') };
   const shaping: MenuEntry[] = [
     { key: 'share', words: t('list.share'), onPress: () => setSheet('share') },
@@ -78,7 +80,7 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
     <>
       <Menu
         label={t('list.more')}
-        entries={[...(mayChange ? again : []), follow, happened, keep, ...(me.role === 'helper' ? [] : [project]), ...(mayShape ? shaping : [])]}
+        entries={[...(mayChange ? again : []), follow, happened, keep, homeScreen, ...(me.role === 'helper' ? [] : [project]), ...(mayShape ? shaping : [])]}
       />
       {sheet === 'change' && mayShape ? <ListSheet list={list} onClose={close} /> : null}
       {sheet === 'project' && me.role !== 'helper' ? <PutIntoProject of={{ list }} onClose={close} /> : null}

@@ -4,6 +4,7 @@ import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { useCaptureHere } from '@/features/capture';
 import { BeyondFilter, FilteredItems, NarrowBar, useDemands, useFiltering, useNarrowing } from '@/features/narrow';
+import { useHomeScreenEntry } from '@/features/pages';
 import { Screen } from '@/features/shell';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -68,6 +69,7 @@ function ViewMenu({ view, mayChange }: { view: SavedView; mayChange: boolean }) 
   const submit = useSubmit();
   const router = useRouter();
   const [naming, setNaming] = useSheet('rename');
+  const homeScreen = useHomeScreenEntry('savedView', view);
   const remove = () => {
     router.replace('/lists');
     submit('savedView.change', { view: view.id, removed: true }, { words: t('said.viewRemoved', { name: view.name }), undo: true });
@@ -82,6 +84,7 @@ function ViewMenu({ view, mayChange }: { view: SavedView; mayChange: boolean }) 
             words: t(arranged.isOnToday ? 'view.offToday' : 'view.onToday'),
             onPress: () => arrange({ isOnToday: !arranged.isOnToday }),
           },
+          homeScreen,
           ...(mayChange
             ? [
                 { key: 'change', words: t('view.rename'), onPress: () => setNaming(true) },

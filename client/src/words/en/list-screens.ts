@@ -59,6 +59,8 @@ export const listScreensWords = {
   'list.bundle': 'Folder',
   'list.removeWithChores_one': 'Remove it and end its chore',
   'list.removeWithChores_other': 'Remove it and end its {count} chores',
+  'homeScreen.put': 'Add to home screen',
+  'homeScreen.how': 'In your browser’s menu, choose “Install” or “Add to home screen” now: it will open {name}.',
   'list.more': 'More on this list',
   'list.empty': 'Nothing here yet. Type what needs doing below and press Enter.',
   'list.emptyView': 'Nothing here yet.',
