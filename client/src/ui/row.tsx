@@ -20,7 +20,9 @@ export interface RowProps {
   lead?: React.ReactNode;
   /** The address of a small picture of it. */
   picture?: string;
-  /** Knots of others, buttons. */
+  /** Below that word, so that the title keeps its room: the knots of others. */
+  strands?: React.ReactNode;
+  /** Buttons, at the end. */
   trail?: React.ReactNode;
   /** What can be done to it; with a pointer, out of sight until that or the focus is on the row. */
   tools?: React.ReactNode;
@@ -52,6 +54,7 @@ export function Row({
   rightTone = 'ink',
   lead,
   picture,
+  strands,
   trail,
   tools,
   done = false,
@@ -105,14 +108,17 @@ export function Row({
           <Picture src={picture} alt="" fit="fill" />
         </View>
       ) : null}
-      <View className="items-end py-1">
-        {right ? (
-          <Txt size={15} face="medium" tone={rightTone} className="text-right">
-            {right}
-          </Txt>
-        ) : null}
-        {trail}
-      </View>
+      {right || strands ? (
+        <View className="items-end py-1">
+          {right ? (
+            <Txt size={15} face="medium" tone={rightTone} className="text-right">
+              {right}
+            </Txt>
+          ) : null}
+          {strands}
+        </View>
+      ) : null}
+      {trail}
     </View>
   );
 }

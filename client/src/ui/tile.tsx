@@ -11,6 +11,7 @@ export function Tile({
   right,
   rightTone = 'ink',
   lead,
+  strands,
   trail,
   tools,
   done = false,
@@ -52,7 +53,7 @@ export function Tile({
         </Pressable>
         {tools}
       </View>
-      {right || tags.length > 0 || trail ? (
+      {right || tags.length > 0 || strands || trail ? (
         <View className="mt-auto flex-row items-center gap-2 pl-11 pr-2">
           <Txt size={13} numberOfLines={1} className="min-w-0 grow shrink basis-0">
             <TagWords tags={tags} isFirst />
@@ -62,6 +63,7 @@ export function Tile({
               {right}
             </Txt>
           ) : null}
+          {strands}
           {trail}
         </View>
       ) : null}

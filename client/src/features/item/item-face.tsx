@@ -146,13 +146,10 @@ export function useItemFace({ item: asItStands, sub, trail, tools, handle, right
     ),
     tools,
     picture: detail === 'bare' || !picture ? undefined : addressOf(picture, 'small'),
-    trail: (
-      <>
-        {others.length > 0 ? (
-          <Thread strands={strandsOf(item, others, rows)} each={item.policy === 'each'} late={late} label={sayStrands(item, others, rows)} />
-        ) : null}
-        {trail}
-      </>
-    ),
+    strands:
+      others.length > 0 ? (
+        <Thread strands={strandsOf(item, others, rows)} each={item.policy === 'each'} late={late} label={sayStrands(item, others, rows)} />
+      ) : undefined,
+    trail,
   };
 }
