@@ -12,11 +12,19 @@ export interface CaptureContext {
   words?: string;
 }
 
-const Context = createContext<{ context: CaptureContext; set: (context: CaptureContext) => void } | null>(null);
+interface Capture {
+  context: CaptureContext;
+  set: (context: CaptureContext) => void;
+  /** A part of the view that was chosen to add to goes before the view. */
+  setPart: (context: CaptureContext | null) => void;
+}
+
+const Context = createContext<Capture | null>(null);
 
 export function CaptureProvider({ children }: { children: React.ReactNode }) {
-  const [context, set] = useState<CaptureContext>({});
-  const value = useMemo(() => ({ context, set }), [context]);
+  const [view, set] = useState<CaptureContext>({});
+  const [part, setPart] = useState<CaptureContext | null>(null);
+  const value = useMemo(() => ({ context: part ? { ...view, ...part } : view, set, setPart }), [view, part]);
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 
@@ -35,4 +43,16 @@ export function useCaptureHere({ list, section, person, plan, tags, words }: Cap
     set({ list, section, person, plan, tags: names ? names.split('\n') : undefined, words });
     return () => set({});
   }, [list, section, person, plan, names, words, set]);
+}
+
+/** While a part of the view is chosen to add to, what is typed takes this over before what the view gives; null: none is. */
+export function useCaptureIntoPart(part: CaptureContext | null): void {
+  const { setPart } = useCapture();
+  const { list, section, person, words } = part ?? {};
+  const isChosen = part !== null;
+  useEffect(() => {
+    if (!isChosen) return;
+    setPart({ ...(list ? { list, section: section ?? null } : {}), ...(person ? { person } : {}), words });
+    return () => setPart(null);
+  }, [isChosen, list, section, person, words, setPart]);
 }

@@ -1,2 +1,2 @@
 export { CaptureLine } from './capture-line.tsx';
-export { CaptureProvider, useCapture, useCaptureHere, type CaptureContext } from './context.tsx';
+export { CaptureProvider, useCapture, useCaptureHere, useCaptureIntoPart, type CaptureContext } from './context.tsx';

@@ -1,13 +1,15 @@
 import { boardOf, type Arrangeable, type BoardBy, type BoardColumn, type Detail, type Item } from '@kotiva/core';
-import { createElement } from 'react';
+import { createElement, useState } from 'react';
 import { View } from 'react-native';
+import { useCaptureIntoPart } from '@/features/capture';
 import { useItemFace } from '@/features/item';
 import { useOpenHouse } from '@/store/store.ts';
-import { LongRows, Menu, Txt } from '@/ui';
+import { Button, LongRows, Menu, Txt } from '@/ui';
 import { DragBetween, DragPiece, DropSpot } from '@/ui/drag-between.tsx';
 import { Tile } from '@/ui/tile.tsx';
 import { t } from '@/words';
 import { sayDragOfRows } from '@/words/dragging.ts';
+import { captureOfColumn } from './add-to-column.ts';
 import { columnsOf, sayColumn } from './board-columns.ts';
 import { useBoardMoves, type BoardMove } from './use-board-moves.tsx';
 
@@ -25,8 +27,10 @@ const spotOf = (key: string | null): string => key ?? NONE;
 
 /** Items in columns, between which they are moved: dragged by pointer, touch or keyboard, or by each one’s menu. */
 export function ItemsBoard({ entries, by, detail, subOf }: ItemsBoardProps) {
-  const { rows } = useOpenHouse();
+  const { rows, me } = useOpenHouse();
   const { move, mayMove, question } = useBoardMoves(by);
+  const [addingTo, setAddingTo] = useState<string | null>(null);
+  useCaptureIntoPart(captureOfColumn(by, addingTo, me, rows));
   const columns = boardOf(entries, by, columnsOf(by, entries, rows), rows);
   const nameOf = (spot: string) => sayColumn({ key: spot === NONE ? null : spot }, by, rows);
   const drop = ({ item, from }: Omit<BoardMove, 'to'>, spot: string) => move({ item, from, to: spot === NONE ? null : spot });
@@ -42,7 +46,13 @@ export function ItemsBoard({ entries, by, detail, subOf }: ItemsBoardProps) {
             'div',
             { className: 'board', tabIndex: 0, role: 'group', 'aria-label': t('board.label') },
             columns.map((column) => (
-              <Column key={spotOf(column.key)} name={nameOf(spotOf(column.key))} column={column}>
+              <Column
+                key={spotOf(column.key)}
+                name={nameOf(spotOf(column.key))}
+                column={column}
+                isAddedTo={addingTo !== null && addingTo === column.key}
+                onAdd={captureOfColumn(by, column.key, me, rows) ? () => setAddingTo(addingTo === column.key ? null : column.key) : null}
+              >
                 {({ item, part }) => (
                   <DragPiece
                     id={`${spotOf(column.key)} ${item.id}`}
@@ -72,16 +82,38 @@ export function ItemsBoard({ entries, by, detail, subOf }: ItemsBoardProps) {
 /** A long press takes hold of it here, and chooses nothing. */
 const Card = (props: Parameters<typeof useItemFace>[0]) => <Tile isLined {...useItemFace(props)} onLongPress={undefined} />;
 
-function Column({ name, column, children }: { name: string; column: BoardColumn<Arrangeable>; children: (entry: Arrangeable) => React.ReactNode }) {
+interface ColumnProps {
+  name: string;
+  column: BoardColumn<Arrangeable>;
+  /** What is typed goes here. */
+  isAddedTo: boolean;
+  /** Null: nothing can be typed into it. */
+  onAdd: (() => void) | null;
+  children: (entry: Arrangeable) => React.ReactNode;
+}
+
+function Column({ name, column, isAddedTo, onAdd, children }: ColumnProps) {
   return (
     <DropSpot id={spotOf(column.key)} className="board-column">
-      <View className="flex-row items-baseline gap-2 pb-2">
+      <View className="min-h-11 flex-row items-center gap-2">
         <Txt role="heading" aria-level={3} face="head" numberOfLines={1} className="shrink">
           {name}
         </Txt>
         <Txt size={13} tone="muted">
           {column.entries.length}
         </Txt>
+        {onAdd ? (
+          <View className="ml-auto">
+            <Button
+              kind="quiet"
+              tone={isAddedTo ? 'ink' : 'plan'}
+              label={t('board.addTo', { words: t(isAddedTo ? 'board.adding' : 'board.add'), name })}
+              onPress={onAdd}
+            >
+              {t(isAddedTo ? 'board.adding' : 'board.add')}
+            </Button>
+          </View>
+        ) : null}
       </View>
       <View className="min-h-24 border-l-2 border-line">
         <LongRows rows={column.entries} keyOf={({ item }) => item.id}>

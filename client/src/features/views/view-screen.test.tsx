@@ -1,7 +1,8 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import type { FilterCondition } from '@kotiva/core';
 import { World } from '@kotiva/core/testing/world';
-import { choose, tap } from '@/testing/hands.ts';
+import { CaptureLine } from '@/features/capture';
+import { choose, enter, tap, type } from '@/testing/hands.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { carry } from '@/testing/router.ts';
 import { t } from '@/words';
@@ -102,4 +103,33 @@ test('a view one doesn’t want among one’s lists is folded away, for oneself 
   inHouse(w, 'Petri', <ViewRows />);
   expect(screen.getByText(t('whole.title'))).toBeTruthy();
   expect(screen.queryByText(t('view.hidden', { count: 1 }))).toBeNull();
+});
+
+test('in a column of a board that was chosen to add to, what is typed goes into it; where nothing can be put, nothing is offered', async () => {
+  const { w } = house('boats');
+  const others = w.list('Aino', 'Aino’s own', [['Petri', 'view']]);
+  w.item('Aino', 'Grease the axle', { list: others, tags: ['boats'] });
+  const view = w.rows.all('savedView')[0]!;
+  w.must('Petri', 'view.arrange', { view: view.id, phoneLayout: 'board', boardBy: 'list' });
+  inHouse(
+    w,
+    'Petri',
+    <>
+      <ViewScreen viewId={view.id} />
+      <CaptureLine />
+    </>,
+  );
+  const addTo = (name: string) => t('board.addTo', { words: t('board.add'), name });
+  await screen.findByRole('button', { name: addTo('Boats') });
+  expect(screen.queryByRole('button', { name: addTo('Aino’s own') })).toBeNull();
+  const write = (title: string) => {
+    type(t('capture.line'), title);
+    enter(t('capture.line'));
+    return w.rows.all('item').find((item) => item.title === title)!;
+  };
+  expect(write('Coil the ropes').listId).toBeNull();
+  tap(addTo('Boats'));
+  expect(write('Scrub the deck')).toMatchObject({ listId: w.rows.all('list').find(({ name }) => name === 'Boats')!.id, sectionId: null });
+  tap(t('board.addTo', { words: t('board.adding'), name: 'Boats' }));
+  expect(write('Look at the sails').listId).toBeNull();
 });
