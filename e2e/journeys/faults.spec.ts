@@ -130,7 +130,7 @@ test('undo: a check, a removal, a handover', async ({ demo, devices }) => {
   await expect(tie).toBeHidden();
   await aino.getByRole('button', { name: t('common.undo') }).click();
   await expect(tie).toBeVisible();
-  await aino.getByRole('button', { name: /^Next 7 days/ }).click();
+  await aino.getByRole('button', { name: /more in the next 7 days$/ }).click();
   await aino.getByText('Dentist').click();
   await aino.getByRole('button', { name: t('item.more') }).click();
   await aino.getByRole('menuitem', { name: t('item.remove') }).click();

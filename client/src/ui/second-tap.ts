@@ -12,24 +12,34 @@ interface Tap {
   y: number;
   /** How often a layer had come or gone before it. */
   changes: number;
-  /** The knot or box it fell on. */
-  box: Element | null;
+  /** The knot it fell on. */
+  knot: Element | null;
+  /** The row it fell in, on which page. */
+  row: Element | null;
+  path: string;
 }
 
-const boxOf = ({ target }: Event): Element | null => (target instanceof Element ? target.closest('[role=checkbox]') : null);
+const closest = ({ target }: Event, what: string): Element | null => (target instanceof Element ? target.closest(what) : null);
 
-/** The same knot, or what lies where the box was: its row has gone. */
-const isOnBoxAgain = ({ box }: Tap, event: Event): boolean => {
-  const now = boxOf(event);
-  return box !== null && now !== null && (box === now ? box.matches('.knot') : !box.isConnected);
-};
+/** What it ticked would be unticked. */
+const isOnKnotAgain = ({ knot }: Tap, event: Event): boolean => knot !== null && knot === closest(event, '.knot');
+
+/** What lies where its row was, which has left the page. */
+const isWhereRowWas = ({ row, path }: Tap): boolean => row !== null && !row.isConnected && path === window.location.pathname;
 
 const isSecondOf = (first: Tap | null, event: PointerEvent): boolean =>
   first !== null &&
   event.timeStamp - first.at < WITHIN &&
   Math.abs(event.clientX - first.x) < NEAR &&
   Math.abs(event.clientY - first.y) < NEAR &&
-  (layerChanges() !== first.changes || isOnBoxAgain(first, event));
+  (layerChanges() !== first.changes || isOnKnotAgain(first, event) || isWhereRowWas(first));
+
+const begunBy = (event: Event) => ({
+  changes: layerChanges(),
+  knot: closest(event, '.knot'),
+  row: closest(event, '.row, .swipe-row'),
+  path: window.location.pathname,
+});
 
 function stop(event: Event): void {
   event.stopImmediatePropagation();
@@ -50,9 +60,10 @@ export function swallowSecondTaps(): void {
   const begin = (event: PointerEvent): void => {
     isSwallowed = isSecondOf(first, event);
     if (isSwallowed) stop(event);
+    const { timeStamp: at, clientX: x, clientY: y } = event;
     // a third tap is the second’s second: what counts as changed is still what the first one did
-    const { changes, box } = isSwallowed ? first! : { changes: layerChanges(), box: boxOf(event) };
-    first = { at: event.timeStamp, x: event.clientX, y: event.clientY, changes, box };
+    const { changes, knot, row, path } = isSwallowed ? first! : begunBy(event);
+    first = { at, x, y, changes, knot, row, path };
   };
   // a key in between: what comes next is no second tap
   window.addEventListener('keydown', () => void (first = null), { capture: true });
