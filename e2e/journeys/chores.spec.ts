@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE, type Devices, type RunningKotiva } from './house.ts';
+import { enterDemo, hearsTheTime, PHONE, test, WIDE, type Devices, type RunningKotiva } from './house.ts';
 import { starting, t } from './words.ts';
 
 const SEEDLINGS = 'Water the seedlings';
@@ -254,6 +254,7 @@ test('a season on two devices: exceptions and what is open outlive a change; ove
 
   // no more of it: what was due before today stays to be done, nothing comes after it
   await empty.moveTo(`${saturday(weeks, 2)}T06:00:00.000Z`);
+  await hearsTheTime(aino, empty);
   await aino.getByRole('button', { name: /^More on “Air the barn”/i }).click();
   await aino.getByRole('menuitem', { name: t('chores.end') }).click();
   await expect(aino.getByText(t('chores.toCome'))).toHaveCount(0);
