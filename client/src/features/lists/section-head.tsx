@@ -50,7 +50,7 @@ export function SectionHead({ section, sections, count, mayShape, mayChange, cho
     : [];
   return (
     <GroupHead title={section.name} count={count}>
-      <View className="group-head flex-row items-center">
+      <View className="flex-row items-center">
         {onAddHere ? (
           <Button
             kind="quiet"
