@@ -5,6 +5,8 @@ export * from './model/arrangement-schema.ts';
 export * from './model/attachment-schema.ts';
 export * from './model/capacity-schema.ts';
 export * from './model/pin-schema.ts';
+export * from './model/preferences-schema.ts';
+export * from './model/stretch-schema.ts';
 export * from './model/comment-schema.ts';
 export * from './model/errand-round-schema.ts';
 export * from './model/filter-schema.ts';

@@ -28,7 +28,7 @@ export * from './person-mark.tsx';
 export * from './row.tsx';
 export * from './scroll-root.tsx';
 export * from './sheet.tsx';
-export { useSheet, useSheetAt } from './sheet-address.ts';
+export { openSheet, useSheet, useSheetAt } from './sheet-address.ts';
 export * from './swatches.tsx';
 export * from './swipe-row.tsx';
 export type { TagWord } from './tag-words.tsx';

@@ -46,6 +46,27 @@ test('an address opens what it says, once', () => {
   expect(says()).toBe('nothing');
 });
 
+test('a link to what lies over the open page opens it, again after it was closed; going back and forth does not', () => {
+  const navigation = Object.assign(new EventTarget(), { navigationType: '' });
+  Object.assign(window, { navigation });
+  const go = (address: string, navigationType: string) =>
+    act(() => {
+      window.history.pushState(null, '', address);
+      navigation.dispatchEvent(Object.assign(new Event('currententrychange'), { navigationType }));
+    });
+  openAt('/lists/1');
+  render(<Page />);
+  for (let times = 0; times < 2; times += 1) {
+    go('/lists/1#list.share', 'push');
+    expect([says(), address()]).toEqual(['share', '/lists/1#list.share']);
+    tap('close');
+    expect([says(), address()]).toEqual(['nothing', '/lists/1']);
+  }
+  go('/lists/1#list.share', 'traverse');
+  expect([says(), address()]).toEqual(['nothing', '/lists/1']);
+  Reflect.deleteProperty(window, 'navigation');
+});
+
 test('on another page, and where it can’t be read, it opens nothing', () => {
   openAt('/lists/1#list.share');
   window.history.replaceState(null, '', '/lists/2');

@@ -14,6 +14,7 @@ import { placeScreensWords } from './en/place-screens.ts';
 import { followUpScreenWords } from './en/follow-up-screen.ts';
 import { listScreensWords } from './en/list-screens.ts';
 import { templatesWords } from './en/templates.ts';
+import { stretchWords } from './en/stretch.ts';
 import { projectsWords } from './en/projects.ts';
 import { fieldsWords } from './en/fields.ts';
 import { reasonsWords } from './en/reasons.ts';
@@ -39,6 +40,7 @@ export const en = {
   ...listScreensWords,
   ...templatesWords,
   ...projectsWords,
+  ...stretchWords,
   ...fieldsWords,
   ...reasonsWords,
 } as const;

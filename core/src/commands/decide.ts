@@ -44,6 +44,8 @@ import { changeTag, makeTag, mergeTags, removeTag } from './tags.ts';
 import { addPerson, changePerson, endPerson, join, lookAsPerson, makeInvitation, setRole, withdrawInvitation } from './people.ts';
 import { notesToSteps, stepsToNotes } from './notes-and-steps.ts';
 import { pinItem } from './pins.ts';
+import { setPreferences } from './preferences.ts';
+import { beginStretch, endStretch, stretchOver } from './stretches.ts';
 import { purgeItem, purgeRemovedItems } from './purging.ts';
 import { NotHeld, refuse, Refusal, type Reason } from './reasons.ts';
 import { reportHeldMail, reportUndelivered } from './reporting.ts';
@@ -218,6 +220,10 @@ const KINDS = {
   'day.call': callLast,
   'notice.undelivered': reportUndelivered,
   'mail.held': reportHeldMail,
+  'preferences.set': setPreferences,
+  'stretch.begin': beginStretch,
+  'stretch.end': endStretch,
+  'stretch.over': stretchOver,
   'view.arrange': arrangeView,
   'savedView.make': makeSavedView,
   'savedView.change': changeSavedView,

@@ -46,6 +46,7 @@ export function hasPassed(noun: Noun, row: Row, today: string): boolean {
   if (noun === 'activity') return (row as Row<'activity'>).itemId === null;
   if (noun === 'notice') return (row as Row<'notice'>).readAt !== null || (row as Row<'notice'>).withdrawnAt !== null;
   if (noun === 'slot') return (row as Row<'slot'>).removedAt !== null || (row as Row<'slot'>).start < today;
+  if (noun === 'stretch') return (row as Row<'stretch'>).endedAt !== null;
   if (noun === 'errandRound') return (row as Row<'errandRound'>).endedAt !== null;
   return false;
 }
@@ -69,7 +70,7 @@ export function beyondWindow(rows: Pick<Reader, 'find' | 'by' | 'all'>, from: nu
 }
 
 const HISTORY = ['activity'] as const;
-const PASSING = ['activity', 'notice', 'slot', 'errandRound'] as const;
+const PASSING = ['activity', 'notice', 'slot', 'stretch', 'errandRound'] as const;
 
 /** Items by what stands highest above them, as far as it is held. */
 function clustersOf(rows: Pick<Reader, 'find' | 'all'>): Map<string, Item[]> {

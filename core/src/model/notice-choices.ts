@@ -43,6 +43,7 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   nudges: 'nudges',
   reminder: 'reminders',
   'last-call': 'reminders',
+  'stretch-over': 'reminders',
   'ask-again': 'reminders',
   'goes-on': 'reminders',
   undelivered: 'answers',

@@ -38,6 +38,7 @@ export const NoticeKind = z.enum([
   'policy',
   'reminder',
   'last-call',
+  'stretch-over',
   'ask-again',
   'goes-on',
   'undelivered',

@@ -16,6 +16,8 @@ import type { Part } from './part-schema.ts';
 import { isInHand } from './part.ts';
 import type { Person } from './person-schema.ts';
 import type { Pin } from './pin-schema.ts';
+import type { Preferences } from './preferences-schema.ts';
+import type { Stretch } from './stretch-schema.ts';
 import type { Place } from './place-schema.ts';
 import type { Activity } from './activity-schema.ts';
 import type { Comment } from './comment-schema.ts';
@@ -49,6 +51,8 @@ export interface Nouns {
   capacity: Capacity;
   arrangement: Arrangement;
   pin: Pin;
+  preferences: Preferences;
+  stretch: Stretch;
   savedView: SavedView;
   timeAway: TimeAway;
   project: Project;
@@ -110,6 +114,10 @@ const DERIVED = {
     /** Whom it lets in, until it is ended. */
     welcome: ({ personId, endedAt }: Guest) => (endedAt === null ? personId : null),
   },
+  stretch: {
+    /** Nobody has ended it, and nothing has said that it is over. */
+    open: ({ endedAt }: Stretch) => (endedAt === null ? YES : null),
+  },
   wait: {
     /** It has not ended. */
     open: ({ endedAt }: Wait) => (endedAt === null ? YES : null),
@@ -137,6 +145,8 @@ export const INDEXES = {
   capacity: ['personId'],
   arrangement: ['personId'],
   pin: ['personId'],
+  preferences: ['personId'],
+  stretch: ['personId', 'open'],
   savedView: [],
   timeAway: ['personId', 'standInId'],
   project: [],

@@ -10,6 +10,7 @@ export const NOTICE_WORDS = {
   'notice.late': 'sent late: the server wasn’t running at the time',
   'notice.reminder': 'Reminder: “{title}”',
   'notice.last-call': 'Still open today: {titles}',
+  'notice.stretch-over': 'Your {minutes} minutes are over. Checked off: {count}',
   'notice.goes-on': '“{first}” is done: “{title}” can go on',
   'notice.group-joined': '{name} put you in the group “{title}”',
   'notice.group-left': '{name} took you out of the group “{title}”',

@@ -83,6 +83,7 @@ test.each([
   ['item', 'pile', 'item_pile_ix'],
   ['item', 'removed', 'item_removed_ix'],
   ['wait', 'open', 'wait_open_ix'],
+  ['stretch', 'open', 'stretch_open_ix'],
 ] as const)('%ss by %s are found without walking over the others', (noun: Noun, index, name) => {
   const { raw } = new LedgerHouse('Aino').storage;
   const { where, values } = conditionOf(noun, index, index === 'completedDay' ? '2026-11-24' : index === 'pile' ? 'x' : YES)!;

@@ -30,6 +30,7 @@ const DERIVED: Partial<Record<Noun, Record<string, Asked>>> = {
     dueMonth: begins('due', 7),
   },
   wait: { open: whether(NOT_ENDED) },
+  stretch: { open: whether(NOT_ENDED) },
   guest: { welcome: (value) => ({ where: `${NOT_ENDED} AND "personId" = ?`, values: [value] }) },
 };
 

@@ -216,6 +216,21 @@ export const pin = sqliteTable('pin', { ...shared(), personId: text().notNull(),
   index('pin_person_ix').on(t.personId),
 ]);
 
+export const preferences = sqliteTable('preferences', { ...shared(), personId: text().notNull(), accent: text(), backdrop: text() }, (t) => [
+  index('preferences_seq_ix').on(t.houseId, t.seq),
+  index('preferences_person_ix').on(t.personId),
+]);
+
+export const stretch = sqliteTable(
+  'stretch',
+  { ...shared(), personId: text().notNull(), beganAt: text().notNull(), minutes: integer().notNull(), endedAt: text() },
+  (t) => [
+    index('stretch_seq_ix').on(t.houseId, t.seq),
+    index('stretch_person_ix').on(t.personId),
+    index('stretch_open_ix').on(t.houseId).where(sql.raw(NOT_ENDED)),
+  ],
+);
+
 export const savedView = sqliteTable(
   'savedView',
   {
@@ -708,6 +723,8 @@ export const nounTables = {
   invitation,
   bundle,
   pin,
+  preferences,
+  stretch,
   savedView,
   peopleGroup,
   ownField,

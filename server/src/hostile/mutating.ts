@@ -67,6 +67,7 @@ const PLAIN: { [N in CommandName]?: (d: Dice, id: Ids) => Record<string, unknown
   'item.copy': (_d, id) => ({ items: [id('item')], parent: id('item') }),
   'item.remove': (_d, id) => ({ items: [id('item'), id('item')] }),
   'item.bringBack': (_d, id) => ({ items: [id('item')] }),
+  'stretch.begin': (d) => ({ minutes: d.pick(NUMBERS) }),
   'item.pin': (d, id) => ({ item: id('item'), on: d.chance(0.5) }),
   'item.purgeRemoved': (_d, id) => ({ items: [id('item')] }),
   'chore.make': (d, id) => ({ title: 'Water', rrule: d.pick(RULES), dtstart: d.pick(DATES), missed: d.pick(['keep', 'roll']), turn: 'turns', persons: [id('person')], offDay: d.pick(['keep', 'before', 'after']) }), // prettier-ignore

@@ -11,6 +11,7 @@ import {
   purgesAhead,
   ringId,
   ringsAhead,
+  stretchesAhead,
   stampOf,
   type CommandName,
   type House,
@@ -65,6 +66,11 @@ function* reminders({ id: houseId, ...house }: House, rows: Reader): Generator<D
 function* lastCalls(house: House, rows: Reader, now: string): Generator<Due> {
   for (const { personId, date, at } of lastCallsAhead(now, house, rows))
     yield { houseId: house.id, at, id: v5(`last-call:${personId}:${date}`, house.id), name: 'day.call', payload: { person: personId, date } };
+}
+
+function* stretches(house: House, rows: Reader): Generator<Due> {
+  for (const { stretchId, at } of stretchesAhead(rows))
+    yield { houseId: house.id, at, id: v5(`stretch-over:${at}`, stretchId), name: 'stretch.over', payload: { stretch: stretchId } };
 }
 
 function* asksAgain(house: House, rows: Reader): Generator<Due> {
@@ -123,4 +129,15 @@ function* holidays(house: House, _rows: Reader, now: string): Generator<Due> {
  * Everything a house does by itself, by name. Midnight is not among them: where an item shows follows from the day, on every side, so
  * nothing has to be done for it.
  */
-export const PLANNERS: Readonly<Record<string, Planner>> = { holidays, chores, reminders, nudges, lastCalls, asksAgain, purges, forgetting, standInsOver };
+export const PLANNERS: Readonly<Record<string, Planner>> = {
+  holidays,
+  chores,
+  reminders,
+  stretches,
+  nudges,
+  lastCalls,
+  asksAgain,
+  purges,
+  forgetting,
+  standInsOver,
+};

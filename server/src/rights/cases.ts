@@ -590,6 +590,15 @@ export const CASES: Record<CommandName, Record<string, Case>> = {
   'day.call': { anyone: async (s) => ({ payload: { person: s.other, date: '2026-12-01' }, allowed: false }) },
   'mail.held': { anyone: async (s) => ({ payload: { person: s.other, sender: 'a@b.example', title: 'Offer' }, allowed: false }) },
   'notice.undelivered': { anyone: async (s) => ({ payload: { notice: s.other, why: 'down' }, allowed: false }) },
+  'preferences.set': { own: byAll(() => ({ accent: 'plum', backdrop: 'twill' })) },
+  'stretch.begin': { own: byAll(() => ({ minutes: 25 })) },
+  'stretch.end': { own: byAll(() => ({})) },
+  'stretch.over': {
+    anyone: async ({ house }) => ({
+      payload: { stretch: house.made('stretch', await house.must('Other', 'stretch.begin', { minutes: 5 })).id },
+      allowed: false,
+    }),
+  },
   'view.arrange': { own: byAll(() => ({ view: 'today', sort: 'title' })) },
   'capacity.set': {
     own: byAll((s) => ({ person: s.house.person(s.me), minutes: [60, 60, 60, 60, 60, 0, 0] })),

@@ -59,8 +59,9 @@ const ONLY: Partial<Record<Noun, readonly string[]>> = {
   notice: [`${IN_HOUSE} AND seq > :from`],
   slot: [`${IN_HOUSE} AND (seq > :from OR ("removedAt" IS NULL AND start >= :today))`],
   errandRound: [`${IN_HOUSE} AND (seq > :from OR "endedAt" IS NULL)`],
+  stretch: [`${IN_HOUSE} AND (seq > :from OR "endedAt" IS NULL)`],
 };
-const OWN: readonly Noun[] = ['notice', 'slot'];
+const OWN: readonly Noun[] = ['notice', 'slot', 'stretch'];
 const KEYS = `${NOUNS.flatMap((noun) => {
   const whose = OWN.includes(noun) ? '"personId"' : 'NULL';
   return (ONLY[noun] ?? [IN_HOUSE]).map((where) => `SELECT '${noun}' AS noun, id, seq, 0 AS sighted, ${whose} AS "personId" FROM "${noun}" WHERE ${where}`);

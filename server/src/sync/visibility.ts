@@ -89,6 +89,8 @@ export class Visibility {
         return this.person.role === 'manager' || (row as Row<'capacity'>).personId === this.person.id;
       case 'arrangement':
       case 'pin':
+      case 'preferences':
+      case 'stretch':
       case 'visit':
       case 'slot':
       case 'noticeChoices':

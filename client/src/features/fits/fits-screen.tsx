@@ -1,10 +1,11 @@
-import { isGranted, candidatesOf, fitsNow, whyNot, type Candidate, type Circumstances, type Energy } from '@kotiva/core';
+import { STRETCH_MINUTES, isGranted, candidatesOf, fitsNow, whyNot, type Candidate, type Circumstances, type Energy } from '@kotiva/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useDispatch } from 'react-redux';
 import { relations, ItemRow } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { placesOf, usePlacesHere } from '@/store/here.ts';
+import { useSubmit } from '@/store/live-house.tsx';
 import { switched, useOpenHouse, usePlanView, useSoNow } from '@/store/store.ts';
 import { Button, Choice, Empty, Field, Fold, GroupHead, Labelled, Slider, Toggles, Txt } from '@/ui';
 import { t } from '@/words';
@@ -61,10 +62,11 @@ export function FitsScreen() {
             </Txt>
           </GroupHead>
           <Candidates some={fit.best} />
-          <View className="items-start px-4 py-3">
+          <View className="flex-row flex-wrap items-center gap-2 px-4 py-3">
             <Button kind="main" onPress={() => setWorking(fit.best.map(({ item }) => item.id))}>
               {t('fits.oneByOne')}
             </Button>
+            <FocusButton minutes={given.minutes} />
           </View>
         </>
       ) : null}
@@ -78,6 +80,17 @@ export function FitsScreen() {
         </Fold>
       ) : null}
     </Screen>
+  );
+}
+
+/** So many minutes for nothing else, where they are chosen. */
+function FocusButton({ minutes }: { minutes: number | null }) {
+  const submit = useSubmit();
+  if (minutes === null || minutes < STRETCH_MINUTES.least || minutes > STRETCH_MINUTES.most) return null;
+  return (
+    <Button kind="quiet" onPress={() => submit('stretch.begin', { minutes })}>
+      {t('stretch.beginFor', { time: sayDuration(minutes) })}
+    </Button>
   );
 }
 

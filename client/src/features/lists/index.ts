@@ -1,2 +1,2 @@
-export { ListScreen, ListsScreen } from './fetched.ts';
+export { ArchivedScreen, ListScreen, ListsScreen } from './fetched.ts';
 export { NameSheet } from './name-sheet.tsx';

@@ -1,4 +1,4 @@
-import { byPosition, progressOfList, type List } from '@kotiva/core';
+import { byPosition } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Screen } from '@/features/shell';
@@ -6,10 +6,10 @@ import { NewFromTemplate } from '@/features/templates';
 import { ViewRows } from '@/features/views';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Empty, Fold, GroupHead, Icon, Menu, Row, useSheetAt } from '@/ui';
+import { Button, Empty, GroupHead, Icon, Menu, useSheetAt } from '@/ui';
 import { t } from '@/words';
-import { sayMeasure } from '@/words/amounts.ts';
 import { BundleSheet } from './bundle-sheet.tsx';
+import { ListRow } from './list-row.tsx';
 import { ListSheet } from './list-sheet.tsx';
 
 /** Every list one can open, in its bundles. */
@@ -23,7 +23,6 @@ export function ListsScreen() {
     .filter((list) => !list.removedAt)
     .sort(byPosition);
   const open = lists.filter((list) => !list.filedAt);
-  const filed = lists.filter((list) => list.filedAt);
   const bundles = rows
     .all('bundle')
     .filter((bundle) => !bundle.removedAt)
@@ -80,14 +79,7 @@ export function ListsScreen() {
           {t('bundle.make')}
         </Button>
       </View>
-      {filed.length > 0 ? (
-        <Fold words={t('lists.filed', { count: filed.length })}>
-          {filed.map((list) => (
-            <ListRow key={list.id} list={list} />
-          ))}
-        </Fold>
-      ) : null}
-      <RemovedRow />
+      <KeptElsewhere archived={lists.length - open.length} />
       {making === 'list' ? <ListSheet onClose={() => setMaking(null)} /> : null}
       {making === 'bundle' ? <BundleSheet onClose={() => setMaking(null)} /> : null}
       {changed ? <BundleSheet bundle={changed} onClose={() => setChanged(null)} /> : null}
@@ -95,31 +87,19 @@ export function ListsScreen() {
   );
 }
 
-/** The way back for what was removed. */
-function RemovedRow() {
+/** The ways to what is not here any more. */
+function KeptElsewhere({ archived }: { archived: number }) {
   const router = useRouter();
   return (
-    <View className="items-start px-2">
+    <View className="flex-row flex-wrap px-2">
+      {archived > 0 ? (
+        <Button kind="quiet" tone="muted" onPress={() => router.push('/archived')}>
+          {t('lists.filed', { count: archived })}
+        </Button>
+      ) : null}
       <Button kind="quiet" tone="muted" onPress={() => router.push('/removed')}>
         {t('removed.open')}
       </Button>
     </View>
-  );
-}
-
-function ListRow({ list }: { list: List }) {
-  const { rows } = useOpenHouse();
-  const router = useRouter();
-  const progress = progressOfList(list, rows);
-  const shared = rows.by('share', 'listId', list.id).some((share) => share.access !== null);
-  return (
-    <Row
-      lead={<Icon name={list.icon} size={22} colour={list.colour} />}
-      title={list.name}
-      sub={[list.purpose, shared ? null : t('lists.onlyYou')].filter(Boolean).join(' · ') || undefined}
-      right={progress.of > 0 ? sayMeasure(progress) : undefined}
-      rightTone="muted"
-      onPress={() => router.push(`/lists/${list.id}`)}
-    />
   );
 }

@@ -5,6 +5,7 @@ import { BeyondLine } from '@/features/beyond';
 import { FilterBar, FilterButton, useFilterHere } from '@/features/filter-here';
 import { personOf } from '@/features/item';
 import { Screen } from '@/features/shell';
+import { StretchesBack } from '@/features/stretch';
 import { useNarrowed, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Empty, GroupHead, MomentInput, PersonMark, Txt } from '@/ui';
 import { t } from '@/words';
@@ -68,6 +69,7 @@ export function LookingBackScreen() {
           <Deeds deeds={deeds} />
         </>
       )}
+      {someone === null || narrowed === me.id ? <StretchesBack span={span} /> : null}
     </Screen>
   );
 }

@@ -13,6 +13,8 @@ export function useSubline(path: string): string {
       return t('more.sub.places', { count: placesOf(rows).length });
     case '/labels':
       return t('more.sub.tags', { count: rows.all('tag').filter((tag) => !tag.removedAt).length });
+    case '/archived':
+      return t('more.sub.archived', { count: rows.all('list').filter(({ filedAt, removedAt }) => filedAt !== null && removedAt === null).length });
     case '/settings/you':
       return me.name;
     case '/settings/house':

@@ -27,6 +27,7 @@ export const DESTINATIONS: readonly Destination[] = [
   { path: '/looking-back', group: 'together', words: 'back.title', terms: 'more.terms.back' },
   { path: '/weekly-review', group: 'together', words: 'review.title', terms: 'more.terms.review' },
   { path: '/shelf', group: 'kept', words: 'shelf.title', terms: 'more.terms.shelf' },
+  { path: '/archived', group: 'kept', words: 'archived.title', terms: 'more.terms.archived' },
   { path: '/removed', group: 'kept', words: 'removed.title', terms: 'more.terms.removed' },
   { path: '/settings/you', group: 'settings', words: 'profile.title', terms: 'more.terms.you' },
   { path: '/settings/device', group: 'settings', words: 'settings.device', terms: 'more.terms.device' },

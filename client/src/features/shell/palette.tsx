@@ -4,7 +4,7 @@ import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { destinationsFor } from '@/features/pages';
 import { useOpenHouse } from '@/store/store.ts';
-import { Field, Heading, Sheet, Txt } from '@/ui';
+import { Field, Heading, openSheet, Sheet, Txt } from '@/ui';
 import { inPage } from '@/ui/in-page.ts';
 import { t, type WordKey } from '@/words';
 import { controlsHere } from './controls-here.ts';
@@ -62,6 +62,7 @@ function useDeeds(): Deed[] {
     const screens = [...SCREENS, ...more];
     return [
       ...here.map(({ words, press }, nth) => ({ key: `here ${nth}`, words, kind: t('palette.here'), act: press })),
+      { key: 'stretch', words: t('stretch.title'), kind: t('palette.here'), act: () => openSheet('stretch') },
       ...screens.map(([path, words]) => ({ key: path, words: t(words), kind: t('palette.goTo'), act: go(path) })),
       ...lists.map(({ id, name }) => ({ key: id, words: name, kind: t('palette.list'), act: go(`/lists/${id}`) })),
       ...rows

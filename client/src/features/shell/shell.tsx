@@ -7,6 +7,7 @@ import { useDraft } from '@/store/drafts.ts';
 import { useDrawn } from '@/store/drawn.ts';
 import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
+import { StretchHere } from '@/features/stretch';
 import { AsTheyStand } from '@/store/shown.tsx';
 import { useHouseState, useOpenHouse, useOpenHouseOrNull } from '@/store/store.ts';
 import { elementOf, Heading, Icon, IconButton, Menu, PersonMark, ScrollRoot, Txt, useNarrow, useWide, WovenSign, type IconName } from '@/ui';
@@ -41,6 +42,7 @@ export const Shell = memo(function Shell({ children }: { children: React.ReactNo
           <SkipLink />
           {wide ? <TopBar /> : null}
           <LineState />
+          <StretchHere />
           <View className="min-h-0 grow shrink basis-0 flex-row">
             <View className="min-h-0 min-w-0 grow shrink basis-0" role="main">
               <AsTheyStand>{children}</AsTheyStand>
@@ -102,6 +104,7 @@ function OnItsWay() {
 const BELONGS: Record<string, string> = {
   '/whole': '/lists',
   '/removed': '/lists',
+  '/archived': '/lists',
   '/fits': '/',
   '/sort': '/',
   '/activity': '/more',

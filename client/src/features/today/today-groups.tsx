@@ -8,7 +8,7 @@ import { ItemRow, SelectButton, SelectionBar, usePinned } from '@/features/item'
 import { useAgenda } from '@/store/agenda.ts';
 import { useArrangement } from '@/store/arrangement.ts';
 import { useNow, useOpenHouse, useSoNow } from '@/store/store.ts';
-import { Button, Choice, Empty, Fold, GroupHead, Labelled, Txt } from '@/ui';
+import { Button, Choice, Empty, Fold, GroupHead, Labelled, openSheet, Txt } from '@/ui';
 import { t } from '@/words';
 import { Rows } from './rows.tsx';
 import { PartChoice } from './part-alone.tsx';
@@ -65,6 +65,14 @@ export function TodayGroups({ agenda, day: { shown, rest, next } }: { agenda: re
                       </Button>
                     ) : null}
                     <SelectButton onStart={close} />
+                    <Button
+                      onPress={() => {
+                        close();
+                        openSheet('stretch');
+                      }}
+                    >
+                      {t('stretch.title')}
+                    </Button>
                   </View>
                 </>
               )}

@@ -49,6 +49,8 @@ export const todayWords = {
   'hints.away': 'Dismiss',
   'situations.means': 'A tool you have, a moment, an event, someone who’s there: all of these have to apply.',
   'fits.title': 'Fits now',
+  'stretch.title': 'Focus for a while',
+  'stretch.beginFor': 'Focus for {time}',
   'fits.sub_one': '{count} thing you can do now, {time}',
   'fits.sub_other': '{count} things you can do now, {time} in all',
   'fits.minutes': 'Minutes you have',

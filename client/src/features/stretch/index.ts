@@ -1,0 +1,2 @@
+export { StretchesBack } from './fetched.ts';
+export { StretchHere } from './stretch-here.tsx';

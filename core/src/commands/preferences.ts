@@ -1,0 +1,16 @@
+import * as z from 'zod/mini';
+import { Colour, Pattern } from '../model/person-schema.ts';
+import { preferencesId } from '../model/preferences.ts';
+import { commandKind } from './kind.ts';
+
+/** How Kotiva looks for oneself. What is left out stays as it was. */
+export const setPreferences = commandKind({
+  name: 'preferences.set',
+  payload: z.object({ accent: z.optional(z.nullable(Colour)), backdrop: z.optional(z.nullable(Pattern)) }),
+  asks: (_payload, d) => [{ permission: 'self', is: d.actorOrNull !== null }],
+  decide(chosen, d) {
+    const id = preferencesId(d.actor.id);
+    if (!d.find('preferences', id)) d.insert('preferences', id, { personId: d.actor.id, accent: null, backdrop: null });
+    d.set('preferences', id, chosen);
+  },
+});
