@@ -138,6 +138,9 @@ test('an open sheet is part of the address: a reload and a link open it over its
   const address = page.url();
   await page.reload();
   await expect(sheet(page)).toBeVisible();
+  // the address one is at, gone to again, is no step more
+  await page.evaluate(() => window.location.assign(window.location.href));
+  await expect(sheet(page)).toBeVisible();
   await page.goBack();
   await expect(sheet(page)).toHaveCount(0);
   await expect(page.getByRole('heading', { level: 1, name: 'Boathouse' })).toBeVisible();

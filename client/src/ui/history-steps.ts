@@ -82,10 +82,19 @@ function takeStep(): boolean {
   return false;
 }
 
+/** A link to the very address one is at puts an entry of another key in the place of the one there was. */
+function renamed(before: string): void {
+  const key = currentEntry()?.key;
+  if (key === undefined || key === before) return;
+  if (madeSteps().has(before)) remember(key);
+  for (const step of open) if (step.key === before) step.key = key;
+}
+
 /** Called before the router listens: of listeners at the window the first to come is the first to hear. */
 export function hearStepsBack(): void {
   navigation()?.addEventListener('currententrychange', (event) => {
-    if (event.navigationType !== 'replace') cameFrom = event.from;
+    if (event.navigationType === 'replace') renamed(event.from.key);
+    else cameFrom = event.from;
   });
   window.addEventListener('popstate', (event) => {
     if (takeStep() || taking?.()) event.stopImmediatePropagation();

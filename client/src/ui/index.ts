@@ -38,5 +38,6 @@ export * from './tokens.ts';
 export * from './wide.ts';
 export * from './woven-sign.tsx';
 export { RangeSlider, Slider } from './slider.tsx';
+export { setOnlyList, useOnlyList } from './only-list.ts';
 export { setTextSize, TEXT_SIZES, textSize, type TextSize } from './text-size.ts';
 export { useOnce } from './once.ts';

@@ -2,15 +2,7 @@ import type { Colour, Pattern as Weave } from '@kotiva/core';
 import { memo, useId } from 'react';
 import Svg, { ClipPath, Defs, G, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import { ink, personInk } from './tokens.ts';
-
-const WEAVES: Record<Weave, { d: string; width: number }> = {
-  weft: { d: 'M0 2h8M0 6h8', width: 1.6 },
-  warp: { d: 'M2 0v8M6 0v8', width: 1.6 },
-  twill: { d: 'M-2 6L6 -2M2 10L10 2', width: 1.6 },
-  zigzag: { d: 'M0 0L4 4L8 0M0 8L4 4L8 8', width: 1.4 },
-  diamond: { d: 'M4 0L8 4L4 8L0 4Z', width: 1.4 },
-  dashes: { d: 'M0 2h3M5 6h3M0 6h1M7 2h1', width: 2 },
-};
+import { WEAVES } from './weaves.ts';
 
 /** What a person looks like on every screen: short mark, colour, weave. */
 export interface Looks {

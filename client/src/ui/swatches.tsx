@@ -3,18 +3,17 @@ import { Pressable, View } from 'react-native';
 import type { Option } from './choice.tsx';
 import { personInk } from './tokens.ts';
 
-/** One of the house's colours; each has its name. */
-export function Swatches({
-  label,
-  value,
-  options,
-  onChange,
-}: {
+interface SwatchesProps<T extends string> {
   label: string;
-  value: Colour;
-  options: readonly Option<Colour>[];
-  onChange: (colour: Colour) => void;
-}) {
+  value: T;
+  options: readonly Option<T>[];
+  onChange: (colour: T) => void;
+  /** What each is drawn in. */
+  inkOf: (value: T) => string;
+}
+
+/** One of a few colours; each has its name. */
+export function Swatches<T extends string>({ label, value, options, onChange, inkOf }: SwatchesProps<T>) {
   return (
     <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-1">
       {options.map((one) => (
@@ -26,7 +25,7 @@ export function Swatches({
           onPress={() => onChange(one.value)}
           className={`h-11 w-11 items-center justify-center rounded-control border-2 ${one.value === value ? 'border-ink' : 'border-transparent'}`}
         >
-          <View className="h-7 w-7 rounded-control" style={{ backgroundColor: personInk(one.value) }} />
+          <View className="h-7 w-7 rounded-control" style={{ backgroundColor: inkOf(one.value) }} />
         </Pressable>
       ))}
     </View>

@@ -1,12 +1,13 @@
 import * as z from 'zod/mini';
-import { Colour, Pattern } from '../model/person-schema.ts';
+import { Pattern } from '../model/person-schema.ts';
 import { preferencesId } from '../model/preferences.ts';
+import { Accent } from '../model/preferences-schema.ts';
 import { commandKind } from './kind.ts';
 
 /** How Kotiva looks for oneself. What is left out stays as it was. */
 export const setPreferences = commandKind({
   name: 'preferences.set',
-  payload: z.object({ accent: z.optional(z.nullable(Colour)), backdrop: z.optional(z.nullable(Pattern)) }),
+  payload: z.object({ accent: z.optional(z.nullable(Accent)), backdrop: z.optional(z.nullable(Pattern)) }),
   asks: (_payload, d) => [{ permission: 'self', is: d.actorOrNull !== null }],
   decide(chosen, d) {
     const id = preferencesId(d.actor.id);

@@ -1,13 +1,17 @@
 import * as z from 'zod/mini';
-import { Colour, Pattern } from './person-schema.ts';
+import { Pattern } from './person-schema.ts';
+import { ACCENTS } from './preferences.ts';
 import { Id, shared } from './row-schema.ts';
+
+export const Accent = z.enum(ACCENTS);
+export type Accent = z.infer<typeof Accent>;
 
 /** How Kotiva looks for one person, on every device of theirs. Seen by nobody else. */
 export const Preferences = z.object({
   ...shared,
   personId: Id,
   /** What leads on, and what is done, is drawn in it. Null: the usual. */
-  accent: z.nullable(Colour),
+  accent: z.nullable(Accent),
   /** The weave behind headings. Null: none. */
   backdrop: z.nullable(Pattern),
 });

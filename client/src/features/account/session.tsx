@@ -4,6 +4,7 @@ import { forgetAhead, KEPT_ME as KEPT } from '@/sync/asked-ahead.ts';
 import { forgetAll, sealAll } from '@/sync/idb-cache.ts';
 import { ask, type Me } from '@/store/api.ts';
 import { forgetClock } from '@/store/clock.ts';
+import { keepOwnPicture } from '@/store/own-picture.ts';
 import { forgetDrafts } from '@/store/drafts.ts';
 import { forgetFresh } from '@/store/fresh-since.ts';
 import { forgetVisits, lookingSwitched } from '@/store/looking.ts';
@@ -61,6 +62,7 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
       dispatch(lookingSwitched(false));
       forgetVisits();
       forgetClock();
+      keepOwnPicture(null);
       setStanding({ state: 'out', why });
       if (forget !== null) {
         forgetDrafts(forget);

@@ -2,7 +2,7 @@ import { DETAILS, isFieldKey, SORTINGS, type BoardBy, type Detail, type Grouping
 import { View } from 'react-native';
 import type { FieldChoice } from '@/features/fields';
 import { useArrangement, type Arranging } from '@/store/arrangement.ts';
-import { Button, Choice, Foot, Heading, Labelled, Sheet, Switch } from '@/ui';
+import { Button, Choice, Foot, Heading, Labelled, setOnlyList, Sheet, Switch, useOnlyList } from '@/ui';
 import { t } from '@/words';
 import { wordOfField } from './word-of-field.ts';
 import { useLayout } from './use-layout.ts';
@@ -39,6 +39,7 @@ export const wordOfSort = (sort: Sorting, { usualSort, fields }: ArrangeProps): 
 export function ArrangeSheet(props: ArrangeProps & { onClose: () => void }) {
   const { arranged, arrange } = useArrangement(props.view, props.usual);
   const { layout, setLayout } = useLayout(props.view, props.usual);
+  const isFolded = useOnlyList();
   const title = t('arrange.title');
   const shown = props.layouts ? layout : 'rows';
   const isGrouped = shown === 'rows' || shown === 'tiles';
@@ -100,6 +101,7 @@ export function ArrangeSheet(props: ArrangeProps & { onClose: () => void }) {
             />
           </Labelled>
         ) : null}
+        <Switch words={t('arrange.onlyList')} on={isFolded} onChange={setOnlyList} />
         {props.children?.(props.onClose)}
         <Foot>
           <Button kind="main" onPress={props.onClose}>

@@ -1,6 +1,6 @@
 import { COLOURS, LIST_ICONS, type Colour, type ListIcon } from '@kotiva/core';
 import { Pressable, View } from 'react-native';
-import { Icon, Labelled, Swatches } from '@/ui';
+import { Icon, Labelled, personInk, Swatches } from '@/ui';
 import { t } from '@/words';
 
 interface ColourAndIconProps {
@@ -15,7 +15,13 @@ export function ColourAndIcon({ colour, icon, onColour, onIcon }: ColourAndIconP
   return (
     <>
       <Labelled words={t('list.colour')}>
-        <Swatches label={t('list.colour')} value={colour} options={COLOURS.map((one) => ({ value: one, words: t(`colour.${one}`) }))} onChange={onColour} />
+        <Swatches
+          inkOf={personInk}
+          label={t('list.colour')}
+          value={colour}
+          options={COLOURS.map((one) => ({ value: one, words: t(`colour.${one}`) }))}
+          onChange={onColour}
+        />
       </Labelled>
       <Labelled words={t('list.icon')}>
         <View role="radiogroup" aria-label={t('list.icon')} className="flex-row flex-wrap gap-1">

@@ -13,6 +13,7 @@ import { FileRoom } from './file-room.tsx';
 import { HouseSettings } from './house-settings.tsx';
 import { Labels } from './labels.tsx';
 import { NoticeSettings } from './notice-settings.tsx';
+import { OwnLooks } from './own-looks.tsx';
 import { Profile } from './profile.tsx';
 import { SignOuts } from './sign-outs.tsx';
 import { ThemeChoice } from './theme-choice.tsx';
@@ -73,6 +74,7 @@ export function DeviceScreen() {
   return (
     <SettingsPage title={t('settings.device')} sub={t('more.sub.device')}>
       <ThemeChoice />
+      <OwnLooks />
       <CustomsChoice />
       <DeviceChoices />
       <Devices />

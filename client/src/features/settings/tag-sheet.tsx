@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Field, Foot, Heading, Labelled, Sheet, Swatches, Txt } from '@/ui';
+import { Button, Choice, Field, Foot, Heading, Labelled, Sheet, personInk, Swatches, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayReason } from '@/words/problems.ts';
 import { openTagged } from './open-tagged.ts';
@@ -38,6 +38,7 @@ export function TagSheet({ tag, onClose }: { tag: Tag; onClose: () => void }) {
         <Txt tone="muted">{t('tags.carriedBy', { count })}</Txt>
         <Field label={t('tags.name')} value={name} onChangeText={(next) => set({ name: next })} maxLength={40} error={error} />
         <Swatches
+          inkOf={personInk}
           label={t('list.colour')}
           value={colour}
           options={COLOURS.map((one) => ({ value: one, words: t(`colour.${one}`) }))}

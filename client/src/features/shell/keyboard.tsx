@@ -6,7 +6,7 @@ import { glanced } from '@/store/glance.ts';
 import { toastShown, useOpenHouse } from '@/store/store.ts';
 import { useHeldKey, useKeysAnywhere, useKeysEverywhere, useKeysFirst } from '@/ui';
 import { t } from '@/words';
-import { KeysSheet } from './keys-sheet.tsx';
+import { KeysSheet } from './fetched.ts';
 import { Palette } from './palette.tsx';
 import { itemOfRow, stepRow, tieRow } from './row-keys.ts';
 

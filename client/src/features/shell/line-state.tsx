@@ -7,7 +7,7 @@ import { t } from '@/words';
 import { sayHours } from '@/words/amounts.ts';
 import { sayInstant } from '@/words/dates.ts';
 import { sayHeldUp } from '@/words/problems.ts';
-import { NotApplied } from './not-applied.tsx';
+import { NotApplied } from './fetched.ts';
 
 /** How the device stands to the server, said quietly: what waits to be sent, and whether it would be lost. */
 export const LineState = memo(function LineState() {
@@ -22,6 +22,7 @@ export const LineState = memo(function LineState() {
     window.addEventListener('beforeunload', ask);
     return () => window.removeEventListener('beforeunload', ask);
   }, [isUnkept]);
+  const hasRefused = useHouseState((state) => state.refused.length > 0);
   const { me, house } = useOpenHouse();
   const now = useNow();
   const since = useFreshSince(me.accountId ?? me.id, house.id);
@@ -46,7 +47,7 @@ export const LineState = memo(function LineState() {
         </Txt>
       ) : null}
       <Renewed />
-      <NotApplied />
+      {hasRefused ? <NotApplied /> : null}
     </>
   );
 });

@@ -5,12 +5,29 @@ import { CaptureLine, CaptureProvider } from '@/features/capture';
 import { FilesOnTheirWay, Glance, ItemBeside, ItemSheet, WantedSheet } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useDrawn } from '@/store/drawn.ts';
+
 import { NoticesButton, RingBar } from '@/features/notices';
 import { usePlaceRings, VisitsProvider } from '@/features/visits';
 import { StretchHere } from '@/features/stretch';
 import { AsTheyStand } from '@/store/shown.tsx';
 import { useHouseState, useOpenHouse, useOpenHouseOrNull } from '@/store/store.ts';
-import { elementOf, Heading, Icon, IconButton, Menu, PersonMark, ScrollRoot, Txt, useNarrow, useWide, WovenSign, type IconName } from '@/ui';
+import {
+  elementOf,
+  Heading,
+  Icon,
+  IconButton,
+  Menu,
+  setOnlyList,
+  PersonMark,
+  ScrollRoot,
+  Txt,
+  useKeysAnywhere,
+  useNarrow,
+  useOnlyList,
+  useWide,
+  WovenSign,
+  type IconName,
+} from '@/ui';
 import { focusAgain } from '@/ui/layers.ts';
 import { t, type WordKey } from '@/words';
 import { Keyboard } from './keyboard.tsx';
@@ -19,6 +36,7 @@ import { useOccasions } from './occasions.ts';
 import { useOfflineRings } from './offline-rings.ts';
 import { PeopleStrip } from './people-strip.tsx';
 import { SaidBar } from './said-bar.tsx';
+import { useOwnLooks } from './use-own-looks.ts';
 
 const DESTINATIONS: { path: string; words: WordKey; icon: IconName | 'woven' }[] = [
   { path: '/', words: 'nav.today', icon: 'lines' },
@@ -34,13 +52,14 @@ export const Shell = memo(function Shell({ children }: { children: React.ReactNo
   const wide = useWide();
   const narrow = useNarrow();
   const isDrawn = useDrawn();
+  const isFolded = useOnlyList();
   if (!place) return <OnItsWay />;
   return (
     <CaptureProvider>
       <VisitsProvider>
-        <View className="h-full bg-ground">
+        <View className="backdrop h-full bg-ground">
           <SkipLink />
-          {wide ? <TopBar /> : null}
+          {wide && !isFolded ? <TopBar /> : null}
           <LineState />
           <StretchHere />
           <View className="min-h-0 grow shrink basis-0 flex-row">
@@ -51,9 +70,9 @@ export const Shell = memo(function Shell({ children }: { children: React.ReactNo
           </View>
           <RingBar />
           <SaidBar />
-          {wide ? null : (
+          {wide && !isFolded ? null : (
             <>
-              {narrow ? (
+              {narrow || isFolded ? (
                 <NarrowBar />
               ) : (
                 <View className="print:hidden">
@@ -88,6 +107,7 @@ const Rings = memo(function Rings(): null {
   useOfflineRings();
   usePlaceRings();
   useOccasions();
+  useOwnLooks();
   return null;
 });
 
@@ -131,7 +151,16 @@ const NarrowBar = memo(function NarrowBar() {
   const [typed] = useDraft('capture', '');
   const [isAdding, setAdding] = useState(typed !== '');
   const here = DESTINATIONS.find(({ path }) => isAt(path, at));
-  const entries = DESTINATIONS.map(({ path, words }) => ({ key: path, words: t(words), onPress: () => router.navigate(path as '/') }));
+  const isFolded = useOnlyList();
+  useKeysAnywhere((key) => {
+    if (key !== 'n' || isAdding) return false;
+    setAdding(true);
+    return true;
+  });
+  const entries = [
+    ...DESTINATIONS.map(({ path, words }) => ({ key: path, words: t(words), onPress: () => router.navigate(path as '/') })),
+    ...(isFolded ? [{ key: 'unfold', words: t('nav.unfold'), onPress: () => setOnlyList(false) }] : []),
+  ];
   return (
     <View className="border-t border-line bg-surface">
       {isAdding ? <CaptureLine startsReady /> : null}
@@ -232,6 +261,7 @@ interface ScreenProps {
 /** A screen of the house: its name, who is in it, and the content on the surface. */
 export function Screen({ title, sub, actions, strip = false, lead, children }: ScreenProps) {
   const wide = useWide();
+  const isFolded = useOnlyList();
   const [scrolls, setScrolls] = useState<Element | null>(null);
   const takeScroll = useCallback((view: unknown) => setScrolls(elementOf(view)), []);
   return (
@@ -241,21 +271,21 @@ export function Screen({ title, sub, actions, strip = false, lead, children }: S
           {lead}
           <View className="min-w-[8.5rem] grow shrink basis-0 lg:flex-row lg:flex-wrap lg:items-baseline lg:gap-x-3.5">
             <Heading level={1}>{title}</Heading>
-            {sub ? (
+            {sub && !isFolded ? (
               <Txt size={15} tone="muted" className="mt-0.5">
                 {sub}
               </Txt>
             ) : null}
           </View>
           {actions}
-          {wide ? null : (
+          {wide && !isFolded ? null : (
             <>
               <FindButton />
               <NoticesButton />
             </>
           )}
         </View>
-        {strip ? (
+        {strip && !isFolded ? (
           <View className="lg:px-4">
             <PeopleStrip />
           </View>

@@ -17,12 +17,12 @@ export function StretchBar({ stretch }: { stretch: Stretch }) {
   const left = Math.min(stretch.minutes, Math.ceil((epochOf(ends) - epochOf(now)) / 60_000));
   const until = sayHour(wallClockOf(ends, house.zone).slice(11, 16));
   return (
-    <View role="region" aria-label={t('stretch.title')} className="flex-row flex-wrap items-center gap-x-3 bg-sunk px-4 print:hidden">
+    <View role="region" aria-label={t('stretch.title')} className="flex-row flex-wrap items-center gap-x-3 bg-sunk px-4 print:hidden lg:px-7">
       <Txt size={15} face="medium" className="min-w-0 shrink grow">
         {t('stretch.left', { count: left, until })}
       </Txt>
       <Button kind="quiet" onPress={() => submit('stretch.end', {}, { words: t('stretch.ended'), undo: false })}>
-        {t('stretch.end')}
+        {t('stretch.stop')}
       </Button>
     </View>
   );

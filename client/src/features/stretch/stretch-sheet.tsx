@@ -20,7 +20,7 @@ export function StretchSheet({ onClose }: { onClose: () => void }) {
   const begin = () => {
     const minutes = typed.trim() === '' ? Number(chosen) : minutesIn(typed);
     if (minutes === null) return setWrong(true);
-    submit('stretch.begin', { minutes }, { words: t('stretch.begun', { time: sayDuration(minutes) }), undo: false });
+    submit('stretch.begin', { minutes });
     onClose();
   };
   const change = (next: string) => {
@@ -64,7 +64,7 @@ export function StretchSheet({ onClose }: { onClose: () => void }) {
         </View>
         <Foot>
           <Button kind="main" onPress={begin}>
-            {t('stretch.begin')}
+            {t('stretch.start')}
           </Button>
         </Foot>
       </View>

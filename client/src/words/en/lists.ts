@@ -1,5 +1,6 @@
 /** Lists, and finding one’s way in them. */
 export const listsWords = {
+  'arrange.onlyList': 'Fold away everything but the list (on this device)',
   'arrange.title': 'View options',
   'arrange.arrange': 'View',
   'arrange.usual': 'View, now {how}',

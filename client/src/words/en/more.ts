@@ -42,7 +42,7 @@ export const moreWords = {
   'more.terms.removed': 'deleted bin trash restore undelete',
   'more.terms.you': 'profile name initials colour password available hours quiet days off time away houses',
   'more.terms.device':
-    'dark mode light theme appearance text size font larger sound keyboard shortcuts keys sign out devices 24 12 hour clock am pm week begins starts sunday monday',
+    'accent background picture pattern fold dark mode light theme appearance text size font larger sound keyboard shortcuts keys sign out devices 24 12 hour clock am pm week begins starts sunday monday',
   'more.terms.notifications': 'email push alerts evening summary bell',
   'more.terms.house': 'name time zone public holidays days off nudges pace',
   'more.terms.data': 'access key api add email address shortcut import',

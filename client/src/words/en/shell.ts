@@ -1,5 +1,6 @@
 /** The bars, the keys, and how the device stands to the server. */
 export const shellWords = {
+  'nav.unfold': 'Show everything again',
   'nav.skip': 'Skip to content',
   'nav.label': 'Main menu',
   'nav.today': 'Today',
