@@ -2,6 +2,7 @@ import { groupsOf, isAwayOn, isHere, membersOf, wallClockOf, type Reader, type P
 import type { CaptureContext as ReadingContext } from '@kotiva/core/capture';
 import { useMemo } from 'react';
 import { later } from './later.ts';
+import { dateOrder } from '@/words/customs.ts';
 import { useNow, useOpenHouse } from './store.ts';
 
 /** Reading what is typed brings patterns and dates with it: nobody waits for them before something is typed. */
@@ -12,7 +13,7 @@ export function useReadingContext(): ReadingContext {
   const { rows, house } = useOpenHouse();
   const [today, time] = wallClockOf(useNow(), house.zone).split('T') as [string, string];
   const names = useMemo(() => knownNames(rows, today), [rows, today]);
-  return useMemo(() => ({ today, time, dayParts: house.dayParts, ...names }), [today, time, house.dayParts, names]);
+  return useMemo(() => ({ today, time, dayParts: house.dayParts, isMonthFirst: dateOrder() === 'month', ...names }), [today, time, house.dayParts, names]);
 }
 
 function knownNames(rows: Reader, today: string): Pick<ReadingContext, 'people' | 'places' | 'lists'> {

@@ -1,10 +1,11 @@
-import { daysIntoWeek, sayHour, setHourCycle, setWeekStart, weekdaysInOrder } from './customs.ts';
-import { calendarWords, sayDue, sayMoment, startOfWeek, weeksOf } from './dates.ts';
+import { daysIntoWeek, sayHour, setDateOrder, setHourCycle, setWeekStart, weekdaysInOrder } from './customs.ts';
+import { calendarWords, dayMonth, dayMonthYear, sayDue, sayExactly, sayToday, shortDay, sayMoment, startOfWeek, weeksOf } from './dates.ts';
 import { sayRule } from './rules.ts';
 
 afterEach(() => {
   setHourCycle('24');
   setWeekStart(1);
+  setDateOrder('day');
 });
 
 test.each([
@@ -26,6 +27,19 @@ test('what says an hour says it as the reader is used to', () => {
   expect(sayDue('2026-12-01T18:30', false, now, 'Europe/Helsinki')).toBe('6:30 pm');
   expect(sayDue('2026-12-04', false, now, 'Europe/Helsinki')).toBe('Friday');
   expect(sayRule({ rrule: 'FREQ=DAILY', afterDone: null, dtstart: '2026-12-01T07:00' })).toContain('7:00 am');
+});
+
+test('what says a date says it in the order the reader is used to', () => {
+  const said = () => [
+    dayMonth('2026-12-04'),
+    dayMonthYear('2027-01-02', '2026-12-04'),
+    shortDay('2026-12-04'),
+    sayToday('2026-12-04', false),
+    sayExactly('2026-12-04T17:00'),
+  ];
+  expect(said()).toEqual(['Fri 4 Dec', 'Sat 2 Jan 2027', '4 Dec', 'Friday 4 December', 'Friday, 4 December 2026 17:00']);
+  setDateOrder('month');
+  expect(said()).toEqual(['Fri Dec 4', 'Sat Jan 2 2027', 'Dec 4', 'Friday December 4', 'Friday, December 4, 2026 17:00']);
 });
 
 test('a week that begins on a Sunday: its letters, its rows and its first day', () => {

@@ -5,12 +5,19 @@ export type HourCycle = '24' | '12';
 export type WeekStart = 1 | 6 | 7;
 export const WEEK_STARTS: readonly WeekStart[] = [1, 6, 7];
 
+/** Whether a date is said “4 Dec” or “Dec 4”. */
+export type DateOrder = 'day' | 'month';
+
 const HOURS = 'kotiva/hours';
 const WEEK = 'kotiva/week-start';
+const ORDER = 'kotiva/date-order';
 
 export const hourCycle = (): HourCycle => (localStorage.getItem(HOURS) === '12' ? '12' : '24');
 export const weekStart = (): WeekStart => WEEK_STARTS.find((day) => String(day) === localStorage.getItem(WEEK)) ?? 1;
 
+export const dateOrder = (): DateOrder => (localStorage.getItem(ORDER) === 'month' ? 'month' : 'day');
+
+export const setDateOrder = (order: DateOrder): void => (order === 'day' ? localStorage.removeItem(ORDER) : localStorage.setItem(ORDER, order));
 export const setHourCycle = (cycle: HourCycle): void => (cycle === '24' ? localStorage.removeItem(HOURS) : localStorage.setItem(HOURS, cycle));
 export const setWeekStart = (day: WeekStart): void => (day === 1 ? localStorage.removeItem(WEEK) : localStorage.setItem(WEEK, String(day)));
 

@@ -1,18 +1,26 @@
 import { addDays, calendarDateOf, daysBetween, wallClockOf, weekdayOf } from '@kotiva/core';
-import { daysIntoWeek, sayHour, weekdaysInOrder } from './customs.ts';
+import { dateOrder, daysIntoWeek, sayHour, weekdaysInOrder, type DateOrder } from './customs.ts';
 import { formatDate as format } from './formats.ts';
 import { locale, t } from './index.ts';
 
-/** "Fri 4 Dec": day before month, whatever the locale puts between them. */
-export const dayMonth = (date: string): string =>
-  `${format(date, { weekday: 'short' })} ${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
+/** "4 Dec" or "Dec 4", as the reader is used to. */
+function inOrder(date: string, month: 'short' | 'long', order: DateOrder = dateOrder()): string {
+  const [day, named] = [format(date, { day: 'numeric' }), format(date, { month })];
+  return order === 'day' ? `${day} ${named}` : `${named} ${day}`;
+}
+
+/** The same, as an example of an order. */
+export const shortDayIn = (order: DateOrder, date: string): string => inOrder(date, 'short', order);
+
+/** "Fri 4 Dec". */
+export const dayMonth = (date: string): string => `${format(date, { weekday: 'short' })} ${shortDay(date)}`;
 
 /** "Fri 4 Dec", with the year where it is not this one. */
 export const dayMonthYear = (date: string, today: string): string =>
   date.slice(0, 4) === today.slice(0, 4) ? dayMonth(date) : `${dayMonth(date)} ${date.slice(0, 4)}`;
 
 /** "4 Dec". */
-export const shortDay = (date: string): string => `${format(date, { day: 'numeric' })} ${format(date, { month: 'short' })}`;
+export const shortDay = (date: string): string => inOrder(date, 'short');
 
 /** A date as people say it: "today", "Fri", "Fri 4 Dec". With the hour, if it has one. */
 export function sayMoment(moment: string, now: string, zone: string): string {
@@ -57,11 +65,10 @@ export function sayDue(due: string, late: boolean, now: string, zone: string): s
 
 /** The exact date, for screen readers and long presses. */
 export const sayExactly = (moment: string): string =>
-  `${format(moment, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })}${moment.includes('T') ? ` ${sayHour(moment)}` : ''}`;
+  `${format(moment, { weekday: 'long' })}, ${inOrder(moment, 'long')}${dateOrder() === 'month' ? ',' : ''} ${moment.slice(0, 4)}${moment.includes('T') ? ` ${sayHour(moment)}` : ''}`;
 
 /** "Tuesday 24 Nov" over the day. */
-export const sayToday = (today: string, short: boolean): string =>
-  `${format(today, { weekday: 'long' })} ${format(today, { day: 'numeric' })} ${format(today, { month: short ? 'short' : 'long' })}`;
+export const sayToday = (today: string, short: boolean): string => `${format(today, { weekday: 'long' })} ${inOrder(today, short ? 'short' : 'long')}`;
 
 export interface UsualMoment {
   key: string;

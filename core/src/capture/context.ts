@@ -11,6 +11,8 @@ export interface CaptureContext {
   today: string;
   time: string;
   dayParts: DayParts;
+  /** Of 3/12 the first figure is the month, as whoever types is used to; with dots the day comes first everywhere. */
+  isMonthFirst?: boolean;
   /** With `members` it is a group, which stands for them: known by its whole name alone. */
   people: readonly (KnownName & { mark: string; members?: readonly string[] })[];
   places: readonly KnownName[];

@@ -63,6 +63,18 @@ function written(weekday: string | undefined, day: string, month: number, year: 
   return { date, sure: true };
 }
 
+/** Day and month in figures, in the order that is usual with what stands between them. */
+function inFigures(said: string, first: string, second: string, year: string | undefined, c: CaptureContext) {
+  const [day, month] = c.isMonthFirst && said.includes('/') ? [second, first] : [first, second];
+  return written(undefined, day, Number(month), year, said, c);
+}
+
+/** Without a word before them they are a date only if they can be one. */
+function figuresAlone([said, first, second, year]: RegExpExecArray, c: CaptureContext) {
+  const month = c.isMonthFirst && said.includes('/') ? first! : second!;
+  return Number(month) > 12 ? null : inFigures(said, first!, second!, year, c);
+}
+
 /** In this order; what an earlier one has read, a later one no longer sees. */
 const RULES: Rule[] = [
   ['(\\d{4})-(\\d{2})-(\\d{2})', ([said, year, month, day], c) => written(undefined, day!, Number(month), year, said!, c)],
@@ -103,16 +115,10 @@ const RULES: Rule[] = [
   ],
   [
     '(?:(?<=\\b(?:by|on|from|until|before)\\s))(\\d{1,2})[./](\\d{1,2})\\.?(?:[./]?(\\d{4}|\\d{2}))?',
-    ([said, day, month, year], c) => written(undefined, day!, Number(month), year, said!, c),
+    ([said, first, second, year], c) => inFigures(said!, first!, second!, year, c),
   ],
-  [
-    '(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4}|\\d{2})?',
-    ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c)),
-  ],
-  [
-    '(\\d{1,2})/(\\d{1,2})/(\\d{4}|\\d{2})',
-    ([said, day, month, year], c) => (Number(month) > 12 ? null : written(undefined, day!, Number(month), year, said!, c)),
-  ],
+  ['(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4}|\\d{2})?', (found, c) => figuresAlone(found, c)],
+  ['(\\d{1,2})/(\\d{1,2})/(\\d{4}|\\d{2})', (found, c) => figuresAlone(found, c)],
   [
     `in\\s+(${NUMBER})\\s+(days?|weeks?|fortnights?|months?|years?)(?:['’]\\s*time)?`,
     ([, count, unit], c) => ({ date: inWhile(c.today, numberOf(count!), unit!), sure: true }),

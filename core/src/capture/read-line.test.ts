@@ -169,3 +169,20 @@ test('a group is named as a person is, by its whole name: its people have it, wh
   // its first word alone is a word
   expect(who('Night: lock the gate')).toEqual([]);
 });
+
+test.each([
+  ['Pay the tax by 3/12', '2026-12-03', '2027-03-12'],
+  ['Pay the tax 3/12/2027', '2027-12-03', '2027-03-12'],
+  ['Pay the tax 12/31/2026', null, '2026-12-31'],
+  // with dots the day comes first for everybody, and with dashes the year
+  ['Pay the tax 3.12.', '2026-12-03', '2026-12-03'],
+  ['Pay the tax 2026-12-03', '2026-12-03', '2026-12-03'],
+])('“%s”: the first figure is the day, or for who is used to it the month', (typed, dayFirst, monthFirst) => {
+  for (const [isMonthFirst, date] of [
+    [false, dayFirst],
+    [true, monthFirst],
+  ] as const) {
+    const found = readLine(typed, { ...CONTEXT, isMonthFirst }).spans.flatMap((span) => (span.kind === 'due' || span.kind === 'plan' ? [span.value] : []));
+    expect(JSON.stringify(found)).toContain(date ?? '[]');
+  }
+});

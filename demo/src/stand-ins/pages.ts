@@ -11,7 +11,7 @@ const page = (title: string, body: Html): Html =>
     title,
     body,
     html`<p class="muted">
-      <a href="/">Kotiva</a> · <a href="/simulate">Stand-ins</a> · <a href="/simulate/mailbox">Mailbox</a> · <a href="/simulate/phones">Phones</a>
+      <a href="/">Kotiva</a> · <a href="/simulate">Clock</a> · <a href="/simulate/mailbox">Mailbox</a> · <a href="/simulate/phones">Phones</a>
     </p>`,
   );
 
@@ -24,22 +24,22 @@ const STEPS = [
 
 export const startPage = (now: string, capture: string | null): Html =>
   page(
-    'What stands in for the world outside',
+    'The demo’s clock',
     html`<p>
-        Mails and notifications go nowhere but here. It is <b>${now.slice(0, 16).replace('T', ' ')}</b> UTC for the houses; on the way to a later time
-        everything that falls due happens in its order.
+        In the demo it’s <b>${now.slice(0, 16).replace('T', ' ')}</b> (UTC). Move the clock forward, and everything that falls due on the way happens in order.
+        Emails and notifications go no further than the pages above.
       </p>
       <form method="post" action="/simulate/clock">
-        <p class="acts">${STEPS.map(([advance, words]) => html`<button name="advance" value="${advance}">${words} on</button>`)}</p>
+        <p class="acts">${STEPS.map(([advance, words]) => html`<button name="advance" value="${advance}">${words} later</button>`)}</p>
       </form>
-      ${capture ? html`<p class="muted">Mail comes in at <b>${capture}</b>.</p>` : ''}`,
+      ${capture ? html`<p class="muted">Emails are received at <b>${capture}</b>.</p>` : ''}`,
   );
 
 export const mailboxPage = (mails: readonly KeptMail[]): Html =>
   page(
     'Mailbox',
     mails.length === 0
-      ? html`<p>Nothing has been sent yet.</p>`
+      ? html`<p>No emails yet.</p>`
       : html`<table>
           <tr>
             <th>To</th>
@@ -63,7 +63,7 @@ export const mailPage = (mail: KeptMail, note: string | null): Html =>
       <p class="notes">${linked(mail.text)}</p>
       ${
         mail.calendar
-          ? html`<h3>For the calendar</h3>
+          ? html`<h3>Calendar attachment</h3>
               <pre>${mail.calendar}</pre>`
           : ''
       }
@@ -72,13 +72,13 @@ export const mailPage = (mail: KeptMail, note: string | null): Html =>
           ? html`<article>
               <h2>Reply as ${mail.to}</h2>
               <form method="post" action="/simulate/mailbox/${mail.id}/reply">
-                <label>Words<textarea name="text" rows="3"></textarea></label>
+                <label>Message<textarea name="text" rows="3"></textarea></label>
                 <p class="acts">
-                  <button name="partstat" value="" class="main">Send the words</button>
+                  <button name="partstat" value="" class="main">Send reply</button>
                   ${
                     mail.calendar
-                      ? html`<button name="partstat" value="COMPLETED">The calendar says: done</button><button name="partstat" value="ACCEPTED">accepted</button
-                          ><button name="partstat" value="DECLINED">declined</button>`
+                      ? html`<button name="partstat" value="COMPLETED">Reply “done” from the calendar</button
+                          ><button name="partstat" value="ACCEPTED">Reply “accepted”</button><button name="partstat" value="DECLINED">Reply “declined”</button>`
                       : ''
                   }
                 </p>
@@ -95,24 +95,24 @@ const linked = (text: string): Html[] =>
 export const phonesPage = (phones: Phones): Html =>
   page(
     'Phones',
-    html`${phones.all().length === 0 ? html`<p>No device has switched on notifications. They are switched on under More.</p>` : ''}
+    html`${phones.all().length === 0 ? html`<p>No device has notifications turned on yet. Turn them on in More, under Notifications.</p>` : ''}
     ${phones.all().map(
       (phone) =>
         html`<h2>${phone.name}</h2>
-          ${phone.shown.length === 0 ? html`<p class="muted">Nothing on the screen.</p>` : ''}
+          ${phone.shown.length === 0 ? html`<p class="muted">Nothing on its screen.</p>` : ''}
           ${phone.shown.map(
             (message) =>
               html`<article>
                 <h3>${message.title}</h3>
                 ${message.body ? html`<p>${message.body}</p>` : ''}
                 <form method="post" action="/simulate/phones/${phone.id}/${message.tag}">
-                  ${message.acts.includes('answer') ? html`<label>Answer<textarea name="text" rows="1"></textarea></label>` : ''}
+                  ${message.acts.includes('answer') ? html`<label>Reply<textarea name="text" rows="1"></textarea></label>` : ''}
                   <p class="acts">
                     ${message.acts.map((act) => html`<button name="act" value="${act}">${NOTICE_WORDS[`act.${act as 'take'}`]}</button>`)}<button
                       name="act"
                       value=""
                     >
-                      Swipe away
+                      Dismiss
                     </button>
                   </p>
                 </form>

@@ -3,8 +3,20 @@ import { View } from 'react-native';
 import { playTied, setSound, soundIsOn } from '@/features/item';
 import { GroupHead, keysAreOn, LabelledChoice, setKeys, Switch, useWide } from '@/ui';
 import { t } from '@/words';
-import { hourCycle, sayHour, setHourCycle, setWeekStart, WEEK_STARTS, weekStart, type HourCycle, type WeekStart } from '@/words/customs.ts';
-import { sayWeekdayLong } from '@/words/dates.ts';
+import {
+  dateOrder,
+  setDateOrder,
+  type DateOrder,
+  hourCycle,
+  sayHour,
+  setHourCycle,
+  setWeekStart,
+  WEEK_STARTS,
+  weekStart,
+  type HourCycle,
+  type WeekStart,
+} from '@/words/customs.ts';
+import { sayWeekdayLong, shortDayIn } from '@/words/dates.ts';
 
 /** What is so on this device only: a sound on checking off, and keys that do things. */
 export function DeviceChoices() {
@@ -42,6 +54,7 @@ export function DeviceChoices() {
 /** How hours and weeks are read here; the next page that is opened has it. */
 export function CustomsChoice() {
   const [hours, setHours] = useState(hourCycle);
+  const [order, setOrder] = useState(dateOrder);
   const [start, setStart] = useState(weekStart);
   return (
     <View>
@@ -54,6 +67,15 @@ export function CustomsChoice() {
           onChange={(next) => {
             setHourCycle(next);
             setHours(next);
+          }}
+        />
+        <LabelledChoice<DateOrder>
+          label={t('customs.dates')}
+          value={order}
+          options={(['day', 'month'] as const).map((value) => ({ value, words: shortDayIn(value, '2026-12-04') }))}
+          onChange={(next) => {
+            setDateOrder(next);
+            setOrder(next);
           }}
         />
         <LabelledChoice<`${WeekStart}`>
