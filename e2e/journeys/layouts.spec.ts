@@ -1,31 +1,9 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { carry, columnOf, drag, headNames, heads, layout } from './views.ts';
 import { t } from './words.ts';
 
-const layout = (page: Page, name: 'rows' | 'tiles' | 'table' | 'board' | 'calendar') => page.getByRole('radio', { name: t(`layout.${name}`), exact: true });
-const heads = (page: Page) => page.getByRole('columnheader');
-const headNames = async (page: Page) => (await heads(page).allInnerTexts()).map((text) => text.trim());
 const firstTitles = async (page: Page) => (await page.getByRole('rowheader').allInnerTexts()).slice(0, 4).map((text) => text.split('\n')[0]!);
-const columnOf = (page: Page, name: string): Locator =>
-  page.locator('.board-column').filter({ has: page.getByRole('heading', { level: 3, name, exact: true }) });
-
-async function drag(page: Page, what: Locator, to: Locator): Promise<void> {
-  const [from, over] = [(await what.boundingBox())!, (await to.boundingBox())!];
-  await page.mouse.move(from.x + 20, from.y + from.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 40, from.y + from.height / 2 + 4, { steps: 4 });
-  await page.mouse.move(over.x + over.width / 2, over.y + Math.min(over.height / 2, 60), { steps: 8 });
-  await page.mouse.up();
-}
-
-/** What has the focus is carried one place on, to where that is said. */
-async function carry(page: Page, way: 'ArrowLeft' | 'ArrowRight', to: string): Promise<void> {
-  await page.keyboard.press('Space');
-  await expect(page.locator('[id^=DndLiveRegion]').filter({ hasText: /^Over / })).toBeAttached();
-  await page.keyboard.press(way);
-  await expect(page.getByText(t('drag.over', { name: to }))).toBeAttached();
-  await page.keyboard.press('Space');
-}
 
 test('as a table: columns sorted by a tap, moved, widened, chosen; kept on every wide screen, and on the phone as on a phone', async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);

@@ -1,12 +1,7 @@
-import { expect, type Page } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { countOn, fold, narrow, offered, sheetOf, show } from './views.ts';
 import { t } from './words.ts';
-
-const sheetOf = (page: Page) => page.getByRole('dialog');
-const fold = (page: Page, name: string) => sheetOf(page).getByRole('button', { name, exact: true });
-const narrow = (page: Page) => page.getByRole('button', { name: t('filter.narrow'), exact: true });
-const show = (page: Page) => sheetOf(page).getByRole('button', { name: /^Show \d+ items?$/ });
-const countOn = async (page: Page): Promise<number> => Number(/\d+/.exec(await page.getByText(/^\d+ (open|items?)$/).first().innerText())![0]); // prettier-ignore
 
 test('narrowed by tags, a deadline and its opposite, kept for the house, and used on another device', async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
@@ -17,12 +12,12 @@ test('narrowed by tags, a deadline and its opposite, kept for the house, and use
   await narrow(aino).click();
   await fold(aino, t('filter.kind.tag')).click();
   await sheetOf(aino).getByRole('checkbox', { name: '#boats' }).click();
-  const boats = Number(/\d+/.exec(await show(aino).innerText())![0]);
+  const boats = await offered(aino);
   expect(boats).toBeGreaterThan(0);
   expect(boats).toBeLessThan(all);
   // one or the other finds more, both find less
   await sheetOf(aino).getByRole('checkbox', { name: '#calls' }).click();
-  await expect.poll(async () => Number(/\d+/.exec(await show(aino).innerText())![0])).toBeGreaterThan(boats);
+  await expect.poll(() => offered(aino)).toBeGreaterThan(boats);
   await sheetOf(aino).getByRole('checkbox', { name: '#calls' }).click();
   await fold(aino, t('filter.kind.due')).click();
   await sheetOf(aino)

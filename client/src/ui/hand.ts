@@ -30,6 +30,26 @@ function act(): void {
   then();
 }
 
+/** ms: a tap that has not come so long after the finger went up does not come. */
+const NO_TAP = 80;
+
+/**
+ * Does it at once, or where a finger is just going down on something else, as one leaves a field, once that tap has been taken: what it
+ * puts in between would move the very thing from under the finger.
+ */
+export function afterTap(then: () => void): void {
+  if (!isDown) return then();
+  const over = new AbortController();
+  const done = () => {
+    over.abort();
+    then();
+  };
+  const on = { once: true, signal: over.signal };
+  // the tap itself is heard first, further in
+  window.addEventListener('click', () => setTimeout(done, 0), on);
+  for (const name of ['pointerup', 'pointercancel']) window.addEventListener(name, () => setTimeout(() => over.signal.aborted || done(), NO_TAP), on);
+}
+
 /** Knows from then on what the hand does. */
 export function followHand(): void {
   const on = { capture: true, passive: true };

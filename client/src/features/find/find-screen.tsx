@@ -7,6 +7,7 @@ import { PageRows } from '@/features/more';
 import { Screen } from '@/features/shell';
 import { useOpenHouse } from '@/store/store.ts';
 import { Empty, Field, LongRows, Switch, Txt } from '@/ui';
+import { afterTap } from '@/ui/hand.ts';
 import { t } from '@/words';
 import { NamedRows, useNamed } from './named-rows.tsx';
 import { useFound } from './use-found.ts';
@@ -69,7 +70,7 @@ export function FindScreen() {
           value={typed}
           onChangeText={setTyped}
           onSubmitEditing={focusFirstFound}
-          onBlur={settle}
+          onBlur={() => afterTap(settle)}
           maxLength={MOST_LETTERS}
           autoFocus
           enterKeyHint="search"

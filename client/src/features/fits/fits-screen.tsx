@@ -8,6 +8,7 @@ import { placesOf, usePlacesHere } from '@/store/here.ts';
 import { useSubmit } from '@/store/live-house.tsx';
 import { switched, useOpenHouse, usePlanView, useSoNow } from '@/store/store.ts';
 import { Button, Choice, Empty, Field, Fold, GroupHead, Labelled, Slider, Toggles, Txt } from '@/ui';
+import { afterTap } from '@/ui/hand.ts';
 import { t } from '@/words';
 import { sayDuration } from '@/words/amounts.ts';
 import { OneByOne } from './one-by-one.tsx';
@@ -172,7 +173,7 @@ function FurtherConditions({ given, onChange }: ConditionsProps) {
           inputMode="numeric"
           error={error}
           onChangeText={setTyped}
-          onBlur={setMinutes}
+          onBlur={() => afterTap(setMinutes)}
           onSubmitEditing={setMinutes}
         />
       </View>

@@ -9,6 +9,7 @@ import { KeepTemplateSheet } from '@/features/templates';
 import { useSubmit } from '@/store/live-house.tsx';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { Address, addressesIn, Band, Button, Field, FocusFirst, Heading, Knot, Txt, useKeysOfSheet, useWide } from '@/ui';
+import { afterTap } from '@/ui/hand.ts';
 import { t } from '@/words';
 import { sayMoment } from '@/words/dates.ts';
 import { sayReason } from '@/words/problems.ts';
@@ -298,7 +299,7 @@ function Title({ item, canChange }: { item: Item; canChange: boolean }) {
         value={typed}
         onChangeText={setTyped}
         error={error}
-        onBlur={save}
+        onBlur={() => afterTap(save)}
         onSubmitEditing={save}
         autoFocus
         className="my-2"
