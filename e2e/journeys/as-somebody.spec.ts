@@ -25,7 +25,7 @@ test('a manager looks at what a helper sees, can change nothing there, and the h
   await expect(leila.getByText(t('problem.not-allowed'))).toBeVisible();
 });
 
-test('without a network that is said, and it comes by itself once there is one', async ({ demo, devices }) => {
+test('without a network that is said, and it comes by itself once there is one', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(PHONE, { installed: true });
   await enterDemo(aino, demo, 'Aino');
   await aino.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));

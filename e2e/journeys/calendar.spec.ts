@@ -140,7 +140,7 @@ test('by keyboard an entry goes from day to day, and says so', async ({ demo, de
   await expect(aino.getByText(/“Count the towels” moved to /)).toBeVisible();
 });
 
-test('Petri and Eetu change turns once; the other sees it at once, and the queue goes on as if they had not', async ({ demo, devices }) => {
+test('Petri and Eetu change turns once; the other sees it at once, and the queue goes on as if they had not', { tag: '@deep' }, async ({ demo, devices }) => {
   const petri = await devices.open(PHONE);
   const oona = await devices.open(PHONE);
   await enterDemo(petri, demo, 'Petri');
@@ -165,7 +165,7 @@ test('Petri and Eetu change turns once; the other sees it at once, and the queue
   await expect.poll(async () => (await oona.getByText(/^(Petri|Oona|Eetu) · every Wed and Sat$/).allInnerTexts()).join()).toBe(before.join());
 });
 
-test('time is booked for one thing and for several; what overlaps is said in minutes, and nobody else sees it', async ({ demo, devices }) => {
+test('time is booked for one thing and for several; what overlaps is said in minutes, and nobody else sees it', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await openNextMonth(aino);

@@ -217,7 +217,7 @@ test('a key adds from elsewhere as its owner, until it is withdrawn', async ({ d
   await expect(page.getByRole('button', { name: /^Oil the hinges/ })).toBeVisible();
 });
 
-test('ten thousand pasted lines: how far it is, stopped on the way, and all of it undone as one', async ({ demo, devices }) => {
+test('ten thousand pasted lines: how far it is, stopped on the way, and all of it undone as one', { tag: '@deep' }, async ({ demo, devices }) => {
   test.setTimeout(240_000);
   const page = await devices.open(WIDE);
   await enterDemo(page, demo, 'Aino');

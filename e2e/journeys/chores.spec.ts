@@ -183,82 +183,83 @@ async function ownHouse(running: RunningKotiva, devices: Devices): Promise<[Page
   return [phone, desk];
 }
 
-test('a season on two devices: exceptions and what is open outlive a change; over the clock’s change the hour stays; no more of it leaves what is late', async ({
-  empty,
-  devices,
-}) => {
-  const [aino, desk] = await ownHouse(empty, devices);
-  // it is a Tuesday: the Saturdays from this week on, as they are said and as they are typed
-  const tuesday = (await empty.now()).slice(0, 10);
-  const saturday = (weeks: number, more = 0) => plusDays(tuesday, 4 + 7 * weeks + more);
-  const said = (date: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(date));
-  await add(aino, 'Air the barn every Saturday at 16:00');
-  const toCome = (page: Page) => page.getByRole('button', { name: /^(Saturday|Sunday|tomorrow|today|\w{3} \d+ \w{3}).* \d\d:00/ });
-  const openChore = async (page: Page) => {
-    await page.goto(`${empty.base}/chores`);
-    await page
-      .getByRole('button', { name: /^Air the barn/i })
-      .last()
+test(
+  'a season on two devices: exceptions and what is open outlive a change; over the clock’s change the hour stays; no more of it leaves what is late',
+  { tag: '@deep' },
+  async ({ empty, devices }) => {
+    const [aino, desk] = await ownHouse(empty, devices);
+    // it is a Tuesday: the Saturdays from this week on, as they are said and as they are typed
+    const tuesday = (await empty.now()).slice(0, 10);
+    const saturday = (weeks: number, more = 0) => plusDays(tuesday, 4 + 7 * weeks + more);
+    const said = (date: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(date));
+    await add(aino, 'Air the barn every Saturday at 16:00');
+    const toCome = (page: Page) => page.getByRole('button', { name: /^(Saturday|Sunday|tomorrow|today|\w{3} \d+ \w{3}).* \d\d:00/ });
+    const openChore = async (page: Page) => {
+      await page.goto(`${empty.base}/chores`);
+      await page
+        .getByRole('button', { name: /^Air the barn/i })
+        .last()
+        .click();
+      await expect(page.getByRole('heading', { name: /^Air the barn$/i })).toBeVisible();
+    };
+
+    // one is left out and one moved, before the hour is changed some weeks earlier than both
+    await openChore(aino);
+    await toCome(aino)
+      .filter({ hasText: said(saturday(2)) })
       .click();
-    await expect(page.getByRole('heading', { name: /^Air the barn$/i })).toBeVisible();
-  };
-
-  // one is left out and one moved, before the hour is changed some weeks earlier than both
-  await openChore(aino);
-  await toCome(aino)
-    .filter({ hasText: said(saturday(2)) })
-    .click();
-  await aino.getByRole('button', { name: t('rule.skip') }).click();
-  await toCome(aino)
-    .filter({ hasText: said(saturday(3)) })
-    .click();
-  await aino.getByRole('button', { name: t('calendar.move') }).click();
-  await aino.getByLabel(t('due.words')).fill(`${saturday(3, 1)} 16:00`);
-  await aino.getByLabel(t('due.words')).press('Enter');
-  await aino.getByRole('button', { name: t('calendar.onlyThis') }).click();
-  await toCome(aino)
-    .filter({ hasText: said(saturday(1)) })
-    .click();
-  await aino.getByRole('button', { name: new RegExp(`^Change (all )?from .*${said(saturday(1))}`) }).click();
-  await aino.getByLabel(t('due.hour')).fill('18:00');
-  await expect(aino.getByText(new RegExp(`^Next: Sat ${said(saturday(1))} · Sun ${said(saturday(3, 1))}`))).toBeVisible();
-  await aino.getByRole('button', { name: t('rule.saveFollowing') }).click();
-
-  // on the other device: what was there stays, what comes is as it was said
-  await openChore(desk);
-  await expect(desk.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toBeVisible();
-  await expect(toCome(desk).filter({ hasText: `${said(saturday(1))} 18:00` })).toBeVisible();
-  await expect(toCome(desk).filter({ hasText: said(saturday(2)) })).toHaveCount(0);
-  await expect(toCome(desk).filter({ hasText: `${said(saturday(3, 1))} 18:00` })).toBeVisible();
-
-  // the first of the changed one comes on its day; the older one is still open beside it
-  await empty.moveTo(`${saturday(1)}T10:00:00.000Z`);
-  await expect(desk.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toHaveCount(2);
-  const tick = async () => {
-    await desk
-      .getByRole('checkbox', { name: /^Check off “Air the barn”/i })
-      .first()
+    await aino.getByRole('button', { name: t('rule.skip') }).click();
+    await toCome(aino)
+      .filter({ hasText: said(saturday(3)) })
       .click();
-    await expect(desk.getByText(/^Checked off “Air the barn”/i)).toBeVisible();
-  };
-  await tick();
-  await tick();
+    await aino.getByRole('button', { name: t('calendar.move') }).click();
+    await aino.getByLabel(t('due.words')).fill(`${saturday(3, 1)} 16:00`);
+    await aino.getByLabel(t('due.words')).press('Enter');
+    await aino.getByRole('button', { name: t('calendar.onlyThis') }).click();
+    await toCome(aino)
+      .filter({ hasText: said(saturday(1)) })
+      .click();
+    await aino.getByRole('button', { name: new RegExp(`^Change (all )?from .*${said(saturday(1))}`) }).click();
+    await aino.getByLabel(t('due.hour')).fill('18:00');
+    await expect(aino.getByText(new RegExp(`^Next: Sat ${said(saturday(1))} · Sun ${said(saturday(3, 1))}`))).toBeVisible();
+    await aino.getByRole('button', { name: t('rule.saveFollowing') }).click();
 
-  // the clocks change: it is still at six in the evening
-  let weeks = 4;
-  while (offsetOf(saturday(weeks - 1)) === offsetOf(saturday(weeks))) weeks += 1;
-  await empty.moveTo(`${saturday(weeks)}T06:00:00.000Z`);
-  await openChore(aino);
-  await expect(aino.getByText(/today 18:00|^18:00$/).first()).toBeVisible();
-  await expect(toCome(aino).filter({ hasText: `${said(saturday(weeks + 1))} 18:00` })).toBeVisible();
+    // on the other device: what was there stays, what comes is as it was said
+    await openChore(desk);
+    await expect(desk.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toBeVisible();
+    await expect(toCome(desk).filter({ hasText: `${said(saturday(1))} 18:00` })).toBeVisible();
+    await expect(toCome(desk).filter({ hasText: said(saturday(2)) })).toHaveCount(0);
+    await expect(toCome(desk).filter({ hasText: `${said(saturday(3, 1))} 18:00` })).toBeVisible();
 
-  // no more of it: what was due before today stays to be done, nothing comes after it
-  await empty.moveTo(`${saturday(weeks, 2)}T06:00:00.000Z`);
-  await hearsTheTime(aino, empty);
-  await aino.getByRole('button', { name: /^More on “Air the barn”/i }).click();
-  await aino.getByRole('menuitem', { name: t('chores.end') }).click();
-  await expect(aino.getByText(t('chores.toCome'))).toHaveCount(0);
-  await expect(aino.getByRole('button', { name: /^Air the barn/i })).toHaveCount(1);
-  await empty.moveTo(`${saturday(weeks + 9)}T06:00:00.000Z`);
-  await expect(desk.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toHaveCount(1);
-});
+    // the first of the changed one comes on its day; the older one is still open beside it
+    await empty.moveTo(`${saturday(1)}T10:00:00.000Z`);
+    await expect(desk.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toHaveCount(2);
+    const tick = async () => {
+      await desk
+        .getByRole('checkbox', { name: /^Check off “Air the barn”/i })
+        .first()
+        .click();
+      await expect(desk.getByText(/^Checked off “Air the barn”/i)).toBeVisible();
+    };
+    await tick();
+    await tick();
+
+    // the clocks change: it is still at six in the evening
+    let weeks = 4;
+    while (offsetOf(saturday(weeks - 1)) === offsetOf(saturday(weeks))) weeks += 1;
+    await empty.moveTo(`${saturday(weeks)}T06:00:00.000Z`);
+    await openChore(aino);
+    await expect(aino.getByText(/today 18:00|^18:00$/).first()).toBeVisible();
+    await expect(toCome(aino).filter({ hasText: `${said(saturday(weeks + 1))} 18:00` })).toBeVisible();
+
+    // no more of it: what was due before today stays to be done, nothing comes after it
+    await empty.moveTo(`${saturday(weeks, 2)}T06:00:00.000Z`);
+    await hearsTheTime(aino, empty);
+    await aino.getByRole('button', { name: /^More on “Air the barn”/i }).click();
+    await aino.getByRole('menuitem', { name: t('chores.end') }).click();
+    await expect(aino.getByText(t('chores.toCome'))).toHaveCount(0);
+    await expect(aino.getByRole('button', { name: /^Air the barn/i })).toHaveCount(1);
+    await empty.moveTo(`${saturday(weeks + 9)}T06:00:00.000Z`);
+    await expect(desk.getByRole('checkbox', { name: /^Check off “Air the barn”/i })).toHaveCount(1);
+  },
+);

@@ -197,7 +197,7 @@ test('a photo shared from another application is with what is to be sorted', asy
   ).toHaveCount(1);
 });
 
-test('an arrow is drawn on a photo, seen on the other device, and drawn on there', async ({ demo, devices }) => {
+test('an arrow is drawn on a photo, seen on the other device, and drawn on there', { tag: '@deep' }, async ({ demo, devices }) => {
   const [aino, leila] = [await devices.open(WIDE), await devices.open(PHONE)];
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(leila, demo, 'Leila');

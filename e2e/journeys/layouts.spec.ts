@@ -105,7 +105,7 @@ test('as a board: handed over by dragging, by keyboard and by menu, seen on the 
   await expect(petri.getByRole('dialog').getByText(t('importance.1'))).toBeVisible();
 });
 
-test('as tiles and on a calendar; a kept view begins for everybody as it was kept', async ({ demo, devices }) => {
+test('as tiles and on a calendar; a kept view begins for everybody as it was kept', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
   const narrow = JSON.stringify({ match: 'all', state: 'open', conditions: [{ of: 'date', field: 'due', span: { kind: 'next', days: 14 }, not: false }] });

@@ -46,283 +46,295 @@ for (const [size, dark] of [
   [PHONE, true],
   [WIDE, false],
 ] as const) {
-  test(`reminders, talks and what happened can be read and used by everyone, ${dark ? 'dark on a phone' : 'light and wide'}`, async ({ demo, devices }) => {
-    const page = await devices.open(size, { dark });
-    await enterDemo(page, demo, 'Aino');
-    await page.getByText('Varnish the jetty rail').first().click();
-    const sheet = page.getByRole('dialog');
-    await sheet.getByRole('button', { name: t('sentence.addLabel') }).click();
-    await sheet.getByRole('button', { name: t('sentence.panel.reminders') }).click();
-    await sheet.getByRole('button', { name: t('alarm.own') }).click();
-    await expectAccessible(page, 'reminding');
-    await sheet.getByRole('button', { name: t('sentence.addLabel') }).click();
-    await sheet.getByRole('button', { name: t('sentence.panel.waiting') }).click();
-    await expectAccessible(page, 'waiting');
-    await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: t('nav.followUp') }).click();
-    await expectAccessible(page, 'follow-up');
-    await page.getByRole('button', { name: t('narrow.label', { how: t('narrow.narrow') }) }).click();
-    await expectAccessible(page, 'narrowing');
-    await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: t('nav.more') }).click();
-    await page.getByRole('button', { name: `${t('notify.title')} ${t('more.sub.notifications')}` }).click();
-    await page.getByRole('button', { name: t('notify.what') }).click();
-    await page.getByRole('button', { name: t('lastCall.title') }).click();
-    await expectAccessible(page, 'notifications');
-    await page.goto(`${demo.base}/settings/you`);
-    await page.getByRole('button', { name: t('away.own') }).click();
-    await expectAccessible(page, 'you');
-    await page.goto(`${demo.base}/people`);
-    await page
-      .getByRole('button', { name: /^Tapio/ })
-      .first()
-      .click();
-    await page.getByRole('button', { name: /^every Wed/ }).click();
-    await expectAccessible(page, 'a person’s page');
-    await page.getByRole('button', { name: t('note.start') }).click();
-    await expect(page.getByRole('textbox', { name: t('note.text') })).toBeVisible();
-    await expectAccessible(page, 'a note');
-    await page.goto(`${demo.base}/activity`);
-    await expect(page.getByRole('button', { name: t('activity.older'), exact: true })).toBeVisible();
-    await expectAccessible(page, 'what happened');
-    await page.goto(`${demo.base}/simulate/mailbox`);
-    await page
-      .getByRole('link', { name: /Spark plugs/ })
-      .first()
-      .click();
-    await expectAccessible(page, 'a mail');
-    // it was sent by the house this one is a copy of
-    const link = await page.getByRole('link', { name: /\/o\// }).first().getAttribute('href');
-    await page.goto(`${demo.base}${new URL(link!).pathname}`);
-    await expect(page.getByRole('heading', { name: 'For Engine workshop' })).toBeVisible();
-    await expectAccessible(page, 'the page of somebody outside');
-  });
+  test(
+    `reminders, talks and what happened can be read and used by everyone, ${dark ? 'dark on a phone' : 'light and wide'}`,
+    { tag: dark ? [] : '@deep' },
+    async ({ demo, devices }) => {
+      const page = await devices.open(size, { dark });
+      await enterDemo(page, demo, 'Aino');
+      await page.getByText('Varnish the jetty rail').first().click();
+      const sheet = page.getByRole('dialog');
+      await sheet.getByRole('button', { name: t('sentence.addLabel') }).click();
+      await sheet.getByRole('button', { name: t('sentence.panel.reminders') }).click();
+      await sheet.getByRole('button', { name: t('alarm.own') }).click();
+      await expectAccessible(page, 'reminding');
+      await sheet.getByRole('button', { name: t('sentence.addLabel') }).click();
+      await sheet.getByRole('button', { name: t('sentence.panel.waiting') }).click();
+      await expectAccessible(page, 'waiting');
+      await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: t('nav.followUp') }).click();
+      await expectAccessible(page, 'follow-up');
+      await page.getByRole('button', { name: t('narrow.label', { how: t('narrow.narrow') }) }).click();
+      await expectAccessible(page, 'narrowing');
+      await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: t('nav.more') }).click();
+      await page.getByRole('button', { name: `${t('notify.title')} ${t('more.sub.notifications')}` }).click();
+      await page.getByRole('button', { name: t('notify.what') }).click();
+      await page.getByRole('button', { name: t('lastCall.title') }).click();
+      await expectAccessible(page, 'notifications');
+      await page.goto(`${demo.base}/settings/you`);
+      await page.getByRole('button', { name: t('away.own') }).click();
+      await expectAccessible(page, 'you');
+      await page.goto(`${demo.base}/people`);
+      await page
+        .getByRole('button', { name: /^Tapio/ })
+        .first()
+        .click();
+      await page.getByRole('button', { name: /^every Wed/ }).click();
+      await expectAccessible(page, 'a person’s page');
+      await page.getByRole('button', { name: t('note.start') }).click();
+      await expect(page.getByRole('textbox', { name: t('note.text') })).toBeVisible();
+      await expectAccessible(page, 'a note');
+      await page.goto(`${demo.base}/activity`);
+      await expect(page.getByRole('button', { name: t('activity.older'), exact: true })).toBeVisible();
+      await expectAccessible(page, 'what happened');
+      await page.goto(`${demo.base}/simulate/mailbox`);
+      await page
+        .getByRole('link', { name: /Spark plugs/ })
+        .first()
+        .click();
+      await expectAccessible(page, 'a mail');
+      // it was sent by the house this one is a copy of
+      const link = await page.getByRole('link', { name: /\/o\// }).first().getAttribute('href');
+      await page.goto(`${demo.base}${new URL(link!).pathname}`);
+      await expect(page.getByRole('heading', { name: 'For Engine workshop' })).toBeVisible();
+      await expectAccessible(page, 'the page of somebody outside');
+    },
+  );
 }
 
 for (const [size, dark] of [
   [PHONE, true],
   [WIDE, false],
 ] as const) {
-  test(`places, the map and rounds can be read and used by everyone, ${dark ? 'dark on a phone' : 'light and wide'}`, async ({ demo, devices }) => {
-    const page = await devices.open(size, { dark });
-    await enterDemo(page, demo, 'Petri');
-    await page.goto(`${demo.base}/places`);
-    await expect(page.getByRole('region', { name: t('map.places') }).getByRole('button', { name: /^Dairy/ })).toBeVisible();
-    await page.getByRole('button', { name: t('here.say') }).click();
-    await expectAccessible(page, 'places');
-    await page
-      .getByRole('group', { name: t('here.say') })
-      .getByRole('button', { name: 'Village shop' })
-      .click();
-    await page.getByRole('button', { name: t('place.new') }).click();
-    await page.getByRole('button', { name: t('hours.add') }).click();
-    await page.getByRole('button', { name: t('place.degrees') }).click();
-    await expectAccessible(page, 'a new place');
-    await page.keyboard.press('Escape');
-    await page
-      .getByRole('button', { name: /^Village shop/ })
-      .last()
-      .click();
-    await expect(page.getByText(t('here.youAre'))).toBeVisible();
-    await expectAccessible(page, 'a place');
-    await page.getByRole('link', { name: t('nav.today') }).click();
-    const here = page.getByRole('region', { name: 'Here, at Village shop' });
-    await expect(here).toBeVisible();
-    await expectAccessible(page, 'here, on the day');
-    await here.getByRole('button', { name: /^40 candles/ }).click();
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: /whoever gets to Village shop first/ })
-      .click();
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: t('alarm.atPlace') })
-      .click();
-    await page
-      .getByRole('dialog')
-      .getByRole('radio', { name: t('alarm.crosser.first') })
-      .click();
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: t('alarm.occasion') })
-      .click();
-    await expectAccessible(page, 'reminding at a place');
-    await page.keyboard.press('Escape');
-    await page.goto(`${demo.base}/round`);
-    await expect(page.getByText(/^Done at/)).toBeVisible();
-    await page.getByRole('button', { name: /^From / }).click();
-    await expectAccessible(page, 'planning a round');
-    await page.getByRole('button', { name: t('round.start') }).click();
-    await page.getByRole('button', { name: t('round.hand') }).click();
-    await expectAccessible(page, 'on a round');
-    await page.goto(`${demo.base}/phones`);
-    await page.getByRole('checkbox', { name: /^Tapio/ }).click();
-    await expectAccessible(page, 'simulated phones');
-    await page.goto(`${demo.base}/privacy`);
-    await expect(page.getByRole('heading', { name: t('privacy.server') })).toBeVisible();
-    await expectAccessible(page, 'privacy');
-  });
+  test(
+    `places, the map and rounds can be read and used by everyone, ${dark ? 'dark on a phone' : 'light and wide'}`,
+    { tag: dark ? [] : '@deep' },
+    async ({ demo, devices }) => {
+      const page = await devices.open(size, { dark });
+      await enterDemo(page, demo, 'Petri');
+      await page.goto(`${demo.base}/places`);
+      await expect(page.getByRole('region', { name: t('map.places') }).getByRole('button', { name: /^Dairy/ })).toBeVisible();
+      await page.getByRole('button', { name: t('here.say') }).click();
+      await expectAccessible(page, 'places');
+      await page
+        .getByRole('group', { name: t('here.say') })
+        .getByRole('button', { name: 'Village shop' })
+        .click();
+      await page.getByRole('button', { name: t('place.new') }).click();
+      await page.getByRole('button', { name: t('hours.add') }).click();
+      await page.getByRole('button', { name: t('place.degrees') }).click();
+      await expectAccessible(page, 'a new place');
+      await page.keyboard.press('Escape');
+      await page
+        .getByRole('button', { name: /^Village shop/ })
+        .last()
+        .click();
+      await expect(page.getByText(t('here.youAre'))).toBeVisible();
+      await expectAccessible(page, 'a place');
+      await page.getByRole('link', { name: t('nav.today') }).click();
+      const here = page.getByRole('region', { name: 'Here, at Village shop' });
+      await expect(here).toBeVisible();
+      await expectAccessible(page, 'here, on the day');
+      await here.getByRole('button', { name: /^40 candles/ }).click();
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: /whoever gets to Village shop first/ })
+        .click();
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: t('alarm.atPlace') })
+        .click();
+      await page
+        .getByRole('dialog')
+        .getByRole('radio', { name: t('alarm.crosser.first') })
+        .click();
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: t('alarm.occasion') })
+        .click();
+      await expectAccessible(page, 'reminding at a place');
+      await page.keyboard.press('Escape');
+      await page.goto(`${demo.base}/round`);
+      await expect(page.getByText(/^Done at/)).toBeVisible();
+      await page.getByRole('button', { name: /^From / }).click();
+      await expectAccessible(page, 'planning a round');
+      await page.getByRole('button', { name: t('round.start') }).click();
+      await page.getByRole('button', { name: t('round.hand') }).click();
+      await expectAccessible(page, 'on a round');
+      await page.goto(`${demo.base}/phones`);
+      await page.getByRole('checkbox', { name: /^Tapio/ }).click();
+      await expectAccessible(page, 'simulated phones');
+      await page.goto(`${demo.base}/privacy`);
+      await expect(page.getByRole('heading', { name: t('privacy.server') })).toBeVisible();
+      await expectAccessible(page, 'privacy');
+    },
+  );
 }
 
 for (const size of [PHONE, WIDE]) {
   test.setTimeout(300_000);
-  test(`every screen can be read and used by everyone, by day and by night, ${size.width} wide`, async ({ demo, devices }) => {
-    const page = await devices.open(size);
-    await page.goto(demo.base);
-    await expect(page.getByText(t('account.demo'))).toBeVisible();
-    await expectAccessibleInBoth(page, 'sign in');
-    await enterDemo(page, demo, 'Aino');
-    await expect(page.getByRole('region', { name: t('sort.title') })).toBeVisible();
-    await expectAccessibleInBoth(page, 'today');
-    await page.getByRole('textbox', { name: t('capture.line') }).fill('Ask Leila to order 40 candles by Friday 15 min #shop for Noor');
-    await expect(page.getByRole('group', { name: t('capture.understood') })).toBeVisible();
-    await expectAccessibleInBoth(page, 'typing');
-    await page.getByRole('textbox', { name: t('capture.line') }).fill('');
-    await page.getByRole('button', { name: t('sort.sort'), exact: true }).click();
-    // the oldest is open; one handed over is taken or answered
-    await page.getByRole('button', { name: /^Confirm 18 beds/ }).click();
-    await expect(page.getByRole('button', { name: /^Take it/ })).toBeVisible();
-    await expectAccessibleInBoth(page, 'to sort');
-    await page.goto(`${demo.base}/fits`);
-    await expect(page.getByText(t('fits.minutes'))).toBeVisible();
-    await expectAccessibleInBoth(page, 'fits now');
-    await page.getByRole('button', { name: t('find.title'), exact: true }).click();
-    await page.getByRole('textbox', { name: t('find.words') }).fill('room');
-    await expect(page.getByText(/found$/)).toBeVisible();
-    await expectAccessibleInBoth(page, 'find');
-    await page.getByRole('link', { name: t('nav.today') }).click();
-    await page.getByText('Varnish the jetty rail').first().click();
-    await expect(page.getByRole('dialog').getByText(t('item.steps'))).toBeVisible();
-    await expectAccessibleInBoth(page, 'item');
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: t('sentence.addLabel') })
-      .click();
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: t('sentence.panel.plan') })
-      .click();
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: t('due.calendar') })
-      .click();
-    await expectAccessibleInBoth(page, 'planning');
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: t('common.cancel'), exact: true })
-      .first()
-      .click();
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: t('hand.over'), exact: true })
-      .click();
-    await expectAccessibleInBoth(page, 'handing over');
-    await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: t('nav.lists') }).click();
-    await expect(page.getByText('Boathouse')).toBeVisible();
-    await expectAccessibleInBoth(page, 'lists');
-    await page.getByRole('button', { name: /^Boathouse/ }).click();
-    await expect(page.getByText('Drain the rain barrel')).toBeVisible();
-    await expectAccessibleInBoth(page, 'list');
-    await page.getByRole('button', { name: /View/ }).click();
-    await expectAccessibleInBoth(page, 'arranging');
-    await page.getByRole('radio', { name: t('detail.full') }).click();
-    await page.getByRole('button', { name: t('sort.select') }).click();
-    await page.getByRole('checkbox', { name: /^Drain the rain barrel/ }).click();
-    await expectAccessibleInBoth(page, 'choosing several, with steps');
-    await page.getByRole('button', { name: t('common.cancel'), exact: true }).click();
-    await page.goto(`${demo.base}/whole`);
-    await expectAccessibleInBoth(page, 'everything open');
-    await page.getByRole('button', { name: t('filter.narrow'), exact: true }).click();
-    const narrowing = page.getByRole('dialog');
-    await narrowing.getByRole('button', { name: t('filter.kind.tag'), exact: true }).click();
-    await narrowing.getByRole('checkbox', { name: '#calls' }).click();
-    await narrowing.getByRole('button', { name: t('filter.kind.due'), exact: true }).click();
-    await narrowing.getByRole('radio', { name: t('filter.span.next') }).click();
-    await expectAccessibleInBoth(page, 'choosing a filter');
-    await narrowing.getByRole('button', { name: /^Show \d+ items?$/ }).click();
-    await expect(page.getByRole('button', { name: t('filter.change', { what: '#calls' }) })).toBeVisible();
-    await expectAccessibleInBoth(page, 'a filter in words');
-    await page.goto(`${demo.base}/weekly-review`);
-    await expect(page.getByRole('heading', { name: t('review.pile.to-sort') })).toBeVisible();
-    await expectAccessibleInBoth(page, 'the weekly review');
-    await page.goto(`${demo.base}/looking-back?span=lastMonth`);
-    await expect(page.getByText(/things done$/)).toBeVisible();
-    await expectAccessibleInBoth(page, 'looking back');
-    await page.goto(`${demo.base}/removed`);
-    await expect(page.getByRole('heading', { name: t('removed.title') })).toBeVisible();
-    await expectAccessibleInBoth(page, 'removed');
-    await page.getByRole('link', { name: t('nav.lists') }).click();
-    await page.getByRole('button', { name: /^Boathouse/ }).click();
-    await page.getByRole('button', { name: t('list.more') }).click();
-    await page.getByRole('menuitem', { name: t('list.share') }).click();
-    await expect(page.getByRole('dialog').getByText(t('share.owner'), { exact: true })).toBeVisible();
-    await expectAccessibleInBoth(page, 'sharing');
-    await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: t('nav.followUp') }).click();
-    await expect(page.getByText(t('follow.group.needs-you'))).toBeVisible();
-    await expectAccessibleInBoth(page, 'follow-up');
-    await page.getByRole('button', { name: /^Notifications, / }).click();
-    await expect(page.getByRole('dialog').getByText(t('notices.readAll'))).toBeVisible();
-    await expectAccessibleInBoth(page, 'notices');
-    await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: t('nav.calendar') }).click();
-    await expect(page.getByRole('heading', { name: t('nav.calendar') })).toBeVisible();
-    await expectAccessibleInBoth(page, 'calendar');
-    for (const view of ['Week', 'Day', 'Agenda']) {
-      await page.getByRole('radio', { name: view, exact: true }).click();
-      await expectAccessibleInBoth(page, `calendar: ${view}`);
-    }
-    await page.goto(`${demo.base}/load`);
-    await page.getByRole('button', { name: t('load.table') }).click();
-    await expectAccessibleInBoth(page, 'load');
-    await page.goto(`${demo.base}/share-out`);
-    await expect(page.getByRole('button', { name: /^Accept / })).toBeVisible();
-    await expectAccessibleInBoth(page, 'share out');
-    await page.goto(`${demo.base}/chores`);
-    await page.getByRole('button', { name: /^Opening round/ }).click();
-    await expect(page.getByText(t('chores.toCome'))).toBeVisible();
-    await expectAccessibleInBoth(page, 'a chore');
-    await page.getByRole('link', { name: t('nav.more'), exact: true }).click();
-    await expect(page.getByRole('heading', { name: t('more.group.kept') })).toBeVisible();
-    await expectAccessibleInBoth(page, 'more');
-    for (const at of ['you', 'device', 'notifications', 'house', 'data']) {
-      await page.goto(`${demo.base}/settings/${at}`);
-      await expectAccessibleInBoth(page, `settings: ${at}`);
-    }
-    await page.goto(`${demo.base}/people`);
-    await expect(page.getByText(t('invite.title'))).toBeVisible();
-    await expectAccessibleInBoth(page, 'people');
-    await page.getByRole('button', { name: 'Edit Leila' }).click();
-    await expectAccessibleInBoth(page, 'a person changed');
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: /^Leila/ }).click();
-    await expect(page.getByText('You’re waiting for Leila')).toBeVisible();
-    await expectAccessibleInBoth(page, 'a person');
-    await page.getByRole('link', { name: t('nav.more'), exact: true }).click();
-    await page.getByRole('button', { name: t('invite.make') }).click();
-    await expectAccessibleInBoth(page, 'inviting');
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: t('invite.makeLink') })
-      .click();
-    const link = await page.getByLabel(t('invite.link')).first().inputValue();
-    await page.goto(`${demo.base}/workbench`);
-    await expect(page.getByRole('heading', { name: 'Workbench' })).toBeVisible();
-    await expectAccessibleInBoth(page, 'workbench');
-    const guest = await devices.open(size);
-    await guest.goto(link);
-    await guest.getByLabel(t('account.yourName')).fill('Sanna');
-    await expectAccessibleInBoth(guest, 'joining, signing up');
-    await guest.getByLabel(t('account.email')).fill(`sanna${size.width}@example.org`);
-    await guest.getByLabel(t('account.password')).fill('long enough');
-    await guest.getByRole('button', { name: t('account.make') }).click();
-    await expect(guest.getByRole('button', { name: t('join.join') })).toBeVisible();
-    await expectAccessibleInBoth(guest, 'joining');
-    await guest.goto(demo.base);
-    await expect(guest.getByLabel(t('house.name'))).toBeVisible();
-    await expectAccessibleInBoth(guest, 'first house');
-  });
+  test(
+    `every screen can be read and used by everyone, by day and by night, ${size.width} wide`,
+    { tag: size === PHONE ? [] : '@deep' },
+    async ({ demo, devices }) => {
+      const page = await devices.open(size);
+      await page.goto(demo.base);
+      await expect(page.getByText(t('account.demo'))).toBeVisible();
+      await expectAccessibleInBoth(page, 'sign in');
+      await enterDemo(page, demo, 'Aino');
+      await expect(page.getByRole('region', { name: t('sort.title') })).toBeVisible();
+      await expectAccessibleInBoth(page, 'today');
+      await page.getByRole('textbox', { name: t('capture.line') }).fill('Ask Leila to order 40 candles by Friday 15 min #shop for Noor');
+      await expect(page.getByRole('group', { name: t('capture.understood') })).toBeVisible();
+      await expectAccessibleInBoth(page, 'typing');
+      await page.getByRole('textbox', { name: t('capture.line') }).fill('');
+      await page.getByRole('button', { name: t('sort.sort'), exact: true }).click();
+      // the oldest is open; one handed over is taken or answered
+      await page.getByRole('button', { name: /^Confirm 18 beds/ }).click();
+      await expect(page.getByRole('button', { name: /^Take it/ })).toBeVisible();
+      await expectAccessibleInBoth(page, 'to sort');
+      await page.goto(`${demo.base}/fits`);
+      await expect(page.getByText(t('fits.minutes'))).toBeVisible();
+      await expectAccessibleInBoth(page, 'fits now');
+      await page.getByRole('button', { name: t('find.title'), exact: true }).click();
+      await page.getByRole('textbox', { name: t('find.words') }).fill('room');
+      await expect(page.getByText(/found$/)).toBeVisible();
+      await expectAccessibleInBoth(page, 'find');
+      await page.getByRole('link', { name: t('nav.today') }).click();
+      await page.getByText('Varnish the jetty rail').first().click();
+      await expect(page.getByRole('dialog').getByText(t('item.steps'))).toBeVisible();
+      await expectAccessibleInBoth(page, 'item');
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: t('sentence.addLabel') })
+        .click();
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: t('sentence.panel.plan') })
+        .click();
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: t('due.calendar') })
+        .click();
+      await expectAccessibleInBoth(page, 'planning');
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: t('common.cancel'), exact: true })
+        .first()
+        .click();
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: t('hand.over'), exact: true })
+        .click();
+      await expectAccessibleInBoth(page, 'handing over');
+      await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: t('nav.lists') }).click();
+      await expect(page.getByText('Boathouse')).toBeVisible();
+      await expectAccessibleInBoth(page, 'lists');
+      await page.getByRole('button', { name: /^Boathouse/ }).click();
+      await expect(page.getByText('Drain the rain barrel')).toBeVisible();
+      await expectAccessibleInBoth(page, 'list');
+      await page.getByRole('button', { name: /View/ }).click();
+      await expectAccessibleInBoth(page, 'arranging');
+      await page.getByRole('radio', { name: t('detail.full') }).click();
+      await page.getByRole('button', { name: t('sort.select') }).click();
+      await page.getByRole('checkbox', { name: /^Drain the rain barrel/ }).click();
+      await expectAccessibleInBoth(page, 'choosing several, with steps');
+      await page.getByRole('button', { name: t('common.cancel'), exact: true }).click();
+      await page.goto(`${demo.base}/whole`);
+      await expectAccessibleInBoth(page, 'everything open');
+      await page.getByRole('button', { name: t('filter.narrow'), exact: true }).click();
+      const narrowing = page.getByRole('dialog');
+      await narrowing.getByRole('button', { name: t('filter.kind.tag'), exact: true }).click();
+      await narrowing.getByRole('checkbox', { name: '#calls' }).click();
+      await narrowing.getByRole('button', { name: t('filter.kind.due'), exact: true }).click();
+      await narrowing.getByRole('radio', { name: t('filter.span.next') }).click();
+      await expectAccessibleInBoth(page, 'choosing a filter');
+      await narrowing.getByRole('button', { name: /^Show \d+ items?$/ }).click();
+      await expect(page.getByRole('button', { name: t('filter.change', { what: '#calls' }) })).toBeVisible();
+      await expectAccessibleInBoth(page, 'a filter in words');
+      await page.goto(`${demo.base}/weekly-review`);
+      await expect(page.getByRole('heading', { name: t('review.pile.to-sort') })).toBeVisible();
+      await expectAccessibleInBoth(page, 'the weekly review');
+      await page.goto(`${demo.base}/looking-back?span=lastMonth`);
+      await expect(page.getByText(/things done$/)).toBeVisible();
+      await expectAccessibleInBoth(page, 'looking back');
+      await page.goto(`${demo.base}/removed`);
+      await expect(page.getByRole('heading', { name: t('removed.title') })).toBeVisible();
+      await expectAccessibleInBoth(page, 'removed');
+      await page.getByRole('link', { name: t('nav.lists') }).click();
+      await page.getByRole('button', { name: /^Boathouse/ }).click();
+      await page.getByRole('button', { name: t('list.more') }).click();
+      await page.getByRole('menuitem', { name: t('list.share') }).click();
+      await expect(page.getByRole('dialog').getByText(t('share.owner'), { exact: true })).toBeVisible();
+      await expectAccessibleInBoth(page, 'sharing');
+      await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: t('nav.followUp') }).click();
+      await expect(page.getByText(t('follow.group.needs-you'))).toBeVisible();
+      await expectAccessibleInBoth(page, 'follow-up');
+      await page.getByRole('button', { name: /^Notifications, / }).click();
+      await expect(page.getByRole('dialog').getByText(t('notices.readAll'))).toBeVisible();
+      await expectAccessibleInBoth(page, 'notices');
+      await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: t('nav.calendar') }).click();
+      await expect(page.getByRole('heading', { name: t('nav.calendar') })).toBeVisible();
+      await expectAccessibleInBoth(page, 'calendar');
+      for (const view of ['Week', 'Day', 'Agenda']) {
+        await page.getByRole('radio', { name: view, exact: true }).click();
+        await expectAccessibleInBoth(page, `calendar: ${view}`);
+      }
+      await page.goto(`${demo.base}/load`);
+      await page.getByRole('button', { name: t('load.table') }).click();
+      await expectAccessibleInBoth(page, 'load');
+      await page.goto(`${demo.base}/share-out`);
+      await expect(page.getByRole('button', { name: /^Accept / })).toBeVisible();
+      await expectAccessibleInBoth(page, 'share out');
+      await page.goto(`${demo.base}/chores`);
+      await page.getByRole('button', { name: /^Opening round/ }).click();
+      await expect(page.getByText(t('chores.toCome'))).toBeVisible();
+      await expectAccessibleInBoth(page, 'a chore');
+      await page.getByRole('link', { name: t('nav.more'), exact: true }).click();
+      await expect(page.getByRole('heading', { name: t('more.group.kept') })).toBeVisible();
+      await expectAccessibleInBoth(page, 'more');
+      for (const at of ['you', 'device', 'notifications', 'house', 'data']) {
+        await page.goto(`${demo.base}/settings/${at}`);
+        await expectAccessibleInBoth(page, `settings: ${at}`);
+      }
+      await page.goto(`${demo.base}/people`);
+      await expect(page.getByText(t('invite.title'))).toBeVisible();
+      await expectAccessibleInBoth(page, 'people');
+      await page.getByRole('button', { name: 'Edit Leila' }).click();
+      await expectAccessibleInBoth(page, 'a person changed');
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: /^Leila/ }).click();
+      await expect(page.getByText('You’re waiting for Leila')).toBeVisible();
+      await expectAccessibleInBoth(page, 'a person');
+      await page.getByRole('link', { name: t('nav.more'), exact: true }).click();
+      await page.getByRole('button', { name: t('invite.make') }).click();
+      await expectAccessibleInBoth(page, 'inviting');
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: t('invite.makeLink') })
+        .click();
+      const link = await page.getByLabel(t('invite.link')).first().inputValue();
+      await page.goto(`${demo.base}/workbench`);
+      await expect(page.getByRole('heading', { name: 'Workbench' })).toBeVisible();
+      await expectAccessibleInBoth(page, 'workbench');
+      const guest = await devices.open(size);
+      await guest.goto(link);
+      await guest.getByLabel(t('account.yourName')).fill('Sanna');
+      await expectAccessibleInBoth(guest, 'joining, signing up');
+      await guest.getByLabel(t('account.email')).fill(`sanna${size.width}@example.org`);
+      await guest.getByLabel(t('account.password')).fill('long enough');
+      await guest.getByRole('button', { name: t('account.make') }).click();
+      await expect(guest.getByRole('button', { name: t('join.join') })).toBeVisible();
+      await expectAccessibleInBoth(guest, 'joining');
+      await guest.goto(demo.base);
+      await expect(guest.getByLabel(t('house.name'))).toBeVisible();
+      await expectAccessibleInBoth(guest, 'first house');
+    },
+  );
 }
 
 test('a text size of 200 % loses nothing: no sideways scrolling, all of it read and used by everyone', async ({ demo, devices }) => {

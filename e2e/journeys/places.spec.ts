@@ -164,7 +164,7 @@ test('whoever gets there first has it; the others are told that somebody is ther
   await expect(oona.getByRole('dialog').getByRole('button', { name: /^At Village shop: “40 candles for the lanterns”/ })).toBeVisible();
 });
 
-test('whoever leaves last is reminded, and reads of whom nothing is known', async ({ demo, devices }) => {
+test('whoever leaves last is reminded, and reads of whom nothing is known', { tag: '@deep' }, async ({ demo, devices }) => {
   const [aino, petri] = [await devices.open(WIDE), await devices.open(PHONE)];
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(petri, demo, 'Petri');
@@ -273,58 +273,62 @@ test('a place that is removed: how much hangs on it is said before, and what lay
   await expect(aino.getByRole('group', { name: 'Errands' })).toBeVisible();
 });
 
-test('a round: the shortest way while places are open, an order of one’s own with what it costs, handed to somebody else', async ({ demo, devices }) => {
-  const [petri, tapio] = [await devices.open(WIDE), await devices.open(PHONE)];
-  await enterDemo(petri, demo, 'Petri');
-  await enterDemo(tapio, demo, 'Tapio');
-  await openPlaces(petri, demo.base);
-  await petri.getByRole('button', { name: t('round.plan') }).click();
-  const stops = petri.getByRole('group', { name: t('round.stops') });
-  await expect(petri.getByText(/^Done at \d\d:\d\d$/)).toBeVisible();
-  for (const name of [/^Quay/, /^Library/, /^Bakery/]) await stops.getByRole('checkbox', { name }).click();
-  await expect(petri.getByText(t('round.left'))).toHaveCount(0);
+test(
+  'a round: the shortest way while places are open, an order of one’s own with what it costs, handed to somebody else',
+  { tag: '@deep' },
+  async ({ demo, devices }) => {
+    const [petri, tapio] = [await devices.open(WIDE), await devices.open(PHONE)];
+    await enterDemo(petri, demo, 'Petri');
+    await enterDemo(tapio, demo, 'Tapio');
+    await openPlaces(petri, demo.base);
+    await petri.getByRole('button', { name: t('round.plan') }).click();
+    const stops = petri.getByRole('group', { name: t('round.stops') });
+    await expect(petri.getByText(/^Done at \d\d:\d\d$/)).toBeVisible();
+    for (const name of [/^Quay/, /^Library/, /^Bakery/]) await stops.getByRole('checkbox', { name }).click();
+    await expect(petri.getByText(t('round.left'))).toHaveCount(0);
 
-  // late, the dairy has closed before one could be there
-  await petri.getByRole('button', { name: /^From Guesthouse, at/ }).click();
-  await petri.getByLabel(t('round.startHour')).fill('14:52');
-  await expect(petri.getByRole('region', { name: t('round.left') }).getByText(/^Dairy: too far to get there in time/)).toBeVisible();
-  await petri.getByLabel(t('round.startHour')).fill('13:00');
-  await expect(petri.getByText(t('round.left'))).toHaveCount(0);
+    // late, the dairy has closed before one could be there
+    await petri.getByRole('button', { name: /^From Guesthouse, at/ }).click();
+    await petri.getByLabel(t('round.startHour')).fill('14:52');
+    await expect(petri.getByRole('region', { name: t('round.left') }).getByText(/^Dairy: too far to get there in time/)).toBeVisible();
+    await petri.getByLabel(t('round.startHour')).fill('13:00');
+    await expect(petri.getByText(t('round.left'))).toHaveCount(0);
 
-  const first = petri.getByRole('button', { name: /^Move / }).first();
-  const moved = (await first.getAttribute('aria-label'))!.replace('Move ', '');
-  await first.click();
-  await petri.getByRole('menuitem', { name: t('move.down') }).click();
-  await expect(petri.getByText(/min longer than the shortest|as short as the shortest|you can’t reach every stop/)).toBeVisible();
-  await petri.getByRole('button', { name: t('round.takeBest') }).click();
-  await expect(petri.getByRole('button', { name: /^Move / }).first()).toHaveAttribute('aria-label', `Move ${moved}`);
+    const first = petri.getByRole('button', { name: /^Move / }).first();
+    const moved = (await first.getAttribute('aria-label'))!.replace('Move ', '');
+    await first.click();
+    await petri.getByRole('menuitem', { name: t('move.down') }).click();
+    await expect(petri.getByText(/min longer than the shortest|as short as the shortest|you can’t reach every stop/)).toBeVisible();
+    await petri.getByRole('button', { name: t('round.takeBest') }).click();
+    await expect(petri.getByRole('button', { name: /^Move / }).first()).toHaveAttribute('aria-label', `Move ${moved}`);
 
-  const downloading = petri.waitForEvent('download');
-  await petri.getByRole('button', { name: t('round.gpx') }).click();
-  const gpx = readFileSync(await (await downloading).path(), 'utf8');
-  expect(gpx.match(/<rtept /g)).toHaveLength(8);
+    const downloading = petri.waitForEvent('download');
+    await petri.getByRole('button', { name: t('round.gpx') }).click();
+    const gpx = readFileSync(await (await downloading).path(), 'utf8');
+    expect(gpx.match(/<rtept /g)).toHaveLength(8);
 
-  await petri.getByRole('button', { name: t('round.start') }).click();
-  const next = petri.getByRole('region', { name: t('round.nextStop') });
-  await expect(next.getByRole('heading', { name: moved })).toBeVisible();
-  // checked off, it moves on by itself
-  const boxes = next.getByRole('checkbox', { name: /^Check off/ });
-  for (let left = await boxes.count(); left > 0 && (await next.getByRole('heading', { name: moved }).count()) > 0; left--) await boxes.first().click();
-  await expect(next.getByRole('heading', { name: moved })).toHaveCount(0);
-  await petri.getByRole('button', { name: t('round.hand') }).click();
-  await petri.getByRole('radio', { name: 'Tapio' }).click();
-  await petri.getByRole('button', { name: t('round.handNow') }).click();
-  await expect(status(petri, 'Tapio now has the round.')).toBeVisible();
+    await petri.getByRole('button', { name: t('round.start') }).click();
+    const next = petri.getByRole('region', { name: t('round.nextStop') });
+    await expect(next.getByRole('heading', { name: moved })).toBeVisible();
+    // checked off, it moves on by itself
+    const boxes = next.getByRole('checkbox', { name: /^Check off/ });
+    for (let left = await boxes.count(); left > 0 && (await next.getByRole('heading', { name: moved }).count()) > 0; left--) await boxes.first().click();
+    await expect(next.getByRole('heading', { name: moved })).toHaveCount(0);
+    await petri.getByRole('button', { name: t('round.hand') }).click();
+    await petri.getByRole('radio', { name: 'Tapio' }).click();
+    await petri.getByRole('button', { name: t('round.handNow') }).click();
+    await expect(status(petri, 'Tapio now has the round.')).toBeVisible();
 
-  await expect(tapio.getByText(/^Round: next /)).toBeVisible();
-  await tapio.getByRole('button', { name: /^Notifications, / }).click();
-  await tapio.getByRole('button', { name: /^Petri handed you an errand round with 8 stops/ }).click();
-  await expect(tapio.getByRole('region', { name: t('round.nextStop') })).toBeVisible();
-  await tapio.getByRole('button', { name: t('round.goOn') }).click();
-  await expect(status(tapio, 'Next stop.')).toBeVisible();
-});
+    await expect(tapio.getByText(/^Round: next /)).toBeVisible();
+    await tapio.getByRole('button', { name: /^Notifications, / }).click();
+    await tapio.getByRole('button', { name: /^Petri handed you an errand round with 8 stops/ }).click();
+    await expect(tapio.getByRole('region', { name: t('round.nextStop') })).toBeVisible();
+    await tapio.getByRole('button', { name: t('round.goOn') }).click();
+    await expect(status(tapio, 'Next stop.')).toBeVisible();
+  },
+);
 
-test('simulated phones walk a recorded way: what rang where is said, and rings on their people’s devices', async ({ demo, devices }) => {
+test('simulated phones walk a recorded way: what rang where is said, and rings on their people’s devices', { tag: '@deep' }, async ({ demo, devices }) => {
   const [aino, tapio] = [await devices.open(WIDE), await devices.open(PHONE)];
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(tapio, demo, 'Tapio');
@@ -344,7 +348,7 @@ test('simulated phones walk a recorded way: what rang where is said, and rings o
   await phone.getByRole('button', { name: t('phones.stop') }).click();
 });
 
-test('no clock and no place decides it: reminded when a situation begins, and when a device is opened next', async ({ demo, devices }) => {
+test('no clock and no place decides it: reminded when a situation begins, and when a device is opened next', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await aino.getByRole('link', { name: t('nav.more') }).click();

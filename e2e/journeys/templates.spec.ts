@@ -43,7 +43,7 @@ test('what was thought out once is used: what is missing says so, it is all ther
   await expect(marek.getByRole('dialog', { name: 'Order flour and cream for 48' })).toBeHidden();
 });
 
-test('a list is kept as a template, changed on its page, and used again; what is made stands by itself', async ({ demo, devices }) => {
+test('a list is kept as a template, changed on its page, and used again; what is made stands by itself', { tag: '@deep' }, async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');
   await page.goto(`${demo.base}/lists`);

@@ -26,6 +26,8 @@ export function useSubline(path: string): string {
 
 const SAID: Record<string, WordKey> = {
   '/chores': 'more.sub.chores',
+  '/projects': 'more.sub.projects',
+  '/templates': 'more.sub.templates',
   '/round': 'more.sub.round',
   '/share-out': 'more.sub.shareOut',
   '/load': 'load.sub',
