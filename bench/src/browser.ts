@@ -8,6 +8,7 @@ import { gzipSync } from 'node:zlib';
 import { chromium, type Browser } from 'playwright-core';
 import { DemoPerson } from './people.ts';
 import { percentile, report } from './report.ts';
+import { scrollThrough } from './scrolling.ts';
 import { freePort, ROOT } from './server.ts';
 
 const STARTS = 9;
@@ -64,22 +65,6 @@ async function longList(base: string): Promise<string> {
   }
   return list;
 }
-
-/** In the page, as text so that nothing is added to it: scrolls what holds the rows to its end by the frame, and counts the frames. */
-const scrollThrough = (rows: string): string => `(async () => {
-  let holder = document.querySelector(${JSON.stringify(rows)}).parentElement;
-  while (holder.scrollHeight <= holder.clientHeight || getComputedStyle(holder).overflowY === 'visible') holder = holder.parentElement;
-  const next = () => new Promise((resume) => requestAnimationFrame(resume));
-  await next();
-  const from = performance.now();
-  let frames = 0;
-  while (holder.scrollTop + holder.clientHeight < holder.scrollHeight - 1 && performance.now() - from < 10000) {
-    holder.scrollTop += 120;
-    await next();
-    frames += 1;
-  }
-  return (frames * 1000) / (performance.now() - from);
-})()`;
 
 /** In the page, as text: when what is waited for first stood there. */
 const noteWhenReady = (ready: string): string => `new MutationObserver((_, watch) => {

@@ -3,6 +3,7 @@ import { chromium } from 'playwright-core';
 import { ARGS, cookieOf } from './browser.ts';
 import { DemoPerson } from './people.ts';
 import { percentile, report, timed } from './report.ts';
+import { scrollThrough } from './scrolling.ts';
 import { arrivals, startEcho } from './wire.ts';
 
 const DEVICES = 20;
@@ -64,10 +65,10 @@ export async function weave(base: string): Promise<void> {
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     times.push(await page.evaluate<number>(SHOWN));
   }
-  const fps = await page.evaluate<number>(SCROLLED('[role=table]'));
+  const fps = await page.evaluate<number>(scrollThrough('[role=table]'));
   await page.setContent(`<div style="height:100vh;overflow:auto"><table>${bareRows()}</table></div>`);
   const bareMs = await page.evaluate<number>(BARE);
-  const bareFps = await page.evaluate<number>(SCROLLED('table'));
+  const bareFps = await page.evaluate<number>(scrollThrough('table'));
   await browser.close();
   report('weave_render_ms', percentile(times, 0.5), 'ms', bareMs);
   report('weave_scroll_fps', fps, 'frames/s', bareFps);
@@ -109,20 +110,6 @@ const BARE = `(async () => {
   table.innerHTML = rows;
   await ${FRAME};
   return performance.now() - from;
-})()`;
-
-const SCROLLED = (of: string): string => `(async () => {
-  let holder = document.querySelector(${JSON.stringify(of)});
-  while (holder.scrollHeight <= holder.clientHeight || getComputedStyle(holder).overflowY === 'visible') holder = holder.parentElement;
-  const next = () => new Promise((resume) => requestAnimationFrame(resume));
-  const from = performance.now();
-  let frames = 0;
-  while (holder.scrollTop + holder.clientHeight < holder.scrollHeight - 1 && performance.now() - from < 8000) {
-    holder.scrollTop += 100;
-    await next();
-    frames += 1;
-  }
-  return (frames * 1000) / (performance.now() - from);
 })()`;
 
 const bareRows = (): string =>

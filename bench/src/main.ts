@@ -11,6 +11,7 @@ import { calendarMonth } from './calendar.ts';
 import { shareOutMs } from './sharing-out.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
+import { tableFps } from './table.ts';
 import { templateUsed500 } from './templates.ts';
 import { unbrokenMs } from './unbroken.ts';
 import { checkoffAck, propagation } from './wire.ts';
@@ -43,6 +44,7 @@ try {
   await firstLoad(demo.base);
   await scrollFps(demo.base);
   await weave(demo.base);
+  await tableFps(demo.base);
   await growth();
   await crowd();
 } finally {

@@ -1,7 +1,6 @@
 import type { Arrangeable, Column, Sorting, TableColumn } from '@kotiva/core';
 import { columnResizingFeature, columnSizingFeature, tableFeatures, useTable } from '@tanstack/react-table';
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef } from 'react';
+import { useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import type { FieldChoice } from '@/features/fields';
 import type { Arranging } from '@/store/arrangement.ts';
@@ -13,7 +12,7 @@ import { sayDragOfRows } from '@/words/dragging.ts';
 import { ColumnsSheet } from './columns-sheet.tsx';
 import { columnsOf, fitting, movedOnto, nameOfColumn, type ColumnId } from './table-columns.ts';
 import { TableHead } from './table-head.tsx';
-import { TableRow } from './table-row.tsx';
+import { TableLines } from './table-lines.tsx';
 
 interface ItemsTableProps {
   /** Sorted as `arranged` says. */
@@ -33,22 +32,18 @@ const PHONE_TITLE = { most: 200, share: 0.55 };
 /** Items as lines of a table in columns one chooses, in their order and as wide as one likes. Only the lines in sight are drawn. */
 export function ItemsTable({ entries, arranged, arrange, fields }: ItemsTableProps) {
   const { rows } = useOpenHouse();
-  const box = useRef<HTMLDivElement>(null);
+  const [box, setBox] = useState<HTMLDivElement | null>(null);
   const wide = useWide();
   const { width } = useWindowDimensions();
   const height = wide ? ROW.wide : ROW.phone;
   const [choosing, setChoosing] = useSheet('columns');
-  const columns = columnsOf(arranged);
+  const columns = useMemo(() => columnsOf(arranged), [arranged]);
   const table = useColumnTable(
     entries,
     columns,
     wide ? arranged.titleWidth : Math.min(arranged.titleWidth, PHONE_TITLE.most, Math.round(width * PHONE_TITLE.share)),
     (id, width) => arrange(widened(columns, id, width)),
   );
-  // eslint-disable-next-line react-hooks/incompatible-library -- the compiler it warns of is not used
-  const lines = useVirtualizer({ count: entries.length, getScrollElement: () => box.current, estimateSize: () => height, overscan: 12 });
-  const drawn = lines.getVirtualItems();
-  const [above, below] = [drawn[0]?.start ?? 0, lines.getTotalSize() - (drawn.at(-1)?.end ?? 0)];
   const { columnResizing } = table.state;
   const widthOf = (id: string) => (table.getColumn(id)?.getSize() ?? 0) + (columnResizing.isResizingColumn === id ? (columnResizing.deltaOffset ?? 0) : 0);
   const order: ColumnId[] = ['title', ...columns.map(({ column }) => column)];
@@ -67,7 +62,7 @@ export function ItemsTable({ entries, arranged, arrange, fields }: ItemsTablePro
         onDrop={({ id }, onto) => arrange({ columns: movedOnto(columns, id, onto as ColumnId) })}
       >
         {() => (
-          <div ref={box} className="table-box" tabIndex={0} role="group" aria-label={t('table.label')}>
+          <div ref={setBox} className="table-box" tabIndex={0} role="group" aria-label={t('table.label')}>
             <table aria-rowcount={entries.length + 1} style={{ width: order.reduce((sum, id) => sum + fitting(widthOf(id)), 0) }}>
               <colgroup>
                 {order.map((id) => (
@@ -90,13 +85,7 @@ export function ItemsTable({ entries, arranged, arrange, fields }: ItemsTablePro
                   ))}
                 </tr>
               </thead>
-              <tbody>
-                {above > 0 ? <tr aria-hidden style={{ height: above }} /> : null}
-                {drawn.map(({ index }) => (
-                  <TableRow key={entries[index]!.item.id} entry={entries[index]!} columns={columns} nth={index + 2} height={height} />
-                ))}
-                {below > 0 ? <tr aria-hidden style={{ height: below }} /> : null}
-              </tbody>
+              <TableLines entries={entries} columns={columns} height={height} box={box} />
             </table>
           </div>
         )}

@@ -1,5 +1,6 @@
 import type { Arrangeable, TableColumn } from '@kotiva/core';
 import { useItemFace } from '@/features/item';
+import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { Txt, useWide } from '@/ui';
 import { TableCell } from './table-cells.tsx';
@@ -13,7 +14,7 @@ interface TableRowProps {
 }
 
 /** An item as a line of a table: its knot and title stay in sight while the rest is scrolled aside. */
-export function TableRow({ entry: { item, part }, columns, nth, height }: TableRowProps) {
+export const TableRow = memo(function TableRow({ entry: { item, part }, columns, nth, height }: TableRowProps) {
   const face = useItemFace({ item, detail: 'bare' });
   const wide = useWide();
   return (
@@ -50,4 +51,4 @@ export function TableRow({ entry: { item, part }, columns, nth, height }: TableR
       ))}
     </tr>
   );
-}
+});
