@@ -17,7 +17,6 @@ const OVERSCAN = 12;
 
 /** The lines in sight, with as much room before and after them as the others take. Apart from the heads, which a scroll doesn’t concern. */
 export const TableLines = memo(function TableLines({ entries, columns, height, box }: TableLinesProps) {
-  // eslint-disable-next-line react-hooks/incompatible-library -- the compiler it warns of is not used
   const lines = useVirtualizer({ count: entries.length, getScrollElement: () => box, estimateSize: () => height, overscan: OVERSCAN });
   const drawn = lines.getVirtualItems();
   const [above, below] = [drawn[0]?.start ?? 0, lines.getTotalSize() - (drawn.at(-1)?.end ?? 0)];
