@@ -32,6 +32,34 @@ async function answers(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name: t('nav.lists') })).toBeVisible();
 }
 
+test('what a key opens over an open menu closes the menu: afterwards the page answers', async ({ demo, devices }) => {
+  const page = await devices.open(WIDE);
+  await enterDemo(page, demo, 'Aino');
+  await openNew(page, 'Wax the skis');
+  await more(page).click();
+  await expect(page.getByRole('menu')).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('dialog', { name: t('palette.title') })).toBeVisible();
+  await expect(page.getByRole('menu')).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(more(page)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await answers(page);
+});
+
+test('a tap from a title that is being typed into the field for a comment is taken: what is typed next stands there', async ({ demo, devices }) => {
+  const page = await devices.open(WIDE);
+  await enterDemo(page, demo, 'Aino');
+  await openNew(page, 'Wax the skis');
+  await sheet(page).getByText('Wax the skis', { exact: true }).click();
+  await page.keyboard.type(' again');
+  const field = sheet(page).getByRole('textbox', { name: t('item.saySomething') });
+  const box = (await field.boundingBox())!;
+  await page.mouse.click(box.x + 40, box.y + box.height / 2);
+  await page.keyboard.type('lots of wax');
+  await expect(field).toHaveValue('lots of wax');
+});
+
 for (const [name, size] of [
   ['phone', PHONE],
   ['wide', WIDE],

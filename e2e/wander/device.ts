@@ -60,9 +60,17 @@ export class WalkedDevice {
   /** Says whether it came to rest. */
   async idle(): Promise<boolean> {
     for (let tries = 0; tries < 400; tries++) {
-      await this.page.evaluate(() => (window as unknown as Walking).kotivaWalk.idle());
-      if (this.underWay.size === 0) return true;
+      const isHere = await this.page.evaluate(() => (window as unknown as Walking).kotivaWalk.idle().then(() => true)).catch(asOfAnotherPage);
+      // a step back over a reload leads to a page that is loaded anew
+      if (!isHere) await this.page.getByRole('navigation').waitFor();
+      else if (this.underWay.size === 0) return true;
     }
     return false;
   }
+}
+
+/** What was asked went with the page it was asked of. */
+function asOfAnotherPage(error: Error): false {
+  if (/Execution context was destroyed/.test(error.message)) return false;
+  throw error;
 }

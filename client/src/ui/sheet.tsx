@@ -5,7 +5,7 @@ import { IconButton } from './button.tsx';
 import { focusFirst } from './focus-first.tsx';
 import { useSheetFoot } from './foot.tsx';
 import { useLayerStep } from './history-steps.ts';
-import { focusAgain, lay, LayerContext } from './layers.ts';
+import { closeMenu, focusAgain, lay, LayerContext } from './layers.ts';
 import { useWide } from './wide.ts';
 
 interface SheetProps {
@@ -39,6 +39,8 @@ function OpenSheet({ onClose, title, head, foot, closeLabel, leaves = false, has
   const { foot: panels, hold, Provider } = useSheetFoot();
   useLayoutEffect(() => {
     const [layer, came] = [dialog.current!, document.activeElement];
+    // one that was left open by a key would lie beneath, and hold the pointer for itself
+    closeMenu();
     layer.showModal();
     // a field that asks for it; else the sheet itself takes the focus, not its first button: a screen reader begins with its name
     const panel = layer.querySelector<HTMLElement>('[data-focusfirst]');
