@@ -14,7 +14,8 @@ export function StretchBar({ stretch }: { stretch: Stretch }) {
   const submit = useSubmit();
   useRingAtEnd(stretch);
   const ends = stretchEnds(stretch);
-  const left = Math.min(stretch.minutes, Math.ceil((epochOf(ends) - epochOf(now)) / 60_000));
+  // `now` is the beginning of this minute
+  const left = Math.min(stretch.minutes, Math.max(1, Math.floor((epochOf(ends) - epochOf(now)) / 60_000)));
   const until = sayHour(wallClockOf(ends, house.zone).slice(11, 16));
   return (
     <View role="region" aria-label={t('stretch.title')} className="flex-row flex-wrap items-center gap-x-3 bg-sunk px-4 print:hidden lg:px-7">

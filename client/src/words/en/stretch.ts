@@ -5,7 +5,7 @@ export const stretchWords = {
   'stretch.other': 'Other number of minutes (optional)',
   'stretch.notOne': 'Use a whole number of minutes, from {least} to {most}.',
   'stretch.start': 'Start',
-  'stretch.left_one': 'Focus: last minute, until {until}',
+  'stretch.left_one': 'Focus: {count} min left, until {until}',
   'stretch.left_other': 'Focus: {count} min left, until {until}',
   'stretch.stop': 'Stop',
   'stretch.ended': 'Stopped. It’s kept under Looking back.',
