@@ -1,3 +1,4 @@
+/// <reference types="node" />
 import { ACCENTS, PATTERNS } from '@kotiva/core';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
