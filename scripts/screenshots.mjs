@@ -156,6 +156,8 @@ async function take(name, picture) {
   await page.getByRole('navigation').waitFor();
   await page.getByText('to sort').first().waitFor();
   await steps(page);
+  // nothing is pointed at
+  await page.mouse.move(0, 0);
   // what is on its way has come to rest
   await page.waitForTimeout(900);
   await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
