@@ -33,6 +33,7 @@ export function LookingBackScreen() {
   const { isOn } = useFilterHere();
   const deeds = narrowed === null ? all : all.filter(({ personId }) => personId === narrowed);
   const someone = narrowed === null ? null : personOf(rows, narrowed);
+  const own = someone === null || narrowed === me.id ? <StretchesBack span={span} /> : null;
   return (
     <Screen
       title={t('back.title')}
@@ -58,7 +59,10 @@ export function LookingBackScreen() {
       <BeyondLine reached={reached} />
       {more ? <Empty words={t('back.someMissing')} /> : null}
       {deeds.length === 0 ? (
-        <Empty words={t(isOn ? 'filter.nothingHere' : 'back.nothing')} />
+        <>
+          <Empty words={t(isOn ? 'filter.nothingHere' : 'back.nothing')} />
+          {own}
+        </>
       ) : (
         <>
           <Total sum={sumOf(deeds)} someone={someone} seesTime={me.role === 'manager' || narrowed === me.id} />
@@ -66,10 +70,10 @@ export function LookingBackScreen() {
             {narrowed === null ? <ByPerson deeds={deeds} /> : null}
             <ByTime deeds={deeds} span={span} />
           </View>
+          {own}
           <Deeds deeds={deeds} />
         </>
       )}
-      {someone === null || narrowed === me.id ? <StretchesBack span={span} /> : null}
     </Screen>
   );
 }

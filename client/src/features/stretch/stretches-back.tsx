@@ -8,6 +8,14 @@ import { sayDuration } from '@/words/amounts.ts';
 import { sayHour } from '@/words/customs.ts';
 import { headDay } from '@/words/dates.ts';
 
+const LEAST_MS = 60_000;
+
+/** What was stopped within a minute was none. */
+const isOver = (one: Stretch, now: string): boolean => {
+  const ended = one.endedAt ?? stretchEnds(one);
+  return (one.endedAt !== null || ended <= now) && epochOf(ended) - epochOf(one.beganAt) >= LEAST_MS;
+};
+
 /** One's own between two days, the last first, each with what was done in it. Nobody else sees them. */
 export function StretchesBack({ span: { from, to } }: { span: BackSpan }) {
   const { rows, me, house } = useOpenHouse();
@@ -16,7 +24,7 @@ export function StretchesBack({ span: { from, to } }: { span: BackSpan }) {
   const dayOf = ({ beganAt }: Stretch) => calendarDateOf(beganAt, house.zone);
   const mine = rows
     .by('stretch', 'personId', me.id)
-    .filter((one) => (one.endedAt !== null || stretchEnds(one) <= now) && dayOf(one) >= from && dayOf(one) <= to)
+    .filter((one) => isOver(one, now) && dayOf(one) >= from && dayOf(one) <= to)
     .sort((a, b) => (a.beganAt < b.beganAt ? 1 : -1));
   if (mine.length === 0) return null;
   const hour = (instant: string) => sayHour(wallClockOf(instant, house.zone).slice(11, 16));
