@@ -71,12 +71,14 @@ test('notes are written formatted, two at once, and what one does not touch stay
   // Leila, on the phone, below; Aino in the heading
   await hers.click();
   await leila.keyboard.press('Control+End');
-  await hers.evaluate((root) => {
+  // a tap that comes right after the last letter, before anything of it is drawn, saves that letter too
+  const save = await sheet.getByRole('button', { name: t('common.save') }).elementHandle();
+  await hers.evaluate((root, button) => {
     const data = new DataTransfer();
     data.setData('text/plain', 'Raimo has **the long** drill.\n\n- ask him');
     root.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
-  });
-  await sheet.getByRole('button', { name: t('common.save') }).click();
+    queueMicrotask(() => queueMicrotask(() => (button as HTMLElement).click()));
+  }, save);
   await ainos.getByText('Mast').click();
   await aino.keyboard.press('End');
   await aino.keyboard.type(' and boom');

@@ -11,6 +11,7 @@ import Quote from 'lucide-react-native/icons/quote';
 import Strike from 'lucide-react-native/icons/strikethrough';
 import { TEXT_MAX } from '@kotiva/core';
 import { createElement, useEffect, useMemo, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { Pressable, View } from 'react-native';
 import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
@@ -47,7 +48,8 @@ export function NotesEditor({ text, lex, label, autoFocus, onChange }: NotesEdit
       setLook(here);
       if (now === last) return;
       setTooLong(false);
-      tell.current(now);
+      // a tap right after the last key finds what was typed: React would draw it, and know of it, only later
+      flushSync(() => tell.current(now));
       last = now;
     };
     const end = engine.register(root.current!, heard, () => setTooLong(true));
