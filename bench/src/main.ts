@@ -5,7 +5,7 @@ import { lookBack20k } from './looking-back.ts';
 import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
 import { errandRoundMs, geofenceFixesPerSecond } from './places.ts';
-import { captureParse, fitsNowMs, nudgePlan, today10k, today10kChanged, filter10k } from './planning.ts';
+import { captureParse, fitsNowMs, nudgePlan, today10k, today10kChanged, filter10k, filter10kChanged } from './planning.ts';
 import { nextAfter20Years, occurrencesPerSecond } from './recurrence.ts';
 import { calendarMonth } from './calendar.ts';
 import { shareOutMs } from './sharing-out.ts';
@@ -30,6 +30,7 @@ try {
   today10k();
   today10kChanged();
   filter10k();
+  filter10kChanged();
   find10k();
   findServer();
   lookBack20k();

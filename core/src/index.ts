@@ -106,7 +106,6 @@ export * from './planning/priorities.ts';
 export * from './planning/day-sheet.ts';
 export * from './planning/capped.ts';
 export * from './views/outline.ts';
-export * from './views/whole.ts';
 export * from './time/zone-minutes.ts';
 export * from './views/find.ts';
 export * from './views/find-query.ts';

@@ -1,5 +1,4 @@
-import { KeptAgenda, TrackedRows, type ChangedRow, type PlanView, type Reader, type Rows, type Touched } from '@kotiva/core';
-import isEqual from 'fast-deep-equal';
+import { KeptAgenda, type ChangedRow, type PlanView, type Reader, type Rows, type Touched } from '@kotiva/core';
 
 /** A list of things worked out of the rows, kept for all who ask for it. */
 export abstract class Kept implements Touched {
@@ -32,32 +31,6 @@ export abstract class Kept implements Touched {
 /** Makes a list that is kept, from what it was before. */
 export type Making<K extends Kept> = (rows: () => Reader, before: Kept | undefined) => K;
 
-/** Made anew whenever what it was worked out of has changed; `keyOf` says which of its things are about the same. */
-export class Derived<T extends object> extends Kept {
-  readonly value: readonly T[];
-  private readonly rows: TrackedRows;
-
-  constructor(at: string, now: () => Reader, compute: (rows: Reader) => readonly T[], keyOf: (one: T) => string, before: Kept | undefined) {
-    super(at);
-    this.rows = new TrackedRows(now);
-    this.value = asBefore((before instanceof Derived ? before.value : []) as readonly T[], compute(this.rows), keyOf);
-  }
-
-  protected follow(changes: readonly ChangedRow[]): boolean {
-    return !this.rows.isTouchedBy(changes);
-  }
-}
-
-/** What is as it was stays the same object, and the list too where all of it is: whoever draws one of them sees that there is nothing to draw. */
-function asBefore<T extends object>(before: readonly T[], now: readonly T[], keyOf: (one: T) => string): readonly T[] {
-  const known = new Map(before.map((one) => [keyOf(one), one]));
-  const shared = now.map((one) => {
-    const was = known.get(keyOf(one));
-    return was !== undefined && isEqual(was, one) ? was : one;
-  });
-  return shared.length === before.length && shared.every((one, nth) => one === before[nth]) ? before : shared;
-}
-
 /** One person's agenda, which takes what changed and nothing else. */
 export class AgendaKept extends Kept {
   private readonly agenda: KeptAgenda;
@@ -77,7 +50,7 @@ export class AgendaKept extends Kept {
 }
 
 /** The rows that hold at each moment. */
-const asNow = (now: () => Reader): Rows => ({
+export const asNow = (now: () => Reader): Rows => ({
   find: (noun, id) => now().find(noun, id),
   by: (noun, index, value) => now().by(noun, index, value),
   all: (noun) => now().all(noun),

@@ -2,7 +2,8 @@ import { isFieldKey } from '../model/own-field.ts';
 import fc from 'fast-check';
 import { SORTINGS } from '../model/arrangement.ts';
 import { World } from '../testing/world.ts';
-import { wholeHouse } from '../views/whole.ts';
+import { NO_FILTER } from '../model/filter.ts';
+import { filtered } from '../views/filter.ts';
 import { groupBy, sortBy, type Group } from './arrange.ts';
 
 function house() {
@@ -15,7 +16,7 @@ function house() {
   w.item('Aino', 'item 9', { list: rooms, due: '2026-11-25T08:00', importance: 3, persons: [w.person('Leila')] });
   w.item('Aino', 'Candles', { list: shop, plan: '2026-11-24', tags: ['shop', 'Evening'] });
   w.item('Aino', 'Both', { list: shop, persons: [w.person('Noor'), w.person('Leila')], policy: 'each', importance: 2 });
-  const entries = () => wholeHouse(w.person('Aino'), w.rows);
+  const entries = () => filtered(NO_FILTER, { personId: w.person('Aino'), now: w.now, house: w.rows.all('house')[0]! }, w.rows);
   return { w, entries, rooms, shop };
 }
 const titles = (entries: readonly { item: { title: string } }[]) => entries.map(({ item }) => item.title);

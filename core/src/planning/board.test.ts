@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { BOARD_BYS } from '../model/arrangement.ts';
 import { World } from '../testing/world.ts';
-import { wholeHouse } from '../views/whole.ts';
+import { NO_FILTER } from '../model/filter.ts';
+import { filtered } from '../views/filter.ts';
 import { boardOf } from './board.ts';
 
 function house() {
@@ -12,7 +13,7 @@ function house() {
   w.item('Aino', 'Candles', { list: shop, importance: 2 });
   w.item('Aino', 'Both', { list: shop, persons: [w.person('Leila'), w.person('Noor')], policy: 'each' });
   w.item('Aino', 'Lamp', { persons: [w.person('Noor')], importance: 2 });
-  return { w, shop, entries: wholeHouse(w.person('Aino'), w.rows) };
+  return { w, shop, entries: filtered(NO_FILTER, { personId: w.person('Aino'), now: w.now, house: w.rows.all('house')[0]! }, w.rows) };
 }
 type Entries = ReturnType<typeof house>['entries'];
 const shown = (columns: { key: string | null; entries: Entries }[]) => columns.map(({ key, entries }) => [key, entries.map(({ item }) => item.title)]);

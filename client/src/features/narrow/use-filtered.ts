@@ -1,10 +1,7 @@
 import { calendarDateOf, type Arrangeable, type Filter } from '@kotiva/core';
-import { filtered } from '@kotiva/core/filtering';
-import { Derived } from '@/store/kept.ts';
 import { useKeeping } from '@/store/shown.tsx';
 import { usePlanView } from '@/store/store.ts';
-
-const keyOf = ({ item }: Arrangeable): string => item.id;
+import { MatchesKept } from './matches-kept.ts';
 
 /** Finds what meets a filter, as this device holds it. */
 export function useFiltering(): (filter: Filter) => readonly Arrangeable[] {
@@ -12,10 +9,5 @@ export function useFiltering(): (filter: Filter) => readonly Arrangeable[] {
   const keeping = useKeeping();
   // of the time of day a filter knows nothing: by what it is asked stays the same until midnight
   const at = JSON.stringify([calendarDateOf(view.now, view.house.zone), view.house.zone, view.house.dayParts]);
-  return (filter) =>
-    keeping(
-      `filter ${view.personId} ${JSON.stringify(filter)}`,
-      at,
-      (rows, before) => new Derived(at, rows, (now) => filtered(filter, view, now), keyOf, before),
-    );
+  return (filter) => keeping(`filter ${view.personId} ${JSON.stringify(filter)}`, at, (rows, before) => new MatchesKept(at, rows, filter, view, before));
 }

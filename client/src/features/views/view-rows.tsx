@@ -1,5 +1,5 @@
-import { arrangementId, byPosition, wholeHouse } from '@kotiva/core';
-import { readFilter } from '@kotiva/core/filtering';
+import { arrangementId, byPosition } from '@kotiva/core';
+import { NO_FILTER, readFilter } from '@kotiva/core/filtering';
 import { useRouter } from 'expo-router';
 import { useFiltering } from '@/features/narrow';
 import { useSubmit } from '@/store/live-house.tsx';
@@ -53,9 +53,8 @@ function useIsHidden(): (view: string) => boolean {
 
 /** The whole picture across all lists and people, where there is anything. */
 function useEverything(): ViewRowProps[] {
-  const { rows, me } = useOpenHouse();
   const isHidden = useIsHidden();
-  const count = wholeHouse(me.id, rows).length;
+  const count = useFiltering()(NO_FILTER).length;
   if (count === 0) return [];
   const name = t('whole.title');
   return [{ view: 'whole', name, sub: t('whole.what'), count: t('whole.count', { count }), icon: 'lines', path: '/whole', isHidden: isHidden('whole') }];
