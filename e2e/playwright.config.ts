@@ -19,14 +19,15 @@ const NOT_OURS = [
   'ThirdPartyStoragePartitioning',
 ];
 
-/** One server a test file, each with its own data: see `house.ts`. */
+/** One server a journey, each with its own data: see `house.ts`. */
 export default defineConfig({
   projects: [
     { name: 'journeys', testDir: './journeys' },
     // a walk that breaks something is walked twice
-    { name: 'wander', testDir: './wander', fullyParallel: true, timeout: 300_000 },
+    { name: 'wander', testDir: './wander', timeout: 300_000 },
   ],
-  fullyParallel: false,
+  // a journey brings its own data: files of many would leave one worker waiting at the end
+  fullyParallel: true,
   workers: 2,
   retries: 0,
   // both end what hangs, neither measures: the machine may stand still for seconds

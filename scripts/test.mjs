@@ -9,7 +9,7 @@ const only = process.argv.includes('--part') ? process.argv[process.argv.indexOf
 /** In the order they run in; each can be run by itself. */
 const PARTS = {
   static: () => sideBySide('lint', 'typecheck'),
-  unit: () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '20000' : '200', KILL_SEEDS: deep ? '200' : '3' } }),
+  unit: () => run('npx', ['jest', '--ci', '--maxWorkers=2'], { env: { SYNC_SEEDS: deep ? '20000' : '200', KILL_SEEDS: deep ? '200' : '2' } }),
   fuzz: () => run('npx', ['jest', '--ci', '-i', 'hostile/fuzz'], { env: { FUZZ: '100000', FUZZ_STRICT: '1' } }),
   build,
   // every journey with `--deep`; else those whose rule nothing quicker holds: docs/measurements.md names the others

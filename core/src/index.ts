@@ -38,6 +38,7 @@ export * from './model/push-message.ts';
 export * from './model/capacity.ts';
 export * from './model/pin.ts';
 export * from './model/preferences.ts';
+export * from './model/weekly-review.ts';
 export * from './model/stretch.ts';
 export * from './reminders/stretches.ts';
 export * from './model/part.ts';

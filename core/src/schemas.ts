@@ -6,6 +6,7 @@ export * from './model/attachment-schema.ts';
 export * from './model/capacity-schema.ts';
 export * from './model/pin-schema.ts';
 export * from './model/preferences-schema.ts';
+export * from './model/weekly-review-schema.ts';
 export * from './model/stretch-schema.ts';
 export * from './model/comment-schema.ts';
 export * from './model/errand-round-schema.ts';

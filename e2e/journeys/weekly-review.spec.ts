@@ -13,10 +13,14 @@ test('the week is gone through pile after pile; stopped half-way it goes on wher
   const lateBefore = Number(/\d+$/.exec(await piles.getByRole('button', { name: /^Late \d+$/ }).innerText())![0]);
   expect(lateBefore).toBeGreaterThan(0);
 
-  // left in the middle, and gone on with where one was
+  // left in the middle, and gone on with where one was, there and at the desk
+  const desk = await devices.open(WIDE);
+  await enterDemo(desk, demo, 'Aino');
   await aino.getByRole('link', { name: t('nav.today') }).click();
-  await aino.goto(`${demo.base}/weekly-review`);
-  await expect(aino.getByText(t('review.at', { nth: 2, of: 8 }))).toBeVisible();
+  for (const device of [aino, desk]) {
+    await device.goto(`${demo.base}/weekly-review`);
+    await expect(device.getByText(t('review.at', { nth: 2, of: 8 }))).toBeVisible();
+  }
 
   // what will never be done goes together
   await aino.getByRole('button', { name: t('sort.select'), exact: true }).click();

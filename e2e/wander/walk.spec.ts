@@ -12,7 +12,7 @@ import { stepOf, type Typed } from './walk.ts';
  */
 
 const FIRST = Number(process.env['WANDER_FROM'] ?? 1);
-const SEEDS = Number(process.env['WANDER_SEEDS'] ?? 12);
+const SEEDS = Number(process.env['WANDER_SEEDS'] ?? 6);
 const STEPS = Number(process.env['WANDER_STEPS'] ?? 40);
 const PEOPLE = ['Aino', 'Petri', 'Leila', 'Oona'];
 /** The same day for every walk, whenever it is walked: a Tuesday of the week that is an hour short. */

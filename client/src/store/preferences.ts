@@ -1,7 +1,7 @@
 import { preferencesId, type Preferences } from '@kotiva/core';
 import { useOpenHouse } from './store.ts';
 
-const USUAL = { accent: null, backdrop: null } as const satisfies Partial<Preferences>;
+const USUAL = { accent: null, backdrop: null, review: null } as const satisfies Partial<Preferences>;
 
 /** What one has chosen for oneself, on every device. */
 export function usePreferences(): Pick<Preferences, keyof typeof USUAL> {

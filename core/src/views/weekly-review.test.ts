@@ -1,6 +1,7 @@
 import { World } from '../testing/world.ts';
 import { lastTouched } from './last-touched.ts';
-import { pilesOf, PILES, type Pile } from './weekly-review.ts';
+import { PILES, type Pile } from '../model/weekly-review.ts';
+import { pilesOf } from './weekly-review.ts';
 
 function house() {
   const w = new World();

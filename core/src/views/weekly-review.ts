@@ -1,14 +1,11 @@
 import type { Rows } from '../reader/finding.ts';
 import { followUpsOf } from '../followup/groups.ts';
 import type { Item } from '../model/item.ts';
+import type { Pile } from '../model/weekly-review.ts';
 import { agendaOf } from '../planning/agenda.ts';
 import type { PlanView } from '../planning/rows.ts';
 import { epochOf, instantOf } from '../time/clock.ts';
 import { lastTouched } from './last-touched.ts';
-
-/** What is gone through once a week, in this order; an item stands in the first that it meets. */
-export const PILES = ['to-sort', 'late', 'needs-you', 'silent', 'waits', 'shelf', 'untouched'] as const;
-export type Pile = (typeof PILES)[number];
 
 /** Nobody but the clock has done anything with it for so many days. */
 export const UNTOUCHED_DAYS = 30;

@@ -1,6 +1,5 @@
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { simpleParser } from 'mailparser';
 import { SMTPServer } from 'smtp-server';
 
 export interface KeptMail {
@@ -66,6 +65,7 @@ export class Mailbox {
   }
 
   private async read(id: string): Promise<KeptMail> {
+    const { simpleParser } = await import('mailparser');
     const mail = await simpleParser(readFileSync(join(this.folder, `${id}.eml`)));
     const to = Array.isArray(mail.to) ? mail.to[0] : mail.to;
     const calendar = mail.attachments.find(({ contentType }) => contentType.startsWith('text/calendar') || contentType === 'application/ics');

@@ -216,10 +216,11 @@ export const pin = sqliteTable('pin', { ...shared(), personId: text().notNull(),
   index('pin_person_ix').on(t.personId),
 ]);
 
-export const preferences = sqliteTable('preferences', { ...shared(), personId: text().notNull(), accent: text(), backdrop: text() }, (t) => [
-  index('preferences_seq_ix').on(t.houseId, t.seq),
-  index('preferences_person_ix').on(t.personId),
-]);
+export const preferences = sqliteTable(
+  'preferences',
+  { ...shared(), personId: text().notNull(), accent: text(), backdrop: text(), review: text({ mode: 'json' }) },
+  (t) => [index('preferences_seq_ix').on(t.houseId, t.seq), index('preferences_person_ix').on(t.personId)],
+);
 
 export const stretch = sqliteTable(
   'stretch',

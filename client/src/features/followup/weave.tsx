@@ -2,7 +2,7 @@ import { isHere, isLate, type FollowUp, type Person } from '@kotiva/core';
 import isEqual from 'fast-deep-equal';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
-import Svg, { G, Path } from 'react-native-svg';
+import Svg, { G, Line, Path } from 'react-native-svg';
 import { knotOf, sayStrands, useOpenItem } from '@/features/item';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { ink, KnotShape, LongRows, personInk, PersonMark, Txt, type Tone } from '@/ui';
@@ -48,6 +48,7 @@ export function Weave({ groups, people }: { groups: readonly WeaveGroup[]; peopl
     <View role="table" aria-label={t('follow.weave')}>
       {groups.map(({ title, tone, rows }) => (
         <View key={title} role="rowgroup">
+          <Warp people={people} />
           <View role="row" className="flex-row items-end">
             <View role="cell" className="h-11 grow shrink basis-0 flex-row items-baseline gap-2 pl-4 pt-4">
               <Txt role="heading" aria-level={3} face="head" tone={tone}>
@@ -57,7 +58,7 @@ export function Weave({ groups, people }: { groups: readonly WeaveGroup[]; peopl
                 {rows.length}
               </Txt>
             </View>
-            <Threads people={people} height={44} />
+            <View style={{ width: people.length * COLUMN }} />
             <View className="w-40" />
           </View>
           <LongRows rows={rows} keyOf={({ item }) => item.id} rowPx={ROW + 1}>
@@ -99,9 +100,8 @@ const WeaveRow = memo(function WeaveRow({ followUp, people }: { followUp: Follow
           {sayWhy(followUp, rows, now, house)}
         </Txt>
       </Pressable>
-      <View role="cell" aria-label={sayStrands(item, parts, rows)} className="-mb-px">
-        <Svg width={people.length * COLUMN} height={ROW + 1} aria-hidden>
-          <Warp people={people} height={ROW + 1} />
+      <View role="cell" aria-label={sayStrands(item, parts, rows)}>
+        <Svg width={people.length * COLUMN} height={ROW} aria-hidden>
           <Path d={`M0 ${middle}H${people.length * COLUMN}`} stroke={ink('line')} strokeDasharray="1 4" />
           {from === to ? null : item.policy === 'any' ? (
             <Path d={`M${from} ${middle - 2.5}H${to}M${from} ${middle + 2.5}H${to}`} stroke={thread} strokeWidth={1.3} />
@@ -123,20 +123,16 @@ const WeaveRow = memo(function WeaveRow({ followUp, people }: { followUp: Follow
   );
 }, isEqual);
 
-function Threads({ people, height }: { people: readonly Person[]; height: number }) {
+/** Everybody's thread, behind all rows of a group at once: drawn in each row it would be most of what a row is. */
+const Warp = memo(function Warp({ people }: { people: readonly Person[] }) {
   return (
-    <Svg width={people.length * COLUMN} height={height} aria-hidden>
-      <Warp people={people} height={height} />
-    </Svg>
+    <View className="pointer-events-none absolute bottom-0 right-40 top-0" style={{ width: people.length * COLUMN }} aria-hidden>
+      <Svg width="100%" height="100%">
+        {people.map((person, column) => {
+          const x = column * COLUMN + MIDDLE;
+          return <Line key={person.id} x1={x} x2={x} y1="0" y2="100%" stroke={personInk(person.colour)} strokeOpacity={0.35} strokeWidth={1.5} />;
+        })}
+      </Svg>
+    </View>
   );
-}
-
-function Warp({ people, height }: { people: readonly Person[]; height: number }) {
-  return (
-    <>
-      {people.map((person, column) => (
-        <Path key={person.id} d={`M${column * COLUMN + MIDDLE} 0V${height}`} stroke={personInk(person.colour)} strokeOpacity={0.35} strokeWidth={1.5} />
-      ))}
-    </>
-  );
-}
+}, isEqual);

@@ -1,12 +1,12 @@
-import { addDays, calendarDateOf, type Item } from '@kotiva/core';
-import { PILES, pilesOf, type Pile } from '@kotiva/core/views/weekly-review';
+import { addDays, calendarDateOf, PILES, REVIEW_PARTS, type Item, type Pile, type ReviewProgress } from '@kotiva/core';
+import { pilesOf } from '@kotiva/core/views/weekly-review';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { ItemRow, nameOf, SelectButton, Selecting, SelectionBar } from '@/features/item';
 import { Screen } from '@/features/shell';
-import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
+import { usePreferences } from '@/store/preferences.ts';
 import { useOpenHouse, usePlanView } from '@/store/store.ts';
 import { Button, Empty, GroupHead, Heading, LongRows, Txt } from '@/ui';
 import { t } from '@/words';
@@ -19,31 +19,23 @@ addWords(weeklyReviewWords);
 
 /** After the piles, the week that comes. */
 const AHEAD = PILES.length;
-const PARTS = PILES.length + 1;
 const nameOfPart = (nth: number): string => (nth < AHEAD ? t(`review.pile.${PILES[nth]!}`) : t('review.ahead'));
 
-/** How far one has come this week, and how much there was when one began. */
-interface Progress {
-  /** The part one is at; the number of parts: all have been seen. */
-  at: number;
-  before: Partial<Record<Pile, number>>;
-}
-
-/** Everything that lies somewhere, pile after pile; one goes on where one stopped, on this device. */
+/** Everything that lies somewhere, pile after pile; one goes on where one stopped, on whichever device. */
 export function WeeklyReviewScreen() {
   const { rows, house } = useOpenHouse();
   const view = usePlanView();
   const week = startOfWeek(calendarDateOf(view.now, house.zone));
   const piles = useMemo(() => pilesOf(view, rows), [view.personId, view.now, rows]); // eslint-disable-line react-hooks/exhaustive-deps -- a view is who and when
-  const [begin] = useState<Progress>(() => ({ at: 0, before: {} }));
-  const [progress, change] = useDraft(`review/${week}`, begin);
-  const at = Math.min(Math.max(0, progress.at), PARTS);
+  const submit = useSubmit();
+  const { review } = usePreferences();
+  const { at, before } = review?.week === week ? review : { at: 0, before: {} };
   const counts = Object.fromEntries(PILES.map((pile) => [pile, piles[pile].length])) as Record<Pile, number>;
   // how much there was is noted when one moves on for the first time
-  const go = (to: number) => change({ at: to, before: { ...counts, ...progress.before } });
+  const go = (to: number) => void submit('preferences.set', { review: { week, at: to, before: { ...counts, ...before } } });
   const pile = PILES[at];
   return (
-    <Screen title={t('review.title')} sub={at < PARTS ? t('review.at', { nth: at + 1, of: PARTS }) : t('review.seen')}>
+    <Screen title={t('review.title')} sub={at < REVIEW_PARTS ? t('review.at', { nth: at + 1, of: REVIEW_PARTS }) : t('review.seen')}>
       <Ways at={at} counts={counts} onGo={go} />
       {pile ? (
         <PileOf key={pile} pile={pile} items={piles[pile]} onBack={at > 0 ? () => go(at - 1) : null} onNext={() => go(at + 1)} next={nameOfPart(at + 1)} />
@@ -60,7 +52,7 @@ export function WeeklyReviewScreen() {
           </View>
         </>
       ) : (
-        <Summary before={progress.before} counts={counts} week={week} onAgain={() => change({ at: 0, before: {} })} />
+        <Summary before={before} counts={counts} week={week} onAgain={() => void submit('preferences.set', { review: { week, at: 0, before: {} } })} />
       )}
     </Screen>
   );
@@ -123,7 +115,7 @@ function PileOf({ pile, items, next, onBack, onNext }: PileProps) {
 }
 
 /** What came of it, what lies ahead, and the way to have it come back. */
-function Summary({ before, counts, week, onAgain }: { before: Progress['before']; counts: Record<Pile, number>; week: string; onAgain: () => void }) {
+function Summary({ before, counts, week, onAgain }: { before: ReviewProgress['before']; counts: Record<Pile, number>; week: string; onAgain: () => void }) {
   const { me, rows } = useOpenHouse();
   const router = useRouter();
   const submit = useSubmit();
