@@ -16,8 +16,10 @@ import { commandKind } from './kind.ts';
 import { givePart, needPerson, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
 import { appearFirst, insertSeries, refuseBadRule } from './appearing.ts';
+import { CHORE_STEPS } from '../recurrence/chore-bounds.ts';
+import { occurrences } from '../recurrence/occurrences.ts';
 import { inEveryMonth } from '../recurrence/short-months.ts';
-import { calendarDateOf } from '../time/clock.ts';
+import { addDays, wallClockOf } from '../time/clock.ts';
 import { askForContainer, NEIGHBOURS, putBeside, CONTAINER, containerOf, type Container } from './container.ts';
 
 const NEW_ITEM = {
@@ -48,9 +50,12 @@ function addOne({ rule, ...fields }: NewItem, spot: Container, d: Deciding): Ite
 /** What is said to come back: a chore, and the first of it. */
 function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: NewItem & { rule: SaidRule }, spot: Container, d: Deciding): Item {
   if (spot.parentId !== null) refuse('step-recurs', { title: fields.title }, 'rule');
-  const day = fields.start ?? fields.due ?? plan ?? calendarDateOf(d.now, d.house.zone);
-  const time = rule.time ?? (day.length > 10 ? day.slice(11) : null);
-  const dtstart = `${day.slice(0, 10)}${time === null ? '' : `T${time}`}`;
+  const now = wallClockOf(d.now, d.house.zone);
+  const day = fields.start ?? fields.due ?? plan ?? null;
+  const time = rule.time ?? (day !== null && day.length > 10 ? day.slice(11) : null);
+  const from = `${(day ?? now).slice(0, 10)}${time === null ? '' : `T${time}`}`;
+  const rrule = asMeant(rule, from, d);
+  const dtstart = day === null && time !== null && from < now ? firstToCome(rrule, from, now, d) : from;
   const context = contextOf({ tags, situations, place }, d);
   const series = insertSeries(d, {
     ...spot,
@@ -65,7 +70,7 @@ function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: N
     confirm: fields.confirm,
     wanted: fields.wanted,
     alarms: fields.alarms,
-    rrule: asMeant(rule, dtstart, d),
+    rrule,
     afterDone: rule.afterDone,
     dtstart,
     personIds: persons.map((id) => needPerson(id, d).id),
@@ -74,6 +79,13 @@ function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: N
   if (series.missed === 'keep') d.note('each-is-kept', { title: series.title });
   d.enter('chore.make', { itemId: item.id }, {});
   return d.need('item', item.id);
+}
+
+/** Where no day was said and today's hour has passed, the next after it, as an hour alone means tomorrow's: nothing is late as it is made. */
+function firstToCome(rrule: string | null, from: string, now: string, d: Deciding): string {
+  if (rrule === null) return `${addDays(from.slice(0, 10), 1)}${from.slice(10)}`;
+  const [next] = occurrences({ rrule, dtstart: from, zone: d.house.zone }, { after: now, limit: 1, maxSteps: CHORE_STEPS });
+  return next?.recurrenceId ?? from;
 }
 
 function asMeant({ rrule, afterDone }: SaidRule, dtstart: string, d: Deciding): string | null {

@@ -378,6 +378,30 @@ test('said in a line: the item is the first of a chore', () => {
   expect(w.row(id)).toMatchObject({ due: '2026-12-04T09:00', recurrenceId: '2026-12-04T09:00', start: null });
 });
 
+test.each([
+  // it is Tuesday 24 November, 12:00
+  ['FREQ=DAILY', '09:00', '2026-11-25T09:00'],
+  ['FREQ=DAILY', '12:00', '2026-11-24T12:00'],
+  ['FREQ=DAILY', '13:00', '2026-11-24T13:00'],
+  ['FREQ=DAILY', null, '2026-11-24'],
+  ['FREQ=DAILY;COUNT=2', '09:00', '2026-11-25T09:00'],
+  ['FREQ=WEEKLY', '09:00', '2026-12-01T09:00'],
+  ['FREQ=WEEKLY;BYDAY=TU,TH', '09:00', '2026-11-26T09:00'],
+  ['FREQ=MONTHLY', '09:00', '2026-12-24T09:00'],
+  ['FREQ=DAILY;BYHOUR=10,11,12,13,14', '10:00', '2026-11-24T13:00'],
+])('%s at %s, said at noon without a day, begins at %s: nothing is late as it is made', (rrule, time, first) => {
+  const w = new World();
+  const id = w.item('Aino', 'Feed the hens', { rule: { rrule, afterDone: null, time, words: 'again and again' } });
+  expect(w.row(id).due).toBe(first);
+});
+
+test('counted from when it was done, at an hour that has passed, it begins tomorrow; said for today it is today’s, late or not', () => {
+  const w = new World();
+  const rule = { rrule: null, afterDone: 'P3D', time: '09:00', words: '3 days after' };
+  expect(w.row(w.item('Aino', 'Water the beds', { rule })).due).toBe('2026-11-25T09:00');
+  expect(w.row(w.item('Aino', 'Water the pots', { rule, start: '2026-11-24' })).due).toBe('2026-11-24T09:00');
+});
+
 test('“every month” typed on the 31st comes every month', () => {
   const w = new World();
   const id = w.item('Aino', 'Pay the rent', { rule: { rrule: 'FREQ=MONTHLY', afterDone: null, time: null, words: 'every month' }, plan: '2026-12-31' });
