@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { decidesHere, enterDemo, PHONE, test, WIDE } from './house.ts';
 import { starting, t } from './words.ts';
 
 const lineOf = (page: Page) => page.getByRole('textbox', { name: t('capture.line') });
@@ -185,6 +185,22 @@ test('minutes that are no minutes, and a day that is no day, are said beside the
   await sheet.getByLabel(t('due.words')).fill('whenever');
   await sheet.getByLabel(t('due.words')).press('Enter');
   await expect(sheet.getByText('We couldn’t read that as a date.', { exact: false })).toBeVisible();
+});
+
+test('a line far too long scrolls in its field: what is wrong with it, and everything else, can be read and reached', async ({ demo, devices }) => {
+  const page = await devices.open(PHONE);
+  await enterDemo(page, demo, 'Aino');
+  await decidesHere(page);
+  const typed = 'Oil the gate by the old pier '.repeat(200).trimEnd();
+  await lineOf(page).fill(typed);
+  await lineOf(page).press('Enter');
+  const said = page.getByRole('alert').filter({ hasText: t('reason.too-long', { max: 500 }) });
+  await expect(said).toBeInViewport();
+  await expect(lineOf(page)).toHaveValue(typed);
+  await expect(page.getByRole('heading', { level: 1 })).toBeInViewport();
+  await page.getByRole('link', { name: t('nav.lists') }).click();
+  await expect(page.getByRole('heading', { level: 1, name: t('nav.lists') })).toBeVisible();
+  await expect(lineOf(page)).toHaveValue(typed);
 });
 
 test('a shortcut opens ready to type; what another application shares is to be sorted, once', async ({ demo, devices }) => {

@@ -208,14 +208,16 @@ export async function enterDemo(page: Page, running: RunningKotiva, name: string
   await page.getByRole('main').getByRole('heading', { level: 1 }).waitFor();
 }
 
-/**
- * Takes the network away once the device has what it goes on with: lines are read and commands decided by what comes after the first
- * screen. Whoever loses the network within the first second keeps what they type in the line until it is back.
- */
-export async function goOffline(page: Page): Promise<void> {
+/** Waits until the device has what it goes on with: lines are read and commands decided by what comes after the first screen. */
+export async function decidesHere(page: Page): Promise<void> {
   await page.waitForFunction(() =>
     ['read-line', 'decide'].every((chunk) => performance.getEntriesByType('resource').some(({ name }) => name.includes(`/${chunk}-`))),
   );
+}
+
+/** Takes the network away after that. Whoever loses it within the first second keeps what they type in the line until it is back. */
+export async function goOffline(page: Page): Promise<void> {
+  await decidesHere(page);
   await page.context().setOffline(true);
 }
 

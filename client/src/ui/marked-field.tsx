@@ -42,7 +42,10 @@ const SHAPE = {
   overflowWrap: 'anywhere',
 } as const;
 
-/** A field that grows, with lines below what was recognised. The text below it, unseen, gives it its height and carries the lines. */
+/**
+ * A field that grows, with lines below what was recognised. The text below it, unseen, gives it its height and carries the lines. Where it
+ * would leave no room for anything else it scrolls.
+ */
 export function MarkedField({
   label,
   placeholder,
@@ -61,53 +64,55 @@ export function MarkedField({
   const area = useRef<HTMLTextAreaElement>(null);
   useImperativeHandle(ref, () => ({ focus: () => area.current?.focus() }));
   return (
-    <View className="relative min-h-11 rounded-control bg-sunk">
-      {createElement(
-        'div',
-        { 'aria-hidden': true, style: { ...SHAPE, color: 'transparent', minHeight: 24 } },
-        ...pieces.map(({ text, tone }, nth) =>
-          createElement('span', { key: nth, style: tone ? { boxShadow: `inset 0 -2px 0 ${ink(tone)}` } : undefined }, text),
-        ),
-        '\u200b',
-      )}
-      {createElement('textarea', {
-        ref: area,
-        rows: 1,
-        value,
-        placeholder,
-        autoFocus,
-        maxLength,
-        'aria-label': label,
-        'aria-invalid': invalid || undefined,
-        'aria-describedby': describedBy,
-        enterKeyHint: 'done',
-        className: 'marked-field',
-        style: {
-          ...SHAPE,
-          position: 'absolute',
-          inset: 0,
-          width: '100%',
-          height: '100%',
-          resize: 'none',
-          overflow: 'hidden',
-          background: 'transparent',
-          color: ink('ink'),
-        },
-        onChange: (event: React.ChangeEvent<HTMLTextAreaElement>) => onChange(event.target.value),
-        onKeyDown: (event: React.KeyboardEvent) => {
-          if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
-          event.preventDefault();
-          onEnter();
-        },
-        onPaste: (event: React.ClipboardEvent) => {
-          const text = event.clipboardData.getData('text/plain');
-          if (/[\r\n]/.test(text.trim()) && onPasteLines?.(text)) return event.preventDefault();
-          // laying out what is cut off anyway can take minutes
-          if (maxLength === undefined || value.length + text.length <= maxLength) return;
-          event.preventDefault();
-          onTooLong?.();
-        },
-      })}
+    <View className="marked-holder min-h-11 rounded-control bg-sunk">
+      <View className="relative min-h-11">
+        {createElement(
+          'div',
+          { 'aria-hidden': true, style: { ...SHAPE, color: 'transparent', minHeight: 24 } },
+          ...pieces.map(({ text, tone }, nth) =>
+            createElement('span', { key: nth, style: tone ? { boxShadow: `inset 0 -2px 0 ${ink(tone)}` } : undefined }, text),
+          ),
+          '\u200b',
+        )}
+        {createElement('textarea', {
+          ref: area,
+          rows: 1,
+          value,
+          placeholder,
+          autoFocus,
+          maxLength,
+          'aria-label': label,
+          'aria-invalid': invalid || undefined,
+          'aria-describedby': describedBy,
+          enterKeyHint: 'done',
+          className: 'marked-field',
+          style: {
+            ...SHAPE,
+            position: 'absolute',
+            inset: 0,
+            width: '100%',
+            height: '100%',
+            resize: 'none',
+            overflow: 'hidden',
+            background: 'transparent',
+            color: ink('ink'),
+          },
+          onChange: (event: React.ChangeEvent<HTMLTextAreaElement>) => onChange(event.target.value),
+          onKeyDown: (event: React.KeyboardEvent) => {
+            if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
+            event.preventDefault();
+            onEnter();
+          },
+          onPaste: (event: React.ClipboardEvent) => {
+            const text = event.clipboardData.getData('text/plain');
+            if (/[\r\n]/.test(text.trim()) && onPasteLines?.(text)) return event.preventDefault();
+            // laying out what is cut off anyway can take minutes
+            if (maxLength === undefined || value.length + text.length <= maxLength) return;
+            event.preventDefault();
+            onTooLong?.();
+          },
+        })}
+      </View>
     </View>
   );
 }
