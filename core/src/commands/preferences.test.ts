@@ -14,11 +14,11 @@ test('one row a person, and what is left out stays', () => {
   const review = { week: '2026-11-23', at: 3, before: { late: 2, shelf: 7 } };
   w.must('Aino', 'preferences.set', { review });
   expect(w.rows.find('preferences', preferencesId(w.person('Aino')))).toMatchObject({ backdrop: 'twill', review });
-  for (const wrong of [
-    { ...review, at: 9 },
-    { ...review, before: { drawer: 1 } },
-    { ...review, week: 'soon' },
-  ])
-    expect(w.refused('Aino', 'preferences.set', { review: wrong as never }).code).toBe('malformed');
+  for (const [wrong, code] of [
+    [{ ...review, at: 9 }, 'too-many'],
+    [{ ...review, before: { drawer: 1 } }, 'malformed'],
+    [{ ...review, week: 'soon' }, 'malformed'],
+  ] as const)
+    expect(w.refused('Aino', 'preferences.set', { review: wrong as never }).code).toBe(code);
   expect(w.refused('Aino', 'preferences.set', { accent: '#ff0000' as never }).code).toBe('malformed');
 });
