@@ -57,3 +57,15 @@ test('two quick taps on one knot tie it; after half a second a second one unties
   tap(knot);
   expect(heard).toEqual(['knot', 'knot']);
 });
+
+test('where the first tap goes on to another part of the page, the second falls on nothing that now lies there', () => {
+  const go = put('next: the shelf', 'button', true);
+  const select = put('select', 'button');
+  go.className = select.className = '';
+  tap(go);
+  tap(select);
+  expect(heard).toEqual(['next: the shelf']);
+  now += 600;
+  tap(select);
+  expect(heard).toEqual(['next: the shelf', 'select']);
+});

@@ -4,6 +4,7 @@ import { layerChanges } from './layers.ts';
 const WITHIN = 500;
 /** px: a finger that taps twice doesn’t hit the same point. */
 const NEAR = 32;
+const TAPPED = 'button, a, input, [role=button], [role=link], [role=checkbox], [role=radio], [role=switch], [role=menuitem], [role=tab]';
 
 interface Tap {
   /** ms, the page’s own clock. */
@@ -14,8 +15,8 @@ interface Tap {
   changes: number;
   /** The knot it fell on. */
   knot: Element | null;
-  /** The row it fell in, on which page. */
-  row: Element | null;
+  /** The row it fell in, or else what there was to tap; on which page. */
+  on: Element | null;
   path: string;
 }
 
@@ -24,20 +25,20 @@ const closest = ({ target }: Event, what: string): Element | null => (target ins
 /** What it ticked would be unticked. */
 const isOnKnotAgain = ({ knot }: Tap, event: Event): boolean => knot !== null && knot === closest(event, '.knot');
 
-/** What lies where its row was, which has left the page. */
-const isWhereRowWas = ({ row, path }: Tap): boolean => row !== null && !row.isConnected && path === window.location.pathname;
+/** What lies where its row or its button was, which has left the page. */
+const isWhereItWas = ({ on, path }: Tap): boolean => on !== null && !on.isConnected && path === window.location.pathname;
 
 const isSecondOf = (first: Tap | null, event: PointerEvent): boolean =>
   first !== null &&
   event.timeStamp - first.at < WITHIN &&
   Math.abs(event.clientX - first.x) < NEAR &&
   Math.abs(event.clientY - first.y) < NEAR &&
-  (layerChanges() !== first.changes || isOnKnotAgain(first, event) || isWhereRowWas(first));
+  (layerChanges() !== first.changes || isOnKnotAgain(first, event) || isWhereItWas(first));
 
 const begunBy = (event: Event) => ({
   changes: layerChanges(),
   knot: closest(event, '.knot'),
-  row: closest(event, '.row, .swipe-row'),
+  on: closest(event, '.row, .swipe-row') ?? closest(event, TAPPED),
   path: window.location.pathname,
 });
 
@@ -47,8 +48,8 @@ function stop(event: Event): void {
 }
 
 /**
- * An impatient hand taps twice. If the first tap opened or closed a sheet, or took its row away, something else now lies under the finger,
- * which nobody meant; and what it ticked it would untick. The second tap goes nowhere.
+ * An impatient hand taps twice. If the first tap opened or closed a sheet, took its row away, or went on to the next part of a page, something
+ * else now lies under the finger, which nobody meant; and what it ticked it would untick. The second tap goes nowhere.
  */
 export function swallowSecondTaps(): void {
   let first: Tap | null = null;
@@ -62,8 +63,8 @@ export function swallowSecondTaps(): void {
     if (isSwallowed) stop(event);
     const { timeStamp: at, clientX: x, clientY: y } = event;
     // a third tap is the second’s second: what counts as changed is still what the first one did
-    const { changes, knot, row, path } = isSwallowed ? first! : begunBy(event);
-    first = { at, x, y, changes, knot, row, path };
+    const { changes, knot, on, path } = isSwallowed ? first! : begunBy(event);
+    first = { at, x, y, changes, knot, on, path };
   };
   // a key in between: what comes next is no second tap
   window.addEventListener('keydown', () => void (first = null), { capture: true });

@@ -8,7 +8,7 @@ import { Screen } from '@/features/shell';
 import { useSubmit } from '@/store/live-house.tsx';
 import { usePreferences } from '@/store/preferences.ts';
 import { useOpenHouse, usePlanView } from '@/store/store.ts';
-import { Button, Empty, GroupHead, Heading, LongRows, Txt } from '@/ui';
+import { Button, Empty, FromTop, GroupHead, Heading, LongRows, Txt } from '@/ui';
 import { t } from '@/words';
 import { addWords } from '@/words/add-words.ts';
 import { startOfWeek } from '@/words/dates.ts';
@@ -36,6 +36,7 @@ export function WeeklyReviewScreen() {
   const pile = PILES[at];
   return (
     <Screen title={t('review.title')} sub={at < REVIEW_PARTS ? t('review.at', { nth: at + 1, of: REVIEW_PARTS }) : t('review.seen')}>
+      <FromTop part={at} />
       <Ways at={at} counts={counts} onGo={go} />
       {pile ? (
         <PileOf key={pile} pile={pile} items={piles[pile]} onBack={at > 0 ? () => go(at - 1) : null} onNext={() => go(at + 1)} next={nameOfPart(at + 1)} />
