@@ -58,6 +58,13 @@ module.exports = {
     },
     { name: 'core-without-node', severity: 'error', from: { path: '^core/src', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
     { name: 'server-knows-no-client', severity: 'error', from: { path: '^server/' }, to: { path: '^(client|demo|e2e|bench)/' } },
+    {
+      name: 'deciding-knows-no-sql',
+      comment: 'what decides, commits and says what changed asks `HouseStorage`',
+      severity: 'error',
+      from: { path: '^server/src/(houses|sync)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^server/src/db/|libsql|drizzle-orm' },
+    },
     { name: 'client-knows-no-server', severity: 'error', from: { path: '^client/' }, to: { path: '^(server|demo|e2e|bench)/' } },
     {
       name: 'ui-knows-no-feature',

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v5 } from 'uuid';
 import { openStorage } from '../../server/src/db/open.ts';
-import { insertRow } from '../../server/src/db/sqlite-rows.ts';
+import { insertRow, SqliteHouses } from '../../server/src/db/sqlite-houses.ts';
 import { fillingSearch } from '../../server/src/search/filling.ts';
 import { foundBy } from '../../server/src/search/found-by.ts';
 import { SearchIndex, wordOfHouse } from '../../server/src/search/search-index.ts';
@@ -71,7 +71,7 @@ export function findServer(count = 100_000): void {
     }
   }
   raw.exec('COMMIT');
-  const ledger = new Ledger(raw, { now: () => NOW });
+  const ledger = new Ledger(new SqliteHouses(raw), { now: () => NOW });
   report('find_fill_100k_s', timed(() => atOnce(fillingSearch(raw, new SearchIndex(raw), (id) => ledger.rows(id)))) / 1_000, 's', 1);
   const rows = ledger.rows(house.houseId);
   const bare = raw.prepare(`SELECT rowid FROM "searchText" WHERE "searchText" MATCH ? ORDER BY rank LIMIT ${MOST}`);

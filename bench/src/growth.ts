@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { v7 } from 'uuid';
 import { openStorage, type Storage } from '../../server/src/db/open.ts';
-import { insertRow } from '../../server/src/db/sqlite-rows.ts';
+import { insertRow, SqliteHouses } from '../../server/src/db/sqlite-houses.ts';
 import { Timers } from '../../server/src/jobs/timers.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
 import { ChangeFeed, FIRST_PAGE_ROWS } from '../../server/src/sync/changes.ts';
@@ -105,8 +105,8 @@ class Server {
   private readonly file = join(this.folder, 'kotiva.sqlite');
   private readonly storage: Storage = openStorage(this.file, join(ROOT, 'server/drizzle'));
   private readonly clock = { now: () => NOW };
-  private readonly ledger = new Ledger(this.storage.raw, this.clock);
-  private readonly feed = new ChangeFeed(this.storage.raw);
+  private readonly ledger = new Ledger(new SqliteHouses(this.storage.raw), this.clock);
+  private readonly feed = new ChangeFeed(new SqliteHouses(this.storage.raw));
   private readonly hub = new LiveHub(this.ledger, this.feed);
   private running: Timers | null = null;
 
@@ -117,7 +117,7 @@ class Server {
 
   /** What a server that is started again has to look into. */
   startAnew(): Timers {
-    return new Timers(this.storage.raw, new Ledger(this.storage.raw, this.clock), this.clock);
+    return new Timers(this.storage.raw, new Ledger(new SqliteHouses(this.storage.raw), this.clock), this.clock);
   }
 
   fill(of: Life): LivedIn {

@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openStorage } from '../../server/src/db/open.ts';
-import { insertRow } from '../../server/src/db/sqlite-rows.ts';
+import { insertRow, SqliteHouses } from '../../server/src/db/sqlite-houses.ts';
 import { deedsFor } from '../../server/src/routes/looking-back.ts';
 import { atOnce } from '../../server/src/slices.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
@@ -38,7 +38,7 @@ export function lookBack20k(): void {
     ['helper', 'Leila'],
   ] as const) {
     // prettier-ignore
-    const rows = new Ledger(raw, { now: () => NOW }).rows(house.houseId);
+    const rows = new Ledger(new SqliteHouses(raw), { now: () => NOW }).rows(house.houseId);
     const person = rows.all('person').find((one: Person) => one.name === name)!;
     let found = 0;
     const back = () => void (found = atOnce(deedsFor(YEAR, undefined, person, { rows, raw, now: NOW })).length);

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { v7 } from 'uuid';
 import { realClock } from '../../server/src/clock.ts';
 import { openStorage } from '../../server/src/db/open.ts';
+import { SqliteHouses } from '../../server/src/db/sqlite-houses.ts';
 import { Ledger, type NewCommand } from '../../server/src/sync/apply.ts';
 import { CommandGroups } from '../../server/src/sync/groups.ts';
 import { applyInSlices } from '../../server/src/sync/long.ts';
@@ -18,7 +19,7 @@ const STEPS = 4;
 export async function templateUsed500(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'kotiva-bench-'));
   const storage = openStorage(join(folder, 'kotiva.sqlite'), join(ROOT, 'server/drizzle'));
-  const ledger = new Ledger(storage.raw, realClock);
+  const ledger = new Ledger(new SqliteHouses(storage.raw), realClock);
   const groups = new CommandGroups(ledger);
   const houseId = v7();
   const aino = { id: v7(), name: 'Aino' };

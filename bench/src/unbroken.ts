@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { v5, v7 } from 'uuid';
 import { openStorage } from '../../server/src/db/open.ts';
 import { Timers } from '../../server/src/jobs/timers.ts';
+import { SqliteHouses } from '../../server/src/db/sqlite-houses.ts';
 import { Ledger, type How } from '../../server/src/sync/apply.ts';
 import { ChangeFeed } from '../../server/src/sync/changes.ts';
 import { report } from './report.ts';
@@ -22,7 +23,7 @@ export function unbrokenMs(): void {
   const storage = openStorage(join(folder, 'kotiva.sqlite'), join(ROOT, 'server/drizzle'));
   let now = Date.parse('2026-11-24T10:00:00.000Z');
   const clock = { now: () => new Date(now).toISOString() };
-  const ledger = new Ledger(storage.raw, clock);
+  const ledger = new Ledger(new SqliteHouses(storage.raw), clock);
   const timers = new Timers(storage.raw, ledger, clock);
   const houseId = v7();
   const apply = (by: string, name: string, payload: unknown, id: string, how: How = {}): string => {
@@ -99,7 +100,7 @@ export function unbrokenMs(): void {
   timed('away', LARGE_MS, (nth) => give('Leila', 'away.add', { person: person('Leila'), from: '2026-11-01', to: `2026-12-${10 + nth}` }));
   give('Aino', 'person.setRole', { person: person('Tapio'), role: 'manager' });
   report('unbroken_end_person_ms', longestSlice('Tapio', 'person.end', { person: person('Aino'), parts: [] }), 'ms', LARGE_MS);
-  const feed = new ChangeFeed(storage.raw);
+  const feed = new ChangeFeed(new SqliteHouses(storage.raw));
   const reader = rows('person').find(({ name }) => name === 'Leila')!;
   let [since, more, longest] = [0, true, 0];
   while (more) {

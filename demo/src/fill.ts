@@ -19,6 +19,7 @@ import type { Storage } from '../../server/src/db/open.ts';
 import { KeptFiles } from '../../server/src/files/kept-files.ts';
 import { Timers } from '../../server/src/jobs/timers.ts';
 import { holidaysToLookUp, lookUpHolidays } from '../../server/src/jobs/holidays.ts';
+import { SqliteHouses } from '../../server/src/db/sqlite-houses.ts';
 import { Ledger } from '../../server/src/sync/apply.ts';
 import { keepChores, type Giving } from './chores-kept.ts';
 import { pageOf, photoOf } from './drawings.ts';
@@ -68,7 +69,7 @@ class HouseFiller {
   ) {
     this.clock = now;
     this.today = calendarDateOf(now, ZONE);
-    this.ledger = new Ledger(storage.raw, { now: () => this.clock });
+    this.ledger = new Ledger(new SqliteHouses(storage.raw), { now: () => this.clock });
     attach(this.ledger, { now: () => this.clock });
   }
 

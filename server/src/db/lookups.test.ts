@@ -2,7 +2,8 @@ import { INDEXES, lookupValues, NOUNS, YES, type Noun, type Row } from '@kotiva/
 import fc from 'fast-check';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { conditionOf } from './lookups.ts';
-import { SqliteRows } from './sqlite-rows.ts';
+import { WritableRows } from '../testing/writable-rows.ts';
+import { SqliteHouses } from './sqlite-houses.ts';
 
 const VALUES = ['', YES, 'x', 'y', '2026-11', '2026-11-24', '2026-12'];
 const instant = fc.constantFrom(null, '2026-11-24T10:00:00.000Z', '2026-11-30T23:59:59.999Z', '2026-12-01T00:00:00.000Z');
@@ -46,9 +47,9 @@ test.each(['part', 'item', 'wait'] as const)('what is asked of SQLite of a %s is
   fc.assert(
     fc.property(fc.array(step, { minLength: 1, maxLength: 25 }), (steps) => {
       raw.exec(`DELETE FROM "${noun}"`);
-      const rows = new SqliteRows(raw, house.houseId);
-      const compare = (of: SqliteRows) => {
-        const all = new SqliteRows(raw, house.houseId).all(noun) as Row[];
+      const rows = new WritableRows(new SqliteHouses(raw), house.houseId);
+      const compare = (of: WritableRows) => {
+        const all = new WritableRows(new SqliteHouses(raw), house.houseId).all(noun) as Row[];
         for (const index of INDEXES[noun])
           for (const value of VALUES) {
             const meant = all.filter((row) => lookupValues(noun, index, row).includes(value));
@@ -64,7 +65,7 @@ test.each(['part', 'item', 'wait'] as const)('what is asked of SQLite of a %s is
         if (asked) compare(rows);
       }
       compare(rows);
-      compare(new SqliteRows(raw, house.houseId));
+      compare(new WritableRows(new SqliteHouses(raw), house.houseId));
     }),
     { numRuns: 60 },
   );
@@ -72,7 +73,7 @@ test.each(['part', 'item', 'wait'] as const)('what is asked of SQLite of a %s is
 
 test('every lookup can be asked of SQLite', () => {
   const house = new LedgerHouse('Aino');
-  const rows = new SqliteRows(house.storage.raw, house.houseId);
+  const rows = new WritableRows(new SqliteHouses(house.storage.raw), house.houseId);
   for (const noun of NOUNS) for (const index of INDEXES[noun] as readonly string[]) expect(() => rows.by(noun, index as never, 'none')).not.toThrow();
 });
 

@@ -1,3 +1,4 @@
+import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { Ledger } from '../sync/apply.ts';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import { PLANNERS } from './planners.ts';
@@ -6,7 +7,7 @@ import { Timers } from './timers.ts';
 
 /** A server over the house, as one that was started anew would have it. */
 function started(house: LedgerHouse, build = 'one') {
-  const ledger = new Ledger(house.storage.raw, house.clock);
+  const ledger = new Ledger(new SqliteHouses(house.storage.raw), house.clock);
   return { ledger, timers: new Timers(house.storage.raw, ledger, house.clock, new Setbacks(house.clock), PLANNERS, build) };
 }
 

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v5 } from 'uuid';
 import { openStorage, type Storage } from '../db/open.ts';
+import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { Ledger } from '../sync/apply.ts';
 import { Setbacks } from './setbacks.ts';
 import { Timers } from './timers.ts';
@@ -33,7 +34,7 @@ class Machine {
   boot(): void {
     this.storage = openStorage(join(this.folder, 'kotiva.sqlite'), join(__dirname, '../../drizzle'));
     const clock = { now: () => new Date(this.nowMs).toISOString() };
-    this.ledger = new Ledger(this.storage.raw, clock);
+    this.ledger = new Ledger(new SqliteHouses(this.storage.raw), clock);
     const apply = this.ledger.apply.bind(this.ledger);
     const cutting = Object.create(this.ledger) as Ledger;
     cutting.apply = (...round) => {

@@ -4,7 +4,7 @@ import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
 import { AS_JSON, fromDriver } from '../db/row-json.ts';
-import type { SqliteRows } from '../db/sqlite-rows.ts';
+import type { HouseRows } from '../houses/house-rows.ts';
 import { Problem } from '../problem.ts';
 import { SeenRows } from '../sync/seen-rows.ts';
 import { Visibility } from '../sync/visibility.ts';
@@ -90,7 +90,7 @@ export function activityRoutes(services: Services): Hono<Env> {
 }
 
 /** Whether what happened is about an item that meets a filter, as its reader sees it; each item is judged once. */
-function aboutMeeting(filter: Filter, person: Person, rows: SqliteRows, now: string): (entry: Activity) => boolean {
+function aboutMeeting(filter: Filter, person: Person, rows: HouseRows, now: string): (entry: Activity) => boolean {
   const seen = new SeenRows(rows, person);
   const [house] = seen.all('house');
   const meets = meeting({ ...filter, state: 'both' }, { personId: person.id, now, house: house! }, seen);

@@ -5,7 +5,7 @@ import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
 import type { Raw } from '../db/open.ts';
 import { rowPages } from '../db/row-pages.ts';
-import type { SqliteRows } from '../db/sqlite-rows.ts';
+import type { HouseRows } from '../houses/house-rows.ts';
 import { itemWhere, type ItemWhere } from '../filter/item-where.ts';
 import { Problem } from '../problem.ts';
 import { foundBy } from '../search/found-by.ts';
@@ -63,7 +63,7 @@ interface Asked {
   now: string;
 }
 
-function* rowsFor(query: Query, rows: SqliteRows, person: Person, asked: Asked): Generator<void, { noun: Noun; row: Row }[]> {
+function* rowsFor(query: Query, rows: HouseRows, person: Person, asked: Asked): Generator<void, { noun: Noun; row: Row }[]> {
   const { raw } = asked;
   const itemIds =
     'words' in query
@@ -84,7 +84,7 @@ function* rowsFor(query: Query, rows: SqliteRows, person: Person, asked: Asked):
 }
 
 /** The occurrences of a chore and of those it goes on from. */
-function ofChore(seriesId: string, rows: SqliteRows, raw: Raw): string[] {
+function ofChore(seriesId: string, rows: HouseRows, raw: Raw): string[] {
   const series = rows.find('series', seriesId);
   if (series === undefined) return [];
   return chainOf(series, rows)
@@ -118,7 +118,7 @@ function idsOf(query: Exclude<Query, { words: string } | { filter: string }>, ho
 }
 
 /** Items of theirs in which every word occurs: by the index, or read through while that is still being made. */
-function byWords(words: string, rows: SqliteRows, person: Person, { raw, search }: Asked): Generator<void, string[]> {
+function byWords(words: string, rows: HouseRows, person: Person, { raw, search }: Asked): Generator<void, string[]> {
   if (search.isFilled(person.houseId)) return foundBy(words, rows, person, raw, MOST_FOUND);
   const seen = new SeenRows(rows, person);
   return reading(person.houseId, raw, MOST_FOUND, (items) =>
@@ -127,7 +127,7 @@ function byWords(words: string, rows: SqliteRows, person: Person, { raw, search 
 }
 
 /** Items of theirs that meet a filter, by the same rule as on their device, and by what they may read. */
-function meeting(filter: Filter, rows: SqliteRows, person: Person, { raw, now }: Pick<Asked, 'raw' | 'now'>): Generator<void, string[]> {
+function meeting(filter: Filter, rows: HouseRows, person: Person, { raw, now }: Pick<Asked, 'raw' | 'now'>): Generator<void, string[]> {
   const seen = new SeenRows(rows, person);
   const [house] = seen.all('house');
   const view = { personId: person.id, now, house: house! };

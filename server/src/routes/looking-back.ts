@@ -9,7 +9,7 @@ import * as z from 'zod';
 import type { Env, Services } from '../context.ts';
 import { donePages } from '../db/done-parts.ts';
 import type { Raw } from '../db/open.ts';
-import type { SqliteRows } from '../db/sqlite-rows.ts';
+import type { HouseRows } from '../houses/house-rows.ts';
 import { Problem } from '../problem.ts';
 import { inSlices } from '../slices.ts';
 import { SeenRows } from '../sync/seen-rows.ts';
@@ -46,7 +46,7 @@ export function lookingBackRoutes(services: Services): Hono<Env> {
 }
 
 interface Asked {
-  rows: SqliteRows;
+  rows: HouseRows;
   raw: Raw;
   /** UTC instant. */
   now: string;

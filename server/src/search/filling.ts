@@ -2,7 +2,7 @@ import type { Row } from '@kotiva/core';
 import type { Services } from '../context.ts';
 import type { Raw } from '../db/open.ts';
 import { rowPages } from '../db/row-pages.ts';
-import type { SqliteRows } from '../db/sqlite-rows.ts';
+import type { HouseRows } from '../houses/house-rows.ts';
 import { inSlices } from '../slices.ts';
 import { SEARCHED_NOUNS, type Searched, type SearchIndex } from './search-index.ts';
 
@@ -28,12 +28,12 @@ export function fillSearch({ storage, search, ledger }: Pick<Services, 'storage'
  * has already when it begins again.
  * What a command writes meanwhile is in the index already, and is left as it is.
  */
-export function* fillingSearch(raw: Raw, index: SearchIndex, rowsOf: (houseId: string) => SqliteRows): Generator<void> {
+export function* fillingSearch(raw: Raw, index: SearchIndex, rowsOf: (houseId: string) => HouseRows): Generator<void> {
   const open = raw.prepare('SELECT id FROM house WHERE id NOT IN (SELECT "houseId" FROM "searchHouse") LIMIT 1');
   for (let house = open.get(); house; house = open.get()) yield* fillingHouse((house as { id: string }).id, raw, index, rowsOf);
 }
 
-function* fillingHouse(houseId: string, raw: Raw, index: SearchIndex, rowsOf: (houseId: string) => SqliteRows): Generator<void> {
+function* fillingHouse(houseId: string, raw: Raw, index: SearchIndex, rowsOf: (houseId: string) => HouseRows): Generator<void> {
   const keep = raw.transaction((noun: Searched, rows: readonly Row[]) => {
     const house = rowsOf(houseId);
     for (const row of rows) {

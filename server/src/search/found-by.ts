@@ -1,6 +1,6 @@
 import { findItems, termsOf, withBelow, type Item, type Person, type Term, type Noun, type Rows } from '@kotiva/core';
 import type { Raw } from '../db/open.ts';
-import type { SqliteRows } from '../db/sqlite-rows.ts';
+import type { HouseRows } from '../houses/house-rows.ts';
 import { SeenRows } from '../sync/seen-rows.ts';
 import { wordOfHouse } from './search-index.ts';
 
@@ -19,7 +19,7 @@ const inTitles = '{title}';
  * then those that have them in several. What is found is looked at once more as their device would look at it, with what they may read:
  * what they may not neither matches nor counts.
  */
-export function* foundBy(typed: string, rows: SqliteRows, person: Person, raw: Raw, most: number): Generator<void, string[]> {
+export function* foundBy(typed: string, rows: HouseRows, person: Person, raw: Raw, most: number): Generator<void, string[]> {
   const terms = termsOf(typed);
   if (terms.length === 0) return [];
   const house = wordOfHouse(person.houseId);
@@ -85,7 +85,7 @@ function matchOf(house: string, columns: string, terms: readonly Term[]): string
 }
 
 /** What somebody may read of an item, its steps, what was said and its files. */
-function rowsOfCluster(topId: string, rows: SqliteRows, seen: SeenRows): Pick<Rows, 'all'> {
+function rowsOfCluster(topId: string, rows: HouseRows, seen: SeenRows): Pick<Rows, 'all'> {
   const ids = new Set<string>();
   withBelow(topId, rows, ids);
   const items = [...ids].map((id) => seen.find('item', id)).filter((item): item is Item => item !== undefined && item.purgedAt === null);

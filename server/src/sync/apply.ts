@@ -2,12 +2,11 @@ import { isHere, MemoryRows, type Actor, type Change, type Command, type Note, t
 import { decide, slicesOfCommand } from '@kotiva/core/commands';
 import { createHash } from 'node:crypto';
 import type { Clock } from '../clock.ts';
-import { isNotUnique, isOfStorage } from '../db/faults.ts';
-import { HeldHouses, mostHeldIn, USUAL_CACHE_MB } from '../db/held-houses.ts';
-import type { Raw } from '../db/open.ts';
-import type { SqliteRows } from '../db/sqlite-rows.ts';
+import { HeldHouses, mostHeldIn, USUAL_CACHE_MB } from '../houses/held-houses.ts';
+import type { HouseRows } from '../houses/house-rows.ts';
+import { HouseMoved, RESET, type HouseStorage, type HouseWriter, type LoggedCommand, type Sighted } from '../houses/house-storage.ts';
 import { readsHours } from '../places/opening-hours.ts';
-import { differences, isScopeLarge, isScopeEmpty, visibilityScopeOf, RESET, seenInScope, sightsOf } from './visibility-scope.ts';
+import { differences, isScopeLarge, isScopeEmpty, visibilityScopeOf, seenInScope, sightsOf } from './visibility-scope.ts';
 import { Window } from './window.ts';
 
 /** What becomes of a command: its place in the house's sequence, or the reason it does not apply. */
@@ -32,13 +31,6 @@ export interface Given {
   how?: How;
 }
 
-/** Somebody sees a row since a commit, or doesn't any more; `RESET` in place of noun and id: everything is to be fetched anew. */
-export interface Sighted {
-  personId: string;
-  noun: Noun | typeof RESET;
-  rowId: string;
-}
-
 /** What one commit came to in a house: which rows it wrote, the last time as they are now, and whose sight of which others it changed. */
 export interface Commit {
   houseId: string;
@@ -55,7 +47,10 @@ export interface Commit {
 type Commits = Map<string, Commit>;
 
 /** Writes what has to be kept with a command, in its transaction. */
-export type TransactionHook = (houseId: string, changes: readonly Change[], rows: SqliteRows, by: { account: Actor | null; now: string }) => void;
+export type TransactionHook = (houseId: string, changes: readonly Change[], rows: HouseRows, by: { account: Actor | null; now: string }) => void;
+
+/** So often a group is decided anew where a house had gone on meanwhile. */
+const MOST_TRIES = 5;
 
 /** A house that does not exist. */
 const NOTHING = new MemoryRows('all');
@@ -66,33 +61,19 @@ export class Ledger {
   private readonly seqs = new Map<string, number>();
   private readonly listeners = new Set<(commit: Commit) => void>();
   private readonly besides: TransactionHook[] = [];
-  private readonly statements;
   readonly window: Window;
 
   constructor(
-    private readonly raw: Raw,
+    private readonly storage: HouseStorage,
     private readonly clock: Clock,
     cacheMb = USUAL_CACHE_MB,
   ) {
-    this.houses = new HeldHouses(raw, mostHeldIn(cacheMb));
-    this.window = new Window(raw);
-    this.statements = {
-      begin: raw.prepare('BEGIN IMMEDIATE'),
-      commit: raw.prepare('COMMIT'),
-      rollback: raw.prepare('ROLLBACK'),
-      known: raw.prepare('SELECT "accountId", outcome FROM command WHERE id = ?'),
-      keep: raw.prepare(
-        'INSERT INTO command ("accountId", id, "houseId", name, payload, "actorId", seq, changes, outcome, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-      ),
-      step: raw.prepare('UPDATE sequence SET seq = ? WHERE "houseId" = ?'),
-      first: raw.prepare('INSERT INTO sequence (seq, "houseId") VALUES (?, ?)'),
-      last: raw.prepare('SELECT seq FROM sequence WHERE "houseId" = ?'),
-      sight: raw.prepare('INSERT INTO sight ("houseId", "personId", seq, noun, "rowId") VALUES (?, ?, ?, ?, ?)'),
-    };
+    this.houses = new HeldHouses(storage, mostHeldIn(cacheMb));
+    this.window = new Window(storage);
   }
 
   /** The rows of a house. Of one that does not exist nothing is kept: anybody can ask for any id. */
-  rows(houseId: string): SqliteRows {
+  rows(houseId: string): HouseRows {
     return this.houses.of(houseId, () => this.exists(houseId));
   }
 
@@ -100,7 +81,7 @@ export class Ledger {
   seq(houseId: string): number {
     const known = this.seqs.get(houseId);
     if (known !== undefined) return known;
-    const seq = (this.statements.last.get(houseId) as { seq: number } | undefined)?.seq ?? 0;
+    const seq = this.storage.seqOf(houseId);
     if (seq > 0) this.seqs.set(houseId, seq);
     return seq;
   }
@@ -112,6 +93,11 @@ export class Ledger {
 
   exists(houseId: string): boolean {
     return this.seq(houseId) > 0;
+  }
+
+  /** The machine is at fault, not what was given: nothing of it has happened, and the same may go well later. */
+  isFaultOfStorage(error: unknown): boolean {
+    return this.storage.faultOf(error) === 'storage';
   }
 
   /** Houses and rows held in memory. */
@@ -152,7 +138,7 @@ export class Ledger {
       if (outcome instanceof Error) throw outcome;
       return outcome!;
     } catch (error) {
-      if (!isNotUnique(error)) throw error;
+      if (this.storage.faultOf(error) !== 'taken') throw error;
       // what another house has already, such as the token of an invitation
       return { id: command.id, outcome: 'refused', reason: { code: 'taken', params: {} } };
     }
@@ -161,17 +147,30 @@ export class Ledger {
   /**
    * Decides what came in together in its order, each on what those before it wrote, and commits it at once: one write to the disk for all
    * of it. Gives for each its outcome, or the fault it was decided with. It ends when `enough` says so after one of them: the rest is still
-   * to be given. Throws what a write or the commit fails with: then nothing of it has happened.
+   * to be given. Throws what a write or the commit fails with: then nothing of it has happened. Where a house had gone on since it was read,
+   * by another process, all of it is decided anew.
    */
   applyGroup(given: readonly Given[], enough: () => boolean = () => false): (CommandOutcome | Error)[] {
+    for (let tries = 1; ; tries++) {
+      try {
+        return this.tryGroup(given, enough);
+      } catch (error) {
+        if (!(error instanceof HouseMoved) || tries === MOST_TRIES) throw error;
+      }
+    }
+  }
+
+  private tryGroup(given: readonly Given[], enough: () => boolean): (CommandOutcome | Error)[] {
     const commits: Commits = new Map();
     const outcomes: (CommandOutcome | Error)[] = [];
-    this.inTransaction(new Set(given.map(({ command }) => command.houseId)), () => {
+    const houses = new Set(given.map(({ command }) => command.houseId));
+    this.inTransaction(houses, (writer) => {
+      const stood = [...houses].map((houseId) => [houseId, this.seq(houseId)] as const);
       for (const { command, account, how = {} } of given) {
-        outcomes.push(this.knownOutcome(command.id, account) ?? this.decideAndWrite(command, account, how, commits));
+        outcomes.push(this.knownOutcome(command.id, account) ?? this.decideAndWrite(command, account, how, commits, writer));
         if (enough()) break;
       }
-      for (const commit of commits.values()) this.keepSeq(commit);
+      for (const [houseId, since] of stood) writer.stand(houseId, since, this.seq(houseId));
     });
     for (const commit of commits.values()) this.tell(commit);
     return outcomes;
@@ -188,15 +187,11 @@ export class Ledger {
     }
   }
 
-  private inTransaction(houses: ReadonlySet<string>, task: () => void): void {
-    const { begin, commit, rollback } = this.statements;
+  private inTransaction(houses: ReadonlySet<string>, task: (writer: HouseWriter) => void): void {
     this.houses.trim(houses);
-    begin.run();
     try {
-      task();
-      commit.run();
+      this.storage.commit(task);
     } catch (error) {
-      if (this.raw.inTransaction) rollback.run();
       for (const houseId of houses) {
         this.houses.forget(houseId);
         this.seqs.delete(houseId);
@@ -212,22 +207,20 @@ export class Ledger {
    * claim beforehand what the clock will do.
    */
   private knownOutcome(id: string, account: Actor | null): CommandOutcome | null {
-    const known = (this.statements.known.all(id) as { accountId: string; outcome: string }[]).filter(
-      ({ accountId }) => (accountId === '') === (account === null),
-    );
+    const known = this.storage.outcomesOf(id).filter(({ accountId }) => (accountId === '') === (account === null));
     if (known.length === 0) return null;
     const own = known.find(({ accountId }) => accountId === (account?.id ?? ''));
     return own ? (JSON.parse(own.outcome) as CommandOutcome) : { id, outcome: 'refused', reason: { code: 'malformed', field: 'id', params: { field: 'id' } } };
   }
 
-  private decideAndWrite(command: NewCommand, account: Actor | null, how: How, commits: Commits): CommandOutcome | Error {
+  private decideAndWrite(command: NewCommand, account: Actor | null, how: How, commits: Commits, writer: HouseWriter): CommandOutcome | Error {
     const { now = this.clock.now(), ...slicing } = how;
     const rows = this.rows(command.houseId);
     const decision = this.decided(command, { ...slicing, now, account }, rows);
     if (decision instanceof Error) return decision;
     if (decision.outcome === 'refused') {
       const outcome: CommandOutcome = { id: command.id, outcome: 'refused', reason: decision.reason };
-      if (account !== null && this.isMember(account, command.houseId)) this.keepRefusal(command, account, outcome, now);
+      if (account !== null && this.isMember(account, command.houseId)) this.keepRefusal(command, account, outcome, now, writer);
       return outcome;
     }
     const reach = visibilityScopeOf(decision.changes, rows);
@@ -238,34 +231,30 @@ export class Ledger {
     const from = this.from(command.houseId);
     const beyond = this.window.notHeldByAll(command.houseId, from, decision.changes, rows);
     const seq = this.nextSeq(command.houseId);
-    const { record, rows: written } = rows.write(decision.changes, {
-      commandId: command.id,
-      name: command.name,
-      payload: command.payload,
-      actorId: decision.actorId,
-      seq,
-    });
+    const { actorId } = decision;
+    const by = { commandId: command.id, name: command.name, payload: command.payload, actorId, seq };
+    const { record, rows: written } = rows.write(decision.changes, by, writer);
     const sighted: Sighted[] = before ? [...differences(before, seenInScope(reach, rows, concerned()))] : [];
     if (beyond.length > 0) sighted.push(...sightsOf(beyond, rows, this.readers(rows)));
     // who sees what is not compared row by row: their devices begin anew
     const anew = tooFar ? concerned().map(({ id }) => id) : otherRole(decision.changes);
     for (const personId of anew) sighted.push({ personId, noun: RESET, rowId: RESET });
-    for (const { personId, noun, rowId } of sighted) this.statements.sight.run(command.houseId, personId, seq, noun, rowId);
-    this.window.follow(command.houseId, seq, now, decision.changes, rows);
+    for (const one of sighted) writer.sight(command.houseId, seq, one);
+    this.window.follow(command.houseId, seq, now, decision.changes, rows, writer);
     for (const write of this.besides) write(command.houseId, decision.changes, rows, { account, now });
     const outcome: CommandOutcome = { id: command.id, outcome: 'accepted', seq, notes: decision.notes };
-    this.keep(command, account, decision.actorId, seq, record.changes, outcome, now);
+    writer.log(logged(command, account, outcome, { actorId, seq, changes: record.changes, at: now }));
     addTo(commits, { houseId: command.houseId, since: seq - 1, seq, from, written, sighted });
     return outcome;
   }
 
   /** A fault while deciding is this command's alone: nothing was written yet. */
-  private decided(command: NewCommand, how: Omit<How, 'now'> & { now: string; account: Actor | null }, rows: SqliteRows) {
+  private decided(command: NewCommand, how: Omit<How, 'now'> & { now: string; account: Actor | null }, rows: HouseRows) {
     try {
       const decision = decide(command, this.exists(command.houseId) ? rows : NOTHING, { ...how, readsHours });
       return decision.outcome === 'unknown' ? new Error(`the server did not hold what ${command.name} needs`) : decision;
     } catch (error) {
-      if (isOfStorage(error)) throw error;
+      if (this.isFaultOfStorage(error)) throw error;
       return error instanceof Error ? error : new Error(String(error));
     }
   }
@@ -276,16 +265,18 @@ export class Ledger {
     return seq;
   }
 
-  private keepSeq({ houseId, since, seq }: Commit): void {
-    (since === 0 ? this.statements.first : this.statements.step).run(seq, houseId);
-  }
-
   /** Of a member's command that was refused only what a second answer needs is kept, and not for ever; of anybody else's nothing. */
-  private keepRefusal(command: Pick<Command, 'id' | 'name' | 'houseId'> & { payload: unknown }, account: Actor, outcome: CommandOutcome, now: string): void {
+  private keepRefusal(
+    command: Pick<Command, 'id' | 'name' | 'houseId'> & { payload: unknown },
+    account: Actor,
+    outcome: CommandOutcome,
+    at: string,
+    writer: HouseWriter,
+  ): void {
     const sha256 = createHash('sha256')
       .update(JSON.stringify(command.payload ?? null))
       .digest('hex');
-    this.keep({ ...command, payload: { sha256 } }, account, null, null, [], outcome, now);
+    writer.log(logged({ ...command, payload: { sha256 } }, account, outcome, { actorId: null, seq: null, changes: [], at }));
   }
 
   private isMember(account: Actor, houseId: string): boolean {
@@ -295,33 +286,17 @@ export class Ledger {
     return person !== undefined && isHere(person);
   }
 
-  private readers(rows: SqliteRows) {
+  private readers(rows: HouseRows) {
     return rows.all('person').filter((person) => person.accountId !== null || !isHere(person));
   }
-
-  private keep(
-    command: Pick<Command, 'id' | 'name' | 'houseId'> & { payload: unknown },
-    account: Actor | null,
-    actorId: string | null,
-    seq: number | null,
-    changes: unknown,
-    outcome: CommandOutcome,
-    at: string,
-  ): void {
-    this.statements.keep.run(
-      account?.id ?? '',
-      command.id,
-      command.houseId,
-      command.name,
-      JSON.stringify(command.payload ?? null),
-      actorId,
-      seq,
-      JSON.stringify(changes),
-      JSON.stringify(outcome),
-      at,
-    );
-  }
 }
+
+const logged = (
+  { id, houseId, name, payload }: Pick<NewCommand, 'id' | 'name' | 'houseId' | 'payload'>,
+  account: Actor | null,
+  outcome: CommandOutcome,
+  rest: Pick<LoggedCommand, 'actorId' | 'seq' | 'changes' | 'at'>,
+): LoggedCommand => ({ accountId: account?.id ?? '', id, houseId, name, payload, outcome: JSON.stringify(outcome), ...rest });
 
 /** Whose role changed: they read the same rows in another way. */
 const otherRole = (changes: readonly Change[]): string[] =>

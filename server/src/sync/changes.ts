@@ -1,10 +1,8 @@
-import { CLUSTERED, NOUNS, type Noun, type Person, type Row } from '@kotiva/core';
-import type { Raw } from '../db/open.ts';
-import { namedStatement } from '../db/statements.ts';
-import type { SqliteRows } from '../db/sqlite-rows.ts';
+import { CLUSTERED, type Noun, type Person, type Row } from '@kotiva/core';
+import type { HouseRows } from '../houses/house-rows.ts';
+import { RESET, type ChangedKey, type HouseStorage } from '../houses/house-storage.ts';
 import type { Commit } from './apply.ts';
 import { Beginnings } from './beginning.ts';
-import { RESET } from './visibility-scope.ts';
 import { Visibility } from './visibility.ts';
 
 /** One page of what changed for a person: rows to put, rows to evict, and the cursor it brings them to. */
@@ -37,39 +35,21 @@ export interface Asked {
 export const FIRST_PAGE_ROWS = 1_000;
 export const FIRST_PAGES = 4;
 
-const KEYS_SQL = `${NOUNS.map(
-  (noun) => `SELECT '${noun}' AS noun, id, seq, 0 AS sighted FROM "${noun}" WHERE "houseId" = :house AND seq > :since AND seq <= :until`,
-).join(
-  ' UNION ALL ',
-)} UNION ALL SELECT noun, "rowId" AS id, seq, 1 AS sighted FROM sight WHERE "houseId" = :house AND "personId" = :person AND seq > :since AND seq <= :until AND noun <> '${RESET}' ORDER BY seq LIMIT :limit`;
-
-interface Key {
-  noun: Noun;
-  id: string;
-  seq: number;
-  sighted: number;
-}
-
 /** What a person's devices are missing: rows changed since, and rows that came into or went out of their sight since. */
 export class ChangeFeed {
-  private readonly keys;
-  private readonly resets;
-
   private readonly beginnings;
 
-  constructor(raw: Raw) {
-    this.beginnings = new Beginnings(raw);
-    this.keys = namedStatement<Key>(raw, KEYS_SQL);
-    this.resets = raw.prepare('SELECT seq FROM sight WHERE "houseId" = ? AND "personId" = ? AND seq > ? AND noun = ? LIMIT 1');
+  constructor(private readonly storage: HouseStorage) {
+    this.beginnings = new Beginnings(storage);
   }
 
   /**
    * Changes after `since` up to `until`, at most about `limit` rows but never part of a commit. Where the person was told to begin anew
    * after `since`, or the device was away for longer than the window is, from the beginning.
    */
-  page(rows: SqliteRows, person: Person, asked: Asked): ChangePage {
+  page(rows: HouseRows, person: Person, asked: Asked): ChangePage {
     const { since, from, begins = false } = asked;
-    const reset = since > 0 && !begins && (since < from || this.resets.get(person.houseId, person.id, since, RESET) !== undefined);
+    const reset = since > 0 && !begins && (since < from || this.storage.isReset(person.houseId, person.id, since));
     const { keys, seq, more } =
       begins || reset || since === 0 ? this.keysOfBeginning(person, reset ? { ...asked, since: 0 } : asked) : this.keysBetween(person, asked);
     const found = rowsOf(keys, rows);
@@ -77,13 +57,13 @@ export class ChangeFeed {
   }
 
   /** What a commit is to a person whose device has everything before it: what `page` gives for it, without asking the database. */
-  ofCommit(rows: SqliteRows, person: Person, { since, seq, from, written, sighted }: Commit): ChangePage {
+  ofCommit(rows: HouseRows, person: Person, { since, seq, from, written, sighted }: Commit): ChangePage {
     const own = sighted.filter(({ personId }) => personId === person.id);
     // everything begins anew, and is fetched
     if (own.some(({ noun }) => noun === RESET)) return { seq: since, more: true, from, reset: true, put: [], evict: [] };
-    const keys = [
-      ...written.map(({ noun, row }) => ({ noun, id: row.id, seq, sighted: 0 })),
-      ...own.map(({ noun, rowId }) => ({ noun: noun as Noun, id: rowId, seq, sighted: 1 })),
+    const keys: ChangedKey[] = [
+      ...written.map(({ noun, row }) => ({ noun, id: row.id, seq, sighted: 0 as const })),
+      ...own.map(({ noun, rowId }) => ({ noun: noun as Noun, id: rowId, seq, sighted: 1 as const })),
     ];
     // of a row written twice the last
     const now = new Map(written.map(({ noun, row }) => [`${noun}:${row.id}`, row]));
@@ -104,7 +84,7 @@ export class ChangeFeed {
   }
 
   private keysBetween(person: Person, { since, until, limit = PAGE_ROWS }: Asked): Keys {
-    const read = (to: number, most: number) => this.keys({ house: person.houseId, person: person.id, since, until: to, limit: most });
+    const read = (to: number, most: number) => this.storage.changedKeys({ houseId: person.houseId, personId: person.id, since, until: to, limit: most });
     const found = read(until, limit + 1);
     if (found.length <= limit) return { keys: found, seq: until, more: false };
     return cutAtCommit(found, limit, (cut) => read(cut, Number.MAX_SAFE_INTEGER));
@@ -123,13 +103,13 @@ export function joined(first: ChangePage, second: ChangePage): ChangePage {
 }
 
 interface Keys {
-  keys: Key[];
+  keys: ChangedKey[];
   seq: number;
   more: boolean;
 }
 
 /** Ends a page at a commit: the one before the row that did not fit, or the first commit whole. */
-function cutAtCommit(found: Key[], limit: number, upTo: (seq: number) => Key[]): Keys {
+function cutAtCommit(found: ChangedKey[], limit: number, upTo: (seq: number) => ChangedKey[]): Keys {
   const cut = found[limit]!.seq;
   const whole = found.filter(({ seq }) => seq < cut);
   return whole.length > 0 ? { keys: whole, seq: cut - 1, more: true } : { keys: upTo(cut), seq: cut, more: true };
@@ -147,7 +127,7 @@ function firstAfter(keys: readonly { seq: number }[], seq: number): number {
 }
 
 /** The rows of a page, and what says who sees them, asked for a noun at a time. */
-function rowsOf(keys: readonly Key[], rows: SqliteRows): Map<string, Row> {
+function rowsOf(keys: readonly ChangedKey[], rows: HouseRows): Map<string, Row> {
   const byNoun = new Map<Noun, string[]>();
   for (const { noun, id } of unique(keys).values()) {
     const ids = byNoun.get(noun);
@@ -171,7 +151,12 @@ function rowsOf(keys: readonly Key[], rows: SqliteRows): Map<string, Row> {
 }
 
 /** Of some rows those this person sees, as they may read them; what came out of their sight goes. */
-function shown(keys: readonly Key[], rows: SqliteRows, person: Person, rowOf: (noun: Noun, id: string) => Row | undefined): Pick<ChangePage, 'put' | 'evict'> {
+function shown(
+  keys: readonly ChangedKey[],
+  rows: HouseRows,
+  person: Person,
+  rowOf: (noun: Noun, id: string) => Row | undefined,
+): Pick<ChangePage, 'put' | 'evict'> {
   const sight = new Visibility(rows, person);
   const put: ChangePage['put'] = [];
   const evict: ChangePage['evict'] = [];
@@ -183,12 +168,12 @@ function shown(keys: readonly Key[], rows: SqliteRows, person: Person, rowOf: (n
   return { put, evict };
 }
 
-function unique(keys: readonly Key[]): Map<string, Key> {
-  const map = new Map<string, Key>();
+function unique(keys: readonly ChangedKey[]): Map<string, ChangedKey> {
+  const map = new Map<string, ChangedKey>();
   for (const key of keys) {
     const name = `${key.noun}:${key.id}`;
     const known = map.get(name);
-    map.set(name, known ? { ...key, sighted: known.sighted | key.sighted } : key);
+    map.set(name, known ? { ...key, sighted: known.sighted === 1 ? 1 : key.sighted } : key);
   }
   return map;
 }

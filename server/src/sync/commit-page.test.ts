@@ -2,12 +2,13 @@ import type { Person } from '@kotiva/core';
 import { isDeepStrictEqual } from 'node:util';
 import { LedgerHouse } from '../testing/ledger-house.ts';
 import type { Commit } from './apply.ts';
+import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { ChangeFeed, type ChangePage } from './changes.ts';
 
 /** Every commit is asked about twice, for everybody: of what it says itself, and of the database. */
 function watched(...people: string[]) {
   const house = new LedgerHouse(...people);
-  const feed = new ChangeFeed(house.storage.raw);
+  const feed = new ChangeFeed(new SqliteHouses(house.storage.raw));
   const seen = { pages: 0, resets: 0, evicted: 0, differing: [] as unknown[] };
   house.ledger.onCommit((commit) => {
     const rows = house.ledger.rows(house.houseId);
@@ -69,7 +70,7 @@ test('what a commit says of itself is what the database says of it, for everybod
 
 test('what is the same for two people is one page, written once; what is private to one is not', () => {
   const { house } = watched('Aino', 'Leila', 'Noor');
-  const feed = new ChangeFeed(house.storage.raw);
+  const feed = new ChangeFeed(new SqliteHouses(house.storage.raw));
   let last: Commit | null = null;
   house.ledger.onCommit((commit) => (last = commit));
   const item = house.item('Aino', 'Oars', { persons: [house.person('Leila'), house.person('Noor')], policy: 'each' });

@@ -1,9 +1,10 @@
 import { LedgerHouse } from '../testing/ledger-house.ts';
+import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { ChangeFeed, joined, type ChangePage } from './changes.ts';
 
 test('pages joined to one answer say of each row what was so last, also where it changed between two of them', () => {
   const house = new LedgerHouse('Aino', 'Leila');
-  const feed = new ChangeFeed(house.storage.raw);
+  const feed = new ChangeFeed(new SqliteHouses(house.storage.raw));
   const aino = house.ledger.rows(house.houseId).find('person', house.person('Aino'));
   if (aino === undefined) throw new Error(aino);
   const page = (since: number, limit?: number) =>

@@ -7,6 +7,7 @@ import { openStorage } from '../db/open.ts';
 import { bundled } from '../testing/bundled.ts';
 import { ACTORS, GROUP, HOUSE, NOW } from '../testing/group-commands.ts';
 import { Ledger, type CommandOutcome } from './apply.ts';
+import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { CommandGroups } from './groups.ts';
 
 /** Power that goes while a group of commands is written: each is there whole or not at all, and what was answered is there. */
@@ -58,7 +59,7 @@ async function found(data: string): Promise<Found> {
     const faults = [...whole, ...raw.prepare('PRAGMA foreign_key_check').all()];
     const all = (raw.prepare('SELECT id FROM command').all() as { id: string }[]).map(({ id }) => id);
     const kept = GROUP.map(({ id }) => id).filter((id) => all.includes(id));
-    const ledger = new Ledger(raw, { now: () => NOW });
+    const ledger = new Ledger(new SqliteHouses(raw), { now: () => NOW });
     const groups = new CommandGroups(ledger, Number.POSITIVE_INFINITY);
     const outcomes = await Promise.all(GROUP.map(({ by, ...command }) => groups.submit(command, ACTORS[by])));
     const rows = NOUNS.map((noun) => [noun, ledger.rows(HOUSE).all(noun)]);

@@ -1,4 +1,3 @@
-import { isOfStorage } from '../db/faults.ts';
 import { breathe } from '../slices.ts';
 import type { Actor, CommandOutcome, Given, Ledger, NewCommand } from './apply.ts';
 
@@ -42,7 +41,7 @@ export class CommandGroups {
         this.settle(group);
       } catch (fault) {
         this.line.splice(0, group.length);
-        if (isOfStorage(fault)) for (const { reject } of group) reject(fault);
+        if (this.ledger.isFaultOfStorage(fault)) for (const { reject } of group) reject(fault);
         else await this.oneByOne(group);
       }
     }

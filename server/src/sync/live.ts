@@ -1,5 +1,5 @@
 import { isHere, type Person } from '@kotiva/core';
-import type { SqliteRows } from '../db/sqlite-rows.ts';
+import type { HouseRows } from '../houses/house-rows.ts';
 import type { Commit, Ledger } from './apply.ts';
 import type { ChangeFeed, ChangePage } from './changes.ts';
 
@@ -111,7 +111,7 @@ export class LiveHub {
   }
 
   /** A stream is always where its house is, so that the commit is all it lacks; were it not, what it lacks is looked up. */
-  private pageFor(listener: Listener, commit: Commit, rows: SqliteRows, person: Person): ChangePage {
+  private pageFor(listener: Listener, commit: Commit, rows: HouseRows, person: Person): ChangePage {
     if (listener.cursor === commit.since) return this.feed.ofCommit(rows, person, commit);
     return this.feed.page(rows, person, { since: listener.cursor, until: commit.seq, from: commit.from, now: this.ledger.now() });
   }

@@ -1,4 +1,5 @@
 import { above, NOUNS, withBelow, type Change, type Item, type Noun, type Part, type Person, type Reader, type Row } from '@kotiva/core';
+import { RESET, type Sighted } from '../houses/house-storage.ts';
 import { Visibility } from './visibility.ts';
 
 /**
@@ -142,8 +143,6 @@ const itemOf = (noun: 'part' | 'guest', id: string, reader: Reader): string => {
 export const isScopeEmpty = ({ lists, items, series, singles, fields, tags, everything }: VisibilityScope): boolean =>
   !everything && [lists, items, series, singles, fields, tags].every(({ size }) => size === 0);
 
-/** In the place of a noun and an id: everything is to be fetched anew. */
-export const RESET = '*';
 /** Rows looked at for everybody concerned; beyond, their devices are told to begin anew. */
 const MOST_COMPARED = 1_500;
 
@@ -160,11 +159,7 @@ export function isScopeLarge(reach: VisibilityScope, reader: Reader, people: num
 const MOST_SIGHTED = 20_000;
 
 /** All of the clusters some items belong to, for whoever sees them: their devices may hold nothing of it. */
-export function sightsOf(
-  itemIds: readonly string[],
-  reader: Reader,
-  people: readonly Person[],
-): { personId: string; noun: Noun | typeof RESET; rowId: string }[] {
+export function sightsOf(itemIds: readonly string[], reader: Reader, people: readonly Person[]): Sighted[] {
   const rows = [...rowsOfClusters(itemIds, reader)];
   if (rows.length * people.length > MOST_SIGHTED) return people.map(({ id }) => ({ personId: id, noun: RESET, rowId: RESET }));
   return people.flatMap((person) => {

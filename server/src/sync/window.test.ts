@@ -2,8 +2,8 @@ import { isLiving, type Item, type Noun, type Person } from '@kotiva/core';
 import { LivedIn } from '@kotiva/core/testing/lived-in';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { insertRow } from '../db/sqlite-rows.ts';
 import { LedgerHouse } from '../testing/ledger-house.ts';
+import { insertRow, SqliteHouses } from '../db/sqlite-houses.ts';
 import { ChangeFeed, type ChangePage } from './changes.ts';
 
 const DAY_MINUTES = 24 * 60;
@@ -12,7 +12,7 @@ const rests = (house: LedgerHouse, days: number) => house.later(days * DAY_MINUT
 /** A house of two in which something happened long ago. */
 function aged() {
   const house = new LedgerHouse('Aino', 'Leila');
-  const feed = new ChangeFeed(house.storage.raw);
+  const feed = new ChangeFeed(new SqliteHouses(house.storage.raw));
   const leila = house.person('Leila');
   const done = house.item('Aino', 'Tar the boat', { persons: [leila] });
   house.give('Leila', 'comment.say', { item: done, text: 'Two tins' });

@@ -1,6 +1,7 @@
 import { appendFileSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openStorage, type Raw } from '../db/open.ts';
+import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { Ledger } from '../sync/apply.ts';
 import { CommandGroups } from '../sync/groups.ts';
 import { ACTORS, FURNISHED, GROUP, NOW } from './group-commands.ts';
@@ -31,7 +32,7 @@ raw.prepare = ((sql: string) => {
   };
   return statement;
 }) as Raw['prepare'];
-const ledger = new Ledger(raw, { now: () => NOW });
+const ledger = new Ledger(new SqliteHouses(raw), { now: () => NOW });
 
 if (count === 'furnish')
   for (const { by, ...command } of FURNISHED) {

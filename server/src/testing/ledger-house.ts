@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { v5 } from 'uuid';
 import { Accounts } from '../auth/accounts.ts';
 import { openStorage, type Storage } from '../db/open.ts';
+import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { Ledger } from '../sync/apply.ts';
 
 const NAMES = '6ba7b811-9dad-11d1-80b4-00c04fd430c8';
@@ -13,7 +14,7 @@ export class LedgerHouse {
   readonly storage: Storage = openStorage(':memory:', join(__dirname, '../../drizzle'));
   nowMs = Date.parse('2026-11-24T10:00:00.000Z');
   readonly clock = { now: () => new Date(this.nowMs).toISOString() };
-  readonly ledger = new Ledger(this.storage.raw, this.clock);
+  readonly ledger = new Ledger(new SqliteHouses(this.storage.raw), this.clock);
   readonly accounts = new Accounts(this.storage.db);
   private commands = 0;
 

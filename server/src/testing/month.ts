@@ -6,6 +6,7 @@ import { openStorage } from '../db/open.ts';
 import { Timers } from '../jobs/timers.ts';
 import { SENT, type Sent } from '../notify/messenger.ts';
 import { Outbox } from '../notify/outbox.ts';
+import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { Ledger } from '../sync/apply.ts';
 
 /**
@@ -34,7 +35,7 @@ const sentFile = join(folder, 'sent');
 let now = existsSync(clockFile) ? readFileSync(clockFile, 'utf8') : new Date(START).toISOString();
 const clock = { now: () => now };
 const storage = openStorage(join(folder, 'kotiva.sqlite'), migrations);
-const ledger = new Ledger(storage.raw, clock);
+const ledger = new Ledger(new SqliteHouses(storage.raw), clock);
 const apply = ledger.apply.bind(ledger);
 ledger.apply = (...command) => {
   pass('before-commit');

@@ -2,26 +2,37 @@ import type { Change } from '@kotiva/core';
 import fc from 'fast-check';
 import { join } from 'node:path';
 import { HeldHouses } from './held-houses.ts';
-import { openStorage, type Storage } from './open.ts';
-import { SqliteRows } from './sqlite-rows.ts';
+import { openStorage, type Storage } from '../db/open.ts';
+import { SqliteHouses } from '../db/sqlite-houses.ts';
+import { HouseRows } from './house-rows.ts';
+import type { HouseStorage } from './house-storage.ts';
 
 let storage: Storage;
+let houseStorage: HouseStorage;
 beforeEach(() => {
   storage = openStorage(':memory:', join(__dirname, '../../drizzle'));
+  houseStorage = new SqliteHouses(storage.raw);
 });
 afterEach(() => storage.close());
+
+const write = (rows: HouseRows, changes: readonly Change[], seq: number) =>
+  houseStorage.commit((writer) => rows.write(changes, { commandId: 'c', name: 'x', actorId: null, payload: null, seq }, writer));
 
 const HOUSES = ['one', 'two', 'three'];
 
 /** Each house with so many tags. */
 function houses(tags: number): HeldHouses {
-  const held = new HeldHouses(storage.raw, { own: 2_500, others: 1_500 });
+  const held = new HeldHouses(houseStorage, { own: 2_500, others: 1_500 });
   for (const houseId of HOUSES) {
     const changes = Array.from({ length: tags }, (_, nth) => {
       const id = `${houseId} ${nth}`;
       return { noun: 'tag', id, made: true, fields: { id, houseId, name: id, parentId: null, makerId: 'm', colour: 'moss' } } as unknown as Change;
     });
-    held.of(houseId, () => true).apply(changes, { commandId: 'c', name: 'x', actorId: null, payload: null, seq: 1 });
+    write(
+      held.of(houseId, () => true),
+      changes,
+      1,
+    );
   }
   return held;
 }
@@ -76,15 +87,15 @@ describe('what is remembered', () => {
     fc.assert(
       fc.property(fc.array(step, { maxLength: 60 }), (steps) => {
         storage.raw.exec('DELETE FROM section');
-        const held = new HeldHouses(storage.raw, { own: 12, others: 5 });
+        const held = new HeldHouses(houseStorage, { own: 12, others: 5 });
         const pieces: Generator<void>[] = [];
         let seq = 0;
         for (const one of steps) {
-          const [rows, fresh] = [held.of('one', () => true), new SqliteRows(storage.raw, 'one')];
+          const [rows, fresh] = [held.of('one', () => true), new HouseRows(houseStorage, 'one')];
           if (one.kind === 'write') {
             const id = `section ${one.nth}`;
             const made = rows.find('section', id) === undefined;
-            rows.apply([{ noun: 'section', id, made, fields: made ? row(id, one.list) : { listId: one.list } } as never], { commandId: 'c', name: 'x', actorId: null, payload: null, seq: ++seq }); // prettier-ignore
+            write(rows, [{ noun: 'section', id, made, fields: made ? row(id, one.list) : { listId: one.list } } as never], ++seq);
           } else if (one.kind === 'get') expect(rows.find('section', `section ${one.nth}`)).toEqual(fresh.find('section', `section ${one.nth}`));
           else if (one.kind === 'many') {
             const ids = one.nths.map((nth) => `section ${nth}`);

@@ -1,5 +1,5 @@
-import type { Raw } from './open.ts';
-import { SqliteRows } from './sqlite-rows.ts';
+import { HouseRows } from './house-rows.ts';
+import type { HouseStorage } from './house-storage.ts';
 
 /** How many rows are held in memory: of the house that is in use, and of all others together. */
 export interface MostHeld {
@@ -20,10 +20,10 @@ export function mostHeldIn(megabytes: number): MostHeld {
 /** The rows of each house, remembered as far as there is room: those of the house asked for longest ago are forgotten first. */
 export class HeldHouses {
   /** The one asked for longest ago comes first. */
-  private readonly houses = new Map<string, SqliteRows>();
+  private readonly houses = new Map<string, HouseRows>();
 
   constructor(
-    private readonly raw: Raw,
+    private readonly storage: HouseStorage,
     private readonly most = mostHeldIn(USUAL_CACHE_MB),
   ) {}
 
@@ -38,9 +38,9 @@ export class HeldHouses {
   }
 
   /** The rows of a house; `keep`: it exists, so that what is read of it is worth remembering. */
-  of(houseId: string, keep: () => boolean): SqliteRows {
+  of(houseId: string, keep: () => boolean): HouseRows {
     const known = this.houses.get(houseId);
-    const house = known ?? new SqliteRows(this.raw, houseId);
+    const house = known ?? new HouseRows(this.storage, houseId);
     if (!known && !keep()) return house;
     this.houses.delete(houseId);
     this.houses.set(houseId, house);
