@@ -52,9 +52,59 @@ export class Situation {
   ) {}
   readonly me = 'Actor';
   private target: string | null = null;
+  /** What was made for cases before and nobody has changed since, by what it is; and what of it this case has already. */
+  private readonly untouched = new Map<string, string[]>();
+  private readonly taken = new Map<string, number>();
+  private madeHere = 0;
+  private depth = 0;
+
+  /**
+   * Sets up a case and says how its command went. What was refused has changed nothing: the next case is given the same list or item,
+   * unless more was done with it.
+   */
+  async trying<T>(makeAndTry: () => Promise<{ was: T; isAccepted: boolean }>): Promise<T> {
+    const before = this.house.given;
+    this.taken.clear();
+    this.madeHere = 0;
+    const { was, isAccepted } = await makeAndTry();
+    if (isAccepted || this.house.given - before > this.madeHere) this.untouched.clear();
+    return was;
+  }
 
   /** A list of the owner's, shared with the actor (and, but for a private one, with somebody else). */
-  async list(): Promise<string> {
+  list(): Promise<string> {
+    return this.known('list', () => this.makeList());
+  }
+
+  /** An item in such a list, in the situation's relation. */
+  item(): Promise<string> {
+    return this.known('item', () => this.makeItem());
+  }
+
+  /** The same, handed to the other person as well. */
+  itemOfOther(done = false): Promise<string> {
+    return this.known(done ? 'done by another' : 'another’s', () => this.makeItemOfOther(done));
+  }
+
+  private async known(what: string, make: () => Promise<string>): Promise<string> {
+    // what is made on the way to something else is part of that
+    if (this.depth > 0) return make();
+    const nth = this.taken.get(what) ?? 0;
+    this.taken.set(what, nth + 1);
+    const made = this.untouched.get(what) ?? [];
+    this.untouched.set(what, made);
+    return (made[nth] ??= await this.counted(make));
+  }
+
+  private async counted(make: () => Promise<string>): Promise<string> {
+    const before = this.house.given;
+    this.depth += 1;
+    const made = await make().finally(() => (this.depth -= 1));
+    this.madeHere += this.house.given - before;
+    return made;
+  }
+
+  private async makeList(): Promise<string> {
     const owner = this.sharing === 'owner' ? this.me : 'Owner';
     const shares = this.sharing === 'private' ? [] : [{ person: this.house.person('Other'), access: 'edit' as const }];
     const list = this.house.made('list', await this.house.must(owner, 'list.make', { name: 'List', colour: 'moss', icon: 'leaf', shares })).id;
@@ -62,8 +112,7 @@ export class Situation {
     return list;
   }
 
-  /** An item in such a list, in the situation's relation. */
-  async item(): Promise<string> {
+  private async makeItem(): Promise<string> {
     const { house, relation } = this;
     const list = await this.list();
     const mine = relation === 'maker' || relation === 'giver';
@@ -77,8 +126,7 @@ export class Situation {
     return item;
   }
 
-  /** The same, handed to the other person as well. */
-  async itemOfOther(done = false): Promise<string> {
+  private async makeItemOfOther(done: boolean): Promise<string> {
     const item = await this.item();
     const { house } = this;
     const giver = this.relation === 'giver' ? null : this.sharing === 'owner' ? this.me : 'Owner';

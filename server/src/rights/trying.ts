@@ -1,6 +1,6 @@
-import { Household } from '../testing/household.ts';
 import { RealServer } from '../testing/real-server.ts';
 import { CASES } from './cases.ts';
+import { SetUpHouse } from './set-up.ts';
 import { RELATIONS, Situation, SHARINGS, type ROLES } from './situation.ts';
 
 /**
@@ -15,7 +15,7 @@ export function tryEverythingAs(role: (typeof ROLES)[number]): void {
   test.each(SHARINGS.flatMap((sharing) => RELATIONS.map((relation) => [sharing, relation] as const)))(
     'list %s, item %s',
     async (sharing, relation) => {
-      const house = new Household(sharing === 'check' && relation === 'none' ? real : quick);
+      const house = new SetUpHouse(sharing === 'check' && relation === 'none' ? real : quick);
       await house.found('Owner');
       for (const [name, as] of [
         ['Actor', role],
@@ -27,9 +27,11 @@ export function tryEverythingAs(role: (typeof ROLES)[number]): void {
       const wrong: string[] = [];
       for (const [name, cases] of Object.entries(CASES)) {
         for (const [what, make] of Object.entries(cases)) {
-          const { payload, allowed } = await make(situation);
-          const outcome = await house.send('Actor', { name, payload });
-          const was = outcome.outcome === 'accepted' ? 'accepted' : outcome.reason.code;
+          const [was, allowed] = await situation.trying(async () => {
+            const { payload, allowed } = await make(situation);
+            const outcome = await house.send('Actor', { name, payload });
+            return { was: [outcome.outcome === 'accepted' ? 'accepted' : outcome.reason.code, allowed], isAccepted: outcome.outcome === 'accepted' };
+          });
           if (allowed !== (was === 'accepted')) wrong.push(`${name} ${what}: ${was}, should be ${allowed ? 'accepted' : 'refused'}`);
         }
       }

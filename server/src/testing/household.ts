@@ -6,9 +6,11 @@ import type { RealServer } from './real-server.ts';
 /** A house on a real server, every command of it over HTTP as one of its people. For tests. */
 export class Household {
   readonly houseId = v7();
+  /** So many commands were given as what others are tried on. */
+  given = 0;
   private readonly people = new Map<string, { accountId: string; cookie: string }>();
 
-  constructor(private readonly server: RealServer) {}
+  constructor(protected readonly server: RealServer) {}
 
   /** A house of Aino's with these people in it. */
   static async of(server: RealServer, members: Record<string, Exclude<Role, 'outside'>>): Promise<Household> {
@@ -37,6 +39,7 @@ export class Household {
 
   async must<N extends CommandName>(by: string, name: N, payload: Payload<N>): Promise<string> {
     const id = v7();
+    this.given += 1;
     const outcome = await this.send(by, { id, name, payload });
     if (outcome.outcome === 'refused') throw new Error(`${name} by ${by}: ${outcome.reason.code} ${JSON.stringify(payload).slice(0, 300)}`);
     return id;

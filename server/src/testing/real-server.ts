@@ -30,6 +30,10 @@ export class RealServer {
   }
   private overSockets = true;
 
+  get isInThisProcess(): boolean {
+    return !this.overSockets;
+  }
+
   get raw(): Storage['raw'] {
     return this.storage.raw;
   }
