@@ -1,10 +1,10 @@
 import { KeptAgenda, type ChangedRow, type PlanView, type Reader, type Rows, type Touched } from '@kotiva/core';
 
-/** A list of things worked out of the rows, kept for all who ask for it. */
+/** Something worked out of the rows, kept for all who ask for it. */
 export abstract class Kept implements Touched {
   /** It is to be made anew for who asks next. */
   isOver = false;
-  /** The changes by which it became another list, or will. */
+  /** The changes by which it became another one, or will. */
   private otherBy: readonly ChangedRow[] | null = null;
 
   constructor(
@@ -12,7 +12,8 @@ export abstract class Kept implements Touched {
     readonly at: string,
   ) {}
 
-  abstract readonly value: readonly object[];
+  /** The same object for as long as it says the same. */
+  abstract readonly value: object;
 
   take(changes: readonly ChangedRow[]): void {
     const before = this.value;
@@ -28,7 +29,7 @@ export abstract class Kept implements Touched {
   protected abstract follow(changes: readonly ChangedRow[]): boolean;
 }
 
-/** Makes a list that is kept, from what it was before. */
+/** Makes what is kept, from what it was before. */
 export type Making<K extends Kept> = (rows: () => Reader, before: Kept | undefined) => K;
 
 /** One person's agenda, which takes what changed and nothing else. */

@@ -35,7 +35,7 @@ export const useRowsAsTheyAre = (): TrackedRows => useReading(useShown().asTheyA
 /** `stay` does something without anything moving on the page; `letGo` lets it move. */
 export const useStaying = (): Pick<ShownRows, 'stay' | 'letGo'> => useShown();
 
-/** A list worked out of the rows that several parts of the screen ask for; the key names what, `at` as of which minute or day. */
+/** Something worked out of the rows that several parts of the screen ask for; the key names what, `at` as of which minute or day. */
 export function useKeeping(): <K extends Kept>(key: string, at: string, make: Making<K>) => K['value'] {
   const face = useFace();
   const rows = useReading(face);

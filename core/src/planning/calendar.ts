@@ -5,7 +5,7 @@ import type { Part } from '../model/part.ts';
 import type { Slot } from '../model/slot.ts';
 import type { ChoreHouse } from '../recurrence/chores.ts';
 import { choresAhead, type Ahead } from '../recurrence/whose-turn.ts';
-import type { Reader } from '../reader/reader.ts';
+import type { Rows } from '../reader/finding.ts';
 import { dayPartOf, type DayPart } from './agenda.ts';
 import { itemsBetween } from './in-play.ts';
 import { minutesFor, whose } from './day-sheet.ts';
@@ -38,8 +38,6 @@ export interface CalendarView {
   house: Pick<House, 'dayParts'> & ChoreHouse;
 }
 
-type Rows = Pick<Reader, 'find' | 'by' | 'all'>;
-
 /** The entries of each day of a span, by hour, what has none after it; what is done is at the end. Days without any are left out. */
 export function calendarOf(view: CalendarView, rows: Rows): Map<string, CalendarEntry[]> {
   const days = new Map<string, CalendarEntry[]>();
@@ -50,18 +48,22 @@ export function calendarOf(view: CalendarView, rows: Rows): Map<string, Calendar
     else days.set(entry.date, [entry]);
   };
   const today = new Today({ personId: view.meId, now: view.now, house: view.house });
-  const stoodFor = new Set(bookedFrom(today.date, rows).flatMap(({ slot, items }) => (slot.personId === view.meId ? items.map(({ id }) => id) : [])));
-  for (const item of itemsBetween(view.from, view.to, rows)) for (const entry of entriesOf(item, view, today, stoodFor, rows)) add(entry);
-  for (const slot of rows.by('slot', 'personId', view.meId)) for (const entry of booked(slot, view, rows)) add(entry);
+  const stoodFor = bookedBy(view.meId, today.date, rows);
+  for (const item of itemsBetween(view.from, view.to, rows)) for (const entry of itemEntries(item, view, today, stoodFor, rows)) add(entry);
+  for (const slot of rows.by('slot', 'personId', view.meId)) for (const entry of slotEntries(slot, view, rows)) add(entry);
   if (view.to >= today.date) for (const ahead of choresAhead(view.to, rows, view.house)) if (isWithin(ahead.occurrence.at, view)) add(entryOf(ahead));
-  for (const entries of days.values()) entries.sort(compare);
+  for (const entries of days.values()) entries.sort(compareEntries);
   return days;
 }
 
-const isWithin = (moment: string | null, { from, to }: CalendarView): moment is string =>
+/** What somebody booked time for from a day on. */
+export const bookedBy = (personId: string, date: string, rows: Rows): Set<string> =>
+  new Set(bookedFrom(date, rows).flatMap(({ slot, items }) => (slot.personId === personId ? items.map(({ id }) => id) : [])));
+
+export const isWithin = (moment: string | null, { from, to }: Pick<CalendarView, 'from' | 'to'>): moment is string =>
   moment !== null && moment.slice(0, 10) >= from && moment.slice(0, 10) <= to;
 
-function* entriesOf(item: Item, view: CalendarView, today: Today, booked: ReadonlySet<string>, rows: Rows): Generator<CalendarEntry> {
+export function* itemEntries(item: Item, view: CalendarView, today: Today, booked: ReadonlySet<string>, rows: Rows): Generator<CalendarEntry> {
   const parts = rows.by('part', 'itemId', item.id);
   const plans = parts.filter(({ plan, takenBackAt, passedTo }) => takenBackAt === null && passedTo === null && isWithin(plan, view));
   if (!isWithin(item.due, view) && plans.length === 0) return;
@@ -83,7 +85,7 @@ function* entriesOf(item: Item, view: CalendarView, today: Today, booked: Readon
   }
 }
 
-function* booked(slot: Slot, view: CalendarView, rows: Rows): Generator<CalendarEntry> {
+export function* slotEntries(slot: Slot, view: CalendarView, rows: Rows): Generator<CalendarEntry> {
   if (slot.removedAt !== null || !isWithin(slot.start, view)) return;
   const items = slot.itemIds.flatMap((id) => {
     const item = rows.find('item', id);
@@ -100,7 +102,7 @@ function isHidden(item: Item, parts: readonly Part[], rows: Rows): boolean {
 
 const at = (moment: string): { date: string; time: string | null } => ({ date: moment.slice(0, 10), time: moment.length > 10 ? moment.slice(11, 16) : null });
 
-const entryOf = (ahead: Ahead): CalendarEntry => ({
+export const entryOf = (ahead: Ahead): CalendarEntry => ({
   kind: 'ahead',
   ...at(ahead.occurrence.at),
   personIds: ahead.assigned.personIds,
@@ -118,13 +120,22 @@ export function partOfEntry(entry: CalendarEntry, dayParts: DayParts): DayPart {
   return (entry.kind === 'ahead' ? entry.ahead.series.dayPart : entry.kind === 'slot' ? null : entry.item.dayPart) ?? 'any';
 }
 
-function compare(a: CalendarEntry, b: CalendarEntry): number {
+/** The order of a day. */
+export function compareEntries(a: CalendarEntry, b: CalendarEntry): number {
   const done = Number(isEntryDone(a)) - Number(isEntryDone(b));
   if (done !== 0) return done;
   const [one, other] = [a.time ?? '99', b.time ?? '99'];
   if (one !== other) return one < other ? -1 : 1;
   const [title, otherTitle] = [titleOfEntry(a), titleOfEntry(b)];
-  return title < otherTitle ? -1 : title > otherTitle ? 1 : 0;
+  if (title !== otherTitle) return title < otherTitle ? -1 : 1;
+  const [id, otherId] = [idOfEntry(a), idOfEntry(b)];
+  return id < otherId ? -1 : id > otherId ? 1 : 0;
+}
+
+/** Of all entries of a day each has another. */
+function idOfEntry(entry: CalendarEntry): string {
+  if (entry.kind === 'ahead') return `${entry.ahead.series.id} ${entry.ahead.occurrence.recurrenceId}`;
+  return entry.kind === 'slot' ? entry.slot.id : `${entry.item.id} ${entry.kind} ${entry.personIds.join()}`;
 }
 
 /** Minutes of a day's open entries. What one means to do on another day counts there, and booked time in the place of what it is for. */

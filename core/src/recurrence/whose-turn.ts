@@ -8,7 +8,7 @@ import { daysOf } from '../time/clock.ts';
 import { lastMadeOf, occurrencesAfter, type ChoreHouse } from './chores.ts';
 import { comingOf } from './coming.ts';
 import type { Exception } from './exceptions.ts';
-import { CarriedMinutes, fairTurn } from './fair.ts';
+import { CarriedMinutes, fairTurn, type Carried } from './fair.ts';
 import type { Occurrence } from './occurrences.ts';
 import { Presence } from './presence.ts';
 import { among, firstOf, queueAfter } from './turns.ts';
@@ -54,13 +54,18 @@ export function assign(
 /** Minutes of fair chores, done or open, by who has them and the day. */
 export function carriedSoFar(rows: Rows): CarriedMinutes {
   const carried = new CarriedMinutes();
-  for (const series of rows.all('series')) {
-    if (series.turn !== 'fair') continue;
-    for (const item of rows.by('item', 'seriesId', series.id)) {
-      if (item.removedAt !== null || item.due === null) continue;
-      for (const { personId } of countingParts(rows.by('part', 'itemId', item.id)))
-        if (personId !== null) carried.add({ personId, day: daysOf(item.due), minutes: item.effort ?? GUESSED_MINUTES });
-    }
+  for (const series of rows.all('series')) for (const one of carriedOf(series, rows)) carried.add(one);
+  return carried;
+}
+
+/** What a chore counts for in giving out fair turns: what there is of it, done or open. */
+export function carriedOf(series: Series, rows: Rows): Carried[] {
+  if (series.turn !== 'fair') return [];
+  const carried: Carried[] = [];
+  for (const item of rows.by('item', 'seriesId', series.id)) {
+    if (item.removedAt !== null || item.due === null) continue;
+    for (const { personId } of countingParts(rows.by('part', 'itemId', item.id)))
+      if (personId !== null) carried.push({ personId, day: daysOf(item.due), minutes: item.effort ?? GUESSED_MINUTES });
   }
   return carried;
 }
@@ -78,8 +83,14 @@ export interface Ahead {
  */
 export function choresAhead(until: string, rows: Rows, house: ChoreHouse, of: Series[] = rows.all('series')): Ahead[] {
   const found = of.flatMap((series) => comingOf(series, until, rows, house).map((occurrence) => ({ series, occurrence })));
-  found.sort((a, b) => (a.occurrence.at < b.occurrence.at ? -1 : a.occurrence.at > b.occurrence.at ? 1 : a.series.id < b.series.id ? -1 : 1));
+  found.sort(inTime);
   return withTurns(found, rows, house);
+}
+
+/** The order in which turns are given out. */
+export function inTime(a: Pick<Ahead, 'series' | 'occurrence'>, b: Pick<Ahead, 'series' | 'occurrence'>): number {
+  if (a.occurrence.at !== b.occurrence.at) return a.occurrence.at < b.occurrence.at ? -1 : 1;
+  return a.series.id < b.series.id ? -1 : a.series.id > b.series.id ? 1 : 0;
 }
 
 /** The next ones of a chore, so many at most, with whose turn each would be as far as its own queue says. */

@@ -2,6 +2,7 @@ import * as fc from 'fast-check';
 import type { ListKind } from '../model/list.ts';
 import type { Row } from '../model/nouns.ts';
 import type { ChangedRow } from '../reader/tracked.ts';
+import { choresAhead } from '../recurrence/whose-turn.ts';
 import { addDays } from '../time/clock.ts';
 import { idOf, World } from './world.ts';
 
@@ -10,6 +11,9 @@ export const PEOPLE = ['Aino', 'Petri', 'Oona'] as const;
 const TODAY = '2026-11-24';
 const TAGS = ['wood', 'shore'] as const;
 const LIST_KINDS: readonly ListKind[] = ['working', 'undated', 'reference'];
+
+const RULES = ['FREQ=DAILY', 'FREQ=WEEKLY;BYDAY=TU,FR', 'FREQ=DAILY;INTERVAL=3'] as const;
+const TURNS = ['fixed', 'turns', 'fair'] as const;
 
 const WAYS = [
   'add',
@@ -38,6 +42,15 @@ const WAYS = [
   'let go of a tag',
   'say',
   'weigh',
+  'repeat',
+  'repeat otherwise',
+  'leave one out',
+  'move one',
+  'give one',
+  'go away',
+  'book',
+  'free',
+  'have time',
 ] as const;
 
 /** Something that happens, whether it may or not. */
@@ -69,6 +82,16 @@ export class EventfulHouse {
     return this.w.rows.all('tag')[nth]!.id;
   }
 
+  /** One of what is to come of the chores, whichever. */
+  private coming(nth: number): { series: string; recurrenceId: string } {
+    const coming = choresAhead(addDays(TODAY, 14), this.w.rows, this.w.rows.all('house')[0]!);
+    const one = coming[nth % Math.max(1, coming.length)];
+    return { series: one?.series.id ?? idOf('none'), recurrenceId: one?.occurrence.recurrenceId ?? TODAY };
+  }
+
+  /** Some of those who live there. */
+  private readonly persons = (nth: number): string[] => PEOPLE.slice(nth).map((name) => this.w.person(name));
+
   act({ way, nth, other, who }: { way: Way; nth: number; other: number; who: number }): void {
     const { w } = this;
     const by = PEOPLE[who]!;
@@ -79,6 +102,10 @@ export class EventfulHouse {
     const day = addDays(TODAY, (other % 5) - 2);
     const title = `Made ${this.made++}`;
     const wait = w.rows.all('wait')[nth % Math.max(1, w.rows.all('wait').length)]?.id ?? idOf('none');
+    const chores = w.rows.all('series');
+    const series = chores[nth % Math.max(1, chores.length)]?.id ?? idOf('none');
+    const next = () => this.coming(nth * 8 + other);
+    const slot = w.rows.all('slot')[nth % Math.max(1, w.rows.all('slot').length)]?.id ?? idOf('none');
     const ways: Record<Way, () => unknown> = {
       add: () => w.try(by, 'item.add', { title, list: nth % 2 ? list : undefined, due: nth % 3 ? day : undefined }),
       'add for somebody': () => w.try(by, 'item.add', { title, list, persons: [person] }),
@@ -106,6 +133,17 @@ export class EventfulHouse {
       'let go of a tag': () => w.try('Aino', 'tag.remove', { tag: this.tag(other % 2) }),
       say: () => w.try(by, 'comment.say', { item, text: 'How far is it?' }),
       weigh: () => w.try(by, 'item.change', { item, importance: (other % 4) as 0 }),
+      repeat: () =>
+        w.try(by, 'chore.make', { title, list, dtstart: day, rrule: RULES[nth % 3]!, turn: TURNS[other % 3]!, persons: this.persons(who), effort: 10 + nth }),
+      'repeat otherwise': () =>
+        w.try(by, 'chore.change', { series, ...[{ title }, { turn: TURNS[other % 3]! }, { persons: this.persons(who) }, { effort: 5 + other }][nth % 4] }),
+      'leave one out': () => w.try(by, 'chore.skip', next()),
+      'move one': () => w.try(by, 'chore.move', { ...next(), at: day }),
+      'give one': () => w.try(by, 'chore.giveTurn', { ...next(), person }),
+      'go away': () => w.try(by, 'away.add', { person: w.person(by), from: day, to: addDays(day, nth) }),
+      book: () => w.try(by, 'slot.book', { items: [item], start: `${day}T1${other % 10}:00`, minutes: 30 }),
+      free: () => w.try(by, 'slot.free', { slot }),
+      'have time': () => w.try(by, 'capacity.set', { person: w.person(by), minutes: [nth, 60, 60, 60, 60, 0, other] }),
     };
     ways[way]();
   }

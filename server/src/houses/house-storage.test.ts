@@ -88,7 +88,7 @@ test('whatever is done in a house, memory holds what SQLite holds, and answers w
       expect(second).toEqual(first);
       close();
     }),
-    { numRuns: 40 },
+    { numRuns: 15 },
   );
 });
 

@@ -59,7 +59,7 @@ export function CalendarScreen() {
   const [hour, setHour] = useState<string | null>(null);
   const { move, question } = useMove();
   const dates = datesOf(view, chosen);
-  const { days: everything, reached } = useDays(dates[0]!, dates.at(-1)!);
+  const { days: everything, reached } = useDays('calendar', dates[0]!, dates.at(-1)!);
   const filterHere = useFilterHere();
   const days = filterHere.isOn ? daysMeeting(everything, filterHere.meetsOnDay) : everything;
   const items = itemsOn(everything);

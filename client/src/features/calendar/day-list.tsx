@@ -41,7 +41,7 @@ export function DaysList({
   onlyFilled = false,
 }: {
   dates: readonly string[];
-  days: Map<string, CalendarEntry[]>;
+  days: ReadonlyMap<string, CalendarEntry[]>;
   marksOf: (date: string) => DayMarks;
   today: string;
   onMove: Move;

@@ -23,7 +23,7 @@ export function ItemsInCalendar({ itemIds }: { itemIds: readonly string[] }) {
   const { move, question } = useMove();
   const month = chosen.slice(0, 7);
   const [from, to] = [`${month}-01`, `${month}-31`];
-  const { days: all } = useDays(from, to);
+  const { days: all } = useDays('items', from, to);
   const days = useMemo(() => onlyOf(all, new Set(itemIds)), [all, itemIds]);
   const marks = useCallback((date: string) => marksOf(date, null, rows, house), [rows, house]);
   const turn = (by: number) => {
@@ -46,7 +46,7 @@ export function ItemsInCalendar({ itemIds }: { itemIds: readonly string[] }) {
   );
 }
 
-function onlyOf(days: Map<string, CalendarEntry[]>, ids: ReadonlySet<string>): Map<string, CalendarEntry[]> {
+function onlyOf(days: ReadonlyMap<string, CalendarEntry[]>, ids: ReadonlySet<string>): Map<string, CalendarEntry[]> {
   const isOne = (entry: CalendarEntry) =>
     entry.kind === 'slot' ? entry.items.some(({ id }) => ids.has(id)) : entry.kind !== 'ahead' && ids.has(entry.item.id);
   return new Map([...days].flatMap(([date, entries]) => (entries.some(isOne) ? [[date, entries.filter(isOne)] as const] : [])));

@@ -12,7 +12,7 @@ import { isChore, keyOf, toneOf } from './entry.ts';
 interface MonthGridProps {
   /** `2026-12`. */
   month: string;
-  days: Map<string, CalendarEntry[]>;
+  days: ReadonlyMap<string, CalendarEntry[]>;
   marksOf: (date: string) => DayMarks;
   chosen: string;
   today: string;

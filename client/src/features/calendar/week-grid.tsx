@@ -11,7 +11,7 @@ import { keyOf, toneOf } from './entry.ts';
 
 interface WeekGridProps {
   dates: readonly string[];
-  days: Map<string, CalendarEntry[]>;
+  days: ReadonlyMap<string, CalendarEntry[]>;
   marksOf: (date: string) => DayMarks;
   chosen: string;
   today: string;
