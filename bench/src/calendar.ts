@@ -1,4 +1,5 @@
-import { calendarOf, KeptCalendar, MemoryRows, NOUNS, type CalendarView, type Row } from '@kotiva/core';
+import { calendarOf, MemoryRows, NOUNS, type CalendarView, type Row } from '@kotiva/core';
+import { KeptCalendar } from '@kotiva/core/planning/kept-calendar';
 import { World } from '../../core/src/testing/world.ts';
 import { percentile, report } from './report.ts';
 import { mixed } from './recurrence.ts';

@@ -99,7 +99,6 @@ export * from './planning/purge.ts';
 export * from './planning/whereabouts.ts';
 export * from './planning/agenda.ts';
 export * from './planning/kept-agenda.ts';
-export * from './planning/kept-calendar.ts';
 export * from './planning/fits-now.ts';
 export * from './views/progress.ts';
 export * from './planning/arrange.ts';

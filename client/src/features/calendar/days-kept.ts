@@ -1,4 +1,5 @@
-import { KeptCalendar, type CalendarView, type ChangedRow, type Reader } from '@kotiva/core';
+import type { CalendarView, ChangedRow, Reader } from '@kotiva/core';
+import { KeptCalendar } from '@kotiva/core/planning/kept-calendar';
 import { asNow, Kept } from '@/store/kept.ts';
 
 /** The days of a span, which take what changed and nothing else. */
