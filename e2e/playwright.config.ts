@@ -45,6 +45,7 @@ export default defineConfig({
         '--disable-gpu',
         '--disable-quic',
         '--no-first-run',
+        '--js-flags=--no-opt,--no-maglev',
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',

@@ -74,7 +74,7 @@ export async function crowd(counts: readonly number[] = [1, 100]): Promise<void>
   let first: number | null = null;
   for (const count of counts) {
     const server = new Server();
-    const houses = Array.from({ length: count }, (_, nth) => server.fill({ name: `house ${nth}`, done: 100, open: 50, years: 1, chores: 5 }));
+    const houses = server.fillAll(Array.from({ length: count }, (_, nth) => SMALL(nth)));
     const before = heapMb();
     const look = performance.now();
     server.timers.run();
@@ -93,6 +93,46 @@ export async function crowd(counts: readonly number[] = [1, 100]): Promise<void>
   }
 }
 
+/** One of many. */
+const SMALL = (nth: number): Life => ({ name: `house ${nth}`, done: 100, open: 50, years: 1, chores: 5 });
+
+/** Of each house: commands a day, and how many times the mean there are in the busiest hour. */
+const [A_DAY, BUSY] = [200, 10];
+/** So much of one core is meant to be used in that hour. */
+const USED = 0.7;
+const GIVEN = 2_000;
+
+/**
+ * How many houses one process carries: each with two devices that listen, commands here and there among all of them, and after every
+ * tenth what is due is looked for. `held`: the rows of all of them are in memory; `read anew`: of next to none.
+ */
+export async function carried(count = 1_000): Promise<void> {
+  for (const [how, cacheMb] of [
+    ['held', 4_000],
+    ['read_anew', 1],
+  ] as const) {
+    const server = new Server(cacheMb);
+    const houses = server.fillAll(Array.from({ length: count }, (_, nth) => SMALL(nth)));
+    server.timers.run();
+    const empty = heapMb();
+    const people = houses.map((house) => server.listening(house, 'Leila'));
+    // each once, so that what can be held is
+    for (const { add } of people) add();
+    report(`carried_heap_kb_a_house_${how}`, ((heapMb() - empty) * 1_000) / count, 'kB', 1);
+    const [from, cpu] = [performance.now(), process.cpuUsage()];
+    for (let nth = 0; nth < GIVEN; nth++) {
+      people[(nth * 379) % count]!.add();
+      if (nth % 10 === 0) server.timers.run();
+      await new Promise((resume) => setImmediate(resume));
+    }
+    const wall = (performance.now() - from) / GIVEN;
+    const { user, system } = process.cpuUsage(cpu);
+    report(`carried_command_ms_${how}`, wall, 'ms', (user + system) / 1_000 / GIVEN);
+    report(`carried_houses_${how}`, USED / ((wall / 1_000) * ((A_DAY / 24 / 3_600) * BUSY)), 'houses', count);
+    server.stop();
+  }
+}
+
 /** What somebody has still to do with, as the migration to it finds it. */
 const FILL_LIVING = readFileSync(join(ROOT, 'server/drizzle/0021_window.sql'), 'utf8')
   .split('--> statement-breakpoint')
@@ -105,10 +145,15 @@ class Server {
   private readonly file = join(this.folder, 'kotiva.sqlite');
   private readonly storage: Storage = openStorage(this.file, join(ROOT, 'server/drizzle'));
   private readonly clock = { now: () => NOW };
-  private readonly ledger = new Ledger(new SqliteHouses(this.storage.raw), this.clock);
+  private readonly ledger;
   private readonly feed = new ChangeFeed(new SqliteHouses(this.storage.raw));
-  private readonly hub = new LiveHub(this.ledger, this.feed);
+  private readonly hub;
   private running: Timers | null = null;
+
+  constructor(cacheMb?: number) {
+    this.ledger = new Ledger(new SqliteHouses(this.storage.raw), this.clock, cacheMb);
+    this.hub = new LiveHub(this.ledger, this.feed);
+  }
 
   /** Begun once the houses are there, as when a server starts. */
   get timers(): Timers {
@@ -121,9 +166,20 @@ class Server {
   }
 
   fill(of: Life): LivedIn {
-    const house = new LivedIn(of);
+    return this.fillAll([of])[0]!;
+  }
+
+  fillAll(lives: readonly Life[]): LivedIn[] {
     const { raw } = this.storage;
     raw.exec('BEGIN');
+    const houses = lives.map((of) => this.written(new LivedIn(of)));
+    raw.exec(FILL_LIVING);
+    raw.exec('COMMIT');
+    return houses;
+  }
+
+  private written(house: LivedIn): LivedIn {
+    const { raw } = this.storage;
     const days = new Map<string, number>();
     for (const [noun, row] of house.rows()) {
       insertRow(raw, noun, row);
@@ -132,10 +188,24 @@ class Server {
       if (day !== '' && day < NOW.slice(0, 10) && !days.has(day)) days.set(day, row.seq);
     }
     for (const [day, seq] of days) raw.prepare('INSERT INTO house_day ("houseId", day, seq) VALUES (?, ?, ?)').run(house.houseId, day, seq);
-    raw.exec(FILL_LIVING);
     raw.prepare('INSERT INTO sequence (seq, "houseId") VALUES (?, ?)').run(house.lastSeq, house.houseId);
-    raw.exec('COMMIT');
     return house;
+  }
+
+  /** A person with two devices that listen, who adds things. */
+  listening(house: LivedIn, name: string): { add: () => void } {
+    const account = house.account(name);
+    const { houseId } = house;
+    for (const nth of [1, 2])
+      this.hub.open({ accountId: account.id, deviceId: `${nth}`, houseId, since: this.ledger.seq(houseId) }, { send: () => true, close: () => undefined });
+    const add = (): void => {
+      const outcome = this.ledger.apply(
+        { id: v7(), houseId, name: 'item.add', payload: { title: 'One more' }, at: NOW, seen: this.ledger.seq(houseId) },
+        account,
+      );
+      if (outcome.outcome === 'refused') throw new Error(JSON.stringify(outcome.reason));
+    };
+    return { add };
   }
 
   /** A person at work, on two devices: what they add and check off is acknowledged once it is durable and was sent to both. */

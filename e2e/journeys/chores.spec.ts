@@ -112,7 +112,7 @@ test('by the clock the next comes when its day begins, on devices that are open'
   await expect(row(aino)).toHaveCount(1);
 });
 
-test('the page of a chore: how well it was kept, who did which step, another rule, and no more of it', async ({ demo, devices }) => {
+test('the page of a chore: how well it was kept, who did which step, another rule, and no more of it', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
   await aino.getByRole('link', { name: t('nav.calendar') }).click();

@@ -5,30 +5,34 @@ import { starting, t } from './words.ts';
 /** A picture that is nothing but black. */
 const BLACK = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNgAAAAAgABSK+kcQAAAABJRU5ErkJggg==', 'base64');
 
-test('one’s own accent and weave are there on another device; a picture stays on its own, and goes with signing out', async ({ demo, devices }) => {
-  const [phone, wide] = [await devices.open(PHONE), await devices.open(WIDE)];
-  for (const page of [phone, wide]) await enterDemo(page, demo, 'Aino');
-  const other = await devices.open(WIDE);
-  await enterDemo(other, demo, 'Petri');
-  await phone.goto(`${demo.base}/settings/device`);
-  await phone.getByRole('radio', { name: t('colour.plum') }).click();
-  await phone.getByRole('radio', { name: t('pattern.twill') }).click();
-  await expect(wide.locator('html[data-accent=plum][data-backdrop=weave]')).toHaveCount(1);
-  const choosing = phone.waitForEvent('filechooser');
-  await phone.getByRole('button', { name: t('looks.choose') }).click();
-  await (await choosing).setFiles({ name: 'dark.png', mimeType: 'image/png', buffer: BLACK });
-  await expect(phone.locator('html[data-backdrop=picture]')).toHaveCount(1);
-  await phone.reload();
-  await expect(phone.locator('html[data-backdrop=picture]')).toHaveCount(1);
-  const again = phone.waitForEvent('filechooser');
-  await phone.getByRole('button', { name: t('looks.chooseOther') }).click();
-  await (await again).setFiles({ name: 'not-a-picture.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
-  await expect(phone.getByRole('alert').filter({ hasText: t('looks.unreadable') })).toBeVisible();
-  await expect(wide.locator('html[data-backdrop=weave]')).toHaveCount(1);
-  await expect(other.locator('html[data-accent]')).toHaveCount(0);
-});
+test(
+  'one’s own accent and weave are there on another device; a picture stays on its own, and goes with signing out',
+  { tag: '@deep' },
+  async ({ demo, devices }) => {
+    const [phone, wide] = [await devices.open(PHONE), await devices.open(WIDE)];
+    for (const page of [phone, wide]) await enterDemo(page, demo, 'Aino');
+    const other = await devices.open(WIDE);
+    await enterDemo(other, demo, 'Petri');
+    await phone.goto(`${demo.base}/settings/device`);
+    await phone.getByRole('radio', { name: t('colour.plum') }).click();
+    await phone.getByRole('radio', { name: t('pattern.twill') }).click();
+    await expect(wide.locator('html[data-accent=plum][data-backdrop=weave]')).toHaveCount(1);
+    const choosing = phone.waitForEvent('filechooser');
+    await phone.getByRole('button', { name: t('looks.choose') }).click();
+    await (await choosing).setFiles({ name: 'dark.png', mimeType: 'image/png', buffer: BLACK });
+    await expect(phone.locator('html[data-backdrop=picture]')).toHaveCount(1);
+    await phone.reload();
+    await expect(phone.locator('html[data-backdrop=picture]')).toHaveCount(1);
+    const again = phone.waitForEvent('filechooser');
+    await phone.getByRole('button', { name: t('looks.chooseOther') }).click();
+    await (await again).setFiles({ name: 'not-a-picture.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+    await expect(phone.getByRole('alert').filter({ hasText: t('looks.unreadable') })).toBeVisible();
+    await expect(wide.locator('html[data-backdrop=weave]')).toHaveCount(1);
+    await expect(other.locator('html[data-accent]')).toHaveCount(0);
+  },
+);
 
-test('minutes of focused work count down on every device of one’s own, and are told when they are over', async ({ demo, devices }) => {
+test('minutes of focused work count down on every device of one’s own, and are told when they are over', { tag: '@deep' }, async ({ demo, devices }) => {
   const [phone, wide] = [await devices.open(PHONE), await devices.open(WIDE)];
   for (const page of [phone, wide]) await enterDemo(page, demo, 'Aino');
   const focus = (page: typeof phone) => page.getByRole('region', { name: t('stretch.title') });

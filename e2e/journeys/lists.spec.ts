@@ -16,7 +16,7 @@ async function arranged(page: Page, ...choices: string[]): Promise<void> {
 
 const titlesIn = (scope: Page | Locator) => scope.locator('[data-row]').evaluateAll((rows) => rows.map((row) => row.firstElementChild!.textContent));
 
-test('a list put together by person and sorted by deadline stays so, for that person, on every device', async ({ demo, devices }) => {
+test('a list put together by person and sorted by deadline stays so, for that person, on every device', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   const petri = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');

@@ -4,7 +4,7 @@ import { t } from './words.ts';
 
 const total = async (page: Page): Promise<number> => Number(/\d+/.exec(await page.getByText(/^\d+ things? done$/).innerText())![0]); // prettier-ignore
 
-test('a week is looked back over: what is done elsewhere counts at once, others’ punctuality is the managers’', async ({ demo, devices }) => {
+test('a week is looked back over: what is done elsewhere counts at once, others’ punctuality is the managers’', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
   await aino.getByRole('link', { name: t('nav.more') }).click();

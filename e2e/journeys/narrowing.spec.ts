@@ -3,7 +3,7 @@ import { enterDemo, PHONE, test, WIDE } from './house.ts';
 import { countOn, fold, narrow, offered, sheetOf, show } from './views.ts';
 import { t } from './words.ts';
 
-test('narrowed by tags, a deadline and its opposite, kept for the house, and used on another device', async ({ demo, devices }) => {
+test('narrowed by tags, a deadline and its opposite, kept for the house, and used on another device', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
   await aino.goto(`${demo.base}/whole`);

@@ -42,73 +42,77 @@ async function sayAt(page: Page, base: string, place: string): Promise<void> {
 }
 const status = (page: Page, words: string | RegExp) => page.getByRole('status').filter({ hasText: words });
 
-test('a place by address, by standing there, by a tap and in degrees; what is wrong is said beside it and nothing typed is lost', async ({ demo, devices }) => {
-  const aino = await devices.open(PHONE, { at: spot(62.2916, 27.1223, 14) });
-  await enterDemo(aino, demo, 'Aino');
-  await openPlaces(aino, demo.base);
-  const sheet = aino.getByRole('dialog');
-  const begin = async (name: string) => {
-    await aino.getByRole('button', { name: t('place.new') }).click();
-    await sheet.getByLabel(t('place.name')).fill(name);
-  };
-  const save = () => sheet.getByRole('button', { name: t('common.save') }).click();
+test(
+  'a place by address, by standing there, by a tap and in degrees; what is wrong is said beside it and nothing typed is lost',
+  { tag: '@deep' },
+  async ({ demo, devices }) => {
+    const aino = await devices.open(PHONE, { at: spot(62.2916, 27.1223, 14) });
+    await enterDemo(aino, demo, 'Aino');
+    await openPlaces(aino, demo.base);
+    const sheet = aino.getByRole('dialog');
+    const begin = async (name: string) => {
+      await aino.getByRole('button', { name: t('place.new') }).click();
+      await sheet.getByLabel(t('place.name')).fill(name);
+    };
+    const save = () => sheet.getByRole('button', { name: t('common.save') }).click();
 
-  await begin('Old mill');
-  await sheet.getByLabel(t('place.address')).fill('Rivre road');
-  await sheet.getByRole('button', { name: t('place.find') }).click();
-  await expect(sheet.getByRole('alert').filter({ hasText: 'Nothing found. What you typed is kept' })).toBeVisible();
-  await expect(sheet.getByLabel(t('place.address'))).toHaveValue('Rivre road');
-  await sheet.getByLabel(t('place.address')).fill('river road 2');
-  await sheet.getByRole('button', { name: t('place.find') }).click();
-  await sheet.getByRole('button', { name: 'Old mill, River road 2' }).click();
-  for (const wrong of ['0', 'wide']) {
-    await sheet.getByLabel(t('place.radius')).fill(wrong);
+    await begin('Old mill');
+    await sheet.getByLabel(t('place.address')).fill('Rivre road');
+    await sheet.getByRole('button', { name: t('place.find') }).click();
+    await expect(sheet.getByRole('alert').filter({ hasText: 'Nothing found. What you typed is kept' })).toBeVisible();
+    await expect(sheet.getByLabel(t('place.address'))).toHaveValue('Rivre road');
+    await sheet.getByLabel(t('place.address')).fill('river road 2');
+    await sheet.getByRole('button', { name: t('place.find') }).click();
+    await sheet.getByRole('button', { name: 'Old mill, River road 2' }).click();
+    for (const wrong of ['0', 'wide']) {
+      await sheet.getByLabel(t('place.radius')).fill(wrong);
+      await save();
+      await expect(sheet.getByText('Enter whole metres, from 50 to 5000: devices can’t tell less.')).toBeVisible();
+    }
+    await sheet.getByLabel(t('place.radius')).fill('70');
+    await sheet.getByRole('button', { name: t('hours.write') }).click();
+    await sheet.getByLabel(t('hours.written')).fill('Mo-Fr around nine');
     await save();
-    await expect(sheet.getByText('Enter whole metres, from 50 to 5000: devices can’t tell less.')).toBeVisible();
-  }
-  await sheet.getByLabel(t('place.radius')).fill('70');
-  await sheet.getByRole('button', { name: t('hours.write') }).click();
-  await sheet.getByLabel(t('hours.written')).fill('Mo-Fr around nine');
-  await save();
-  await expect(sheet.getByText(/We can’t read these opening hours: Mo-Fr around nine/)).toBeVisible();
-  await sheet.getByLabel(t('hours.written')).fill('Mo-Su 00:00-24:00');
-  await save();
-  await expect(aino.getByRole('button', { name: /^Old mill always open · River road 2 · within 70 m/ })).toBeVisible();
+    await expect(sheet.getByText(/We can’t read these opening hours: Mo-Fr around nine/)).toBeVisible();
+    await sheet.getByLabel(t('hours.written')).fill('Mo-Su 00:00-24:00');
+    await save();
+    await expect(aino.getByRole('button', { name: /^Old mill always open · River road 2 · within 70 m/ })).toBeVisible();
 
-  await begin('Ferry');
-  await sheet.getByRole('button', { name: t('place.iAmHere') }).click();
-  await expect(sheet.getByText('From this device, accurate to 14 m.')).toBeVisible();
-  await expect(sheet.getByText(/It’s at 62\.29160, 27\.12230/)).toBeVisible();
-  await sheet.getByRole('button', { name: t('hours.add') }).click();
-  await sheet.getByLabel('To 1', { exact: true }).fill('18:00');
-  await save();
-  await aino.getByRole('button', { name: /^Ferry / }).click();
-  await expect(aino.getByText('Mon–Fri 09:00–18:00')).toBeVisible();
-  await aino.goBack();
+    await begin('Ferry');
+    await sheet.getByRole('button', { name: t('place.iAmHere') }).click();
+    await expect(sheet.getByText('From this device, accurate to 14 m.')).toBeVisible();
+    await expect(sheet.getByText(/It’s at 62\.29160, 27\.12230/)).toBeVisible();
+    await sheet.getByRole('button', { name: t('hours.add') }).click();
+    await sheet.getByLabel('To 1', { exact: true }).fill('18:00');
+    await save();
+    await aino.getByRole('button', { name: /^Ferry / }).click();
+    await expect(aino.getByText('Mon–Fri 09:00–18:00')).toBeVisible();
+    await aino.goBack();
 
-  await begin('Swimming rock');
-  await sheet.getByRole('region', { name: t('map.choose') }).click({ position: { x: 60, y: 60 } });
-  await expect(sheet.getByText(/^It’s at 62\./)).toBeVisible();
-  await save();
-  await expect(aino.getByRole('button', { name: /^Swimming rock within 100 m/ })).toBeVisible();
+    await begin('Swimming rock');
+    await sheet.getByRole('region', { name: t('map.choose') }).click({ position: { x: 60, y: 60 } });
+    await expect(sheet.getByText(/^It’s at 62\./)).toBeVisible();
+    await save();
+    await expect(aino.getByRole('button', { name: /^Swimming rock within 100 m/ })).toBeVisible();
 
-  await begin('Bell tower');
-  await sheet.getByRole('button', { name: t('place.degrees') }).click();
-  const degrees = async (lat: string, lon: string) => {
-    await sheet.getByLabel(t('place.lat')).fill(lat);
-    await sheet.getByLabel(t('place.lon')).fill(lon);
-    await sheet.getByRole('button', { name: t('place.takeDegrees') }).click();
-  };
-  await degrees('east', '27');
-  await expect(sheet.getByText('Enter both as numbers')).toBeVisible();
-  await degrees('127.1', '62.3');
-  await expect(sheet.getByText(/These look swapped/)).toBeVisible();
-  await degrees('62,307', '27.145');
-  await expect(sheet.getByText(/It’s at 62\.30700, 27\.14500/)).toBeVisible();
-  await save();
-  await aino.getByRole('button', { name: /^Bell tower / }).click();
-  await expect(aino.getByRole('heading', { level: 1, name: 'Bell tower' })).toBeVisible();
-});
+    await begin('Bell tower');
+    await sheet.getByRole('button', { name: t('place.degrees') }).click();
+    const degrees = async (lat: string, lon: string) => {
+      await sheet.getByLabel(t('place.lat')).fill(lat);
+      await sheet.getByLabel(t('place.lon')).fill(lon);
+      await sheet.getByRole('button', { name: t('place.takeDegrees') }).click();
+    };
+    await degrees('east', '27');
+    await expect(sheet.getByText('Enter both as numbers')).toBeVisible();
+    await degrees('127.1', '62.3');
+    await expect(sheet.getByText(/These look swapped/)).toBeVisible();
+    await degrees('62,307', '27.145');
+    await expect(sheet.getByText(/It’s at 62\.30700, 27\.14500/)).toBeVisible();
+    await save();
+    await aino.getByRole('button', { name: /^Bell tower / }).click();
+    await expect(aino.getByRole('heading', { level: 1, name: 'Bell tower' })).toBeVisible();
+  },
+);
 
 test('arriving rings once, passing by and vague looks do not; what belongs there stands on the day and is ticked there', async ({ demo, devices }) => {
   const tapio = await devices.open(PHONE, { at: GUESTHOUSE });
@@ -252,7 +256,7 @@ test('not allowed to look, it is said once, and by hand it does the same; withou
   await expect(status(tapio, /At Timber yard: .*“Collect the outboard from the workshop”/)).toBeVisible();
 });
 
-test('a place that is removed: how much hangs on it is said before, and what lay there stays', async ({ demo, devices }) => {
+test('a place that is removed: how much hangs on it is said before, and what lay there stays', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
   await openPlaces(aino, demo.base);
