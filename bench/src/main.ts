@@ -1,6 +1,6 @@
 import { photoSecondDevice } from './files.ts';
 import { find10k, findServer } from './find.ts';
-import { crowd, growth } from './growth.ts';
+import { carried, crowd, growth } from './growth.ts';
 import { lookBack20k } from './looking-back.ts';
 import { fanout, timerDrift, weave } from './following.ts';
 import { firstLoad, scrollFps } from './browser.ts';
@@ -48,6 +48,7 @@ try {
   await tableFps(demo.base);
   await growth();
   await crowd();
+  await carried();
 } finally {
   demo.stop();
 }
