@@ -2,6 +2,7 @@ import type { Rows } from '../reader/finding.ts';
 import type { Item } from '../model/item.ts';
 import { lookupValues, YES } from '../model/nouns.ts';
 import type { Part } from '../model/part.ts';
+import type { ChangedRow } from '../reader/tracked.ts';
 import { addDays } from '../time/clock.ts';
 
 /** A day of some zone lies in the one before it, its own and the one after it of UTC. */
@@ -27,6 +28,16 @@ export function inPlayOn(around: readonly string[], id: string, rows: Rows): Ite
   const isIn = (part: Part) =>
     lookupValues('part', 'open', part).includes(YES) || lookupValues('part', 'completedDay', part).some((day) => around.includes(day));
   return rows.by('part', 'itemId', id).some(isIn) ? item : null;
+}
+
+/** The items changes are of, or of parts of which they are: also of those nobody has looked up yet. */
+export function itemsTouchedBy(changes: readonly ChangedRow[]): Set<string> {
+  const touched = new Set<string>();
+  for (const { noun, id, before, after } of changes) {
+    if (noun === 'item') touched.add(id);
+    if (noun === 'part') for (const part of [before, after]) if (part) touched.add((part as Part).itemId);
+  }
+  return touched;
 }
 
 /** Items due, or that somebody means to do, in the months from one day to another, and no others of those days. */

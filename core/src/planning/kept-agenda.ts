@@ -1,8 +1,7 @@
 import { Follows } from '../reader/follows.ts';
-import type { Part } from '../model/part.ts';
 import type { Rows } from '../reader/finding.ts';
 import type { ChangedRow } from '../reader/tracked.ts';
-import { daysAround, inPlayOn, itemsInPlay } from './in-play.ts';
+import { daysAround, inPlayOn, itemsInPlay, itemsTouchedBy } from './in-play.ts';
 import { compareSortable, placeFor, sortable, type AgendaEntry, type Sortable } from './agenda.ts';
 import type { PlanView } from './rows.ts';
 import { Today } from './whereabouts.ts';
@@ -53,10 +52,7 @@ export class KeptAgenda {
   /** Ids of items; also of those that come into play by it, which nobody looked up yet. */
   private concernedBy(changes: readonly ChangedRow[]): Set<string> {
     const concerned = this.follows.concernedBy(changes);
-    for (const { noun, id, before, after } of changes) {
-      if (noun === 'item') concerned.add(id);
-      if (noun === 'part') for (const part of [before, after]) if (part) concerned.add((part as Part).itemId);
-    }
+    for (const id of itemsTouchedBy(changes)) concerned.add(id);
     return concerned;
   }
 

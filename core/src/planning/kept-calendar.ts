@@ -1,11 +1,10 @@
 import { KeptChores } from '../recurrence/kept-chores.ts';
 import type { Ahead } from '../recurrence/whose-turn.ts';
-import type { Part } from '../model/part.ts';
 import { Follows } from '../reader/follows.ts';
 import type { Rows } from '../reader/finding.ts';
 import type { ChangedRow } from '../reader/tracked.ts';
 import { bookedBy, compareEntries, entryOf, isWithin, itemEntries, slotEntries, type CalendarEntry, type CalendarView } from './calendar.ts';
-import { itemsBetween } from './in-play.ts';
+import { itemsBetween, itemsTouchedBy } from './in-play.ts';
 import { Today } from './whereabouts.ts';
 
 /** Where so many are concerned at once it is quicker to begin from nothing. */
@@ -67,10 +66,7 @@ export class KeptCalendar {
   /** Ids of items, also of those that come into the span by it, which nobody looked up yet; and the slots. */
   private concernedBy(changes: readonly ChangedRow[]): Set<string> {
     const concerned = this.follows.concernedBy(changes);
-    for (const { noun, id, before, after } of changes) {
-      if (noun === 'item') concerned.add(id);
-      if (noun === 'part') for (const part of [before, after]) if (part) concerned.add((part as Part).itemId);
-    }
+    for (const id of itemsTouchedBy(changes)) concerned.add(id);
     if (concerned.delete(BOOKED)) {
       const before = this.booked;
       this.booked = this.readBooked();
