@@ -34,6 +34,7 @@ export { sayItemsNextNudge, sayNextNudge } from './next-nudge.ts';
 export { sayStanding } from './standing-words.ts';
 export { relations, partToTie, useMyKnot, useShelve, useTie } from './use-check.ts';
 export { usePinned } from './use-pinned.ts';
+export { useStay } from './use-stay.ts';
 export { choreOf } from './chore-of.ts';
 export { sayRemoved, stepsBelow } from './say-removed.ts';
 export { sayAnswer } from './say-answer.ts';

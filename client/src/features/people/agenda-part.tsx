@@ -1,10 +1,10 @@
 import { agendaWith, calendarDateOf, nextTalk, notesWith, talkId, type Matter, type Person } from '@kotiva/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { nameOf, useOpenItem } from '@/features/item';
+import { nameOf, useOpenItem, useStay } from '@/features/item';
 import { useDraft } from '@/store/drafts.ts';
 import { useSubmit } from '@/store/live-house.tsx';
-import { useNow, useOpenHouse } from '@/store/store.ts';
+import { useHouseAsItIs, useNow, useOpenHouse } from '@/store/store.ts';
 import { Button, Choice, Field, Menu, MomentInput, Switch, Txt } from '@/ui';
 import { t } from '@/words';
 import { sayHour, weekdaysInOrder } from '@/words/customs.ts';
@@ -35,22 +35,28 @@ export function AgendaPart({ person }: { person: Person }) {
   );
 }
 
-/** Settled by its box: it is not a thing to do, so it has no knot. */
+/** Settled by its box: it is not a thing to do, so it has no knot. Ticked by hand it stays where it is for a moment, and a second tap takes it back. */
 function MatterRow({ matter, person }: { matter: Matter; person: Person }) {
-  const { rows, me, house } = useOpenHouse();
+  const { rows, me, house } = useHouseAsItIs();
   const now = useNow();
   const submit = useSubmit();
+  const stay = useStay();
   const open = useOpenItem();
   const mine = matter.makerId === me.id;
-  const today = calendarDateOf(now, house.zone);
-  const note = notesWith(person.id, rows.all('meetingNote')).find((one) => one.makerId === me.id && one.date === today) ?? null;
-  const settle = () =>
-    void submit('matter.settle', { matters: [matter.id], note: note?.id ?? null }, { words: t('said.settled', { words: matter.words }), undo: true });
+  const isSettled = (rows.find('matter', matter.id)?.settledAt ?? null) !== null;
+  const settle = (settled: boolean) => {
+    const today = calendarDateOf(now, house.zone);
+    const note = notesWith(person.id, rows.all('meetingNote')).find((one) => one.makerId === me.id && one.date === today)?.id ?? null;
+    const words = settled ? t('said.settled', { words: matter.words }) : t('said.unsettled', { words: matter.words });
+    stay(() => submit('matter.settle', { matters: [matter.id], settled, note }, { words, undo: true }));
+  };
   return (
     <View className="min-h-12 flex-row items-center gap-2 border-b border-line px-4">
-      {mine ? <Switch words="" label={t('talk.settle', { words: matter.words })} on={false} onChange={settle} /> : null}
+      {mine ? <Switch words="" label={t('talk.settle', { words: matter.words })} on={isSettled} onChange={settle} /> : null}
       <View className="min-w-0 grow shrink basis-0 py-2">
-        <Txt onPress={matter.itemId ? () => open(matter.itemId) : undefined}>{matter.words}</Txt>
+        <Txt className={isSettled ? 'line-through' : ''} tone={isSettled ? 'muted' : 'ink'} onPress={matter.itemId ? () => open(matter.itemId) : undefined}>
+          {matter.words}
+        </Txt>
         {matter.shared ? (
           <Txt size={13} tone="muted">
             {mine ? t('talk.sharedWith', { name: person.name }) : t('talk.sharedBy', { name: nameOf(rows, matter.makerId) })}

@@ -1,6 +1,8 @@
 import { World } from '@kotiva/core/testing/world';
-import { fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import { AsTheyStand } from '@/store/shown.tsx';
 import { inHouse } from '@/testing/in-house.tsx';
+import { followHand } from '@/ui/hand.ts';
 import { PersonScreen } from './person-screen.tsx';
 
 /** Aino's page of Tapio: two things she waits for, two to talk about, a note of last week. */
@@ -18,7 +20,7 @@ function page() {
   w.must('Aino', 'talk.set', { person: tapio, weekday: 3, time: '10:00' });
   w.must('Aino', 'note.make', { persons: [tapio], date: '2026-11-18', text: 'Talked about:\nThe jetty holds.' });
   w.must('Aino', 'person.change', { person: tapio, phone: '+358 000 555 777' });
-  inHouse(w, 'Aino', <PersonScreen personId={tapio} />);
+  inHouse(w, 'Aino', <AsTheyStand><PersonScreen personId={tapio} /></AsTheyStand>); // prettier-ignore
   return { w };
 }
 const part = (name: RegExp) => within(screen.getByRole('region', { name }));
@@ -43,6 +45,24 @@ test('a line is added by Enter and ticked off; what is typed stays when it is re
   fireEvent.click(screen.getByRole('checkbox', { name: 'Talked about: Holidays' }));
   expect(part(/To talk about/).queryByText('Holidays')).toBeNull();
   expect(w.rows.all('matter').find(({ words }) => words === 'Holidays')!.settledAt).not.toBeNull();
+});
+
+test('what a finger ticks off stays where it is for two seconds; a second tap takes it back', () => {
+  followHand();
+  jest.useFakeTimers();
+  const { w } = page();
+  const talkedAbout = (words: string) => screen.getByRole('checkbox', { name: `Talked about: ${words}` });
+  const tap = (on: HTMLElement) => void (fireEvent.pointerDown(on), fireEvent.pointerUp(on), fireEvent.click(on));
+  const isSettled = (words: string) => w.rows.all('matter').find((one) => one.words === words)!.settledAt !== null;
+
+  tap(talkedAbout('Holidays'));
+  tap(talkedAbout('The second key'));
+  expect(part(/To talk about/).getAllByRole('checkbox', { checked: true })).toHaveLength(2);
+  tap(talkedAbout('The second key'));
+  act(() => jest.advanceTimersByTime(2_100));
+  expect(part(/To talk about/).getAllByRole('checkbox')).toEqual([talkedAbout('The second key')]);
+  expect([isSettled('Holidays'), isSettled('The second key')]).toEqual([true, false]);
+  jest.useRealTimers();
 });
 
 test('a part that is folded away stays so', () => {

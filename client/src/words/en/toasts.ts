@@ -32,6 +32,7 @@ export const toastsWords = {
   'decided.nobodyAlready': '{what}: nobody’s already.',
   'decided.start': '{what}: not before {when}.',
   'said.settled': 'Talked about “{words}”.',
+  'said.unsettled': '“{words}” is on your list to talk about again.',
   'said.noTalk': 'No regular talk.',
   'said.noteRemoved': 'Notes deleted.',
   'said.added': 'Added “{title}”.',
