@@ -55,20 +55,25 @@ async function sideBySide(...scripts) {
   if (passed.includes(false)) stop('Lint or types failed.');
 }
 
-/** The browser comes from Debian's package. */
+/** The browser comes from Debian's packages: without what surrounds a page if there is that, else whole. */
 function needChromium() {
-  if (existsSync('/usr/bin/chromium')) return;
+  const shell = 'chromium-headless-shell';
+  if (isThere(shell)) return;
   console.log('Installing Chromium …');
-  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
-  const apt = (...args) =>
-    spawnSync([...sudo, 'apt-get'][0], [...sudo, 'apt-get', ...args].slice(1), {
-      stdio: 'inherit',
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
   apt('update', '-qq');
-  apt('install', '-y', '-qq', 'chromium');
-  if (!existsSync('/usr/bin/chromium')) {
-    console.error("Chromium could not be installed. Install Debian's package 'chromium' and try again.");
-    process.exit(1);
+  for (const name of [shell, 'chromium']) {
+    apt('install', '-y', '-qq', name);
+    if (isThere(name)) return;
   }
+  stop("Chromium could not be installed. Install Debian's package 'chromium' and try again.");
+}
+
+function isThere(name) {
+  return existsSync(`/usr/bin/${name}`);
+}
+
+function apt(...args) {
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  const [command, ...rest] = [...sudo, 'apt-get', ...args];
+  spawnSync(command, rest, { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
 }

@@ -1,11 +1,11 @@
 import { expect } from '@playwright/test';
-import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 test('a manager looks at what a helper sees, can change nothing there, and the helper reads of it', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.goto(`${demo.base}/people`);
+  await visit(aino, '/people');
   await aino.getByText('Leila', { exact: true }).last().click();
   await aino.getByRole('button', { name: t('seen.action', { name: 'Leila' }) }).click();
   await expect(aino.getByText(t('seen.readOnly', { name: 'Leila' }))).toBeVisible();
@@ -18,7 +18,7 @@ test('a manager looks at what a helper sees, can change nothing there, and the h
 
   const leila = await devices.open(WIDE);
   await enterDemo(leila, demo, 'Leila');
-  await leila.goto(`${demo.base}/activity`);
+  await visit(leila, '/activity');
   await expect(leila.getByText(t('activity.line', { name: 'Aino', what: t('did.person.lookAs', { name: 'Leila' }) }), { exact: false })).toHaveCount(1);
   // she is not shown what others see, by no button and by no address
   await leila.goto(aino.url());
@@ -29,7 +29,7 @@ test('without a network that is said, and it comes by itself once there is one',
   const aino = await devices.open(PHONE, { installed: true });
   await enterDemo(aino, demo, 'Aino');
   await aino.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await aino.goto(`${demo.base}/people`);
+  await visit(aino, '/people');
   await aino.getByText('Leila', { exact: true }).last().click();
   await expect(aino.getByRole('button', { name: t('seen.action', { name: 'Leila' }) })).toBeVisible();
   await goOffline(aino);

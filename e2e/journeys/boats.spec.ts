@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, hearsTheTime, openList, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, hearsTheTime, openList, PHONE, test, WIDE } from './house.ts';
 import { columnOf, countOn, drag, fold, headNames, heads, layout, narrow, offered, sheetOf, show } from './views.ts';
 import { t } from './words.ts';
 
@@ -12,7 +12,7 @@ test(
   async ({ demo, devices }) => {
     const aino = await devices.open(WIDE);
     await enterDemo(aino, demo, 'Aino');
-    await openList(aino, demo.base, 'Boathouse');
+    await openList(aino, 'Boathouse');
     await aino.getByRole('button', { name: t('list.more') }).click();
     await aino.getByRole('menuitem', { name: t('list.share') }).click();
     const leilas = sheetOf(aino).getByRole('radiogroup', { name: t('share.accessOf', { name: 'Leila' }) });
@@ -20,7 +20,7 @@ test(
     await aino.keyboard.press('Escape');
 
     // both tags find less than one, one or the other more; turned round it is the rest
-    await aino.goto(`${demo.base}/whole`);
+    await visit(aino, '/whole');
     await narrow(aino).click();
     await fold(aino, t('filter.kind.list')).click();
     await sheetOf(aino).getByRole('checkbox', { name: 'Boathouse' }).click();
@@ -64,7 +64,7 @@ test(
     // checked off by Petri it leaves both screens
     const petri = await devices.open(PHONE);
     await enterDemo(petri, demo, 'Petri');
-    await openList(petri, demo.base, 'Boathouse');
+    await openList(petri, 'Boathouse');
     await petri.getByRole('checkbox', { name: t('knot.tie', { title: 'Air the sails' }) }).click();
     for (const page of [aino, leila]) await expect(page.getByRole('button', { name: /^Air the sails/ })).toHaveCount(0);
     await leila.getByRole('link', { name: t('nav.today') }).click();
@@ -98,7 +98,7 @@ test(
     await expect(phone.getByRole('table')).toHaveCount(0);
 
     // a word that only something done has
-    await phone.goto(`${demo.base}/find`);
+    await visit(phone, '/find');
     await phone.getByLabel(t('find.words')).fill('sails');
     await expect(phone.getByText(t('find.onlyDone', { count: 1 }))).toBeVisible();
     await phone.getByRole('button', { name: t('find.showDone', { count: 1 }) }).click();
@@ -107,18 +107,18 @@ test(
     // on Monday: the week before, what was done just outside it is not in it; then half of the review, and in the evening the rest
     await demo.advance('P5D');
     await hearsTheTime(aino, demo);
-    await aino.goto(`${demo.base}/looking-back?span=lastWeek`);
+    await visit(aino, '/looking-back?span=lastWeek');
     await expect(rowOf(aino, 'Air the sails')).toBeAttached();
     await expect(aino.getByText(/with a deadline on time \(\d+%\)|none had a deadline/)).toBeVisible();
-    await aino.goto(`${demo.base}/looking-back?span=week`);
+    await visit(aino, '/looking-back?span=week');
     await expect(aino.getByRole('heading', { level: 1, name: t('back.title') })).toBeVisible();
     await expect(aino.getByRole('button', { name: /^Air the sails/ })).toHaveCount(0);
-    await aino.goto(`${demo.base}/weekly-review`);
+    await visit(aino, '/weekly-review');
     for (const pile of ['late', 'needs-you', 'silent'] as const) await aino.getByRole('button', { name: t('review.next', { pile: t(`review.pile.${pile}`) }) }).click(); // prettier-ignore
     await expect(aino.getByRole('heading', { name: t('review.pile.silent') })).toBeVisible();
     await demo.advance('PT9H');
     await aino.goto(demo.base);
-    await aino.goto(`${demo.base}/weekly-review`);
+    await visit(aino, '/weekly-review');
     await expect(aino.getByText(t('review.at', { nth: 4, of: 8 }))).toBeVisible();
     await expect(aino.getByRole('heading', { name: t('review.pile.silent') })).toBeVisible();
   },

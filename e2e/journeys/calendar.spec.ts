@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE, type RunningKotiva } from './house.ts';
+import { enterDemo, visit, PHONE, type RunningKotiva, test, WIDE } from './house.ts';
 import { starting, t } from './words.ts';
 
 async function add(page: Page, words: string): Promise<void> {
@@ -199,7 +199,7 @@ test('time is booked for one thing and for several; what overlaps is said in min
   await expect(aino.getByText(/^booked 09:00–10:00/)).toHaveCount(0);
   await expect(aino.getByText('booked 09:45–10:15', { exact: true })).toBeVisible();
 
-  await aino.goto(`${demo.base}/lists`);
+  await visit(aino, '/lists');
   await aino.getByRole('button', { name: /^Boathouse/ }).click();
   await aino.getByRole('button', { name: /View/ }).click();
   await aino.getByRole('button', { name: t('sort.select') }).click();

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, hearsTheTime, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, hearsTheTime, PHONE, test, WIDE } from './house.ts';
 import { starting, t } from './words.ts';
 
 /** A picture that is nothing but black. */
@@ -13,7 +13,7 @@ test(
     for (const page of [phone, wide]) await enterDemo(page, demo, 'Aino');
     const other = await devices.open(WIDE);
     await enterDemo(other, demo, 'Petri');
-    await phone.goto(`${demo.base}/settings/device`);
+    await visit(phone, '/settings/device');
     await phone.getByRole('radio', { name: t('colour.plum') }).click();
     await phone.getByRole('radio', { name: t('pattern.twill') }).click();
     await expect(wide.locator('html[data-accent=plum][data-backdrop=weave]')).toHaveCount(1);
@@ -60,7 +60,7 @@ test('everything but the list folds away and stays so, by keys too, until it is 
   const page = await devices.open(WIDE);
   await enterDemo(page, demo, 'Aino');
   const bar = page.getByRole('link', { name: t('nav.lists'), exact: true });
-  await page.goto(`${demo.base}/settings/device`);
+  await visit(page, '/settings/device');
   await page.getByRole('checkbox', { name: t('arrange.onlyList') }).click();
   await expect(bar).toHaveCount(0);
   await page.goto(demo.base);

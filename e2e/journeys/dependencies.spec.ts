@@ -1,9 +1,9 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 async function openItem(page: Page, base: string, title: string) {
-  await page.goto(`${base}/lists`);
+  await visit(page, '/lists');
   await page
     .getByRole('button', { name: /^Boathouse/ })
     .first()
@@ -46,7 +46,7 @@ test('what has to be done first: said in two taps, refused the other way round, 
   await expect(firstSheet.getByText(t('wait.waitedFor', { title: then }))).toBeVisible();
 
   // done by Tapio: Aino is told, and nothing is in the way any more
-  await tapio.goto(`${demo.base}/lists`);
+  await visit(tapio, '/lists');
   await tapio
     .getByRole('button', { name: /^Boathouse/ })
     .first()

@@ -1,11 +1,11 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 const sheet = (page: Page, name?: string) => page.getByRole('dialog', name ? { name } : {});
 
 async function openBoathouse(page: Page, base: string): Promise<void> {
-  await page.goto(`${base}/lists`);
+  await visit(page, '/lists');
   await page
     .getByRole('button', { name: /^Boathouse/ })
     .first()

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 const FILES = `input[type=file][aria-label="${t('files.choose')}"]`;
@@ -187,7 +187,7 @@ test('a photo shared from another application is with what is to be sorted', asy
     form.submit();
   }, buffer.toString('base64'));
   await expect(leila).toHaveURL(/\/sort$/);
-  await leila.goto(`${demo.base}/whole`);
+  await visit(leila, '/whole');
   await open(leila, 'Leak in the porch');
   await expect(
     leila

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 test(
@@ -10,7 +10,7 @@ test(
     await enterDemo(aino, demo, 'Aino');
     await enterDemo(tapio, demo, 'Tapio');
     await enterDemo(marek, demo, 'Marek');
-    await aino.goto(`${demo.base}/people`);
+    await visit(aino, '/people');
     await aino.getByRole('button', { name: t('groups.make') }).click();
     const sheet = aino.getByRole('dialog');
     await sheet.getByLabel(t('groups.name')).fill('Tapio');

@@ -69,6 +69,8 @@ async function makeList(aino: Page): Promise<void> {
 
 const knotWords = (page: Page | Locator, words: string) => page.getByText(words, { exact: false });
 
+test.use({ ownProcess: true });
+
 test('an item for two is handed over, followed and checked off; nothing is lost when the server dies', async ({ empty, devices }) => {
   const aino = await makeHouse(empty, devices);
   const leila = await invite(aino, devices, 'Leila', 'helper');

@@ -4,6 +4,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../../demo/src/free-port.ts';
+import { Host } from '../host/host.ts';
 
 export { freePort };
 
@@ -11,43 +12,22 @@ const ROOT = join(import.meta.dirname, '../..');
 export const WIDE = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };
 
-/** The application as it is run, on a port and data of its own; it can be killed and started again. */
-export class RunningKotiva {
+type Script = 'main' | 'demo';
+
+/** Runs the application on a port and data of its own: in a process of its own, or in one that many share. */
+interface Running {
+  up(script: Script, port: number, data: string, options: { begin?: string; simulate?: boolean }): Promise<void>;
+  down(port: number): Promise<void>;
+}
+
+/** As it is run: it can be killed as by a power cut, and started again. */
+class OwnProcess implements Running {
   private child: ChildProcess | null = null;
-  readonly data = mkdtempSync(join(tmpdir(), 'kotiva-e2e-'));
 
-  private constructor(
-    private readonly script: 'main' | 'demo',
-    readonly port: number,
-  ) {}
-
-  /** With data of its own, nothing or a copy of what lies in a folder; it begins shortly after noon of a Tuesday. */
-  static async start(script: 'main' | 'demo', from?: string, begin = tuesdayNoon()): Promise<RunningKotiva> {
-    const running = await RunningKotiva.onAFreePort(script, from, script === 'demo' && !from ? ['--simulate', '--begin', begin] : undefined);
-    if (script === 'main') await running.moveTo(begin);
-    return running;
-  }
-
-  /** Between looking for a port and listening on it something else may take it, be it for a moment: then on another. */
-  private static async onAFreePort(script: 'main' | 'demo', from: string | undefined, options: string[] | undefined): Promise<RunningKotiva> {
-    const running = new RunningKotiva(script, await freePort());
-    if (from) cpSync(from, running.data, { recursive: true });
-    try {
-      await running.up(options);
-      return running;
-    } catch (error) {
-      rmSync(running.data, { recursive: true, force: true });
-      if (!/Port \d+ is taken/.test(String(error))) throw error;
-      return RunningKotiva.onAFreePort(script, from, options);
-    }
-  }
-
-  get base(): string {
-    return `http://127.0.0.1:${this.port}`;
-  }
-
-  async up(options: string[] = ['--simulate']): Promise<void> {
-    const args = [join(ROOT, `server/out/${this.script}.mjs`), '--port', String(this.port), '--data', this.data, ...options];
+  async up(script: Script, port: number, data: string, { begin, simulate = true }: { begin?: string; simulate?: boolean }): Promise<void> {
+    const args = [join(ROOT, `server/out/${script}.mjs`), '--port', String(port), '--data', data];
+    if (simulate || script === 'demo') args.push(simulate ? '--simulate' : '--no-simulate');
+    if (begin !== undefined) args.push('--begin', begin);
     const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
     this.child = child;
     let printed = '';
@@ -61,16 +41,81 @@ export class RunningKotiva {
     });
   }
 
-  /** As a power cut would. */
-  async kill(): Promise<void> {
+  async down(): Promise<void> {
     const child = this.child!;
     const ended = new Promise((resolve) => child.once('exit', resolve));
     child.kill('SIGKILL');
     await ended;
   }
+}
+
+const inHost = (host: Host): Running => ({
+  up: (script, port, data, { begin }) => host.ask({ to: 'open', script, port, data, begin }),
+  down: (port) => host.ask({ to: 'close', port }),
+});
+
+interface Start {
+  /** A folder whose copy it begins with. */
+  from?: string;
+  /** The instant it begins at; else shortly after noon of a Tuesday. */
+  begin?: string;
+  /** Where it runs; else in a process of its own. */
+  host?: Host | null;
+}
+
+/** The application on a port and data of its own. */
+export class RunningKotiva {
+  readonly data = mkdtempSync(join(tmpdir(), 'kotiva-e2e-'));
+
+  private constructor(
+    private readonly script: Script,
+    readonly port: number,
+    private readonly running: Running,
+  ) {}
+
+  /** With nothing yet, or the houses of the demo, or a copy of what lies in a folder. */
+  static async start(script: Script, { from, begin = tuesdayNoon(), host = null }: Start = {}): Promise<RunningKotiva> {
+    const running = await RunningKotiva.onAFreePort(script, from, script === 'demo' && !from ? begin : undefined, host);
+    if (script === 'main') await running.moveTo(begin);
+    return running;
+  }
+
+  /** Between looking for a port and listening on it something else may take it, be it for a moment: then on another. */
+  private static async onAFreePort(script: Script, from: string | undefined, begin: string | undefined, host: Host | null): Promise<RunningKotiva> {
+    const running = new RunningKotiva(script, await freePort(), host ? inHost(host) : new OwnProcess());
+    if (from) cpSync(from, running.data, { recursive: true });
+    try {
+      await running.up({ begin });
+      return running;
+    } catch (error) {
+      rmSync(running.data, { recursive: true, force: true });
+      if (!/Port \d+ is taken/.test(String(error))) throw error;
+      return RunningKotiva.onAFreePort(script, from, begin, host);
+    }
+  }
+
+  get base(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  /** As the demo it can do without its simulated clock. */
+  up(options: { begin?: string; simulate?: boolean } = {}): Promise<void> {
+    return this.running.up(this.script, this.port, this.data, options);
+  }
+
+  /** In a process of its own as a power cut would, which a journey asks for with `ownProcess`. */
+  kill(): Promise<void> {
+    if (!(this.running instanceof OwnProcess)) throw new Error('it shares its process: `test.use({ ownProcess: true })`');
+    return this.running.down();
+  }
+
+  /** Its data stay. */
+  down(): Promise<void> {
+    return this.running.down(this.port);
+  }
 
   async stop(): Promise<void> {
-    await this.kill();
+    await this.down();
     rmSync(this.data, { recursive: true, force: true });
   }
 
@@ -116,7 +161,7 @@ function tuesdayNoon(): string {
 }
 
 /** Starts the application and waits for it to end by itself: what it says, and its exit code. */
-export async function startInVain(script: 'main' | 'demo', args: string[]): Promise<{ code: number | null; said: string }> {
+export async function startInVain(script: Script, args: string[]): Promise<{ code: number | null; said: string }> {
   const child = spawn(process.execPath, [join(ROOT, `server/out/${script}.mjs`), ...args], { stdio: ['ignore', 'pipe', 'pipe'] });
   let said = '';
   child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()));
@@ -142,26 +187,43 @@ export interface Devices {
   open(size: typeof WIDE, options?: DeviceOptions): Promise<Page>;
 }
 
-export const test = base.extend<{ empty: RunningKotiva; demo: RunningKotiva; devices: Devices }, { filled: string }>({
+interface Fixtures {
+  /** Its server is a process of its own, to be killed and started again. */
+  ownProcess: boolean;
+  empty: RunningKotiva;
+  demo: RunningKotiva;
+  devices: Devices;
+}
+
+export const test = base.extend<Fixtures, { filled: string; host: Host }>({
+  ownProcess: [false, { option: true }],
+  host: [
+    async ({}, use) => {
+      const host = new Host();
+      await use(host);
+      host.end();
+    },
+    { scope: 'worker' },
+  ],
   // the houses are filled once and copied for every journey
   filled: [
-    async ({}, use) => {
-      const running = await RunningKotiva.start('demo');
+    async ({ host }, use) => {
+      const running = await RunningKotiva.start('demo', { host });
       // what they were told goes out here, once, and not from every copy anew: moving the clock waits for it
       await running.advance('PT1S');
-      await running.kill();
+      await running.down();
       await use(running.data);
       rmSync(running.data, { recursive: true, force: true });
     },
     { scope: 'worker' },
   ],
-  empty: async ({}, use) => {
-    const running = await RunningKotiva.start('main');
+  empty: async ({ host, ownProcess }, use) => {
+    const running = await RunningKotiva.start('main', { host: ownProcess ? null : host });
     await use(running);
     await running.stop();
   },
-  demo: async ({ filled }, use) => {
-    const running = await RunningKotiva.start('demo', filled);
+  demo: async ({ filled, host, ownProcess }, use) => {
+    const running = await RunningKotiva.start('demo', { from: filled, host: ownProcess ? null : host });
     await use(running);
     await running.stop();
   },
@@ -208,6 +270,16 @@ export async function enterDemo(page: Page, running: RunningKotiva, name: string
   await page.getByRole('main').getByRole('heading', { level: 1 }).waitFor();
 }
 
+/** Goes on to another page of the application, as a link in it would: loading it anew takes as long as the rest of a journey. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    window.history.pushState(null, '', to);
+    window.dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, path);
+  // it writes its own mark beside the address when it is there
+  await page.waitForFunction((to) => window.location.pathname + window.location.search === to && window.history.state !== null, path);
+}
+
 /** Waits until the device has what it goes on with: lines are read and commands decided by what comes after the first screen. */
 export async function decidesHere(page: Page): Promise<void> {
   await page.waitForFunction(() =>
@@ -228,8 +300,8 @@ export async function hearsTheTime(page: Page, running: RunningKotiva): Promise<
 }
 
 /** The page of a list, by its name, as one gets there from the lists. */
-export async function openList(page: Page, base: string, name: string): Promise<void> {
-  await page.goto(`${base}/lists`);
+export async function openList(page: Page, name: string): Promise<void> {
+  await visit(page, '/lists');
   await page
     .getByRole('button', { name: new RegExp(`^${name}`) })
     .first()

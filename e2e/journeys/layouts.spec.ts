@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { carry, columnOf, drag, headNames, heads, layout } from './views.ts';
 import { t } from './words.ts';
 
@@ -8,7 +8,7 @@ const firstTitles = async (page: Page) => (await page.getByRole('rowheader').all
 test('as a table: columns sorted by a tap, moved, widened, chosen; kept on every wide screen, and on the phone as on a phone', async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.goto(`${demo.base}/whole`);
+  await visit(aino, '/whole');
   await layout(aino, 'table').click();
   await expect.poll(() => headNames(aino)).toEqual(['title', 'person', 'due', 'list', 'tag'].map((id) => t(`column.${id as 'due'}`)));
   // only what is in sight is drawn, and it is said how many there are
@@ -54,12 +54,12 @@ test('as a table: columns sorted by a tap, moved, widened, chosen; kept on every
   // the same on her other wide screen; on her phone it is as she had it there
   const other = await devices.open(WIDE);
   await enterDemo(other, demo, 'Aino');
-  await other.goto(`${demo.base}/whole`);
+  await visit(other, '/whole');
   await expect.poll(() => headNames(other)).toEqual(['title', 'person', 'list', 'due', 'tag', 'importance'].map((id) => t(`column.${id as 'due'}`)));
   await expect.poll(() => firstTitles(other)).toEqual(await firstTitles(aino));
   const phone = await devices.open(PHONE);
   await enterDemo(phone, demo, 'Aino');
-  await phone.goto(`${demo.base}/whole`);
+  await visit(phone, '/whole');
   await expect(phone.locator('[data-row]').first()).toBeVisible();
   await expect(phone.getByRole('table')).toHaveCount(0);
 });
@@ -70,7 +70,7 @@ test('as a board: handed over by dragging, by keyboard and by menu, seen on the 
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(petri, demo, 'Petri');
   const boats = JSON.stringify({ match: 'all', state: 'open', conditions: [{ of: 'words', words: 'rope', not: false }] });
-  await aino.goto(`${demo.base}/whole?narrow=${encodeURIComponent(boats)}`);
+  await visit(aino, `/whole?narrow=${encodeURIComponent(boats)}`);
   await layout(aino, 'board').click();
   const nobodys = columnOf(aino, t('board.without.person'));
   const petris = columnOf(aino, 'Petri');
@@ -82,7 +82,7 @@ test('as a board: handed over by dragging, by keyboard and by menu, seen on the 
   await sheet.getByRole('button', { name: t('hand.over'), exact: true }).click();
   await expect(rope(petris)).toBeVisible();
   await expect(rope(nobodys)).toHaveCount(0);
-  await petri.goto(`${demo.base}/whole`);
+  await visit(petri, '/whole');
   await petri.getByRole('button', { name: /^New rope for the mooring/ }).click();
   await expect(petri.getByText('Before the ice, please').first()).toBeVisible();
 
@@ -109,7 +109,7 @@ test('as tiles and on a calendar; a kept view begins for everybody as it was kep
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
   const narrow = JSON.stringify({ match: 'all', state: 'open', conditions: [{ of: 'date', field: 'due', span: { kind: 'next', days: 14 }, not: false }] });
-  await aino.goto(`${demo.base}/whole?narrow=${encodeURIComponent(narrow)}`);
+  await visit(aino, `/whole?narrow=${encodeURIComponent(narrow)}`);
   await layout(aino, 'tiles').click();
   await expect(aino.locator('.tiles').first()).toBeVisible();
   await aino.locator('.tiles [data-row]').first().click();

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
-import { enterDemo, goOffline, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, goOffline, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 /** A leak from its first photo to the answer, among five people on three devices. */
@@ -47,7 +47,7 @@ test(
     await line.fill(`${TITLE} @Aino @Tapio @Marek`);
     await line.press('Enter');
     await expect(line).toHaveValue('');
-    await leila.goto(`${demo.base}/follow-up`);
+    await visit(leila, '/follow-up');
     await leila
       .getByRole('button', { name: new RegExp(`^${TITLE}`) })
       .first()

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 const total = async (page: Page): Promise<number> => Number(/\d+/.exec(await page.getByText(/^\d+ things? done$/).innerText())![0]); // prettier-ignore
@@ -28,12 +28,12 @@ test('a week is looked back over: what is done elsewhere counts at once, othersâ
   await expect(aino.getByRole('radio', { name: t('back.span.lastMonth') })).toBeChecked();
 
   // the wrong way round it is turned, and that is said
-  await aino.goto(`${demo.base}/looking-back?from=2026-11-30&to=2026-11-01`);
+  await visit(aino, '/looking-back?from=2026-11-30&to=2026-11-01');
   await expect(aino.getByText(t('back.turned'))).toBeVisible();
   await expect(aino.getByText(/with a deadline on time \(\d+%\)/)).toBeVisible();
 
   // a helper reads how much others did, not how late
-  await tapio.goto(`${demo.base}/looking-back?span=lastMonth`);
+  await visit(tapio, '/looking-back?span=lastMonth');
   const people = tapio.getByRole('list', { name: t('back.byPerson') });
   await expect(people.getByRole('listitem').first()).toBeVisible();
   await expect(people.getByText(/on time/)).toHaveCount(1);
@@ -43,7 +43,7 @@ test('a week is looked back over: what is done elsewhere counts at once, othersâ
 test('on paper it is whole, without what can only be tapped', async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.goto(`${demo.base}/looking-back?span=lastMonth`);
+  await visit(aino, '/looking-back?span=lastMonth');
   await expect(aino.getByText(/^\d+ things done$/)).toBeVisible();
   await aino.emulateMedia({ media: 'print' });
   await expect(aino.getByRole('navigation')).toBeHidden();
@@ -57,13 +57,13 @@ test('on paper it is whole, without what can only be tapped', async ({ demo, dev
 test('195 pixels wide no name is broken, and days of another year name it', async ({ demo, devices }) => {
   const aino = await devices.open({ width: 195, height: 844 });
   await enterDemo(aino, demo, 'Aino');
-  await aino.goto(`${demo.base}/looking-back?span=lastMonth`);
+  await visit(aino, '/looking-back?span=lastMonth');
   const first = aino.getByRole('list', { name: t('back.byPerson') }).getByText('Marek', { exact: true });
   await expect(first).toBeVisible();
   expect((await first.boundingBox())!.height).toBeLessThan(40);
-  await aino.goto(`${demo.base}/looking-back?from=2025-01-01&to=2025-12-31`);
+  await visit(aino, '/looking-back?from=2025-01-01&to=2025-12-31');
   await expect(aino.getByText(t('back.range', { from: 'Wed 1 Jan 2025', to: 'Wed 31 Dec 2025' }))).toBeVisible();
   // years there are not are no days: it shows this week
-  await aino.goto(`${demo.base}/looking-back?from=0001-01-01&to=9999-12-31`);
+  await visit(aino, '/looking-back?from=0001-01-01&to=9999-12-31');
   await expect(aino.getByRole('radio', { name: t('back.span.week'), exact: true })).toBeChecked();
 });

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, everythingSeen, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, everythingSeen, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
@@ -72,10 +72,10 @@ for (const [size, dark] of [
       await page.getByRole('button', { name: t('notify.what') }).click();
       await page.getByRole('button', { name: t('lastCall.title') }).click();
       await expectAccessible(page, 'notifications');
-      await page.goto(`${demo.base}/settings/you`);
+      await visit(page, '/settings/you');
       await page.getByRole('button', { name: t('away.own') }).click();
       await expectAccessible(page, 'you');
-      await page.goto(`${demo.base}/people`);
+      await visit(page, '/people');
       await page
         .getByRole('button', { name: /^Tapio/ })
         .first()
@@ -85,7 +85,7 @@ for (const [size, dark] of [
       await page.getByRole('button', { name: t('note.start') }).click();
       await expect(page.getByRole('textbox', { name: t('note.text') })).toBeVisible();
       await expectAccessible(page, 'a note');
-      await page.goto(`${demo.base}/activity`);
+      await visit(page, '/activity');
       await expect(page.getByRole('button', { name: t('activity.older'), exact: true })).toBeVisible();
       await expectAccessible(page, 'what happened');
       await page.goto(`${demo.base}/simulate/mailbox`);
@@ -113,7 +113,7 @@ for (const [size, dark] of [
     async ({ demo, devices }) => {
       const page = await devices.open(size, { dark });
       await enterDemo(page, demo, 'Petri');
-      await page.goto(`${demo.base}/places`);
+      await visit(page, '/places');
       await expect(page.getByRole('region', { name: t('map.places') }).getByRole('button', { name: /^Dairy/ })).toBeVisible();
       await page.getByRole('button', { name: t('here.say') }).click();
       await expectAccessible(page, 'places');
@@ -155,17 +155,17 @@ for (const [size, dark] of [
         .click();
       await expectAccessible(page, 'reminding at a place');
       await page.keyboard.press('Escape');
-      await page.goto(`${demo.base}/round`);
+      await visit(page, '/round');
       await expect(page.getByText(/^Done at/)).toBeVisible();
       await page.getByRole('button', { name: /^From / }).click();
       await expectAccessible(page, 'planning a round');
       await page.getByRole('button', { name: t('round.start') }).click();
       await page.getByRole('button', { name: t('round.hand') }).click();
       await expectAccessible(page, 'on a round');
-      await page.goto(`${demo.base}/phones`);
+      await visit(page, '/phones');
       await page.getByRole('checkbox', { name: /^Tapio/ }).click();
       await expectAccessible(page, 'simulated phones');
-      await page.goto(`${demo.base}/privacy`);
+      await visit(page, '/privacy');
       await expect(page.getByRole('heading', { name: t('privacy.server') })).toBeVisible();
       await expectAccessible(page, 'privacy');
     },
@@ -194,7 +194,7 @@ for (const size of [PHONE, WIDE]) {
       await page.getByRole('button', { name: /^Confirm 18 beds/ }).click();
       await expect(page.getByRole('button', { name: /^Take it/ })).toBeVisible();
       await expectAccessibleInBoth(page, 'to sort');
-      await page.goto(`${demo.base}/fits`);
+      await visit(page, '/fits');
       await expect(page.getByText(t('fits.minutes'))).toBeVisible();
       await expectAccessibleInBoth(page, 'fits now');
       await page.getByRole('button', { name: t('find.title'), exact: true }).click();
@@ -242,7 +242,7 @@ for (const size of [PHONE, WIDE]) {
       await page.getByRole('checkbox', { name: /^Drain the rain barrel/ }).click();
       await expectAccessibleInBoth(page, 'choosing several, with steps');
       await page.getByRole('button', { name: t('common.cancel'), exact: true }).click();
-      await page.goto(`${demo.base}/whole`);
+      await visit(page, '/whole');
       await expectAccessibleInBoth(page, 'everything open');
       await page.getByRole('button', { name: t('filter.narrow'), exact: true }).click();
       const narrowing = page.getByRole('dialog');
@@ -254,13 +254,13 @@ for (const size of [PHONE, WIDE]) {
       await narrowing.getByRole('button', { name: /^Show \d+ items?$/ }).click();
       await expect(page.getByRole('button', { name: t('filter.change', { what: '#calls' }) })).toBeVisible();
       await expectAccessibleInBoth(page, 'a filter in words');
-      await page.goto(`${demo.base}/weekly-review`);
+      await visit(page, '/weekly-review');
       await expect(page.getByRole('heading', { name: t('review.pile.to-sort') })).toBeVisible();
       await expectAccessibleInBoth(page, 'the weekly review');
-      await page.goto(`${demo.base}/looking-back?span=lastMonth`);
+      await visit(page, '/looking-back?span=lastMonth');
       await expect(page.getByText(/things done$/)).toBeVisible();
       await expectAccessibleInBoth(page, 'looking back');
-      await page.goto(`${demo.base}/removed`);
+      await visit(page, '/removed');
       await expect(page.getByRole('heading', { name: t('removed.title') })).toBeVisible();
       await expectAccessibleInBoth(page, 'removed');
       await page.getByRole('link', { name: t('nav.lists') }).click();
@@ -284,13 +284,13 @@ for (const size of [PHONE, WIDE]) {
         await page.getByRole('radio', { name: view, exact: true }).click();
         await expectAccessibleInBoth(page, `calendar: ${view}`);
       }
-      await page.goto(`${demo.base}/load`);
+      await visit(page, '/load');
       await page.getByRole('button', { name: t('load.table') }).click();
       await expectAccessibleInBoth(page, 'load');
-      await page.goto(`${demo.base}/share-out`);
+      await visit(page, '/share-out');
       await expect(page.getByRole('button', { name: /^Accept / })).toBeVisible();
       await expectAccessibleInBoth(page, 'share out');
-      await page.goto(`${demo.base}/chores`);
+      await visit(page, '/chores');
       await page.getByRole('button', { name: /^Opening round/ }).click();
       await expect(page.getByText(t('chores.toCome'))).toBeVisible();
       await expectAccessibleInBoth(page, 'a chore');
@@ -298,10 +298,10 @@ for (const size of [PHONE, WIDE]) {
       await expect(page.getByRole('heading', { name: t('more.group.kept') })).toBeVisible();
       await expectAccessibleInBoth(page, 'more');
       for (const at of ['you', 'device', 'notifications', 'house', 'data']) {
-        await page.goto(`${demo.base}/settings/${at}`);
+        await visit(page, `/settings/${at}`);
         await expectAccessibleInBoth(page, `settings: ${at}`);
       }
-      await page.goto(`${demo.base}/people`);
+      await visit(page, '/people');
       await expect(page.getByText(t('invite.title'))).toBeVisible();
       await expectAccessibleInBoth(page, 'people');
       await page.getByRole('button', { name: 'Edit Leila' }).click();
@@ -318,7 +318,7 @@ for (const size of [PHONE, WIDE]) {
         .getByRole('button', { name: t('invite.makeLink') })
         .click();
       const link = await page.getByLabel(t('invite.link')).first().inputValue();
-      await page.goto(`${demo.base}/workbench`);
+      await visit(page, '/workbench');
       await expect(page.getByRole('heading', { name: 'Workbench' })).toBeVisible();
       await expectAccessibleInBoth(page, 'workbench');
       const guest = await devices.open(size);

@@ -1,12 +1,12 @@
 import { expect } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { countOn, fold, narrow, offered, sheetOf, show } from './views.ts';
 import { t } from './words.ts';
 
 test('narrowed by tags, a deadline and its opposite, kept for the house, and used on another device', { tag: '@deep' }, async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.goto(`${demo.base}/whole`);
+  await visit(aino, '/whole');
   await expect(narrow(aino)).toBeVisible();
   const all = await countOn(aino);
   await narrow(aino).click();
@@ -83,7 +83,7 @@ test('narrowed by tags, a deadline and its opposite, kept for the house, and use
 test('what it can’t take over is said before Enter; done things are found; letting go is one tap', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.goto(`${demo.base}/whole`);
+  await visit(aino, '/whole');
   const all = await countOn(aino);
   await narrow(aino).click();
   await fold(aino, t('filter.kind.due')).click();
@@ -114,7 +114,7 @@ test('what it can’t take over is said before Enter; done things are found; let
 test('everything in columns: no column stands empty, wherever one scrolls to', async ({ demo, devices }) => {
   const aino = await devices.open(WIDE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.goto(`${demo.base}/whole`);
+  await visit(aino, '/whole');
   const columns = aino.locator('.columns');
   await expect(columns.getByRole('heading', { name: 'Boathouse' })).toBeVisible();
   const empty = () =>
@@ -165,7 +165,7 @@ test('Today, the calendar, Follow-up and what happened are narrowed alike; what 
     await filterBy('#boats');
     await aino.getByRole('button', { name: t('filter.clear') }).click();
   }
-  await aino.goto(`${demo.base}/activity`);
+  await visit(aino, '/activity');
   await filterBy('#boats');
   await expect(aino.getByText('Oil the rowlocks').first()).toBeVisible();
   await expect(aino.getByText('Polish the big coffee pot')).toHaveCount(0);

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 const TITLE = 'Lay up the rowing boat';
@@ -42,7 +42,7 @@ test('lines become steps and come back; beside the list and as a page it is the 
   await aino.getByRole('menuitem', { name: t('item.size.beside') }).click();
   const beside = aino.getByRole('complementary', { name: TITLE });
   await expect(beside).toBeVisible();
-  await aino.goto(`${demo.base}/follow-up`);
+  await visit(aino, '/follow-up');
   await aino.getByText(TITLE, { exact: true }).first().click();
   await expect(beside.getByText('Before the ice')).toBeVisible();
   await aino.keyboard.press('Escape');

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, openList, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, openList, PHONE, test, WIDE } from './house.ts';
 import { starting, t } from './words.ts';
 
 /** A project seen whole: out of three lists, with a talk's notes and two offers, its stages moved elsewhere, until it is finished. */
@@ -9,7 +9,7 @@ const sheet = (page: Page) => page.getByRole('dialog').last();
 const tapIn = (page: Page, name: string | RegExp) => sheet(page).getByRole('button', { name }).first().click(); // prettier-ignore
 
 async function openProject(page: Page, base: string): Promise<void> {
-  await page.goto(`${base}/projects`);
+  await visit(page, '/projects');
   await page.getByRole('button', { name: new RegExp(`^${PROJECT}`) }).click();
   await expect(page.getByRole('heading', { level: 1, name: PROJECT })).toBeVisible();
 }
@@ -33,12 +33,12 @@ test(
 
     // two more lists, and what was talked about with Petri
     for (const list of ['Boathouse', 'Winter weeks']) {
-      await openList(aino, demo.base, list);
+      await openList(aino, list);
       await aino.getByRole('button', { name: t('list.more') }).click();
       await aino.getByRole('menuitem', { name: t('project.put') }).click();
       await putIn(aino);
     }
-    await aino.goto(`${demo.base}/people`);
+    await visit(aino, '/people');
     await aino
       .getByRole('button', { name: /^Petri/ })
       .first()
@@ -68,10 +68,10 @@ test(
     for (const name of offers) await expect(aino.getByRole('link', { name: t('files.open', { name }) })).toBeVisible();
 
     // Tapio moves one on; the board counts it
-    await openList(aino, demo.base, 'Spring ideas');
+    await openList(aino, 'Spring ideas');
     await aino.getByRole('button', { name: t('filter.narrow') }).click();
     await aino.getByRole('radio', { name: t('layout.board') }).click();
-    await openList(tapio, demo.base, 'Spring ideas');
+    await openList(tapio, 'Spring ideas');
     await tapio
       .getByRole('button', { name: /^A bench at the point/ })
       .first()
@@ -99,7 +99,7 @@ test(
     await expect(petri.getByRole('alert')).toHaveText(t('reason.project-open'));
     await petri.getByRole('radio', { name: t('project.open.is-filed') }).click();
     await tapIn(petri, t('project.finishIt'));
-    await aino.goto(`${demo.base}/projects`);
+    await visit(aino, '/projects');
     await aino.getByText(t('projects.finished', { count: 1 })).click();
     await aino.getByRole('button', { name: new RegExp(`^${PROJECT}`) }).click();
     await aino.getByRole('button', { name: t('project.lookBack') }).click();

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 test(
@@ -11,7 +11,7 @@ test(
     await enterDemo(aino, demo, 'Aino');
     await enterDemo(petri, demo, 'Petri');
     const ropes = JSON.stringify({ match: 'all', state: 'open', conditions: [{ of: 'words', words: 'rope', not: false }] });
-    await aino.goto(`${demo.base}/whole?narrow=${encodeURIComponent(ropes)}`);
+    await visit(aino, `/whole?narrow=${encodeURIComponent(ropes)}`);
     await aino.getByRole('radio', { name: t('layout.priorities'), exact: true }).click();
     const cell = (band: 'tomorrow' | 'none', lane: number) =>
       aino
@@ -28,7 +28,7 @@ test(
     await aino.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
     await aino.mouse.up();
     await expect(rope(cell('tomorrow', 1))).toBeVisible();
-    await petri.goto(`${demo.base}/whole?narrow=${encodeURIComponent(ropes)}`);
+    await visit(petri, `/whole?narrow=${encodeURIComponent(ropes)}`);
     const row = petri.getByRole('button', { name: /^New rope for the mooring/ });
     await expect(row).toContainText(t('importance.2'));
     await aino.getByRole('button', { name: t('common.undo') }).click();

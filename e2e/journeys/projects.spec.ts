@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, openList, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, openList, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 test(
@@ -10,7 +10,7 @@ test(
     await enterDemo(aino, demo, 'Aino');
     await enterDemo(petri, demo, 'Petri');
     await enterDemo(tapio, demo, 'Tapio');
-    await aino.goto(`${demo.base}/projects`);
+    await visit(aino, '/projects');
     await aino.getByRole('button', { name: t('projects.make') }).click();
     const sheet = aino.getByRole('dialog');
     await sheet.getByLabel(t('project.name'), { exact: true }).fill('Winter quiet');
@@ -25,7 +25,7 @@ test(
     await expect(aino.getByRole('heading', { level: 1, name: 'Winter quiet' })).toBeVisible();
     const address = aino.url();
 
-    await openList(aino, demo.base, 'Boathouse');
+    await openList(aino, 'Boathouse');
     await aino.getByRole('button', { name: t('list.more') }).click();
     await aino.getByRole('menuitem', { name: t('project.put') }).click();
     await sheet.getByRole('checkbox', { name: 'Winter quiet' }).click();
@@ -62,7 +62,7 @@ test(
     await expect(petri.getByRole('alert')).toHaveText(t('reason.project-open'));
     await petri.getByRole('radio', { name: t('project.open.stays') }).click();
     await petri.getByRole('button', { name: t('project.finishIt') }).click();
-    await aino.goto(`${demo.base}/projects`);
+    await visit(aino, '/projects');
     await expect(aino.getByText(t('projects.finished', { count: 1 }))).toBeVisible();
   },
 );

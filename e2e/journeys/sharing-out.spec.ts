@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 test('the coming week is shared out: the load of each before and after, taken but for one line, and back again', async ({ demo, devices }) => {
@@ -27,7 +27,7 @@ test('the coming week is shared out: the load of each before and after, taken bu
 test('what was given out stands with whoever got it', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.goto(`${demo.base}/share-out`);
+  await visit(aino, '/share-out');
   const line = aino.getByRole('checkbox').filter({ hasText: 'Marek, ' }).first();
   await expect(line).toBeVisible();
   const title = (await line.innerText()).split('\n')[0]!;
@@ -42,7 +42,7 @@ test('what was given out stands with whoever got it', async ({ demo, devices }) 
 test('load: managers see everyone’s four weeks as a chart and a table, a member their own', async ({ demo, devices }) => {
   const aino = await devices.open(PHONE);
   await enterDemo(aino, demo, 'Aino');
-  await aino.goto(`${demo.base}/load`);
+  await visit(aino, '/load');
   await expect(aino.getByRole('img', { name: /^Workload of Marek, four weeks: / })).toBeVisible();
   await aino.getByRole('button', { name: t('load.table') }).click();
   await expect(aino.getByRole('row')).toHaveCount(29);
@@ -52,7 +52,7 @@ test('load: managers see everyone’s four weeks as a chart and a table, a membe
 
   const oona = await devices.open(PHONE);
   await enterDemo(oona, demo, 'Oona');
-  await oona.goto(`${demo.base}/load`);
+  await visit(oona, '/load');
   await expect(oona.getByRole('img', { name: /^Workload of Oona/ })).toBeVisible();
   await expect(oona.getByRole('img', { name: /^Workload of/ })).toHaveCount(1);
 });

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 const counts = (page: Page) => page.getByRole('list', { name: t('stages.title') });
@@ -9,7 +9,7 @@ test('stages of a list: set once, moved on the phone, counted on the other scree
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(tapio, demo, 'Tapio');
   for (const page of [aino, tapio]) {
-    await page.goto(`${demo.base}/lists`);
+    await visit(page, '/lists');
     await page
       .getByRole('button', { name: /^Boathouse/ })
       .first()

@@ -3,6 +3,8 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { freePort, PHONE, startInVain, test } from './house.ts';
 
+test.use({ ownProcess: true });
+
 test('what stands in the way of starting is said in a sentence', async ({ empty }) => {
   const file = join(empty.data, 'a file');
   writeFileSync(file, '');
@@ -39,7 +41,7 @@ test('without --simulate and without the demo, what belongs to them does not exi
   const back = await page.request.post(`${demo.base}/api/simulate/clock`, { data: { now: '2020-01-01T00:00:00Z' } });
   expect(back.status()).toBe(422);
   await demo.kill();
-  await demo.up(['--no-simulate']);
+  await demo.up({ simulate: false });
   expect((await page.request.get(`${demo.base}/api/simulate/clock`)).status()).toBe(404);
   expect((await page.request.get(`${demo.base}/api/health`)).ok()).toBe(true);
 });

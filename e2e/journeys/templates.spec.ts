@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 const tap = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
@@ -11,7 +11,7 @@ test('what was thought out once is used: what is missing says so, it is all ther
   const [aino, marek] = [await devices.open(WIDE), await devices.open(PHONE)];
   await enterDemo(aino, demo, 'Aino');
   await enterDemo(marek, demo, 'Marek');
-  await aino.goto(`${demo.base}/templates`);
+  await visit(aino, '/templates');
   await aino.getByRole('button', { name: /^A wedding weekend/ }).click();
   await tap(aino, t('template.use'));
   const sheet = aino.getByRole('dialog');
@@ -46,7 +46,7 @@ test('what was thought out once is used: what is missing says so, it is all ther
 test('a list is kept as a template, changed on its page, and used again; what is made stands by itself', { tag: '@deep' }, async ({ demo, devices }) => {
   const page = await devices.open(PHONE);
   await enterDemo(page, demo, 'Aino');
-  await page.goto(`${demo.base}/lists`);
+  await visit(page, '/lists');
   await page
     .getByRole('button', { name: /^Boathouse/ })
     .first()

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { enterDemo, PHONE, test, WIDE } from './house.ts';
+import { enterDemo, visit, PHONE, test, WIDE } from './house.ts';
 import { t } from './words.ts';
 
 test(
@@ -8,7 +8,7 @@ test(
   async ({ demo, devices }) => {
     const aino = await devices.open(PHONE);
     await enterDemo(aino, demo, 'Aino');
-    await aino.goto(`${demo.base}/weekly-review`);
+    await visit(aino, '/weekly-review');
     await expect(aino.getByRole('heading', { name: t('review.pile.to-sort') })).toBeVisible();
     // an impatient second tap falls on nothing of the next pile, which is there from its top
     await aino.getByRole('button', { name: t('review.next', { pile: t('review.pile.late') }) }).dblclick();
@@ -24,7 +24,7 @@ test(
     await enterDemo(desk, demo, 'Aino');
     await aino.getByRole('link', { name: t('nav.today') }).click();
     for (const device of [aino, desk]) {
-      await device.goto(`${demo.base}/weekly-review`);
+      await visit(device, '/weekly-review');
       await expect(device.getByText(t('review.at', { nth: 2, of: 8 }))).toBeVisible();
     }
 
@@ -49,7 +49,7 @@ test(
     // another person’s review is their own
     const leila = await devices.open(WIDE);
     await enterDemo(leila, demo, 'Leila');
-    await leila.goto(`${demo.base}/weekly-review`);
+    await visit(leila, '/weekly-review');
     await expect(leila.getByText(t('review.at', { nth: 1, of: 8 }))).toBeVisible();
     await leila.getByRole('button', { name: t('review.ahead') }).click();
     await expect(leila.getByRole('main').getByText('Leila', { exact: true })).toBeVisible();

@@ -34,7 +34,8 @@ export class WalkedDevice {
     page.on('request', (request) => {
       if (request.resourceType() !== 'eventsource') device.underWay.add(request);
     });
-    for (const ended of ['requestfinished', 'requestfailed'] as const) page.on(ended, (request: Request) => void device.underWay.delete(request));
+    const ended = (request: Request) => void device.underWay.delete(request);
+    page.on('requestfinished', ended).on('requestfailed', ended);
     return device;
   }
 

@@ -21,7 +21,7 @@ const BEGIN = '2027-03-23T10:05:00.000Z';
 const test = journey.extend<object, { filled: string }>({
   filled: [
     async ({}, use) => {
-      const running = await RunningKotiva.start('demo', undefined, BEGIN);
+      const running = await RunningKotiva.start('demo', { begin: BEGIN });
       await running.kill();
       await use(running.data);
       rmSync(running.data, { recursive: true, force: true });
@@ -40,7 +40,7 @@ for (let seed = FIRST; seed < FIRST + SEEDS; seed++)
 
 async function walk(seed: number, filled: string, devices: Devices, info: TestInfo): Promise<Report> {
   const random = new Random(seed);
-  const demo = await RunningKotiva.start('demo', filled);
+  const demo = await RunningKotiva.start('demo', { from: filled });
   const hands = await twoHands(random, demo, devices);
   const report = new Report();
   try {

@@ -61,16 +61,59 @@ export interface ServeOptions {
   fill?: (storage: Storage) => Promise<void>;
 }
 
-/** Opens the data, starts answering, and ends cleanly on SIGTERM and SIGINT. What stands in the way is said in a sentence. */
+export interface OpenServer {
+  storage: Storage;
+  /** Ends streams, finishes what was asked, writes the log into the file, and lets go of the folder. */
+  close(): Promise<void>;
+}
+
+/** This process is the server: it ends cleanly on SIGTERM and SIGINT. What stands in the way is said in a sentence. */
 export async function startServer(options: ServeOptions): Promise<void> {
   keepMemorySmall();
-  const { port, host, fill, smtpInPort, metricsPort, publicUrl = `http://${host}:${port}` } = options;
-  if (options.simulate && !isLoopback(host))
-    stop(`With --simulate anybody can move the clock and read all mail: it listens on 127.0.0.1 only, not on ${host}.`);
+  const server = await openServer(options).catch((error: unknown) => {
+    if (error instanceof Unusable) return stop(error.message);
+    throw error;
+  });
+  // with a clock of its own nobody is served who would wait
+  if (!options.simulate) keepWarm();
+  endWhenAsked(server);
+  goOnAfterFaults(server.storage);
+  console.log(`Kotiva listens on ${urlOf(options)}${options.simulate ? ', on this machine only, with a simulated clock' : ''}`);
+}
+
+const urlOf = ({ publicUrl, host, port }: ServeOptions): string => publicUrl ?? `http://${host}:${port}`;
+
+/** Opens the data and starts answering. Throws {@link Unusable}, in a sentence, where something stands in the way. */
+export async function openServer(options: ServeOptions): Promise<OpenServer> {
+  const { host, simulate } = options;
+  if (simulate && !isLoopback(host))
+    throw new Unusable(`With --simulate anybody can move the clock and read all mail: it listens on 127.0.0.1 only, not on ${host}.`);
+  /** How to let go of what was taken, in the order it was taken in. */
+  const taken: (() => void)[] = [];
+  const letGo = () => {
+    while (taken.length > 0) taken.pop()!();
+  };
+  try {
+    const { storage, services, server } = await answering(options, taken);
+    const close = async () => {
+      await ended(services, server);
+      letGo();
+    };
+    return { storage, close };
+  } catch (error) {
+    letGo();
+    throw error;
+  }
+}
+
+async function answering(options: ServeOptions, taken: (() => void)[]) {
+  const { port, host, fill, smtpInPort, metricsPort } = options;
   const folder = resolve(options.data);
-  const release = orStop(() => takeFolder(folder));
+  taken.push(takeFolder(folder));
   options.prepare?.();
-  const storage = orStop(() => openStorage(join(folder, 'kotiva.sqlite'), join(root, 'server/drizzle')));
+  const storage = openStorage(join(folder, 'kotiva.sqlite'), join(root, 'server/drizzle'));
+  // let go of last but for the folder: nothing is to be done any more, and the file holds all there is
+  taken.push(() => storage.close());
   keepPrivate(folder);
   await fill?.(storage);
   const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
@@ -81,13 +124,11 @@ export async function startServer(options: ServeOptions): Promise<void> {
     filesFolder: join(folder, 'files'),
     version,
     build: BUILD,
-    publicUrl,
+    publicUrl: urlOf(options),
     mailIn: smtpInPort !== undefined,
     mailTrust: options.mailTrust || undefined,
     clientFolder: existsSync(clientFolder) ? clientFolder : undefined,
   });
-  // with a clock of its own nobody is served who would wait
-  if (!options.simulate) keepWarm();
   const server = serve({
     fetch: app.fetch,
     port,
@@ -96,29 +137,24 @@ export async function startServer(options: ServeOptions): Promise<void> {
   }) as Server;
   server.maxConnections = MOST_CONNECTIONS;
   await listening(server, port);
-  const mail = services.mailIn && smtpInPort !== undefined ? listenForMail(services.mailIn, services.mailDomain) : null;
-  if (mail && smtpInPort !== undefined) await listening(mail.listen(smtpInPort, host), smtpInPort);
-  const metrics = metricsPort === undefined ? null : serveMetrics(services, metricsPort, host);
-  if (metrics && metricsPort !== undefined) await listening(metrics, metricsPort);
+  if (services.mailIn && smtpInPort !== undefined) {
+    const mail = listenForMail(services.mailIn, services.mailDomain);
+    await listening(mail.listen(smtpInPort, host), smtpInPort);
+    taken.push(() => mail.close());
+  }
+  if (metricsPort !== undefined) {
+    const metrics = serveMetrics(services, metricsPort, host);
+    await listening(metrics, metricsPort);
+    taken.push(() => metrics.close());
+  }
   // what fell due while nothing ran is done once there is somebody to answer: the start waits for none of it
-  const beating = beat(services);
-  const leaveSearch = fillSearch(services);
+  taken.push(beat(services), fillSearch(services));
   goOnWithFiles(services);
-  ending(services, server, () => {
-    for (const timer of beating) clearInterval(timer);
-    leaveSearch();
-    mail?.close();
-    metrics?.close();
-    // nothing is to be done any more: the file holds all there is
-    storage.close();
-    release();
-  });
-  goOnAfterFaults(storage);
-  console.log(`Kotiva listens on ${publicUrl}${options.simulate ? ', on this machine only, with a simulated clock' : ''}`);
+  return { storage, services, server };
 }
 
-/** What happens by itself. What goes wrong in it is said, and tried again the next time. */
-function beat(services: Services): NodeJS.Timeout[] {
+/** What happens by itself. What goes wrong in it is said, and tried again the next time. Gives how to end it. */
+function beat(services: Services): () => void {
   const { hub, timers, outbox, accounts, files, health } = services;
   const sweep = () => files?.sweep();
   const orSay = (task: () => unknown) => () => {
@@ -126,13 +162,14 @@ function beat(services: Services): NodeJS.Timeout[] {
       .then(task)
       .catch((error: unknown) => (isOfStorage(error) ? health.noRoom(error) : console.error(error)));
   };
-  return [
+  const beats = [
     setInterval(orSay(() => hub.beat()), BEAT_MS), // prettier-ignore
     setInterval(orSay(() => timers.runInSlices()), TIMERS_MS), // prettier-ignore
     setInterval(orSay(() => outbox.run()), SENDING_MS), // prettier-ignore
     setInterval(orSay(() => accounts.forgetEnded()), HOUR_MS), // prettier-ignore
     setInterval(orSay(sweep), HOUR_MS), // prettier-ignore
   ];
+  return () => beats.forEach((one) => clearInterval(one));
 }
 
 /** What had come when an earlier server ended is gone on with; bytes nothing is known of go. */
@@ -144,26 +181,32 @@ function goOnWithFiles({ files }: Services): void {
   task().catch((error: unknown) => console.error(error));
 }
 
-/** Ends streams, finishes what was asked, writes the log into the file, and goes. */
-function ending({ hub }: Services, server: Server, close: () => void): void {
+/** Ends streams, and waits for what was asked; not longer than it may take. */
+function ended({ hub }: Services, server: Server): Promise<void> {
+  return new Promise((resolve) => {
+    const timers = [setTimeout(() => server.closeAllConnections(), ENDING_MS), setTimeout(resolve, ENDING_MS + 1_000)];
+    server.close(() => {
+      for (const timer of timers) clearTimeout(timer);
+      resolve();
+    });
+    hub.endAll();
+    server.closeIdleConnections();
+    for (const timer of timers) timer.unref();
+  });
+}
+
+function endWhenAsked({ close }: OpenServer): void {
   let isEnding = false;
   const end = () => {
     if (isEnding) return;
     isEnding = true;
-    const done = () => {
-      try {
-        close();
-        process.exit(0);
-      } catch (error) {
+    close().then(
+      () => process.exit(0),
+      (error: unknown) => {
         console.error(error);
         process.exit(1);
-      }
-    };
-    hub.endAll();
-    server.close(done);
-    server.closeIdleConnections();
-    setTimeout(() => server.closeAllConnections(), ENDING_MS).unref();
-    setTimeout(done, ENDING_MS + 1_000).unref();
+      },
+    );
   };
   process.on('SIGTERM', end);
   process.on('SIGINT', end);
@@ -187,20 +230,11 @@ function listening(
   server: { once(event: string, listener: (error: NodeJS.ErrnoException) => void): unknown; listening?: boolean },
   port: number,
 ): Promise<void> {
-  return new Promise((resolve) => {
+  return new Promise((resolve, reject) => {
     if (server.listening) return resolve();
     server.once('listening', () => resolve());
-    server.once('error', (error) => stop(sayListenError(error, port)));
+    server.once('error', (error) => reject(new Unusable(sayListenError(error, port))));
   });
-}
-
-function orStop<T>(open: () => T): T {
-  try {
-    return open();
-  } catch (error) {
-    if (error instanceof Unusable) return stop(error.message);
-    throw error;
-  }
 }
 
 const isLoopback = (host: string): boolean => /^(127\.\d+\.\d+\.\d+|::1|localhost)$/.test(host);
