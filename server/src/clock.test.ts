@@ -2,12 +2,13 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { SimulatedClock } from './clock.ts';
-import { openStorage, type Storage } from './db/open.ts';
+import type { Storage } from './db/open.ts';
+import { openIn } from './testing/empty-storage.ts';
 
 describe('the simulated clock', () => {
   const folder = mkdtempSync(join(tmpdir(), 'kotiva-clock-'));
   let storage: Storage;
-  const open = () => (storage = openStorage(join(folder, 'kotiva.sqlite'), join(__dirname, '../drizzle')));
+  const open = () => (storage = openIn(folder));
   beforeEach(() => void open());
   afterEach(() => {
     storage.raw.exec('DELETE FROM setting');

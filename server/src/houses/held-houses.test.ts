@@ -1,8 +1,8 @@
 import type { Change } from '@kotiva/core';
 import fc from 'fast-check';
-import { join } from 'node:path';
 import { HeldHouses } from './held-houses.ts';
-import { openStorage, type Storage } from '../db/open.ts';
+import type { Storage } from '../db/open.ts';
+import { openNew } from '../testing/empty-storage.ts';
 import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { HouseRows } from './house-rows.ts';
 import type { HouseStorage } from './house-storage.ts';
@@ -10,7 +10,7 @@ import type { HouseStorage } from './house-storage.ts';
 let storage: Storage;
 let houseStorage: HouseStorage;
 beforeEach(() => {
-  storage = openStorage(':memory:', join(__dirname, '../../drizzle'));
+  storage = openNew();
   houseStorage = new SqliteHouses(storage.raw);
 });
 afterEach(() => storage.close());

@@ -2,17 +2,15 @@ import { INDEXES, instantOf, NOUNS, epochOf, type Noun, type Row } from '@kotiva
 import { doing, EventfulHouse } from '@kotiva/core/testing/eventful-house';
 import { idOf, World } from '@kotiva/core/testing/world';
 import fc from 'fast-check';
-import { join } from 'node:path';
-import { openStorage } from '../db/open.ts';
 import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { Ledger, type NewCommand } from '../sync/apply.ts';
+import { openNew } from '../testing/empty-storage.ts';
 import { houseStorageContract } from '../testing/house-storage.contract.ts';
 import type { HouseStorage } from './house-storage.ts';
 import { MemoryHouses } from './memory-houses.ts';
 
-const opened = () => openStorage(':memory:', join(__dirname, '../../drizzle'));
 houseStorageContract('SQLite', () => {
-  const { raw, close } = opened();
+  const { raw, close } = openNew();
   return { storage: new SqliteHouses(raw), close };
 });
 houseStorageContract('memory', () => ({ storage: new MemoryHouses(), close: () => undefined }));
@@ -74,7 +72,7 @@ test('whatever is done in a house, memory holds what SQLite holds, and answers w
   fc.assert(
     fc.property(fc.array(doing, { maxLength: 25 }), fc.array(fc.nat(2), { minLength: 8, maxLength: 8 }), (doings, days) => {
       const commands = commandsOf(doings.filter(({ way }) => way !== 'leave'));
-      const { raw, close } = opened();
+      const { raw, close } = openNew();
       let now = '2026-11-24T10:00:00.000Z';
       // so little is remembered that most is read again
       const both = [new SqliteHouses(raw), new MemoryHouses()].map((storage) => ({ storage, ledger: new Ledger(storage, { now: () => now }, 0.02) }));
@@ -93,7 +91,7 @@ test('whatever is done in a house, memory holds what SQLite holds, and answers w
 });
 
 test.each([
-  ['SQLite', () => new SqliteHouses(opened().raw)],
+  ['SQLite', () => new SqliteHouses(openNew().raw)],
   ['memory', () => new MemoryHouses()],
 ])('two ledgers on one storage (%s): what one wrote the other does not write over', (_, open) => {
   const storage = open();

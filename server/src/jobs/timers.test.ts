@@ -3,7 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v5 } from 'uuid';
-import { openStorage, type Storage } from '../db/open.ts';
+import type { Storage } from '../db/open.ts';
+import { openIn } from '../testing/empty-storage.ts';
 import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { Ledger } from '../sync/apply.ts';
 import { Setbacks } from './setbacks.ts';
@@ -32,7 +33,7 @@ class Machine {
   }
 
   boot(): void {
-    this.storage = openStorage(join(this.folder, 'kotiva.sqlite'), join(__dirname, '../../drizzle'));
+    this.storage = openIn(this.folder);
     const clock = { now: () => new Date(this.nowMs).toISOString() };
     this.ledger = new Ledger(new SqliteHouses(this.storage.raw), clock);
     const apply = this.ledger.apply.bind(this.ledger);

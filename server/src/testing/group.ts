@@ -22,6 +22,8 @@ function step(): void {
 }
 
 const { raw, close } = openStorage(join(folder, 'kotiva.sqlite'), migrations);
+// what a killed process has written is there all the same: only a power cut takes what is not on the disk yet
+raw.pragma('synchronous = OFF');
 const prepare = raw.prepare.bind(raw);
 raw.prepare = ((sql: string) => {
   const statement = prepare(sql);

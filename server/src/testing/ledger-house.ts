@@ -1,17 +1,17 @@
 import { COLOURS, PATTERNS, type CommandName, type Notice, type Payload, type Row } from '@kotiva/core';
-import { join } from 'node:path';
 import { v5 } from 'uuid';
 import { Accounts } from '../auth/accounts.ts';
-import { openStorage, type Storage } from '../db/open.ts';
+import type { Storage } from '../db/open.ts';
 import { SqliteHouses } from '../db/sqlite-houses.ts';
 import { Ledger } from '../sync/apply.ts';
+import { openNew } from './empty-storage.ts';
 
 const NAMES = '6ba7b811-9dad-11d1-80b4-00c04fd430c8';
 
-/** A house on a database in memory, its clock what it is told to be. For tests of what happens beside commands. */
+/** A house on a database of its own, its clock what it is told to be. For tests of what happens beside commands. */
 export class LedgerHouse {
   readonly houseId = v5('house', NAMES);
-  readonly storage: Storage = openStorage(':memory:', join(__dirname, '../../drizzle'));
+  readonly storage: Storage = openNew();
   nowMs = Date.parse('2026-11-24T10:00:00.000Z');
   readonly clock = { now: () => new Date(this.nowMs).toISOString() };
   readonly ledger = new Ledger(new SqliteHouses(this.storage.raw), this.clock);

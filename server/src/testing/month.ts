@@ -35,6 +35,8 @@ const sentFile = join(folder, 'sent');
 let now = existsSync(clockFile) ? readFileSync(clockFile, 'utf8') : new Date(START).toISOString();
 const clock = { now: () => now };
 const storage = openStorage(join(folder, 'kotiva.sqlite'), migrations);
+// what a killed process has written is there all the same: only a power cut takes what is not on the disk yet
+storage.raw.pragma('synchronous = OFF');
 const ledger = new Ledger(new SqliteHouses(storage.raw), clock);
 const apply = ledger.apply.bind(ledger);
 ledger.apply = (...command) => {

@@ -6,10 +6,10 @@ import { join } from 'node:path';
 import { v5 } from 'uuid';
 import { createApp, type AppOptions } from '../app.ts';
 import type { Services } from '../context.ts';
-import { openStorage, type Storage } from '../db/open.ts';
+import type { Storage } from '../db/open.ts';
+import { openIn } from './empty-storage.ts';
 
 const NAMES = '6ba7b811-9dad-11d1-80b4-00c04fd430c8';
-const MIGRATIONS = join(__dirname, '../../drizzle');
 
 /** A real server on a real file, that can be stopped and started again in the middle of things. */
 export class RealServer {
@@ -39,7 +39,7 @@ export class RealServer {
   }
 
   async start(): Promise<void> {
-    this.storage = openStorage(join(this.folder, 'kotiva.sqlite'), MIGRATIONS);
+    this.storage = openIn(this.folder);
     const { app, services } = createApp({ filesFolder: join(this.folder, 'files'), ...this.options, storage: this.storage, version: 'test' });
     this.services = services;
     this.app = app;
