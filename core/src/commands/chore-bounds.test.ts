@@ -50,7 +50,11 @@ describe('a chore takes no rule that costs time to work out', () => {
 
   test('the steps of a rule are counted, and end where they were granted', () => {
     const every = parseRRule('FREQ=YEARLY;BYHOUR=0,1,2,3;BYMINUTE=0,15,30,45;BYSECOND=0,1,2,3,4,5,6,7;BYDAY=MO,TU,WE,TH,FR,SA,SU;BYSETPOS=-1');
-    expect(() => [...walk(every, 0, 0, 1e12, new Steps(20_000))]).toThrow(TooCostly);
+    const next = walk(every, 0, 0, 1e12, new Steps(20_000));
+    const toTheEnd = () => {
+      while (next() !== null);
+    };
+    expect(toTheEnd).toThrow(TooCostly);
     const rare = { rrule: 'FREQ=DAILY;BYMONTHDAY=31;BYMONTH=2', dtstart: '2026-01-01', zone: null };
     expect(() => [...occurrences(rare, { limit: 1, maxSteps: 1_000 })]).toThrow(TooCostly);
     expect([...occurrences({ ...rare, rrule: 'FREQ=DAILY' }, { limit: 500, maxSteps: 1_001 })]).toHaveLength(500);

@@ -30,6 +30,8 @@ export class DaysOfRule {
   private readonly byMonth: readonly number[];
   private readonly byMonthDay: readonly number[];
   private readonly weekdays: readonly number[];
+  /** Of its weekdays, from the first day of a week. */
+  private readonly offsets: readonly number[];
   /** Numbers of BYDAY count within the month, not within the year. */
   private readonly nthInMonth: boolean;
 
@@ -45,6 +47,7 @@ export class DaysOfRule {
     const saysWeekday = byDay.length > 0;
     const saysOther = byMonthDay.length > 0 || byYearDay.length > 0;
     this.weekdays = saysWeekday ? byDay.map(({ weekday }) => weekday) : freq === 'WEEKLY' || !saysOther ? [weekdayOfDay(firstDay)] : EVERY_WEEKDAY;
+    this.offsets = ascending(this.weekdays.map((weekday) => (weekday - rule.wkst + 7) % 7));
     this.nthInMonth = freq === 'MONTHLY' || byMonth.length > 0;
   }
 
@@ -72,8 +75,8 @@ export class DaysOfRule {
   }
 
   ofWeek(first: number): number[] {
-    const days = this.weekdays.map((weekday) => first + ((weekday - this.rule.wkst + 7) % 7));
-    return ascending(this.byMonth.length > 0 ? days.filter((day) => this.fitsMonth(day)) : days);
+    const days = this.offsets.map((offset) => first + offset);
+    return this.byMonth.length > 0 ? days.filter((day) => this.fitsMonth(day)) : days;
   }
 
   /** Whether a rule that counts days, hours or less takes this day. */

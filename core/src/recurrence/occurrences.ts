@@ -1,9 +1,9 @@
 import { type OffDayShift } from '../model/off-day-shift.ts';
-import { DAY_SECONDS, existing, formatDate, formatLocal, instantSeconds, localOf, parseLocal, type LocalSeconds, type ParsedLocal } from './local.ts';
+import { DAY_SECONDS, existingIn, formatDate, formatLocal, instantSeconds, localOf, parseLocal, type LocalSeconds, type ParsedLocal } from './local.ts';
 import { isWeekend, LONGEST_OFF, workdayFor } from './off-days.ts';
 import { BadRule, isOfClock, parseRRule, type RRule } from './rrule.ts';
 import { Steps } from './steps.ts';
-import { walk } from './walk.ts';
+import { walk, type Next } from './walk.ts';
 
 /** What comes back: a recurrence set of RFC 5545 3.8.5, in wall-clock time of a zone. */
 export interface Recurrence {
@@ -49,11 +49,12 @@ export function* occurrences(series: Recurrence, { after, before, limit, maxStep
   if (limit !== undefined && limit <= 0) return;
   const set = new RecurrenceSet(series, new Steps(maxSteps));
   const bounds = { after: set.bound(after) ?? Number.NEGATIVE_INFINITY, before: set.bound(before) ?? Number.POSITIVE_INFINITY };
-  let many = 0;
-  for (const found of set.within(bounds)) {
+  const next = set.within(bounds);
+  for (let many = 0; many !== limit; many++) {
+    const found = next();
+    if (found === null) return;
     const at = set.said(found.at);
     yield { recurrenceId: found.id === found.at ? at : set.said(found.id), at };
-    if (++many === limit) return;
   }
 }
 
@@ -77,31 +78,38 @@ class RecurrenceSet {
   private readonly extra: Found[];
   private readonly isLeftOut: (at: LocalSeconds) => boolean;
   private readonly reach: number;
+  private readonly existing: (at: LocalSeconds) => LocalSeconds;
 
   constructor(
     private readonly series: Recurrence,
     private readonly steps: Steps,
   ) {
     this.start = this.parse(series.dtstart, 'DTSTART');
+    this.existing = existingIn(series.zone);
     this.rule = series.rrule === null ? null : ruleFor(series.rrule, this.start);
     const moved = [...(series.moved ?? [])].map(([id, at]) => ({ id: this.parse(id, 'RECURRENCE-ID').at, at: this.parse(at, 'RECURRENCE-ID').at }));
     const added = (series.rdates ?? []).map((rdate) => this.addedAt(rdate));
     const isLeftOut = this.leftOut(series.exdates ?? []);
     const away = new Set(moved.map(({ id }) => id));
     this.isLeftOut = (at) => away.has(at) || isLeftOut(at);
-    this.extra = [...moved, ...added.filter((at) => !this.isLeftOut(at)).map((at) => ({ id: at, at: existing(at, series.zone) }))].sort(byTime);
+    this.extra = [...moved, ...added.filter((at) => !this.isLeftOut(at)).map((at) => ({ id: at, at: this.existing(at) }))].sort(byTime);
     this.reach = (series.offDay ?? 'keep') === 'keep' ? JUMP : JUMP + LONGEST_OFF * DAY_SECONDS;
   }
 
   /** Each time once, in order: the rule's, with those added and moved between them. */
-  *within(bounds: Bounds): Generator<Found, void, undefined> {
+  within({ after, before }: Bounds): Next<Found> {
+    const ofRule = this.ofRule({ after, before });
+    const next = this.extra.length === 0 ? ofRule : merged(ofRule, this.extra);
     let last = Number.NEGATIVE_INFINITY;
-    for (const found of this.extra.length === 0 ? this.ofRule(bounds) : merged(this.ofRule(bounds), this.extra)) {
-      if (found.at >= bounds.before) return;
-      if (found.at <= last) continue;
-      last = found.at;
-      if (found.at > bounds.after) yield found;
-    }
+    return () => {
+      for (;;) {
+        const found = next();
+        if (found === null || found.at >= before) return null;
+        if (found.at <= last) continue;
+        last = found.at;
+        if (found.at > after) return found;
+      }
+    };
   }
 
   /** A bound of a window as local seconds. */
@@ -113,23 +121,32 @@ class RecurrenceSet {
     return this.start.isDate ? formatDate(at) : formatLocal(at);
   }
 
-  private *ofRule({ after, before }: Bounds): Generator<Found, void, undefined> {
-    if (!this.rule) return;
-    const { zone } = this.series;
-    const end = this.lastOf(this.rule);
+  private ofRule({ after, before }: Bounds): Next<Found> {
+    if (!this.rule) return () => null;
+    const isPast = this.lastOf(this.rule);
     const begin = Number.isFinite(after) ? after - this.reach : this.start.at;
+    const next = walk(this.rule, this.start.at, begin, before + this.reach, this.steps);
+    const isPlain = this.reach === JUMP;
     // what the clocks skipped or a day off moved forward waits for its place among those after it
     const waiting: Found[] = [];
-    for (const id of walk(this.rule, this.start.at, begin, before + this.reach, this.steps)) {
-      if (end(id)) break;
-      if (this.isLeftOut(id)) continue;
-      const at = this.shift(existing(id, zone));
-      while (waiting.length > 0 && waiting[0]!.at <= id - this.reach) yield waiting.shift()!;
-      if (at === id && waiting.length === 0 && this.reach === JUMP) yield { id, at };
-      else insert(waiting, { id, at });
-      if (this.reach === JUMP) while (waiting.length > 0 && waiting[0]!.at <= id) yield waiting.shift()!;
-    }
-    yield* waiting;
+    /** Nothing comes any more that is earlier than this. */
+    let known = Number.NEGATIVE_INFINITY;
+    return () => {
+      for (;;) {
+        if (waiting.length > 0 && waiting[0]!.at <= known) return waiting.shift()!;
+        if (known === Number.POSITIVE_INFINITY) return null;
+        const id = next();
+        if (id === null || isPast(id)) {
+          known = Number.POSITIVE_INFINITY;
+          continue;
+        }
+        if (this.isLeftOut(id)) continue;
+        const at = this.shift(this.existing(id));
+        if (isPlain && at === id && waiting.length === 0) return { id, at };
+        insert(waiting, { id, at });
+        known = isPlain ? id : id - this.reach;
+      }
+    };
   }
 
   private shift(at: LocalSeconds): LocalSeconds {
@@ -137,7 +154,7 @@ class RecurrenceSet {
     if (offDay === 'keep') return at;
     const day = Math.floor(at / DAY_SECONDS);
     const isOff = (one: number) => isWeekend(one) || (daysOff?.has(formatDate(one * DAY_SECONDS)) ?? false);
-    return existing(at + (workdayFor(day, offDay, isOff) - day) * DAY_SECONDS, this.series.zone);
+    return this.existing(at + (workdayFor(day, offDay, isOff) - day) * DAY_SECONDS);
   }
 
   /** Whether a time lies past the end the rule gives. A date as its end means that whole day. */
@@ -192,13 +209,15 @@ function insert(waiting: Found[], found: Found): void {
   waiting.splice(nth, 0, found);
 }
 
-function* merged(rule: Generator<Found, void, undefined>, extra: readonly Found[]): Generator<Found, void, undefined> {
+function merged(rule: Next<Found>, extra: readonly Found[]): Next<Found> {
   let nth = 0;
-  for (const found of rule) {
-    while (nth < extra.length && byTime(extra[nth]!, found) < 0) yield extra[nth++]!;
-    yield found;
-  }
-  while (nth < extra.length) yield extra[nth++]!;
+  let ahead = rule();
+  return () => {
+    if (nth < extra.length && (ahead === null || byTime(extra[nth]!, ahead) < 0)) return extra[nth++]!;
+    const found = ahead;
+    ahead = found === null ? null : rule();
+    return found;
+  };
 }
 
 /** The rule never occurs, like 31 February of every year; in the window, if one is given. */

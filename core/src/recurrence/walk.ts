@@ -14,93 +14,125 @@ const UNITS = { HOURLY: 3600, MINUTELY: 60, SECONDLY: 1 };
 const YEAR_STEPS = 24;
 const MONTH_STEPS = 4;
 
+/** Asked again and again it gives what comes next; null: nothing more does. Asked thousands of times, a generator takes several times as long. */
+export type Next<T> = () => T | null;
+
 /**
  * A rule's times on the wall, ascending, from the first day on. `from`: where to begin, by going to the period it lies in rather
  * than through all before it; times before it may come too. `to`: nothing is looked for from there on. A rule with COUNT is walked from
  * its first day, since it is to be counted. Every period looked at and every time laid out is taken from `steps`.
  */
-export function* walk(
-  rule: RRule,
-  dtstart: LocalSeconds,
-  from: LocalSeconds,
-  to: LocalSeconds,
-  steps: Steps = new Steps(),
-): Generator<LocalSeconds, void, undefined> {
+export function walk(rule: RRule, dtstart: LocalSeconds, from: LocalSeconds, to: LocalSeconds, steps: Steps = new Steps()): Next<LocalSeconds> {
   const begin = rule.count === null ? Math.max(from, dtstart) : dtstart;
   let left = rule.count ?? Number.POSITIVE_INFINITY;
   const end = Math.min(to, LAST);
-  for (const times of periods(rule, dtstart, begin, end, steps)) {
-    for (const at of times) {
+  const next = periods(rule, dtstart, begin, end, steps);
+  let times: readonly LocalSeconds[] = [];
+  let nth = 0;
+  return () => {
+    while (left > 0) {
+      if (nth === times.length) {
+        const found = next();
+        if (found === null) return null;
+        times = found;
+        nth = 0;
+        continue;
+      }
+      const at = times[nth++]!;
       if (at < dtstart) continue;
-      if (left-- <= 0 || at >= end) return;
-      yield at;
+      left = at >= end ? 0 : left - 1;
+      return at >= end ? null : at;
     }
-    if (left <= 0) return;
-  }
+    return null;
+  };
 }
 
 /** The times of each period of the rule that has any. */
-function periods(rule: RRule, dtstart: LocalSeconds, begin: LocalSeconds, end: LocalSeconds, steps: Steps): Iterable<LocalSeconds[]> {
+function periods(rule: RRule, dtstart: LocalSeconds, begin: LocalSeconds, end: LocalSeconds, steps: Steps): Next<LocalSeconds[]> {
   const firstDay = Math.floor(dtstart / DAY_SECONDS);
   const days = new DaysOfRule(rule, firstDay);
   if (isOfClock(rule.freq)) return clockPeriods(rule, days, dtstart, begin, end, UNITS[rule.freq], steps);
   return dayPeriods(rule, days, dtstart, begin, end, steps);
 }
 
-function* dayPeriods(rule: RRule, days: DaysOfRule, dtstart: LocalSeconds, begin: LocalSeconds, end: LocalSeconds, steps: Steps): Generator<LocalSeconds[]> {
+function dayPeriods(rule: RRule, days: DaysOfRule, dtstart: LocalSeconds, begin: LocalSeconds, end: LocalSeconds, steps: Steps): Next<LocalSeconds[]> {
   const clock = clockTimes(rule, dtstart);
   const [first, near, last] = [Math.floor(dtstart / DAY_SECONDS), Math.floor(begin / DAY_SECONDS), Math.ceil(end / DAY_SECONDS)];
-  for (const found of daySets(rule, days, first, near, last, steps)) {
+  const next = daySets(rule, days, first, near, last, steps);
+  return () => {
+    const found = next();
+    if (found === null) return null;
     // before they are laid out: a year of seconds would not fit
     steps.take(found.length * clock.length);
     const times: LocalSeconds[] = [];
     for (const day of found) for (const second of clock) times.push(day * DAY_SECONDS + second);
-    yield picked(times, rule.bySetPos);
-  }
+    return picked(times, rule.bySetPos);
+  };
 }
 
 /** The days of each period that has any, beginning with the period `beginDay` lies in. */
-function* daySets(rule: RRule, days: DaysOfRule, firstDay: number, beginDay: number, endDay: number, steps: Steps): Generator<number[]> {
+function daySets(rule: RRule, days: DaysOfRule, firstDay: number, beginDay: number, endDay: number, steps: Steps): Next<number[]> {
   const { freq, interval } = rule;
   const start = civilOf(firstDay);
   const begin = civilOf(beginDay);
   const last = civilOf(endDay);
   if (freq === 'YEARLY') {
     const [first, near] = rule.byWeekNo.length > 0 ? [weekYearOf(firstDay, rule.wkst), weekYearOf(beginDay, rule.wkst)] : [start.year, begin.year];
-    for (let year = first + aligned(near - first, interval); year <= last.year + 1; year += interval) {
+    const take = (year: number) => {
       steps.take(YEAR_STEPS);
-      yield* some(days.ofYear(year));
-    }
-  } else if (freq === 'MONTHLY') {
+      return days.ofYear(year);
+    };
+    return each(first + aligned(near - first, interval), last.year + 1, interval, take);
+  }
+  if (freq === 'MONTHLY') {
     const first = start.year * 12 + start.month - 1;
-    for (let month = first + aligned(begin.year * 12 + begin.month - 1 - first, interval); month <= last.year * 12 + last.month; month += interval) {
+    const take = (month: number) => {
       steps.take(MONTH_STEPS);
-      yield* some(days.ofMonth(Math.floor(month / 12), (month % 12) + 1));
-    }
-  } else if (freq === 'WEEKLY') {
+      return days.ofMonth(Math.floor(month / 12), (month % 12) + 1);
+    };
+    return each(first + aligned(begin.year * 12 + begin.month - 1 - first, interval), last.year * 12 + last.month, interval, take);
+  }
+  if (freq === 'WEEKLY') {
     const first = startOfWeek(firstDay, rule.wkst);
     const step = 7 * interval;
-    for (let week = first + aligned(startOfWeek(beginDay, rule.wkst) - first, step); week < endDay; week += step) {
+    const take = (week: number) => {
       steps.take(1);
-      yield* some(days.ofWeek(week));
-    }
-  } else {
-    for (let day = firstDay + aligned(beginDay - firstDay, interval); day < endDay;) {
-      steps.take(1);
-      if (days.takes(day)) yield [day];
-      day = firstDay + alignedUp(Math.max(day + 1, days.afterMonthOf(day)) - firstDay, interval);
-    }
+      return days.ofWeek(week);
+    };
+    return each(first + aligned(startOfWeek(beginDay, rule.wkst) - first, step), endDay - 1, step, take);
   }
+  let day = firstDay + aligned(beginDay - firstDay, interval);
+  return () => {
+    while (day < endDay) {
+      const one = day;
+      steps.take(1);
+      const taken = days.takes(one);
+      day = firstDay + alignedUp(Math.max(one + 1, days.afterMonthOf(one)) - firstDay, interval);
+      if (taken) return [one];
+    }
+    return null;
+  };
 }
 
-const some = (days: number[]): number[][] => (days.length > 0 ? [days] : []);
+/** The days of every period from the first to the last that has any. */
+function each(first: number, last: number, step: number, daysOf: (period: number) => number[]): Next<number[]> {
+  let period = first;
+  return () => {
+    while (period <= last) {
+      const days = daysOf(period);
+      period += step;
+      if (days.length > 0) return days;
+    }
+    return null;
+  };
+}
 
 /** The multiple of a step a distance lies in. */
 const aligned = (distance: number, step: number): number => Math.floor(distance / step) * step;
 const alignedUp = (distance: number, step: number): number => Math.ceil(distance / step) * step;
 
 /** Periods of an hour, a minute or a second: what the clock does not allow is jumped over. */
-function* clockPeriods(
+function clockPeriods(
   rule: RRule,
   days: DaysOfRule,
   dtstart: LocalSeconds,
@@ -108,36 +140,43 @@ function* clockPeriods(
   end: LocalSeconds,
   unit: number,
   steps: Steps,
-): Generator<LocalSeconds[]> {
+): Next<LocalSeconds[]> {
   const step = unit * rule.interval;
   const base = Math.floor(dtstart / unit) * unit;
-  if (!meetsClock(rule, base, unit, step)) return;
+  if (!meetsClock(rule, base, unit, step)) return NOTHING;
   const within = timesWithin(rule, dtstart, unit);
-  if (rule.bySetPos.length > 0 && rule.bySetPos.every((nth) => Math.abs(nth) > within.length)) return;
+  if (rule.bySetPos.length > 0 && rule.bySetPos.every((nth) => Math.abs(nth) > within.length)) return NOTHING;
   let taken = Number.NaN;
   const next = (at: LocalSeconds) => base + alignedUp(at - base, step);
-  for (let at = base + aligned(begin - base, step); at < end;) {
-    steps.take(1);
-    const day = Math.floor(at / DAY_SECONDS);
-    if (day !== taken && !days.takes(day)) {
-      at = next(days.afterMonthOf(day) * DAY_SECONDS);
-      continue;
+  let at = base + aligned(begin - base, step);
+  return () => {
+    while (at < end) {
+      steps.take(1);
+      const day = Math.floor(at / DAY_SECONDS);
+      if (day !== taken && !days.takes(day)) {
+        at = next(days.afterMonthOf(day) * DAY_SECONDS);
+        continue;
+      }
+      taken = day;
+      const second = at - day * DAY_SECONDS;
+      const allowed = nextAllowed(rule, second, unit);
+      if (allowed !== second) {
+        at = next(day * DAY_SECONDS + allowed);
+        continue;
+      }
+      steps.take(within.length);
+      const begins = at;
+      at += step;
+      return picked(
+        within.map((offset) => begins + offset),
+        rule.bySetPos,
+      );
     }
-    taken = day;
-    const second = at - day * DAY_SECONDS;
-    const allowed = nextAllowed(rule, second, unit);
-    if (allowed !== second) {
-      at = next(day * DAY_SECONDS + allowed);
-      continue;
-    }
-    steps.take(within.length);
-    yield picked(
-      within.map((offset) => at + offset),
-      rule.bySetPos,
-    );
-    at += step;
-  }
+    return null;
+  };
 }
+
+const NOTHING: Next<never> = () => null;
 
 /** The first second of the day from this one on, in whole units, that BYHOUR, BYMINUTE and BYSECOND let pass; else the next midnight. */
 function nextAllowed({ byHour, byMinute, bySecond }: RRule, second: number, unit: number): number {

@@ -9,6 +9,7 @@ interface Day {
 }
 
 const DAY = 1440;
+const MOST_JUMPED = 10_000;
 
 /**
  * Wall-clock moments of one zone as minutes since the epoch, and back. Asks the calendar once a day and adds from there, so that
@@ -18,6 +19,8 @@ export class ZoneMinutes {
   private readonly days = new Map<string, Day>();
   /** Days since the epoch that are known to have no jump of the clocks. */
   private readonly even = new Set<number>();
+  /** Minutes of the wall on the other days, and where they are. */
+  private readonly jumped = new Map<number, number>();
 
   constructor(private readonly zone: string) {}
 
@@ -54,13 +57,18 @@ export class ZoneMinutes {
   existing(wallMinute: number): number {
     const days = Math.floor(wallMinute / DAY);
     if (this.even.has(days)) return wallMinute;
+    const known = this.jumped.get(wallMinute);
+    if (known !== undefined) return known;
     const date = civilFromDays(days);
     if (this.day(date).length === DAY) {
       this.even.add(days);
       return wallMinute;
     }
-    const wall = this.wall(this.ask(`${date}T${clockOf(wallMinute - Math.floor(wallMinute / DAY) * DAY)}`));
-    return minutesOf(`${wall}:00.000Z`);
+    const wall = this.wall(this.ask(`${date}T${clockOf(wallMinute - days * DAY)}`));
+    const found = minutesOf(`${wall}:00.000Z`);
+    if (this.jumped.size >= MOST_JUMPED) this.jumped.clear();
+    this.jumped.set(wallMinute, found);
+    return found;
   }
 
   private day(date: string): Day {
