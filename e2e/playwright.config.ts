@@ -1,27 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { existsSync } from 'node:fs';
-
-/** The same browser without what surrounds a page, which nobody sees here: a quarter of the time. Both are Debian’s. */
-const SHELL = '/usr/bin/chromium-headless-shell';
-
-/** What Chromium does of its own in every window: its address field alone is a quarter of a journey's time. The rest Playwright leaves out too. */
-const NOT_OURS = [
-  'WebUIOmniboxPopup',
-  'WebUIOmniboxAimPopup',
-  'WebUIOmniboxFullPopup',
-  'AimEnabled',
-  'AvoidUnnecessaryBeforeUnloadCheckSync',
-  'DestroyProfileOnBrowserClose',
-  'HttpsUpgrades',
-  'HttpsFirstBalancedModeAutoEnable',
-  'LensOverlay',
-  'MediaRouter',
-  'NetworkTimeServiceQuerying',
-  'OptimizationHints',
-  'PaintHolding',
-  'PreconnectToSearch',
-  'ThirdPartyStoragePartitioning',
-];
+import { USUAL } from './browser.ts';
 
 /** One server a journey, each with its own data, those of a worker in one process: see `house.ts` and `host/`. */
 export default defineConfig({
@@ -42,20 +20,6 @@ export default defineConfig({
   use: {
     trace: 'off',
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',
-      args: [
-        '--headless',
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--js-flags=--no-opt,--no-maglev',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        `--disable-features=${NOT_OURS.join(',')}`,
-      ],
-    },
+    launchOptions: USUAL,
   },
 });

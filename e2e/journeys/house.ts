@@ -312,7 +312,7 @@ export async function openList(page: Page, name: string): Promise<void> {
 /** Everything somebody sees of their first house, as their device would fetch it. */
 export async function everythingSeen(page: Page, { base }: RunningKotiva) {
   const { houses } = await (await page.request.get(`${base}/api/me`)).json();
-  const put: { noun: string; row: { id: string; title?: string; kind: string; itemId: string } }[] = [];
+  const put: { noun: string; row: { id: string; title?: string; kind: string; itemId: string; snoozedUntil?: string | null } }[] = [];
   for (let since = 0, more = true; more;) {
     const found = await (await page.request.get(`${base}/api/houses/${houses[0].houseId}/changes?since=${since}`)).json();
     put.push(...found.put);
