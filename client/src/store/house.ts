@@ -17,6 +17,8 @@ export interface Pending {
   command: Command;
   /** Set once the server accepted it. */
   ackSeq: number | null;
+  /** What it changed has come already, before the server’s answer to it. */
+  hasCome?: boolean;
 }
 
 /** A command that did not apply: kept with its reason until its maker puts it away. */
@@ -82,6 +84,9 @@ function taken({ rows }: Confirmed, { put, evict }: Pick<ChangePage, 'put' | 'ev
   return { rows };
 }
 
+/** The commands these rows say they were written by. A page holds all that one commit wrote, or none of it. */
+const writersOf = (put: ChangePage['put']): Set<string> => new Set(put.flatMap(({ row }) => Object.values(row.stamps).map(({ c }) => c)));
+
 const closed = (): HouseState => ({
   houseId: null,
   accountId: null,
@@ -111,6 +116,10 @@ export const houseSlice = createSlice({
     closed,
     pageApplied(state, { payload: { put, evict, seq, from, reset } }: PayloadAction<ChangePage>) {
       if (reset) Object.assign(state, { confirmed: nothing(), cursor: 0 });
+      if (state.pending.length > 0) {
+        const written = writersOf(put);
+        for (const pending of state.pending) pending.hasCome = written.has(pending.command.id) || (!reset && pending.hasCome);
+      }
       state.confirmed = taken(state.confirmed as Confirmed, { put, evict }) as typeof state.confirmed;
       state.cursor = Math.max(state.cursor, seq);
       state.from = Math.max(state.from, from);

@@ -102,6 +102,41 @@ test('without a line commands wait in order, are tried ever more rarely, and go 
   expect(store.getState().pending).toEqual([]);
 });
 
+test('what is given is decided once on this device: not again when more is given, acknowledged, or has come', async () => {
+  let line: (commands: readonly Command[]) => CommandOutcome[] = fail('offline');
+  const { engine, store, settle } = device((commands) => line(commands));
+  await engine.start();
+  await settle();
+  const decide = deciding.held()!;
+  let decisions = 0;
+  const held = jest.spyOn(deciding, 'held').mockReturnValue((...asked) => {
+    decisions += 1;
+    return decide(...asked);
+  });
+  const shown = () => selectRows(store.getState()).all('item').map(({ title }) => title); // prettier-ignore
+  for (const title of ['One', 'Two', 'Three']) {
+    engine.submit('item.add', { title });
+    expect(shown()).toContain(title);
+  }
+  expect(decisions).toBe(3);
+  await settle();
+
+  // what the first wrote comes before the answer to it: nothing is laid over it, and the others are decided on what is there now
+  const [first] = store.getState().pending;
+  const row = { ...selectRows(store.getState()).all('item')[0]!, seq: 2, stamps: { '': { c: first!.command.id } } };
+  store.dispatch(houseSlice.actions.pageApplied({ seq: 2, from: 0, put: [{ noun: 'item', row: row as never }], evict: [] }));
+  expect(shown().sort()).toEqual(['One', 'Three', 'Two']);
+  expect(decisions).toBe(5);
+
+  line = (commands) => commands.map(({ id }, nth) => ({ id, outcome: 'accepted', seq: 2 + nth, notes: [] }));
+  engine.wake();
+  await settle();
+  expect(store.getState().pending.map(({ ackSeq }) => ackSeq)).toEqual([3, 4]);
+  expect(shown().sort()).toEqual(['One', 'Three', 'Two']);
+  expect(decisions).toBe(5);
+  held.mockRestore();
+});
+
 test('what is too large at once goes in smaller parts; what is too large by itself is refused and kept', async () => {
   const tooLarge = (commands: readonly Command[]) => commands.length > 1 || commands.some(({ id }) => id.endsWith('02'));
   let line: (commands: readonly Command[]) => CommandOutcome[] = fail('offline');

@@ -1,6 +1,6 @@
 import type { Command, CommandName, Note, Payload, Reason } from '@kotiva/core';
 import { houseSlice, noRows, type HouseState, type ChangePage } from '../store/house.ts';
-import { decideHere, recordHere, selectRows } from '../store/rows.ts';
+import { decideNext, recordHere } from '../store/rows.ts';
 import { Collected } from './collected.ts';
 import { HeldRows } from './held-rows.ts';
 import { commandsOf, KeptCommands } from './kept-commands.ts';
@@ -120,11 +120,10 @@ export class SyncEngine {
 
   /** Gives a command: decided here (if that can be done yet), shown at once, sent as soon as there is a line. What is refused here is not sent. */
   submit<N extends CommandName>(name: N, payload: Payload<N>, batchId?: string): Submission {
-    const { store, houseId, accountId } = this.ports;
+    const { store, houseId } = this.ports;
     const state = store.getState();
     const command = { id: this.ports.newId(), houseId, name, payload, at: this.ports.now(), seen: state.cursor, batchId } as Command;
-    const rows = selectRows(state);
-    const decision = decideHere(command, rows, accountId);
+    const { decision, rows } = decideNext(command, state);
     if (decision.outcome === 'refused') return { id: null, refused: decision.reason };
     store.dispatch(actions.given({ command, recorded: recordHere(command, decision, rows) }));
     void this.keepCommands();

@@ -4,7 +4,7 @@ import { holdsBack } from '../followup/waiting.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { addDays, wallClockOf } from '../time/clock.ts';
-import { minutesOf, ZoneMinutes } from '../time/zone-minutes.ts';
+import { minutesOf, zoneMinutes, type ZoneMinutes } from '../time/zone-minutes.ts';
 import type { PlanView } from './rows.ts';
 
 /**
@@ -29,7 +29,7 @@ export class Today {
     [this.date, this.hour] = wallClockOf(view.now, view.house.zone).split('T') as [string, string];
     this.lastAhead = addDays(this.date, AHEAD_DAYS);
     this.minute = minutesOf(view.now);
-    this.zone = new ZoneMinutes(view.house.zone);
+    this.zone = zoneMinutes(view.house.zone);
   }
 
   /** Past its deadline: with an hour, at that hour; without, when the next day begins. */

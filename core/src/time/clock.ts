@@ -5,7 +5,7 @@ import { zoneMinutes } from './zone-minutes.ts';
 export { daysOf, epochOf, instantOf };
 
 /** The calendar date an instant has in a zone. */
-export const calendarDateOf = (instant: string, zone: string): string => wallClockOf(instant, zone).slice(0, 10);
+export const calendarDateOf = (instant: string, zone: string): string => zoneMinutes(zone).date(minutesOf(instant));
 
 /** The wall-clock moment an instant has in a zone, to the minute: `2026-11-27T17:00`. */
 export const wallClockOf = (instant: string, zone: string): string => zoneMinutes(zone).wall(minutesOf(instant));

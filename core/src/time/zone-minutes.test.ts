@@ -37,6 +37,22 @@ test.each(ZONES)('a minute has the wall-clock moment the calendar says, in %s', 
     fc.property(fc.oneof(minute, nearChange), (at) => {
       const zoned = Temporal.Instant.fromEpochMilliseconds(at * 60_000).toZonedDateTimeISO(zone);
       expect(fast.wall(at)).toBe(zoned.toPlainDateTime().toString({ smallestUnit: 'minute' }));
+      expect(fast.date(at)).toBe(zoned.toPlainDate().toString());
+    }),
+    { numRuns: 500 },
+  );
+});
+
+test.each(ZONES)('a minute of the wall is moved forward where the calendar moves it, also when asked again, in %s', (zone) => {
+  const fast = new ZoneMinutes(zone);
+  const changes = [2026, 2027].flatMap((year) => [2, 3, 9, 10].map((month) => Date.UTC(year, month, 1) / 60_000));
+  const onWall = fc.tuple(fc.constantFrom(...changes), fc.integer({ min: 0, max: 31 * 24 })).map(([from, hours]) => from + hours * 60 + 30);
+  fc.assert(
+    fc.property(onWall, (minute) => {
+      const moment = new Date(minute * 60_000).toISOString().slice(0, 16);
+      const moved = Temporal.PlainDateTime.from(moment).toZonedDateTime(zone, { disambiguation: 'compatible' }).toPlainDateTime();
+      const expected = Date.parse(`${moved.toString({ smallestUnit: 'minute' })}Z`) / 60_000;
+      expect([fast.existing(minute), fast.existing(minute)]).toEqual([expected, expected]);
     }),
     { numRuns: 500 },
   );

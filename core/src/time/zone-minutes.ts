@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { civilFromDays, clockOf, minutesOf } from './epoch.ts';
+import { civilFromDays, clockOf, daysOf, minutesOf } from './epoch.ts';
 
 interface Day {
   /** Minutes since the epoch at which the day begins. */
@@ -9,6 +9,8 @@ interface Day {
 }
 
 const DAY = 1440;
+/** More days than a century has, so that hardly any is asked for twice. */
+const MOST_DAYS = 40_000;
 const MOST_JUMPED = 10_000;
 
 /**
@@ -17,6 +19,8 @@ const MOST_JUMPED = 10_000;
  */
 export class ZoneMinutes {
   private readonly days = new Map<string, Day>();
+  /** When days begin, by their number: the end of one is the beginning of the next. */
+  private readonly starts = new Map<number, number>();
   /** Days since the epoch that are known to have no jump of the clocks. */
   private readonly even = new Set<number>();
   /** Minutes of the wall on the other days, and where they are. */
@@ -40,17 +44,24 @@ export class ZoneMinutes {
 
   /** The wall-clock moment of a minute: `2026-11-27T17:00`. */
   wall(minute: number): string {
-    const near = Math.floor(minute / DAY);
-    // no zone is a whole day away from the world's
-    for (const days of [near, near + 1, near - 1]) {
-      const date = civilFromDays(days);
-      const { start, length } = this.day(date);
-      if (minute < start || minute >= start + length) continue;
-      if (length === DAY) return `${date}T${clockOf(minute - start)}`;
-      break;
-    }
+    const date = this.date(minute);
+    const { start, length } = this.day(date);
+    if (length === DAY) return `${date}T${clockOf(minute - start)}`;
     const zoned = Temporal.Instant.fromEpochMilliseconds(minute * 60_000).toZonedDateTimeISO(this.zone);
     return zoned.toPlainDateTime().toString({ smallestUnit: 'minute' });
+  }
+
+  /** The date a minute lies in. */
+  date(minute: number): string {
+    const near = Math.floor(minute / DAY);
+    // no zone is a whole day away from the world's
+    for (const days of [near, near + 1]) {
+      const date = civilFromDays(days);
+      const { start, length } = this.day(date);
+      if (minute < start) break;
+      if (minute < start + length) return date;
+    }
+    return civilFromDays(near - 1);
   }
 
   /** The same minute of the wall, or the one a minute that does not exist moves forward to; counted from the beginning of the epoch's first day. */
@@ -74,11 +85,21 @@ export class ZoneMinutes {
   private day(date: string): Day {
     const known = this.days.get(date);
     if (known) return known;
-    const start = this.ask(date);
-    const next = Temporal.PlainDate.from(date).add({ days: 1 }).toString();
-    const made = { start, length: this.ask(next) - start };
+    const nth = daysOf(date);
+    const start = this.start(nth);
+    const made = { start, length: this.start(nth + 1) - start };
+    if (this.days.size >= MOST_DAYS) this.days.clear();
     this.days.set(date, made);
     return made;
+  }
+
+  private start(nth: number): number {
+    const known = this.starts.get(nth);
+    if (known !== undefined) return known;
+    const start = this.ask(civilFromDays(nth));
+    if (this.starts.size >= MOST_DAYS) this.starts.clear();
+    this.starts.set(nth, start);
+    return start;
   }
 
   /** A time that does not exist moves forward, of two the first is taken (Temporal "compatible"). */

@@ -4,7 +4,7 @@ import type { House } from '../model/house.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { addDays, calendarDateOf, daysBetween } from '../time/clock.ts';
-import { minutesOf, ZoneMinutes } from '../time/zone-minutes.ts';
+import { minutesOf, zoneMinutes, type ZoneMinutes } from '../time/zone-minutes.ts';
 
 /** Something somebody did: a part that was checked off, by the time of the tap. */
 export interface Deed {
@@ -48,7 +48,7 @@ export function spanOfDays(a: string, b: string): BackSpan & { wasTurned: boolea
  * part. What was missed is never among it, nor what was removed since.
  */
 export function lookBack({ from, to }: BackSpan, { zone }: Pick<House, 'zone'>, rows: Rows): HeldDeed[] {
-  const minutes = new ZoneMinutes(zone);
+  const minutes = zoneMinutes(zone);
   const deeds: HeldDeed[] = [];
   // a day of the house reaches into two of UTC
   const last = addDays(to, 1);

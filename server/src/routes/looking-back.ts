@@ -2,7 +2,7 @@ import { firstCompleted, type Person, type Row } from '@kotiva/core';
 import { meeting } from '@kotiva/core/filtering';
 import { isCalendarDate } from '@kotiva/core/model/calendar-date';
 import { addDays } from '@kotiva/core/time/clock';
-import { ZoneMinutes } from '@kotiva/core/time/zone-minutes';
+import { zoneMinutes } from '@kotiva/core/time/zone-minutes';
 import { deedOf, isDeed, spanOfDays, type BackSpan, type Deed, type DoneItem, type DonePart } from '@kotiva/core/views/looking-back';
 import { Hono } from 'hono';
 import * as z from 'zod';
@@ -59,7 +59,7 @@ export function* deedsFor({ from, to }: BackSpan, filter: string | undefined, pe
   const seen = new SeenRows(rows, person);
   const sight = new Visibility(rows, person);
   const meets = filter === undefined ? null : meeting({ ...filterOf(filter), state: 'both' }, { personId: person.id, now, house: house! }, seen);
-  const minutes = new ZoneMinutes(zone);
+  const minutes = zoneMinutes(zone);
   const deeds: Deed[] = [];
   const isInSeenList = ({ listId }: DoneItem) => listId !== null && sight.sees('list', { id: listId } as Row<'list'>);
   /** What is about to be asked of items one by one is read for a page of them. */
