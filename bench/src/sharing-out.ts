@@ -1,4 +1,4 @@
-import { shareOut, type Carrier, type Load } from '@kotiva/core';
+import { shareOut, type Carrier, type Load } from '@kotiva/core/planning/share-out';
 import loadHighs from 'highs';
 import { percentile, report } from './report.ts';
 

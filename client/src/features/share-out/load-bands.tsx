@@ -1,4 +1,4 @@
-import { carriedBy, type WeekToShare } from '@kotiva/core';
+import { carriedBy, type WeekToShare } from '@kotiva/core/planning/week-to-share';
 import { View } from 'react-native';
 import { personOf } from '@/features/item';
 import { useOpenHouse } from '@/store/store.ts';

@@ -1,4 +1,5 @@
-import { whyGiven, type Shareable, type SharedOut, type WeekToShare, type WhyGiven } from '@kotiva/core';
+import { whyGiven, type Shareable, type WeekToShare, type WhyGiven } from '@kotiva/core/planning/week-to-share';
+import type { SharedOut } from '@kotiva/core/planning/share-out';
 import { useNow, useOpenHouse } from '@/store/store.ts';
 import { ChosenMark, Row } from '@/ui';
 import { t } from '@/words';

@@ -1,4 +1,5 @@
-import { weekToShare, type SharedOut, type WeekToShare } from '@kotiva/core';
+import { weekToShare, type WeekToShare } from '@kotiva/core/planning/week-to-share';
+import type { SharedOut } from '@kotiva/core/planning/share-out';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { nameOf } from '@/features/item';

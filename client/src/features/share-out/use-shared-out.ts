@@ -1,4 +1,4 @@
-import { shareOut, type Carrier, type Load, type SharedOut } from '@kotiva/core';
+import { shareOut, type Carrier, type Load, type SharedOut } from '@kotiva/core/planning/share-out';
 import { useEffect, useState } from 'react';
 
 export interface Asked {
