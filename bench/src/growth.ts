@@ -93,6 +93,23 @@ export async function crowd(counts: readonly number[] = [1, 100]): Promise<void>
   }
 }
 
+/**
+ * Memory of a server with a house of many years and many small ones, after what is due was looked for in all of them, somebody of the large
+ * one and of a hundred small ones did something, and a device fetched the large one. What the bench itself holds is in it.
+ */
+export async function largeAmongSmall(items = 100_000, small = 500): Promise<void> {
+  const server = new Server();
+  const lives: Life[] = [{ name: 'grown', ...life(items) }, ...Array.from({ length: small }, (_, nth) => SMALL(nth))];
+  const [large, ...others] = server.fillAll(lives) as [LivedIn, ...LivedIn[]];
+  server.timers.run();
+  await server.use(large, 'Leila').acknowledged(COMMANDS);
+  for (const house of others.slice(0, 100)) await server.use(house, 'Leila').acknowledged(1);
+  server.firstSync(large, 'Leila');
+  report('large_among_small_heap', heapMb(), 'MB', 500);
+  report('large_among_small_rss', process.memoryUsage().rss / 1e6, 'MB', 600);
+  server.stop();
+}
+
 /** One of many. */
 const SMALL = (nth: number): Life => ({ name: `house ${nth}`, done: 100, open: 50, years: 1, chores: 5 });
 

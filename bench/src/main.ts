@@ -11,6 +11,7 @@ import { calendarMonth } from './calendar.ts';
 import { shareOutMs } from './sharing-out.ts';
 import { startDemo } from './server.ts';
 import { commandsPerSecond } from './storage.ts';
+import { idleStreams } from './streams.ts';
 import { tableFps } from './table.ts';
 import { templateUsed500 } from './templates.ts';
 import { unbrokenMs } from './unbroken.ts';
@@ -23,6 +24,7 @@ try {
   await photoSecondDevice(demo.base);
   await fanout(demo.base);
   await timerDrift(demo.base);
+  await idleStreams();
   await commandsPerSecond();
   await templateUsed500();
   unbrokenMs();
