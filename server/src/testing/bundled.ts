@@ -1,21 +1,11 @@
 import { build } from 'esbuild';
 import { createServer, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
+import { ONE_FILE } from './one-file.ts';
 
 /** One file of the server, to be run as a process of its own. `entry`: below server/src; `outfile`: whole. */
 export const bundled = (entry: string, outfile: string) =>
-  build({
-    entryPoints: [join(__dirname, '..', entry)],
-    outfile,
-    bundle: true,
-    minifyWhitespace: true,
-    legalComments: 'none',
-    platform: 'node',
-    target: 'node20',
-    format: 'esm',
-    external: ['libsql', '@libsql/*', '@node-rs/argon2', 'sharp'],
-    banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
-  });
+  build({ entryPoints: [join(__dirname, '..', entry)], outfile, ...ONE_FILE, external: [...ONE_FILE.external] });
 
 /** A port nobody listens on. */
 export const freePort = (): Promise<number> =>
