@@ -106,7 +106,6 @@ export async function largeAmongSmall(items = 100_000, small = 500): Promise<voi
   for (const house of others.slice(0, 100)) await server.use(house, 'Leila').acknowledged(1);
   server.firstSync(large, 'Leila');
   report('large_among_small_heap', heapMb(), 'MB', 500);
-  report('large_among_small_rss', process.memoryUsage().rss / 1e6, 'MB', 600);
   server.stop();
 }
 
