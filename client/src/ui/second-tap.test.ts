@@ -46,6 +46,13 @@ test('where the first of two quick taps takes its row away, the second falls on 
   expect(heard).toEqual(['first', 'next', 'third']);
 });
 
+test('the same of the box of a row that stays once it is ticked', () => {
+  const box = put('box', 'checkbox');
+  box.className = 'ticked-off';
+  for (const _ of [1, 2]) tap(box);
+  expect(heard).toEqual(['box']);
+});
+
 test('two quick taps on one knot tie it; after half a second a second one unties it; any other box or button is tapped as often as somebody likes', () => {
   const [knot, choice, button] = [put('knot', 'checkbox'), put('choice', 'checkbox'), put('button', 'button')];
   knot.className = 'knot';

@@ -13,17 +13,20 @@ interface Tap {
   y: number;
   /** How often a layer had come or gone before it. */
   changes: number;
-  /** The knot it fell on. */
+  /** The knot, or the box of a row that stays once it is ticked, it fell on. */
   knot: Element | null;
   /** The row it fell in, or else what there was to tap; on which page. */
   on: Element | null;
   path: string;
 }
 
+/** What a tap ticks and a later one unticks. */
+const TICKED = '.knot, .ticked-off';
+
 const closest = ({ target }: Event, what: string): Element | null => (target instanceof Element ? target.closest(what) : null);
 
 /** What it ticked would be unticked. */
-const isOnKnotAgain = ({ knot }: Tap, event: Event): boolean => knot !== null && knot === closest(event, '.knot');
+const isOnKnotAgain = ({ knot }: Tap, event: Event): boolean => knot !== null && knot === closest(event, TICKED);
 
 /** What lies where its row or its button was, which has left the page. */
 const isWhereItWas = ({ on, path }: Tap): boolean => on !== null && !on.isConnected && path === window.location.pathname;
@@ -37,7 +40,7 @@ const isSecondOf = (first: Tap | null, event: PointerEvent): boolean =>
 
 const begunBy = (event: Event) => ({
   changes: layerChanges(),
-  knot: closest(event, '.knot'),
+  knot: closest(event, TICKED),
   on: closest(event, '.row, .swipe-row') ?? closest(event, TAPPED),
   path: window.location.pathname,
 });

@@ -52,7 +52,11 @@ function MatterRow({ matter, person }: { matter: Matter; person: Person }) {
   };
   return (
     <View className="min-h-12 flex-row items-center gap-2 border-b border-line px-4">
-      {mine ? <Switch words="" label={t('talk.settle', { words: matter.words })} on={isSettled} onChange={settle} /> : null}
+      {mine ? (
+        <View className="ticked-off">
+          <Switch words="" label={t('talk.settle', { words: matter.words })} on={isSettled} onChange={settle} />
+        </View>
+      ) : null}
       <View className="min-w-0 grow shrink basis-0 py-2">
         <Txt className={isSettled ? 'line-through' : ''} tone={isSettled ? 'muted' : 'ink'} onPress={matter.itemId ? () => open(matter.itemId) : undefined}>
           {matter.words}
