@@ -67,24 +67,34 @@ function useRested(): Rested | null {
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
     let over: Element | null = null;
+    let at = { x: -1, y: -1 };
     const leave = () => {
       clearTimeout(timer);
       setRested(null);
     };
     const move = (event: PointerEvent) => {
       const row = event.pointerType === 'mouse' && event.target instanceof Element ? event.target.closest<HTMLElement>('[data-row]') : null;
+      const moved = event.clientX !== at.x || event.clientY !== at.y;
+      at = { x: event.clientX, y: event.clientY };
+      // What comes to lie under a mouse that stands still is not pointed at; once it moves, it is.
+      if (!moved) {
+        if (row === over) return;
+        over = null;
+        return leave();
+      }
       if (row === over) return;
       over = row;
       leave();
       const itemId = row?.dataset['row'];
       if (row && itemId) timer = setTimeout(() => isMenuOpen() || setRested({ itemId, ...besides(row, event.clientX) }), RESTS_MS);
     };
+    const moves = ['pointerover', 'pointermove'] as const;
     const gone = ['pointerdown', 'keydown', 'scroll', 'wheel'] as const;
-    document.addEventListener('pointerover', move);
+    for (const name of moves) document.addEventListener(name, move, { passive: true });
     for (const name of gone) window.addEventListener(name, leave, { capture: true, passive: true });
     return () => {
       clearTimeout(timer);
-      document.removeEventListener('pointerover', move);
+      for (const name of moves) document.removeEventListener(name, move);
       for (const name of gone) window.removeEventListener(name, leave, { capture: true });
     };
   }, []);
