@@ -13,7 +13,12 @@ import { watch } from './nothing-stale.ts';
 const rowsOf = ({ rows }: World): [Noun, Row][] => NOUNS.flatMap((noun) => rows.all(noun).map((row): [Noun, Row] => [noun, row]));
 
 /** A screen as somebody of a house in memory sees it: what is done on it runs through the same commands, and shows at once. */
-export function inHouse(world: World, who: string, screen: React.ReactElement) {
+export function inHouse(
+  world: World,
+  who: string,
+  screen: React.ReactElement,
+  { decides = true }: { /** What decides commands on this device is there. */ decides?: boolean } = {},
+) {
   const store = makeStore();
   const accountId = idOf(`account ${who}`);
   const confirmed = () => {
@@ -24,7 +29,7 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
   store.dispatch(
     houseSlice.actions.opened({ houseId: world.houseId, accountId, confirmed: confirmed(), cursor: world.seq, pending: [], refused: [], loaded: true }),
   );
-  store.dispatch(houseSlice.actions.decidesNow());
+  if (decides) store.dispatch(houseSlice.actions.decidesNow());
   /** What is other than this device has it comes, as from the server. */
   const show = () => {
     const { rows } = store.getState().house.confirmed;
@@ -83,6 +88,8 @@ export function inHouse(world: World, who: string, screen: React.ReactElement) {
         store.dispatch(houseSlice.actions.pageApplied({ seq: world.seq, from: world.seq, put: [], evict: [] }));
         store.dispatch(houseSlice.actions.letGo(gone.map(({ noun, row }) => ({ noun, id: row.id }))));
       }),
+    /** What decides commands has come. */
+    decidesNow: () => act(() => void store.dispatch(houseSlice.actions.decidesNow())),
     /** What others do meanwhile. */
     meanwhile: (doing: () => void) => act(() => (doing(), show())),
     /** One of one's own commands is refused by the server. */

@@ -4,6 +4,7 @@ import { lineReader } from '@/store/reading.ts';
 import { inHouse } from '@/testing/in-house.tsx';
 import { CaptureLine } from './capture-line.tsx';
 import { t } from '@/words';
+import { sayReason } from '@/words/problems.ts';
 
 beforeEach(() => localStorage.clear());
 afterEach(() => jest.restoreAllMocks());
@@ -62,4 +63,17 @@ test('nor is it kept waiting by a network that says nothing', async () => {
   expect(items(w)).toEqual([['Order candles by Friday', null]]);
   expect(line.value).toBe('');
   jest.useRealTimers();
+});
+
+test('nor is a line taken before anything can decide on it: too long for a title, it stays where it was typed, with the reason', () => {
+  const w = new World();
+  const { decidesNow } = inHouse(w, 'Aino', <CaptureLine />, { decides: false });
+  const line = screen.getByRole<HTMLTextAreaElement>('textbox', { name: t('capture.line') });
+  const typed = 'word '.repeat(200).trim();
+  fireEvent.change(line, { target: { value: typed } });
+  fireEvent.keyDown(line, { key: 'Enter' });
+  expect(screen.queryByRole('alert')).toBeNull();
+  decidesNow();
+  expect(line.value).toBe(typed);
+  expect(screen.getByRole('alert').textContent).toBe(sayReason({ code: 'too-long', params: { max: 500 } }));
 });
