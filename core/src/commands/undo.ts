@@ -74,7 +74,7 @@ export const undo = commandKind({
     restoreTelling(items, d, () => {
       for (const change of recorded.changes) if (!KEPT.includes(change.noun)) restore(change, whole, d);
       for (const { noun, id } of recorded.changes) if (noun === 'item') keepTogether(id, d);
-      for (const itemId of items) if (recorded.changes.some(({ noun }) => noun === 'part')) settleNobody(itemId, d);
+      if (recorded.changes.some(({ noun }) => noun === 'part')) for (const itemId of items) settleNobody(itemId, d);
     });
     for (const itemId of items) d.enter('undo', { itemId }, { command: recorded.name });
   },
