@@ -38,8 +38,8 @@ const LONGEST_WAIT_MS = 30_000;
 const AT_ONCE = 50;
 /** So long a house is not shown for what is still to be fetched. */
 const LONGEST_HELD_MS = 3_000;
-/** As many rows as a house usually has. */
-const FIRST_ROWS = 4_000;
+/** As many rows as a house usually has: pages that follow each other are shown together up to here, since each of them draws the screen anew. */
+const ROWS_AT_ONCE = 4_000;
 
 export type Submission = { id: string; refused: null; notes: Note[] } | { id: null; refused: Reason };
 
@@ -243,9 +243,9 @@ export class SyncEngine {
   }
 
   /**
-   * Page by page. Where everything begins anew it is shown once all of it is there; a device that has nothing yet shows the first rows
-   * once they are enough for a screen that doesn't build up before one's eyes, or as far as they came when the line broke. What came before
-   * the line broke is not asked for again.
+   * Page by page. Where everything begins anew it is shown once all of it is there; else what has come is shown once it is enough for a
+   * screen that doesn't build up before one's eyes, or as far as it came when the line broke. What came before the line broke is not
+   * asked for again.
    */
   private async catchUp(): Promise<void> {
     const { store, transport } = this.ports;
@@ -253,7 +253,6 @@ export class SyncEngine {
     let beginning = this.goesOn(cursor);
     const { collected } = beginning ?? { collected: new Collected() };
     let since = beginning?.since ?? cursor;
-    let collects = since === 0;
     try {
       for (let more = true; more && !this.stopped;) {
         const { put, evict, seq, reset, now, from, ...page } = await transport.changes(since, beginning !== null);
@@ -266,8 +265,7 @@ export class SyncEngine {
         if (beginning) beginning.since = seq;
         this.ports.serverTime(now);
         collected.take({ put, evict });
-        collects &&= collected.size < FIRST_ROWS;
-        if (more && (beginning?.isAnew || collects)) continue;
+        if (more && (beginning?.isAnew || collected.size < ROWS_AT_ONCE)) continue;
         // of what came in part it can't be said yet whether it is to be held
         this.applyPage({ ...collected.given(), seq, from: more ? 0 : from, ...(beginning?.isAnew ? { reset: true } : {}) });
       }
