@@ -18,6 +18,7 @@ import { refuse } from './reasons.ts';
 import { appearFirst, insertSeries, refuseBadRule } from './appearing.ts';
 import { CHORE_STEPS } from '../recurrence/chore-bounds.ts';
 import { occurrences } from '../recurrence/occurrences.ts';
+import { formatRRule, isOfClock, parseRRule } from '../recurrence/rrule.ts';
 import { inEveryMonth } from '../recurrence/short-months.ts';
 import { addDays, wallClockOf } from '../time/clock.ts';
 import { askForContainer, NEIGHBOURS, putBeside, CONTAINER, containerOf, type Container } from './container.ts';
@@ -84,7 +85,10 @@ function addFirst({ rule, persons, tags, situations, place, plan, ...fields }: N
 /** Where no day was said and today's hour has passed, the next after it, as an hour alone means tomorrow's: nothing is late as it is made. */
 function firstToCome(rrule: string | null, from: string, now: string, d: Deciding): string {
   if (rrule === null) return `${addDays(from.slice(0, 10), 1)}${from.slice(10)}`;
-  const [next] = occurrences({ rrule, dtstart: from, zone: d.house.zone }, { after: now, limit: 1, maxSteps: CHORE_STEPS });
+  // “every 3 days” counts from its first, which is the next day that fits, not the third
+  const rule = parseRRule(rrule);
+  const closest = isOfClock(rule.freq) ? rrule : formatRRule({ ...rule, interval: 1 });
+  const [next] = occurrences({ rrule: closest, dtstart: from, zone: d.house.zone }, { after: now, limit: 1, maxSteps: CHORE_STEPS });
   return next?.recurrenceId ?? from;
 }
 

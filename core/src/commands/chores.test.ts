@@ -389,6 +389,11 @@ test.each([
   ['FREQ=WEEKLY;BYDAY=TU,TH', '09:00', '2026-11-26T09:00'],
   ['FREQ=MONTHLY', '09:00', '2026-12-24T09:00'],
   ['FREQ=DAILY;BYHOUR=10,11,12,13,14', '10:00', '2026-11-24T13:00'],
+  ['FREQ=DAILY;INTERVAL=3', '09:00', '2026-11-25T09:00'],
+  ['FREQ=DAILY;INTERVAL=2;BYHOUR=10,14', '10:00', '2026-11-24T14:00'],
+  ['FREQ=WEEKLY;INTERVAL=2;BYDAY=TU', '09:00', '2026-12-01T09:00'],
+  ['FREQ=HOURLY;INTERVAL=2', '09:00', '2026-11-24T13:00'],
+  ['FREQ=MONTHLY;INTERVAL=3;BYMONTHDAY=24', '09:00', '2026-12-24T09:00'],
 ])('%s at %s, said at noon without a day, begins at %s: nothing is late as it is made', (rrule, time, first) => {
   const w = new World();
   const id = w.item('Aino', 'Feed the hens', { rule: { rrule, afterDone: null, time, words: 'again and again' } });
@@ -400,6 +405,15 @@ test('counted from when it was done, at an hour that has passed, it begins tomor
   const rule = { rrule: null, afterDone: 'P3D', time: '09:00', words: '3 days after' };
   expect(w.row(w.item('Aino', 'Water the beds', { rule })).due).toBe('2026-11-25T09:00');
   expect(w.row(w.item('Aino', 'Water the pots', { rule, start: '2026-11-24' })).due).toBe('2026-11-24T09:00');
+});
+
+test('“every 3 days at 9”, said at noon, goes on every third day from its first', () => {
+  const w = new World();
+  const id = w.item('Aino', 'Feed the hens', { rule: { rrule: 'FREQ=DAILY;INTERVAL=3', afterDone: null, time: '09:00', words: 'every 3 days' } });
+  w.later(24 * 60);
+  w.must('Aino', 'part.checkOff', { item: id, person: null });
+  const dues = w.rows.all('item').map(({ due }) => due);
+  expect(dues.sort()).toEqual(['2026-11-25T09:00', '2026-11-28T09:00']);
 });
 
 test('“every month” typed on the 31st comes every month', () => {
