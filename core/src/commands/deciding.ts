@@ -9,6 +9,7 @@ import { noticeId } from '../model/notice-id.ts';
 import { stampOf } from '../model/row.ts';
 import { applyChange, type Change } from '../reader/change.ts';
 import type { Reader, RecordedCommand } from '../reader/reader.ts';
+import { zoneMinutes } from '../time/zone-minutes.ts';
 import { NotHeld, refuse } from './reasons.ts';
 
 /** An account; or somebody without one, by their personal link. */
@@ -156,7 +157,7 @@ export class Deciding {
   }
 
   insert<N extends Noun>(noun: N, id: string, fields: Omit<Row<N>, 'seq' | 'stamps' | 'id' | 'houseId'>): Row<N> {
-    const all = { ...fields, id, houseId: this.context.houseId };
+    const all = { ...this.withRealTimes(noun, fields), id, houseId: this.context.houseId };
     const row = applyChange(undefined, { noun, id, made: true, fields: all } as Change, this.writer) as Row<N>;
     this.write(noun, row, true, all);
     return row;
@@ -165,7 +166,9 @@ export class Deciding {
   set<N extends Noun>(noun: N, id: string, fields: Fields<N>): Row<N> {
     const before = this.need(noun, id);
     const differing = Object.fromEntries(
-      Object.entries(fields).filter(([field, value]) => value !== undefined && !same(value, (before as unknown as Record<string, unknown>)[field])),
+      Object.entries(this.withRealTimes(noun, fields)).filter(
+        ([field, value]) => value !== undefined && !same(value, (before as unknown as Record<string, unknown>)[field]),
+      ),
     );
     if (Object.keys(differing).length === 0) return before;
     const row = applyChange(before, { noun, id, made: false, fields: differing } as Change, this.writer) as Row<N>;
@@ -229,6 +232,15 @@ export class Deciding {
     return [...this.written].map(([, { noun, row, made, fields }]) => ({ noun, id: row.id, made, fields }) as Change);
   }
 
+  /** A time that doesn't exist, since the clocks pass over it, is kept as the one its reminders go by. */
+  private withRealTimes(noun: Noun, fields: object): Record<string, unknown> {
+    const all = fields as Record<string, unknown>;
+    const timed = (TIMES[noun] ?? []).filter((field) => typeof all[field] === 'string' && all[field].length > 10);
+    if (timed.length === 0) return all;
+    const zone = zoneMinutes(this.house.zone);
+    return { ...all, ...Object.fromEntries(timed.map((field) => [field, zone.real(all[field] as string)])) };
+  }
+
   private get writer() {
     const { commandId } = this.context;
     return { commandId, name: '', actorId: this.person?.id ?? null, payload: null, seq: Number.MAX_SAFE_INTEGER };
@@ -272,6 +284,9 @@ export class Deciding {
     }
   }
 }
+
+/** Wall-clock moments of the house's zone. */
+const TIMES: Partial<Record<Noun, readonly string[]>> = { item: ['due', 'start'], part: ['plan'], slot: ['start'] };
 
 const key = (noun: Noun, id: string) => `${noun}:${id}`;
 

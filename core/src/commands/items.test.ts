@@ -171,3 +171,16 @@ test('removed for good: with its steps and what was said, for nobody to bring ba
   expect(w.try('Aino', 'undo', { command: id }).outcome).toBe('refused');
   expect(w.refused('Aino', 'item.bringBack', { items: [a] }).code).toMatch(/gone|not-allowed/);
 });
+
+test('a time the clocks pass over in March is kept as the one it is rung at, wherever a moment is said', () => {
+  const w = new World();
+  const item = w.item('Aino', 'Turn the barn clock', { due: '2027-03-28T03:30', start: '2027-03-28T03:10', persons: [w.person('Aino')] });
+  expect(w.row(item)).toMatchObject({ due: '2027-03-28T04:30', start: '2027-03-28T04:10' });
+  w.must('Aino', 'part.plan', { items: [item], plan: '2027-03-28T03:15' });
+  expect(w.rows.by('part', 'itemId', item).map(({ plan }) => plan)).toContain('2027-03-28T04:15');
+  const other = w.item('Aino', 'Look after the hens');
+  w.must('Aino', 'item.setDue', { item: other, due: '2027-03-28T03:59' });
+  expect(w.row(other).due).toBe('2027-03-28T04:59');
+  w.must('Aino', 'slot.book', { items: [item], start: '2027-03-28T03:00', minutes: 30 });
+  expect(w.rows.all('slot').map(({ start }) => start)).toEqual(['2027-03-28T04:00']);
+});

@@ -63,3 +63,10 @@ test('on the day the clocks go forward, a time that does not exist moves on, and
   expect(fast.at('2027-03-28T03:30')).toBe(fast.at('2027-03-28T04:30'));
   expect(fast.deadline('2027-03-28') - fast.at('2027-03-28')).toBe(23 * 60);
 });
+
+test('a time the clocks pass over is the one it moves forward to; every other stands as it is', () => {
+  const helsinki = new ZoneMinutes('Europe/Helsinki');
+  expect(helsinki.real('2027-03-28T03:30')).toBe('2027-03-28T04:30');
+  const exists = ['2027-03-28T02:59', '2027-03-28T04:00', '2027-03-28', '2027-10-31T03:30', '2027-06-01T03:30'];
+  expect(exists.map((moment) => helsinki.real(moment))).toEqual(exists);
+});

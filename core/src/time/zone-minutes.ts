@@ -82,6 +82,11 @@ export class ZoneMinutes {
     return found;
   }
 
+  /** A moment as it stands, or as what it moves forward to where the clocks pass over it: 03:30 is 04:30 on the night of a jump. */
+  real(moment: string): string {
+    return moment.length === 10 || this.day(moment.slice(0, 10)).length === DAY ? moment : this.wall(this.at(moment));
+  }
+
   private day(date: string): Day {
     const known = this.days.get(date);
     if (known) return known;
