@@ -149,6 +149,8 @@ test('what happened in the house, by person and kind, page after page', async ({
   await enterDemo(page, demo, 'Aino');
   await page.getByRole('link', { name: t('nav.more') }).click();
   await page.getByRole('button', { name: starting('activity.title') }).click();
+  const shown = (what: string) => t('activity.shown', { what, name: t('activity.everyone') });
+  await page.getByRole('button', { name: shown(t('activity.all')) }).click();
   await page.getByRole('radio', { name: t('activity.done'), exact: true }).click();
   await page.getByRole('radio', { name: 'Leila' }).click();
   await expect(page.getByText(/Leila checked it off/).first()).toBeVisible();

@@ -7,7 +7,7 @@ import { nameOf, personOf, sayEntry, useOpenItem } from '@/features/item';
 import { Screen } from '@/features/shell';
 import { ask, type Answer } from '@/store/api.ts';
 import { useNow, useOpenHouse } from '@/store/store.ts';
-import { Button, Choice, Empty, GroupHead, Labelled, PersonMark, Row, Txt } from '@/ui';
+import { Button, Choice, Empty, Fold, GroupHead, LabelledChoice, PersonMark, Row, Txt } from '@/ui';
 import { t } from '@/words';
 import { headDay, sayInstant } from '@/words/dates.ts';
 import { sayProblem } from '@/words/problems.ts';
@@ -17,6 +17,8 @@ interface ActivityPage {
   titles: Record<string, string>;
   next: string | null;
 }
+
+const wordsOf = (group: ActivityGroup | 'all'): string => t(`activity.${group}`);
 
 /** What happened in the house, or in one list, newest first and by page; narrowed to a person or to one kind of thing. */
 export function ActivityScreen() {
@@ -49,22 +51,22 @@ export function ActivityScreen() {
   return (
     <Screen title={t('activity.title')} sub={about} actions={itemId ? undefined : <FilterButton items={null} />}>
       {narrow ? <FilterBar items={null} /> : null}
-      <View className="gap-3 px-4 pt-3">
-        <Choice<ActivityGroup | 'all'>
-          label={t('activity.kind')}
-          value={group}
-          options={[{ value: 'all', words: t('activity.all') }, ...ACTIVITY_GROUPS.map((value) => ({ value, words: t(`activity.${value}`) }))]}
-          onChange={setGroup}
-        />
-        <Labelled words={t('activity.who')}>
-          <Choice
+      <Fold words={t('activity.shown', { what: wordsOf(group), name: person ? nameOf(rows, person) : t('activity.everyone') })}>
+        <View className="gap-3 px-4 pb-2">
+          <Choice<ActivityGroup | 'all'>
+            label={t('activity.kind')}
+            value={group}
+            options={(['all', ...ACTIVITY_GROUPS] as const).map((value) => ({ value, words: wordsOf(value) }))}
+            onChange={setGroup}
+          />
+          <LabelledChoice
             label={t('activity.who')}
             value={person}
             options={[{ value: '', words: t('activity.everyone') }, ...people.map(({ id, name }) => ({ value: id, words: name }))]}
             onChange={setPerson}
           />
-        </Labelled>
-      </View>
+        </View>
+      </Fold>
       <Entries key={query} query={query} />
     </Screen>
   );

@@ -14,6 +14,7 @@ export const activityWords = {
   'activity.changed': 'changed',
   'activity.who': 'By',
   'activity.everyone': 'everyone',
+  'activity.shown': '{what}, by {name}',
   'activity.clock': 'Kotiva',
   'activity.line': '{name} {what}',
   'activity.nothing': 'Nothing like that has happened.',
