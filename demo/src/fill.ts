@@ -38,6 +38,7 @@ export async function fillDemo(storage: Storage, now: string, filesFolder: strin
     const filler = new HouseFiller(storage, accounts, house, now, attach);
     filler.fill(storage);
     if (filesFolder !== null) await filler.files(storage, filesFolder);
+    filler.putHistoryInTime(storage);
   }
 }
 
@@ -116,6 +117,17 @@ class HouseFiller {
         await kept.finish(id);
       }
     await kept.sweep();
+  }
+
+  /** A house is filled thing by thing; what happened is read in the order of time, as in one that was lived in. */
+  putHistoryInTime({ raw }: Storage): void {
+    const entries = raw.prepare('SELECT id, seq FROM activity WHERE "houseId" = ? ORDER BY "arrivedAt", seq').all(this.houseId) as {
+      id: string;
+      seq: number;
+    }[];
+    const seqs = entries.map(({ seq }) => seq).sort((a, b) => a - b);
+    const put = raw.prepare('UPDATE activity SET seq = ? WHERE id = ?');
+    raw.transaction(() => entries.forEach(({ id }, nth) => put.run(seqs[nth], id)))();
   }
 
   private place(by: string, name: string, { radius, hours, unmapped }: DemoPlace): void {

@@ -115,10 +115,11 @@ function Entries({ query }: { query: string }) {
   );
 }
 
+/** By the day they came in, which is their order: what was done without a network days ago is news of today, and says when it was done. */
 function byDay(entries: readonly Activity[], zone: string): Map<string, Activity[]> {
   const days = new Map<string, Activity[]>();
   for (const entry of entries) {
-    const day = calendarDateOf(entry.at, zone);
+    const day = calendarDateOf(entry.arrivedAt, zone);
     days.set(day, [...(days.get(day) ?? []), entry]);
   }
   return days;

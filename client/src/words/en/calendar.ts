@@ -2,7 +2,7 @@
 export const calendarWords = {
   'calendar.dayWith_one': '{day}, {count} open',
   'calendar.dayWith_other': '{day}, {count} open',
-  'calendar.nothing': 'Nothing planned for this day. What you type below is planned for it.',
+  'calendar.nothing': 'Nothing planned for this day. What you add now is planned for it.',
   'calendar.plannedBy': '{name} planned it',
   'calendar.planned': 'you planned it for this day',
   'calendar.nobodyCan': 'nobody can do it',

@@ -65,7 +65,7 @@ export const listScreensWords = {
   'homeScreen.put': 'Add to home screen',
   'homeScreen.how': 'In your browser’s menu, choose “Install” or “Add to home screen” now: it will open {name}.',
   'list.more': 'More on this list',
-  'list.empty': 'Nothing here yet. Type what needs doing below and press Enter.',
+  'list.empty': 'Nothing here yet. Type what needs doing and press Enter.',
   'list.emptyView': 'Nothing here yet.',
   'list.done_one': '{count} done',
   'list.done_other': '{count} done',
