@@ -125,9 +125,9 @@ class HouseFiller {
       id: string;
       seq: number;
     }[];
-    const seqs = entries.map(({ seq }) => seq).sort((a, b) => a - b);
+    const last = Math.max(...entries.map(({ seq }) => seq));
     const put = raw.prepare('UPDATE activity SET seq = ? WHERE id = ?');
-    raw.transaction(() => entries.forEach(({ id }, nth) => put.run(seqs[nth], id)))();
+    raw.transaction(() => entries.forEach(({ id }, nth) => put.run(Math.ceil(((nth + 1) * last) / entries.length), id)))();
   }
 
   private place(by: string, name: string, { radius, hours, unmapped }: DemoPlace): void {
