@@ -198,6 +198,7 @@ test('passing on keeps the chain: the first person still follows it, the first g
   const { w, jackets } = boathouse();
   hand(w, jackets, ['Eetu'], { message: 'By Friday' });
   w.must('Eetu', 'part.passOn', { item: jackets, from: w.person('Eetu'), to: w.person('Noor') });
+  expect(w.rows.all('activity').findLast(({ kind }) => kind === 'part.passOn')!.params).toEqual({ from: null, to: 'Noor' });
   expect(w.part(jackets, 'Eetu')).toMatchObject({ standing: 'delegated', passedTo: w.person('Noor'), takenBackAt: null });
   expect(w.part(jackets, 'Noor')).toMatchObject({ giverId: w.person('Eetu'), originId: w.person('Aino'), message: 'By Friday' });
   expect(w.told('Aino')).toEqual(['passed']);

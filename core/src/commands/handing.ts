@@ -124,7 +124,7 @@ export const passOn = commandKind({
     const others = from === d.actor.id ? giversOf(item, d) : [from];
     for (const other of others) if (other !== to) d.notify(other, 'passed', itemId, { title: item.title, to: person.name });
     notifyFollowers(item, 'answers', 'passed', { title: item.title, to: person.name }, d);
-    d.enter('part.passOn', { itemId }, { from: d.find('person', from)?.name ?? '', to: person.name });
+    enterPassedOn(itemId, from, person, d);
   },
 });
 
@@ -142,12 +142,18 @@ function passPart(item: Item, part: Part, person: Person, message: string, d: De
   });
 }
 
+/** One's own goes from nobody else. */
+function enterPassedOn(itemId: string, fromId: string, to: Person, d: Deciding): void {
+  const from = fromId === d.actorOrNull?.id ? null : (d.find('person', fromId)?.name ?? '');
+  d.enter('part.passOn', { itemId }, { from, to: to.name });
+}
+
 /** What somebody has is passed on to another; what they have not is handed over. Told together with what else goes with it. */
 export function giveOrPassOn(item: Item, fromId: string, person: Person, d: Deciding): void {
   const part = d.find('part', partId(item.id, fromId));
   if (part && openParts([part]).length > 0) {
     passPart(item, part, person, part.message, d);
-    d.enter('part.passOn', { itemId: item.id }, { from: d.find('person', fromId)?.name ?? '', to: person.name });
+    enterPassedOn(item.id, fromId, person, d);
     return;
   }
   notifyingOfCompletion(item, d, () => {

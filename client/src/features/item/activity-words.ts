@@ -19,6 +19,7 @@ const SAYING: { [K in EntryKind]?: (params: Params, kind: EntryKind) => string }
   // whoever it went to had it before
   'part.handOver': (params, kind) => (Array.isArray(params.to) && params.to.length === 0 ? t('did.part.handOverAgain') : usual(params, kind)),
   'part.checkOff': (params, kind) => (params.for ? t('did.part.checkOffFor', slots(params)) : usual(params, kind)),
+  'part.passOn': (params, kind) => (params.from ? usual(params, kind) : t('did.part.passOnOwn', slots(params))),
   'part.uncheck': (params, kind) => (params.for ? t('did.part.uncheckFor', slots(params)) : usual(params, kind)),
   'comment.correct': (params, kind) => (params.before ? t('did.comment.correct.before', slots(params)) : usual(params, kind)),
   'list.share': (params) =>

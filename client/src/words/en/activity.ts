@@ -32,6 +32,7 @@ export const activityWords = {
   'did.part.excuse': 'excused {person}',
   'did.part.unexcuse': 'no longer excuses {person}',
   'did.part.passOn': 'passed it on from {from} to {to}',
+  'did.part.passOnOwn': 'passed it on to {to}',
   'did.part.accept': 'took it',
   'did.part.askBack': 'asked back',
   'did.part.decline': 'said they can’t',
