@@ -52,7 +52,7 @@ export const activityWords = {
   'did.chore.fromNowOn': 'added it to all future ones',
   'did.chore.skip': 'skipped this one',
   'did.chore.plain': 'stopped it repeating',
-  'did.chore.miss': 'missed it before the next one came',
+  'did.chore.miss': 'closed it as missed: the next one came',
   'did.item.copy': 'copied it from “{title}”',
   'did.list.make': 'created the list “{name}”',
   'did.list.rename': 'renamed the list (was “{from}”)',
