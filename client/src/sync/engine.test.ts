@@ -199,7 +199,14 @@ test('acknowledged, and come back with the changes: after a reload it is not don
 test('what a device missed, some pages of it, is drawn once', async () => {
   const kept = memoryCache();
   await kept.page({ seq: 5, from: 0, put: [], evict: [] }, 0);
-  const pages = [6, 7, 8].map((seq) => ({ seq, from: 0, more: seq < 8, put: [{ noun: 'item' as const, row: { id: `i${seq}`, seq } as never }], evict: [], now: NOW }));
+  const pages = [6, 7, 8].map((seq) => ({
+    seq,
+    from: 0,
+    more: seq < 8,
+    put: [{ noun: 'item' as const, row: { id: `i${seq}`, seq } as never }],
+    evict: [],
+    now: NOW,
+  }));
   const { engine, store, settle } = device(accept, kept, async (since) => pages[since - 5]!);
   const cursors = new Set<number>();
   store.subscribe(() => void cursors.add(store.getState().cursor));
