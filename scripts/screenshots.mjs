@@ -82,6 +82,7 @@ const PICTURES = {
   'chore-phone': async (page) => {
     await item(page, 'Sauna and shore', 'Heat the shore sauna');
     await page.getByRole('dialog').getByRole('button', { name: 'Change how it repeats' }).click();
+    await page.getByText('Every how many weeks').waitFor();
   },
   'calendar-wide': {
     size: WIDE,
