@@ -11,6 +11,10 @@ export function counts(part: Pick<Part, 'excusedAt' | 'takenBackAt' | 'passedTo'
 /** The parts that count. */
 export const countingParts = (parts: readonly Part[]): Part[] => parts.filter(counts);
 
+/** Handed over by somebody else, who waits for it. */
+export const isFromAnother = ({ personId, giverId }: Pick<Part, 'personId' | 'giverId'>): boolean =>
+  personId !== null && giverId !== null && giverId !== personId;
+
 /** Checked off, but its giver wanted to see it and has not yet. Own parts and nobody's need no look. */
 export function waitsForTie(item: Pick<Item, 'confirm'>, part: Part): boolean {
   return item.confirm && part.standing === 'completed' && part.tiedAt === null && part.originId !== null && part.originId !== part.personId;

@@ -234,6 +234,19 @@ test.each([
   expect(mine('Aino')).toEqual(shown);
 });
 
+test('in an archived list what somebody was handed stays on their Today, as it does in the follow-up of whoever waits for it; the rest is put away', () => {
+  const { w, list, mine } = house();
+  const due = '2026-11-24';
+  w.item('Aino', 'Order the fish', { list, due, persons: [w.person('Leila')] });
+  w.item('Aino', 'Count the plates', { list, due });
+  w.item('Aino', 'Write the menu', { list, due, persons: [w.person('Aino')] });
+  w.must('Aino', 'list.file', { list, filed: true });
+  expect(mine('Leila')).toEqual(['today: Order the fish']);
+  expect(mine('Aino')).toEqual([]);
+  w.must('Aino', 'list.remove', { list });
+  expect(mine('Leila')).toEqual([]);
+});
+
 describe('order', () => {
   test('late, then least slack, then importance, then plan, then position', () => {
     const { w, list, agenda } = house();

@@ -1,5 +1,5 @@
 import type { Rows } from '../reader/finding.ts';
-import { counts, firstCompleted, isDone, openParts } from '../followup/standing.ts';
+import { counts, firstCompleted, isDone, isFromAnother, openParts } from '../followup/standing.ts';
 import { holdsBack } from '../followup/waiting.ts';
 import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
@@ -104,12 +104,16 @@ export function stepsThatWait(item: Item, personId: string, rows: Rows): number 
 /** When an item was done for a person: their own check-off, else that of whoever was first. */
 export const doneAt = (part: Part, parts: readonly Part[]): string | null => part.completedAt ?? firstCompleted(parts)?.completedAt ?? null;
 
-/** In a list that is filed away or removed, or only to be looked up. `undated` lists show only what has a day. */
+/**
+ * In a list that is filed away or removed, or only to be looked up. `undated` lists show only what has a day. What somebody else handed
+ * over stays though its list is filed away: they go on waiting for it.
+ */
 export function isKeptAway(item: Item, part: Part, rows: Rows): boolean {
   if (item.listId === null) return false;
   const list = rows.find('list', item.listId);
   if (list === undefined) return false;
-  if (list.removedAt !== null || list.filedAt !== null || list.kind === 'reference') return true;
+  if (list.removedAt !== null || list.kind === 'reference') return true;
+  if (list.filedAt !== null && !isFromAnother(part)) return true;
   return list.kind === 'undated' && nextDay(item, part) === null && part.pulledInto === null && part.personId === null;
 }
 

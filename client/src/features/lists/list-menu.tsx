@@ -1,4 +1,4 @@
-import { calendarDateOf, choresOfList, contentsOf, type List } from '@kotiva/core';
+import { calendarDateOf, choresOfList, contentsOf, isFromAnother, openParts, type List, type Rows } from '@kotiva/core';
 import { useRouter } from 'expo-router';
 import { FieldsSheet } from '@/features/fields';
 import { FollowPanel } from '@/features/following';
@@ -13,6 +13,10 @@ import { ListSheet } from './list-sheet.tsx';
 import { NameSheet } from './name-sheet.tsx';
 import { StagesSheet } from './stages-sheet.tsx';
 import { SharingSheet } from './sharing-sheet.tsx';
+
+/** Open items of a list that somebody was handed by another: they stay with them though it is archived. */
+const handedOverIn = (listId: string, rows: Rows): number =>
+  rows.by('item', 'listId', listId).filter((item) => item.removedAt === null && openParts(rows.by('part', 'itemId', item.id)).some(isFromAnother)).length;
 
 /** What is done to a list as a whole: by who may shape it, and by who may change what is in it. */
 export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: boolean; mayChange: boolean }) {
@@ -58,12 +62,11 @@ export function ListMenu({ list, mayShape, mayChange }: { list: List; mayShape: 
     {
       key: 'file',
       words: t(list.filedAt ? 'list.unfile' : 'list.file'),
-      onPress: () =>
-        void submit(
-          'list.file',
-          { list: list.id, filed: !list.filedAt },
-          { words: t(list.filedAt ? 'said.unfiled' : 'said.filed', { name: list.name }), undo: true },
-        ),
+      onPress: () => {
+        const count = handedOverIn(list.id, rows);
+        const filed = count > 0 ? t('said.filedStays', { name: list.name, count }) : t('said.filed', { name: list.name });
+        submit('list.file', { list: list.id, filed: !list.filedAt }, { words: list.filedAt ? t('said.unfiled', { name: list.name }) : filed, undo: true });
+      },
     },
     {
       key: 'remove',

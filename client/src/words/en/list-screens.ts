@@ -92,6 +92,8 @@ export const listScreensWords = {
   'said.choresEnded_other': 'Its {count} chores end today.',
   'said.listMade': 'Created the list “{name}”.',
   'said.filed': 'Archived “{name}”.',
+  'said.filedStays_one': 'Archived “{name}”. {count} open item stays with the person it was handed to.',
+  'said.filedStays_other': 'Archived “{name}”. {count} open items stay with the people they were handed to.',
   'said.unfiled': 'Restored “{name}”.',
   'said.sectionRemoved': 'Removed the heading “{name}”; its items stay.',
   'said.bundleRemoved': 'Removed the folder “{name}”; its lists stay.',
