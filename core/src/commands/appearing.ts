@@ -26,7 +26,7 @@ import { copyFieldValues } from './fields.ts';
 import { insertItem } from './inserting.ts';
 import { relationsToItem } from '../access/relations.ts';
 import { addDays } from '../time/clock.ts';
-import { FRESH, makePart, partId, settleNobody } from './parts.ts';
+import { FRESH, makePart, notifyTakenBack, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
 import { removeWhole } from './removing.ts';
 
@@ -271,7 +271,7 @@ export function reassign(item: Item, { personIds, turn }: Assigned, d: Deciding)
   for (const part of d.by('part', 'itemId', item.id)) {
     if (part.personId === null || part.takenBackAt !== null || personIds.includes(part.personId)) continue;
     d.set('part', part.id, { takenBackAt: d.now });
-    d.notify(part.personId, 'taken-back', null, { title: item.title });
+    notifyTakenBack(part, item, d);
   }
   for (const personId of personIds) {
     const part = d.find('part', partId(item.id, personId));

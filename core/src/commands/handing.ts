@@ -9,7 +9,7 @@ import { giversOf, notifyingOfCompletion } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { notifyFollowers } from './following.ts';
 import { commandKind } from './kind.ts';
-import { givePart, hasCountingPart, needPerson, partId, settleNobody } from './parts.ts';
+import { givePart, hasCountingPart, needPerson, notifyTakenBack, partId, settleNobody } from './parts.ts';
 import { refuse } from './reasons.ts';
 import { handedAtOnce, leftAfter } from './slicing.ts';
 
@@ -85,7 +85,7 @@ export const takeBack = commandKind({
         const part = d.find('part', partId(itemId, id));
         if (!part || part.takenBackAt) continue;
         d.set('part', part.id, { takenBackAt: d.now });
-        d.notify(id, 'taken-back', null, { title: item.title });
+        notifyTakenBack(part, item, d);
       }
       settleNobody(itemId, d);
     });

@@ -1,4 +1,5 @@
 import { v5 } from 'uuid';
+import type { Item } from '../model/item.ts';
 import type { Part } from '../model/part.ts';
 import { countingParts } from '../followup/standing.ts';
 import { isHere, type Person } from '../model/person.ts';
@@ -86,6 +87,11 @@ export function settleNobody(itemId: string, d: Deciding): void {
     if (nobody) d.set('part', nobody.id, { takenBackAt: null });
     else makePart(itemId, null, d);
   }
+}
+
+/** They see the item no more: the notice opens none, and names it for the calendar of somebody outside, who has to hear that it is off. */
+export function notifyTakenBack({ personId }: Pick<Part, 'personId'>, { id, title }: Pick<Item, 'id' | 'title'>, d: Deciding): void {
+  d.notify(personId, 'taken-back', null, { title, item: id });
 }
 
 /** A person something can be given to: here, and in this house. */

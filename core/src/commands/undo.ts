@@ -11,7 +11,7 @@ import { notifyingOfUndoing } from './completion.ts';
 import type { Deciding } from './deciding.ts';
 import { containerOf, moveStepsAlong } from './container.ts';
 import { commandKind } from './kind.ts';
-import { settleNobody } from './parts.ts';
+import { notifyTakenBack, settleNobody } from './parts.ts';
 import { SLICE_ROWS } from './slicing.ts';
 import { refuse } from './reasons.ts';
 import { isUndoable } from './undoable.ts';
@@ -177,7 +177,7 @@ function takeBackPart(part: Part, change: RecordedChange, recorded: RecordedComm
   const answered = part.lastSignAt !== null && part.personId !== d.actor.id;
   if (answered) {
     d.set('part', part.id, { takenBackAt: d.now });
-    d.notify(part.personId, 'taken-back', null, { title: d.need('item', part.itemId).title });
+    notifyTakenBack(part, d.need('item', part.itemId), d);
     d.note('taken-back', { name: d.find('person', part.personId!)?.name ?? '' });
     return;
   }

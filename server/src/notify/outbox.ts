@@ -258,8 +258,7 @@ export class Outbox {
       if (this.sentToday(person.houseId) >= MOST_OUTSIDE_A_DAY)
         return Promise.resolve({ outcome: 'later', why: 'this house has reached its limit of emails for today' });
     }
-    const item = notice.itemId ? rows.find('item', notice.itemId) : undefined;
-    const held = item ?? null;
+    const held = rows.find('item', aboutWhich(notice, person) ?? '') ?? null;
     const { publicUrl, mailDomain } = this.ways;
     const { footer, replyTo, calendar, unsubscribe } = person.accountId
       ? {
@@ -318,4 +317,10 @@ export class Outbox {
 function byOf({ byId }: Notice, rows: Reader): Person | null {
   const by = byId ? rows.find('person', byId) : undefined;
   return by ?? null;
+}
+
+/** What is no longer somebody's to see is named to who has no account alone: their calendar still shows it. */
+function aboutWhich({ itemId, params }: Notice, { accountId }: Person): string | null {
+  if (itemId !== null || accountId !== null) return itemId;
+  return typeof params['item'] === 'string' ? params['item'] : null;
 }

@@ -56,21 +56,23 @@ export class OutsideDesk {
   mail: OutsideMail = (notice: Notice, person: Person, item: Item | null) => {
     const owner = { houseId: person.houseId, personId: person.id };
     const unsubscribe = `${this.linkOf(owner)}/stop`;
-    const footer = `Reply and check off here, no sign-in needed:\n${this.linkOf(owner)}${item ? `#${item.id}` : ''}\n\nOr just reply to this email.\n\nStop emails from this house: ${unsubscribe}`;
+    const isOff = notice.kind === 'taken-back';
+    const footer = `Reply and check off here, no sign-in needed:\n${this.linkOf(owner)}${item && !isOff ? `#${item.id}` : ''}\n\nOr just reply to this email.\n\nStop emails from this house: ${unsubscribe}`;
     const replyTo = this.replyAddressOf(owner);
     const rows = this.ledger.rows(person.houseId);
     const house = rows.find('house', person.houseId);
     if (!item || house === undefined || !['handed', 'changed', 'sent-back', 'taken-back'].includes(notice.kind)) return { footer, replyTo, unsubscribe };
     const request = {
-      item,
+      // of what is off they hear no more than they knew, as the last of its calendar entries
+      item: isOff ? { ...item, title: String(notice.params['title']), notes: '', seq: notice.seq } : item,
       organizer: { name: house.name, email: replyTo },
       attendee: { name: person.name, email: person.email! },
       message: String(notice.params['message'] ?? ''),
       now: this.clock.now(),
       zone: house.zone,
     };
-    const method = notice.kind === 'taken-back' ? 'CANCEL' : 'REQUEST';
-    return { footer, replyTo, unsubscribe, calendar: { method, text: method === 'CANCEL' ? todoCancel(request) : todoRequest(request) } };
+    const calendar = isOff ? { method: 'CANCEL' as const, text: todoCancel(request) } : { method: 'REQUEST' as const, text: todoRequest(request) };
+    return { footer, replyTo, unsubscribe, calendar };
   };
 }
 
