@@ -184,3 +184,38 @@ test('a time the clocks pass over in March is kept as the one it is rung at, whe
   w.must('Aino', 'slot.book', { items: [item], start: '2027-03-28T03:00', minutes: 30 });
   expect(w.rows.all('slot').map(({ start }) => start)).toEqual(['2027-03-28T04:00']);
 });
+
+describe('what is removed is not just gone', () => {
+  function handed() {
+    const w = new World();
+    for (const name of ['Leila', 'Petri']) w.join(name);
+    const list = w.list('Aino', 'Kitchen', [['Leila', 'check'], ['Petri', 'edit']]); // prettier-ignore
+    const fish = w.item('Aino', 'Order the fish', { list, persons: [w.person('Leila')] });
+    const menu = w.item('Aino', 'Write the menu', { list });
+    const salt = w.item('Aino', 'Buy salt', { parent: menu, persons: [w.person('Leila')] });
+    w.item('Aino', 'Count the plates', { list, persons: [w.person('Aino')] });
+    const gone = (name: string) => w.rows.all('notice').filter((one) => one.personId === w.person(name) && one.kind === 'removed' && one.withdrawnAt === null).map(({ params }) => params); // prettier-ignore
+    return { w, list, fish, menu, salt, gone };
+  }
+
+  test('whoever was handed it hears, and whoever gave it where another removes it; once for all that goes at once, with what lies beneath', () => {
+    const { w, fish, menu, gone } = handed();
+    w.must('Petri', 'item.remove', { items: [fish, menu] });
+    expect(gone('Leila')).toEqual([{ title: 'Order the fish', count: 1 }]);
+    expect(gone('Aino')).toEqual([{ title: 'Order the fish', count: 1 }]);
+    expect(gone('Petri')).toEqual([]);
+  });
+
+  test('with a list as well; what is done, taken back or gone already is nobody’s loss, and undone they hear nothing', () => {
+    const { w, list, fish, salt, gone } = handed();
+    w.must('Leila', 'part.checkOff', { item: salt, person: w.person('Leila') });
+    const { id } = w.must('Aino', 'list.remove', { list });
+    expect(gone('Leila')).toEqual([{ title: 'Order the fish', count: 0 }]);
+    expect(gone('Aino')).toEqual([]);
+    w.must('Aino', 'undo', { command: id });
+    expect(gone('Leila')).toEqual([]);
+    w.must('Aino', 'part.takeBack', { item: fish, persons: [w.person('Leila')] });
+    w.must('Aino', 'item.remove', { items: [fish] });
+    expect(gone('Leila')).toEqual([]);
+  });
+});

@@ -16,6 +16,7 @@ import { notifyFollowers, notifyOfNew } from './following.ts';
 import { commandKind } from './kind.ts';
 import { renameAbove } from './parts.ts';
 import { refuse } from './reasons.ts';
+import { allWithBelow, notifyRemoved } from './removal-notices.ts';
 import { removeWhole } from './removing.ts';
 import { askForContainer, moveStepsAlong, NEIGHBOURS, putAllBeside, CONTAINER, containerOf, type Container } from './container.ts';
 
@@ -158,6 +159,11 @@ export const removeItem = commandKind({
   payload: z.object({ items: SEVERAL }),
   asks: ({ items }) => items.map((item) => ({ permission: 'change', item }) as const),
   decide({ items }, d) {
+    if (!d.context.slice)
+      notifyRemoved(
+        allWithBelow(items, d).filter(({ removedAt }) => removedAt === null || d.context.ahead),
+        d,
+      );
     for (const itemId of items) {
       removeWhole(itemId, d);
       // it goes along with what it lies under, which is told

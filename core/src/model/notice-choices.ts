@@ -11,6 +11,7 @@ const TOPIC_OF: Record<NoticeKind, Topic> = {
   handed: 'handovers',
   round: 'handovers',
   'taken-back': 'handovers',
+  removed: 'handovers',
   excused: 'handovers',
   'sent-back': 'handovers',
   question: 'answers',

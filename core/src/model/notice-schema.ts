@@ -25,6 +25,7 @@ export const NoticeKind = z.enum([
   'sent-back',
   'passed',
   'taken-back',
+  'removed',
   'excused',
   'changed',
   'comment',

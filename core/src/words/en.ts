@@ -30,6 +30,8 @@ export const NOTICE_WORDS = {
   'notice.sent-back': '{name} sent back “{title}”',
   'notice.passed': '{name} passed “{title}” on to {to}',
   'notice.taken-back': '{name} took back “{title}”',
+  'notice.removed': '{name} removed “{title}”',
+  'notice.removed.many': '{name} removed “{title}” and {count} more',
   'notice.excused': '{name} excused you from “{title}”',
   'notice.changed': '{name} changed “{title}”',
   'notice.changed.due': '{name} moved the deadline of “{title}”: {from} → {to}',

@@ -59,3 +59,15 @@ test('somebody with an account is told, and led to no item they no longer see', 
   expect([told!.subject, told!.calendar]).toEqual(['Aino took back “Wash the covers”', undefined]);
   expect(told!.text).not.toContain(item);
 });
+
+test('so is what is removed, each thing by itself', async () => {
+  const { here, sent, workshop } = house();
+  const items = ['Service the outboard', 'Mend the winch'].map((title) => here.item('Aino', title, { persons: [workshop] }));
+  await sent();
+  here.give('Aino', 'item.remove', { items });
+  const off = await sent();
+  expect(off.map((mail) => [mail.subject, mail.calendar!.method, lineOf(mail, 'UID')]).sort()).toEqual([
+    ['Aino removed “Mend the winch”', 'CANCEL', items[1]],
+    ['Aino removed “Service the outboard”', 'CANCEL', items[0]],
+  ]);
+});

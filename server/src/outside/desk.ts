@@ -56,12 +56,13 @@ export class OutsideDesk {
   mail: OutsideMail = (notice: Notice, person: Person, item: Item | null) => {
     const owner = { houseId: person.houseId, personId: person.id };
     const unsubscribe = `${this.linkOf(owner)}/stop`;
-    const isOff = notice.kind === 'taken-back';
+    const isOff = notice.kind === 'taken-back' || notice.kind === 'removed';
     const footer = `Reply and check off here, no sign-in needed:\n${this.linkOf(owner)}${item && !isOff ? `#${item.id}` : ''}\n\nOr just reply to this email.\n\nStop emails from this house: ${unsubscribe}`;
     const replyTo = this.replyAddressOf(owner);
     const rows = this.ledger.rows(person.houseId);
     const house = rows.find('house', person.houseId);
-    if (!item || house === undefined || !['handed', 'changed', 'sent-back', 'taken-back'].includes(notice.kind)) return { footer, replyTo, unsubscribe };
+    if (!item || house === undefined || !['handed', 'changed', 'sent-back', 'taken-back', 'removed'].includes(notice.kind))
+      return { footer, replyTo, unsubscribe };
     const request = {
       // of what is off they hear no more than they knew, as the last of its calendar entries
       item: isOff ? { ...item, title: String(notice.params['title']), notes: '', seq: notice.seq } : item,
