@@ -10,6 +10,7 @@ import type { Deciding } from './deciding.ts';
 import { commandKind, SLICE } from './kind.ts';
 import { needPerson } from './parts.ts';
 import { keyAtEnd, keyBeside, type Neighbours } from '../model/position.ts';
+import { openItems } from '../planning/in-play.ts';
 import { notifyRemoved } from './removal-notices.ts';
 import { refuse } from './reasons.ts';
 
@@ -183,7 +184,7 @@ export const removeList = commandKind({
     if (d.context.slice) return endToday(ending.filter(({ id }) => chores?.includes(id)), d); // prettier-ignore
     endToday(ending, d);
     if (!removed) resumeWith(list, d);
-    else if (d.need('list', list).removedAt === null) notifyRemoved(d.by('item', 'listId', list).filter(({ removedAt }) => removedAt === null), d); // prettier-ignore
+    else if (d.need('list', list).removedAt === null) notifyRemoved(openItems(d).filter(({ listId }) => listId === list), d); // prettier-ignore
     const { ownerId, name } = d.set('list', list, { removedAt: removed ? d.now : null });
     if (!removed) d.notify(ownerId, 'list-back', null, { title: name, list });
     d.enter(removed ? 'list.remove' : 'list.bringBack', { listId: list }, { name: d.need('list', list).name });

@@ -14,7 +14,12 @@ const MOST_CALLED_OFF = 50;
 export function notifyRemoved(items: readonly Item[], d: Deciding): void {
   const gone = new Map<string, Item[]>();
   d.willAsk('part', 'itemId', items.map(({ id }) => id)); // prettier-ignore
-  for (const item of items) for (const personId of concernedBy(item, d)) gone.set(personId, [...(gone.get(personId) ?? []), item]);
+  for (const item of items)
+    for (const personId of concernedBy(item, d)) {
+      const theirs = gone.get(personId);
+      if (theirs) theirs.push(item);
+      else gone.set(personId, [item]);
+    }
   for (const [personId, theirs] of gone) {
     if (d.find('person', personId)?.accountId === null) {
       for (const { id, title } of theirs.slice(0, MOST_CALLED_OFF)) d.notify(personId, 'removed', id, { title });
